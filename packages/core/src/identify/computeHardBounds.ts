@@ -1,0 +1,60 @@
+import type { DatedAnswer } from './computeStateDates.ts';
+
+export interface Bound {
+  readonly year: number;
+  /** Label of the feature and state that sets it. */
+  readonly setBy: string;
+  readonly featureId: string;
+}
+
+export interface HardBounds {
+  readonly notBefore: Bound | null;
+  readonly notAfter: Bound | null;
+  /** Two observations that cannot share one date: the latest start lies after the earliest end. */
+  readonly conflict: { readonly later: Bound; readonly earlier: Bound } | null;
+}
+
+/**
+ * Hard bounds come from what is cast in only. The conflicting pair is looked for among all dated answers: for spans on a
+ * line a conflict always shows as the latest start being later than the earliest end.
+ */
+export function computeHardBounds(dated: readonly DatedAnswer[]): HardBounds {
+  const castIn = dated.filter((answer) => answer.feature.castIn);
+  const later = latestStart(dated);
+  const earlier = earliestEnd(dated);
+  return {
+    notBefore: latestStart(castIn),
+    notAfter: earliestEnd(castIn),
+    conflict: later && earlier && later.year > earlier.year ? { later, earlier } : null,
+  };
+}
+
+function latestStart(dated: readonly DatedAnswer[]): Bound | null {
+  return pickBound(
+    dated,
+    (answer) => answer.state.fromYear,
+    (a, b) => a > b,
+  );
+}
+
+function earliestEnd(dated: readonly DatedAnswer[]): Bound | null {
+  return pickBound(
+    dated,
+    (answer) => answer.state.toYear,
+    (a, b) => a < b,
+  );
+}
+
+function pickBound(
+  dated: readonly DatedAnswer[],
+  yearOf: (answer: DatedAnswer) => number | null,
+  isTighter: (a: number, b: number) => boolean,
+): Bound | null {
+  let best: Bound | null = null;
+  for (const answer of dated) {
+    const year = yearOf(answer);
+    if (year === null || (best && !isTighter(year, best.year))) continue;
+    best = { year, setBy: `${answer.feature.label}: ${answer.state.label}`, featureId: answer.feature.id };
+  }
+  return best;
+}

@@ -1,0 +1,42 @@
+import type { IdentifyCatalogue } from './catalogue.ts';
+import type { YearInterval } from './computeDateSpan.ts';
+import type { Identification } from './identifySpecimen.ts';
+
+/** The verdict in one sentence, with its certainty and what speaks of later alteration. */
+export function describeVerdict(identification: Identification, catalogue: IdentifyCatalogue): string {
+  const leader = identification.ranked[0];
+  if (!leader) return 'The catalogue has no variant of this casting yet.';
+  if (identification.noneProbability > leader.probability) {
+    return `Probably none of the catalogue's variants (${formatPercent(identification.noneProbability)}); the nearest is ${leader.name}.`;
+  }
+  const when = describeInterval(identification.date.interval90);
+  const altered = identification.evidence
+    .filter((weight) => weight.alteredChance > 0.5)
+    .map((weight) => catalogue.features.find((feature) => feature.id === weight.featureId)?.label.toLowerCase() ?? '');
+  const later = altered.length ? `; not as it left the factory: ${altered.join(', ')}` : '';
+  const lead = leader.probability >= 0.5 ? leader.name : `Not settled; ${leader.name} leads`;
+  return `${lead}, ${when}, ${formatPercent(leader.probability)}${later}.`;
+}
+
+const SEASONS = ['early', 'spring', 'summer', 'late'] as const;
+
+/** "spring 1962 to summer 1963": quarters in words. */
+export function describeInterval(interval: YearInterval): string {
+  const from = describeQuarter(interval.fromYear);
+  const to = describeQuarter(interval.toYear - 0.25);
+  return from === to ? from : `${from} to ${to}`;
+}
+
+function describeQuarter(year: number): string {
+  const whole = Math.floor(year + 1e-9);
+  const quarter = Math.min(3, Math.floor((year - whole + 1e-9) * 4));
+  return `${SEASONS[quarter]} ${whole}`;
+}
+
+/** A probability as whole percent, never a false 0 or 100. */
+export function formatPercent(probability: number): string {
+  const percent = Math.round(probability * 100);
+  if (percent === 0 && probability > 0) return 'under 1 %';
+  if (percent === 100 && probability < 1) return 'over 99 %';
+  return `${percent} %`;
+}

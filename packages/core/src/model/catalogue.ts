@@ -1,0 +1,165 @@
+import type { Drawing } from './drawing.ts';
+import type { Material } from './material.ts';
+
+/** Every row that people edit carries a version; a save names the version it was made from. */
+export interface Versioned {
+  readonly id: string;
+  readonly version: number;
+}
+
+export interface Maker extends Versioned {
+  readonly name: string;
+  readonly fromYear: number | null;
+  readonly toYear: number | null;
+  readonly about: string;
+}
+
+export interface ToyRange extends Versioned {
+  readonly makerId: string;
+  readonly name: string;
+  readonly about: string;
+}
+
+export const BODY_TYPES = ['saloon', 'van', 'lorry', 'tanker', 'bus', 'tractor', 'sports', 'trailer'] as const;
+export type BodyType = (typeof BODY_TYPES)[number];
+
+/** One tool: a catalogue number and its stroke (4/2 is the second tool that carried number 4). */
+export interface Casting extends Versioned {
+  readonly rangeId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly bodyType: BodyType;
+  readonly lengthMm: number;
+  readonly wheelbaseMm: number;
+  readonly construction: string;
+  readonly drawing: Drawing;
+}
+
+export const PART_ROLES = [
+  'body',
+  'base',
+  'cab',
+  'mechanism',
+  'glazing',
+  'interior',
+  'wheel',
+  'tyre',
+  'axle',
+  'trim',
+  'load',
+] as const;
+export type PartRole = (typeof PART_ROLES)[number];
+
+export interface CastingPart extends Versioned {
+  readonly castingId: string;
+  readonly key: string;
+  readonly name: string;
+  readonly role: PartRole;
+  readonly material: Material;
+  readonly count: number;
+  /** Small bits this part needs with it: a jib its pulley wire, a tyre nothing. */
+  readonly dependentBits: string;
+}
+
+export const JOINT_KINDS = [
+  'rivet post',
+  'screw',
+  'bent tab',
+  'formed axle',
+  'snap',
+  'glue',
+  'solder',
+  'peened pin',
+  'sprung pin',
+  'push fit',
+] as const;
+export type JointKind = (typeof JOINT_KINDS)[number];
+
+/** A rotary tool throws sparks; a drill and hand tools do not. */
+export const JOINT_TOOLS = ['hand', 'drill', 'rotary', 'iron'] as const;
+export type JointTool = (typeof JOINT_TOOLS)[number];
+
+/** One way to open a joint. */
+export interface JointWay {
+  readonly key: string;
+  readonly label: string;
+  readonly tool: JointTool;
+  readonly minutes: number;
+  /** Chance, 0 to 1, that something is damaged. */
+  readonly risk: number;
+  /** What is gone afterwards; empty when the joint can be closed as it was. */
+  readonly destroys: string;
+  /** Keys of joints that must be open before this way can be used. */
+  readonly behindJoints: readonly string[];
+}
+
+export interface Joint extends Versioned {
+  readonly castingId: string;
+  readonly key: string;
+  readonly label: string;
+  readonly kind: JointKind;
+  readonly partKeys: readonly string[];
+  readonly ways: readonly JointWay[];
+}
+
+export interface Feature extends Versioned {
+  readonly rangeId: string;
+  readonly key: string;
+  readonly label: string;
+  /** Where and how to look, in words. */
+  readonly howToLook: string;
+  readonly partRole: PartRole;
+  /** 1 a glance, 2 a magnifier, 4 a tool, 8 needs opening. */
+  readonly effort: number;
+  /** Cast into the metal: it cannot have been changed by swapping a part or painting. */
+  readonly castIn: boolean;
+  /** Chance, 0 to 1, that this feature was altered after it left the factory (planning estimate). */
+  readonly alteredChance: number;
+}
+
+export interface FeatureState extends Versioned {
+  readonly featureId: string;
+  readonly key: string;
+  readonly label: string;
+  readonly colourHex: string | null;
+  /** Range-wide dates as decimal years; null where nothing is known. */
+  readonly fromYear: number | null;
+  readonly toYear: number | null;
+  /** Keys of states it is easily taken for. */
+  readonly lookAlikes: readonly string[];
+}
+
+/** Production span with fuzzy ends: grows from startEarliest to startLatest, fades from endEarliest to endLatest. Decimal years. */
+export interface ProductionSpan {
+  readonly startEarliest: number;
+  readonly startLatest: number;
+  readonly endEarliest: number;
+  readonly endLatest: number;
+}
+
+export interface Variant extends Versioned, ProductionSpan {
+  readonly castingId: string;
+  readonly key: string;
+  readonly name: string;
+  /** 0 common to 10 hardly ever seen. */
+  readonly rarity: number;
+  readonly rarityEvidence: string;
+}
+
+/** The states a variant is known with, each with its share. No row for a feature means "not recorded". */
+export interface VariantState extends Versioned {
+  readonly variantId: string;
+  readonly featureId: string;
+  readonly stateId: string;
+  readonly share: number;
+}
+
+/** A dated statement somebody made; contradictory ones stand side by side. */
+export interface Source extends Versioned {
+  readonly castingId: string;
+  readonly statement: string;
+  readonly fromYear: number | null;
+  readonly toYear: number | null;
+  readonly origin: string;
+  readonly certainty: 'certain' | 'likely' | 'doubtful';
+}

@@ -1,0 +1,35 @@
+export const MATERIALS = [
+  'zinc alloy',
+  'pest-suspect zinc',
+  'lead alloy',
+  'tinplate',
+  'steel',
+  'plated or unknown wire',
+  'aluminium',
+  'brass',
+  'vacuum-plated plastic',
+  'clear styrene',
+  'hard plastic',
+  'PVC',
+  'unknown plastic',
+  'rubber',
+  'resin print',
+  'paper',
+] as const;
+export type Material = (typeof MATERIALS)[number];
+
+const METALS: ReadonlySet<Material> = new Set<Material>([
+  'zinc alloy',
+  'pest-suspect zinc',
+  'lead alloy',
+  'tinplate',
+  'steel',
+  'plated or unknown wire',
+  'aluminium',
+  'brass',
+]);
+
+/** Metals carry the casting's own paint; everything else must be out of the way before stripper or heat. */
+export function isMetal(material: Material): boolean {
+  return METALS.has(material);
+}

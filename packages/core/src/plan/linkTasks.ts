@@ -1,0 +1,87 @@
+import type { TaskLink } from '../model/work.ts';
+import { STATIONS } from '../model/stations.ts';
+import { ORDER_RULES, type OrderRule } from './orderRules.ts';
+import type { PlanInput, TaskDraft } from './planTypes.ts';
+import { chooseOption } from './schools.ts';
+
+/** Why one task waits for another, by the keys of both. */
+export type Links = ReadonlyMap<string, readonly TaskLink[]>;
+
+/** Every link between the tasks: order rules in force, access behind joints, and a part's way along the bench. */
+export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): Map<string, TaskLink[]> {
+  const links = new Map<string, TaskLink[]>(tasks.map((task) => [task.key, []]));
+  const add = (before: TaskDraft, after: TaskDraft, rule: string, because: string) => {
+    const own = links.get(after.key)!;
+    if (before.key !== after.key && !own.some((link) => link.key === before.key))
+      own.push({ key: before.key, rule, because });
+  };
+  for (const rule of ORDER_RULES.filter((candidate) => isInForce(candidate, input.decisions))) {
+    const earlier = tasks.filter((task) => task.tags.some((tag) => rule.before.includes(tag)));
+    const later = tasks.filter((task) => task.tags.some((tag) => rule.after.includes(tag)));
+    for (const before of earlier)
+      for (const after of later) if (isInScope(rule, before, after)) add(before, after, rule.id, rule.because);
+  }
+  for (const joint of input.opening) {
+    const own = tasks.filter((task) => task.jointKey === joint.key && task.station === 'open');
+    for (const behindKey of joint.way.behindJoints) {
+      const behind = tasks.find((task) => task.key === `open:${behindKey}`);
+      const label = input.opening.find((other) => other.key === behindKey)?.label ?? behindKey;
+      if (behind) for (const after of own) add(behind, after, 'access', `it lies behind ${label}`);
+    }
+  }
+  addClosingOrder(tasks, input, add);
+  addBenchOrder(tasks, add);
+  return links;
+}
+
+/** What was opened first is closed last; a joint closes when the parts that go inside it are in. */
+function addClosingOrder(
+  tasks: readonly TaskDraft[],
+  input: PlanInput,
+  add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
+): void {
+  const fits = tasks.filter((task) => task.tags.includes('fit part'));
+  for (const joint of input.opening) {
+    const closing = tasks.find((task) => task.key === `close:${joint.key}`);
+    if (!closing) continue;
+    for (const fit of fits)
+      if (fit.partKeys.some((key) => joint.partKeys.includes(key)))
+        add(fit, closing, 'access', 'the part is held by this joint');
+    for (const behindKey of joint.way.behindJoints) {
+      const outer = tasks.find((task) => task.key === `close:${behindKey}`);
+      if (outer) add(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`);
+    }
+  }
+  const check = tasks.find((task) => task.key === 'check-motion');
+  if (check)
+    for (const task of tasks)
+      if (task.tags.includes('close joint')) add(task, check, 'bench', 'motion is tried when everything is closed');
+}
+
+/** A part passes the stations in order; the signing off comes after everything. */
+function addBenchOrder(
+  tasks: readonly TaskDraft[],
+  add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
+): void {
+  const rank = (task: TaskDraft) => STATIONS.indexOf(task.station);
+  for (const before of tasks) {
+    for (const after of tasks) {
+      if (rank(before) >= rank(after)) continue;
+      if (after.tags.includes('sign off')) add(before, after, 'bench', 'a record is signed when the work is done');
+      else if (before.partKeys.some((key) => after.partKeys.includes(key)))
+        add(before, after, 'bench', 'the part passes the stations in order');
+    }
+  }
+}
+
+function isInForce(rule: OrderRule, decisions: Readonly<Record<string, string>>): boolean {
+  if (rule.safety) return true;
+  if (rule.onlyWith && chooseOption(rule.onlyWith.school, decisions) !== rule.onlyWith.option) return false;
+  return !(rule.notWith && chooseOption(rule.notWith.school, decisions) === rule.notWith.option);
+}
+
+function isInScope(rule: OrderRule, before: TaskDraft, after: TaskDraft): boolean {
+  if (rule.scope === 'specimen') return true;
+  if (rule.scope === 'joint') return before.jointKey !== undefined && before.jointKey === after.jointKey;
+  return before.partKeys.some((key) => after.partKeys.includes(key));
+}

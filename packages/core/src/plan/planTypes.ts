@@ -1,0 +1,83 @@
+import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
+import type { Material } from '../model/material.ts';
+import type { Station } from '../model/stations.ts';
+import type { JobScope, TaskLink, TaskTag } from '../model/work.ts';
+import type { AreaKind, FindingKind, LayerKind, PartState, WantState } from '../model/workpiece.ts';
+
+/** Everything the plan of one specimen is made from. */
+export interface PlanInput {
+  readonly scope: JobScope;
+  readonly parts: readonly PlanPart[];
+  /** Joints in the order in which assembly opens them. */
+  readonly opening: readonly PlanJoint[];
+  /** School key -> option, for schools decided on this job. */
+  readonly decisions: Readonly<Record<string, string>>;
+}
+
+export interface PlanPart {
+  readonly key: string;
+  readonly name: string;
+  readonly role: PartRole;
+  readonly material: Material;
+  readonly state: PartState;
+  /** Carries paint as found that must come off. */
+  readonly painted: boolean;
+  readonly coats: readonly PlanCoat[];
+  readonly findings: readonly PlanFinding[];
+  readonly wants: readonly PlanWant[];
+}
+
+export interface PlanCoat {
+  readonly areaKind: AreaKind;
+  readonly areaName: string;
+  readonly crossesSeam: boolean;
+  readonly kind: LayerKind;
+  readonly name: string;
+}
+
+export interface PlanFinding {
+  readonly kind: FindingKind;
+  readonly severity: number;
+  readonly note: string;
+}
+
+export interface PlanWant {
+  readonly id: string;
+  readonly what: string;
+  readonly state: WantState;
+}
+
+export interface PlanJoint {
+  readonly key: string;
+  readonly label: string;
+  readonly kind: JointKind;
+  readonly partKeys: readonly string[];
+  readonly way: JointWay;
+}
+
+/** A task before the order rules have linked it. */
+export interface TaskDraft {
+  readonly key: string;
+  readonly station: Station;
+  readonly title: string;
+  readonly how: string;
+  readonly partKeys: readonly string[];
+  readonly jointKey?: string;
+  readonly tags: readonly TaskTag[];
+  readonly hazards?: readonly string[];
+  /** What cannot be undone; makes the task irreversible. */
+  readonly cannotBeUndone?: string;
+  readonly handsOnMin: number;
+  readonly watchedMin?: number;
+  readonly passiveMin?: number;
+  readonly because: string;
+}
+
+export interface PlannedTask extends TaskDraft {
+  readonly seq: number;
+  readonly after: readonly TaskLink[];
+}
+
+export type CompiledPlan =
+  | { readonly kind: 'plan'; readonly tasks: readonly PlannedTask[]; readonly notices: readonly string[] }
+  | { readonly kind: 'contradiction'; readonly cycle: readonly string[]; readonly because: string };

@@ -1,0 +1,70 @@
+import type { TaskLink } from '../model/work.ts';
+
+export type SortedKeys =
+  | { readonly kind: 'order'; readonly keys: readonly string[] }
+  | { readonly kind: 'cycle'; readonly keys: readonly string[] };
+
+/**
+ * Topological order that keeps the given order wherever the links allow it (Kahn 1962, smallest index first).
+ * When there is none, the shortest cycle among what is left is returned, its first key repeated at the end.
+ */
+export function sortTasks(keys: readonly string[], links: ReadonlyMap<string, readonly TaskLink[]>): SortedKeys {
+  const done = new Set<string>();
+  const order: string[] = [];
+  while (order.length < keys.length) {
+    const next = keys.find((key) => !done.has(key) && links.get(key)!.every((link) => done.has(link.key)));
+    if (next === undefined)
+      return {
+        kind: 'cycle',
+        keys: findShortestCycle(
+          keys.filter((key) => !done.has(key)),
+          links,
+        ),
+      };
+    done.add(next);
+    order.push(next);
+  }
+  return { kind: 'order', keys: order };
+}
+
+function findShortestCycle(keys: readonly string[], links: ReadonlyMap<string, readonly TaskLink[]>): string[] {
+  let best: string[] = [];
+  for (const start of keys) {
+    const from = new Map<string, string>();
+    const queue = [start];
+    for (let key = queue.shift(); key !== undefined; key = queue.shift()) {
+      for (const { key: before } of links.get(key)!) {
+        if (before === start) {
+          const cycle = [start];
+          for (let at: string | undefined = key; at !== undefined && at !== start; at = from.get(at)) cycle.push(at);
+          cycle.push(start);
+          if (best.length === 0 || cycle.length < best.length) best = cycle;
+        } else if (!from.has(before) && keys.includes(before)) {
+          from.set(before, key);
+          queue.push(before);
+        }
+      }
+    }
+  }
+  return best;
+}
+
+/** Drops every link that follows from others, so that a task names only what it directly waits for. */
+export function reduceLinks(
+  order: readonly string[],
+  links: ReadonlyMap<string, readonly TaskLink[]>,
+): Map<string, TaskLink[]> {
+  const ancestors = new Map<string, Set<string>>();
+  const reduced = new Map<string, TaskLink[]>();
+  for (const key of order) {
+    const own = links.get(key)!;
+    const implied = new Set<string>();
+    for (const link of own) for (const ancestor of ancestors.get(link.key)!) implied.add(ancestor);
+    reduced.set(
+      key,
+      own.filter((link) => !implied.has(link.key)),
+    );
+    ancestors.set(key, new Set([...implied, ...own.map((link) => link.key)]));
+  }
+  return reduced;
+}

@@ -1,0 +1,121 @@
+/** What can hurt at a step and what to do about it. Every card ends with the same deferral. */
+export interface HazardCard {
+  readonly key: string;
+  readonly title: string;
+  readonly hurts: string;
+  readonly wear: string;
+  readonly air: string;
+  readonly neverMix: string;
+  readonly firstAction: string;
+  readonly waste: string;
+}
+
+export const HAZARD_DEFERRAL =
+  "The product's own safety sheet and local rules go first. When in doubt, ask someone licensed.";
+
+const CARDS: readonly HazardCard[] = [
+  {
+    key: 'gel-stripper',
+    title: 'Solvent gel stripper',
+    hurts:
+      'Burns skin and eyes; the vapour harms lungs and can burn. A closed jar builds up pressure. Never a dichloromethane stripper, old tins included; products with NMP can harm an unborn child.',
+    wear: 'Chemical-resistant gloves named on the product sheet, goggles, apron, long sleeves.',
+    air: 'Open window and moving air, or outdoors. No flame, spark, heater or grinding in the room until it is aired.',
+    neverMix: 'No caustic, acid or bleach on the same part before it is rinsed.',
+    firstAction: 'Skin: rinse with plenty of water. Eyes: water at once for 20 minutes and call the emergency number.',
+    waste: 'Sludge and wipes hold old paint: closed metal tin, hazardous-waste depot.',
+  },
+  {
+    key: 'old-paint',
+    title: 'Old paint may hold lead',
+    hurts:
+      'Paint from before about 1980, or of unknown date, is treated as leaded: dust and flakes are poisonous. Home swabs can miss it.',
+    wear: 'Gloves, apron kept at the bench. Wash hands and face before eating.',
+    air: 'Work wet. No dry sanding, wire wheel, dry blasting, hot air or torch until the metal is bare.',
+    neverMix: 'No food, drink or smoking at the bench; pregnant people and children stay away.',
+    firstAction: 'Wipe up wet, never sweep or blow. If swallowed, call the poison line.',
+    waste: 'Flakes, sludge and wipes to the hazardous-waste depot, never in the sink or bin.',
+  },
+  {
+    key: 'spraying',
+    title: 'Spraying paint',
+    hurts:
+      'Mist and solvent harm lungs and can catch fire. Two-part clears hold isocyanates: leave those to someone equipped.',
+    wear: 'Respirator with the filter the product sheet names, gloves, goggles.',
+    air: 'Booth running and vented outdoors; keep it running through the flash-off. No flame, spark, heater or grinding in the room.',
+    neverMix: 'Only the thinner the product names.',
+    firstAction: 'Dizzy or coughing: stop, fresh air. Eyes: rinse 20 minutes.',
+    waste: 'Cans and thinner to the hazardous-waste depot; spread rags flat outdoors to dry.',
+  },
+  {
+    key: 'drilling',
+    title: 'Drilling a small casting',
+    hurts: 'The bit grabs and spins the casting; swarf flies into eyes.',
+    wear: 'Eye protection. Gloves OFF, sleeves and hair tied back.',
+    air: 'No need beyond the usual; wipe up swarf wet where old paint is on the part.',
+    neverMix: 'Cutting oil leaves a film: degrease before any paint.',
+    firstAction: 'Stop the drill before touching anything. Swarf in the eye: rinse, see a doctor.',
+    waste: 'Painted swarf with the old-paint waste.',
+  },
+  {
+    key: 'grinding',
+    title: 'Grinding or cutting an axle',
+    hurts:
+      'Sparks, hot ends and a disc that can shatter. Plating fumes are poisonous: plated or unknown wire is never heated, ground or wire-wheeled.',
+    wear: 'Face shield over goggles. Gloves OFF at anything that turns; sleeves and hair tied back.',
+    air: 'No vapour, solvent or bath in the room. Keep dust away from the face.',
+    neverMix: 'Never beside a stripper, thinner, spray mist or a caustic bath.',
+    firstAction: 'Let go of the switch. Burn: cool with water for 20 minutes.',
+    waste: 'Cold sparks and dust wiped up wet.',
+  },
+  {
+    key: 'soldering-iron',
+    title: 'Soldering',
+    hurts: 'Burns; flux smoke irritates and sensitises; old solder may hold lead or cadmium.',
+    wear: 'Eye protection; wash hands afterwards.',
+    air: 'Draw the smoke away from the face. No vapour or bath in the room.',
+    neverMix: 'Never on or beside pest-suspect or leaded castings without care: they melt early.',
+    firstAction: 'Burn: cool with water for 20 minutes.',
+    waste: 'Dross with the old-paint waste.',
+  },
+  {
+    key: 'hot-air',
+    title: 'Warming zinc to straighten it',
+    hurts: 'Burns; zinc turns brittle again when too hot. Paint left on gives off poisonous fumes.',
+    wear: 'Heat-proof gloves, eye protection.',
+    air: 'Aired room; nothing that can burn near by. No vapour or bath in the room.',
+    neverMix:
+      'Never with plastic, glue, filler or paint still on the part; never pest-suspect, lead or soldered parts.',
+    firstAction: 'Burn: cool with water for 20 minutes.',
+    waste: 'None.',
+  },
+  {
+    key: 'cyanoacrylate',
+    title: 'Cyanoacrylate and fillers',
+    hurts: 'Bonds skin at once, heats up on cotton, irritates eyes and fogs clear parts. Two-part resins sensitise.',
+    wear: 'Goggles; nitrile gloves, never cotton.',
+    air: 'Aired room, glazing well away.',
+    neverMix: 'No oven, caustic or stripper on the joint afterwards.',
+    firstAction: 'Bonded skin: soak in warm soapy water, never pull. Eyes: rinse and see a doctor.',
+    waste: 'Let it harden, then household waste.',
+  },
+  {
+    key: 'degreaser',
+    title: 'Degreasing solvent',
+    hurts: 'Burns easily, dries the skin, vapour dulls the head.',
+    wear: 'Nitrile gloves, eye protection.',
+    air: 'Open window; no flame or spark in the room until it has dried.',
+    neverMix: 'Keep off glazing, labels and decals.',
+    firstAction: 'Spill: open windows, wipe up, no switches.',
+    waste: 'Wipes dried flat outdoors, then as the product sheet says.',
+  },
+];
+
+const BY_KEY = new Map(CARDS.map((card) => [card.key, card]));
+
+/** The card of that key. Every key a task names has one; asking for another is a fault in the program. */
+export function getHazardCard(key: string): HazardCard {
+  const card = BY_KEY.get(key);
+  if (!card) throw new Error(`There is no hazard card called ${key}`);
+  return card;
+}

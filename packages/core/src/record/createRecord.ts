@@ -1,0 +1,164 @@
+import type { Job, Task, TaskLog } from '../model/work.ts';
+import type { CoatingLayer, Finding, Photo, SpecimenPart, Want } from '../model/workpiece.ts';
+
+/** What is known of one specimen when the record is written. */
+export interface RecordSpecimen {
+  readonly name: string;
+  readonly casting: string;
+  readonly verdict: string;
+  readonly parts: readonly RecordPart[];
+}
+
+export interface RecordPart {
+  readonly part: SpecimenPart;
+  readonly findings: readonly Finding[];
+  readonly wants: readonly Want[];
+  readonly layers: readonly (CoatingLayer & { readonly area: string })[];
+}
+
+export interface RecordInput {
+  readonly job: Job;
+  readonly specimens: readonly RecordSpecimen[];
+  readonly tasks: readonly Task[];
+  readonly log: readonly TaskLog[];
+  readonly photos: readonly Photo[];
+}
+
+export interface JobRecord {
+  readonly format: 'sardonyx-record';
+  readonly formatVersion: 1;
+  readonly job: {
+    readonly number: string;
+    readonly title: string;
+    readonly target: string;
+    readonly why: string;
+    readonly intakeOn: string;
+    readonly signedOffAt: string | null;
+    readonly signedOffBy: string | null;
+  };
+  readonly disclosure: string;
+  readonly specimens: readonly {
+    readonly name: string;
+    readonly casting: string;
+    readonly verdict: string;
+    readonly parts: readonly {
+      readonly name: string;
+      readonly material: string;
+      readonly origin: string;
+      readonly originNote: string;
+      readonly findings: readonly string[];
+      readonly wants: readonly string[];
+      readonly coatsFound: readonly string[];
+      readonly coatsApplied: readonly RecordCoat[];
+    }[];
+  }[];
+  readonly work: readonly {
+    readonly task: string;
+    readonly who: string;
+    readonly at: string;
+    readonly act: string;
+    readonly note: string;
+  }[];
+  readonly handsOnMinutesPlanned: number;
+  readonly photos: readonly {
+    readonly stage: string;
+    readonly side: string;
+    readonly takenAt: string;
+    readonly sha256: string;
+  }[];
+}
+
+export interface RecordCoat {
+  readonly area: string;
+  readonly name: string;
+  readonly thicknessUm: number;
+  readonly thicknessOrigin: string;
+  readonly tempC: number | null;
+  readonly appliedAt: string | null;
+  readonly appliedBy: string | null;
+}
+
+/** The record of a job as plain data: what was found, what was done by whom, what is on it now, and an honest disclosure. */
+export function createRecord(input: RecordInput): JobRecord {
+  const { job } = input;
+  const taskTitle = new Map(input.tasks.map((task) => [task.id, task.title]));
+  return {
+    format: 'sardonyx-record',
+    formatVersion: 1,
+    job: {
+      number: job.number,
+      title: job.title,
+      target: job.target,
+      why: job.why,
+      intakeOn: job.intakeOn,
+      signedOffAt: job.signedOffAt,
+      signedOffBy: job.signedOffBy,
+    },
+    disclosure: describeDisclosure(input),
+    specimens: input.specimens.map((specimen) => ({
+      name: specimen.name,
+      casting: specimen.casting,
+      verdict: specimen.verdict,
+      parts: specimen.parts.map(({ part, findings, wants, layers }) => ({
+        name: part.name,
+        material: part.material,
+        origin: part.origin,
+        originNote: part.originNote,
+        findings: findings.map((finding) => (finding.note ? `${finding.kind}: ${finding.note}` : finding.kind)),
+        wants: wants.map(
+          (want) =>
+            `${want.what}: ${want.state}${want.state === 'waived' ? `, ${want.reason}` : want.solution ? `, ${want.solution}` : ''}`,
+        ),
+        coatsFound: layers
+          .filter((layer) => layer.stage === 'found')
+          .map((layer) => `${layer.area}: ${layer.name}${layer.factory ? ' (factory)' : ''}`),
+        coatsApplied: layers
+          .filter((layer) => layer.stage === 'applied')
+          .map((layer) => ({
+            area: layer.area,
+            name: layer.name,
+            thicknessUm: layer.thicknessUm,
+            thicknessOrigin: layer.thicknessOrigin,
+            tempC: layer.tempC,
+            appliedAt: layer.appliedAt,
+            appliedBy: layer.appliedBy,
+          })),
+      })),
+    })),
+    work: input.log.map((entry) => ({
+      task: taskTitle.get(entry.taskId) ?? '',
+      who: entry.who,
+      at: entry.at,
+      act: entry.act,
+      note: entry.note,
+    })),
+    handsOnMinutesPlanned: input.tasks
+      .filter((task) => task.state === 'done')
+      .reduce((sum, task) => sum + task.handsOnMin, 0),
+    photos: input.photos.map((photo) => ({
+      stage: photo.stage,
+      side: photo.side,
+      takenAt: photo.takenAt,
+      sha256: photo.hash,
+    })),
+  };
+}
+
+/** Says plainly what it is now, for whoever owns it next. */
+export function describeDisclosure(input: RecordInput): string {
+  const parts = input.specimens.flatMap((specimen) => specimen.parts);
+  const replaced = parts.filter(({ part }) => part.origin !== 'original' && part.origin !== 'unknown');
+  const repainted = parts.filter(({ layers }) => layers.some((layer) => layer.stage === 'applied'));
+  if (input.job.scope === 'clean only' && replaced.length === 0 && repainted.length === 0) {
+    return "Cleaned only; nothing was repainted or replaced. A collector's piece, not a toy for a child: old lead paint, small parts.";
+  }
+  const sentences = ['This model has been restored.'];
+  if (repainted.length)
+    sentences.push(`Repainted: ${repainted.map(({ part }) => part.name.toLowerCase()).join(', ')}.`);
+  if (replaced.length)
+    sentences.push(
+      `Not original to it: ${replaced.map(({ part }) => `${part.name.toLowerCase()} (${part.origin})`).join(', ')}.`,
+    );
+  sentences.push("It is a collector's piece, not a toy for a child: old lead paint may remain inside, small parts.");
+  return sentences.join(' ');
+}

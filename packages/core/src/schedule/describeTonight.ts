@@ -1,0 +1,77 @@
+import type { BenchSession, Restorer } from '../model/work.ts';
+
+export interface TonightJob {
+  readonly number: string;
+  readonly nextTask: { readonly title: string; readonly handsOnMin: number } | null;
+  readonly waitsFor: string | null;
+}
+
+export interface Tonight {
+  /** Minutes of bench time in the next session. */
+  readonly minutes: number;
+  readonly sentence: string;
+}
+
+/** The next bench session from now on: the restorer's name, when it starts, and how much of it is left. */
+export interface NextSession {
+  readonly who: string;
+  readonly startsAt: Date;
+  readonly minutesLeft: number;
+  readonly underWay: boolean;
+}
+
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+
+/** The first session of any restorer that has not ended yet, within a week. Local time is given by utcOffsetMin. */
+export function findNextSession(restorers: readonly Restorer[], now: Date, utcOffsetMin: number): NextSession | null {
+  let best: NextSession | null = null;
+  for (const restorer of restorers) {
+    for (const session of restorer.sessions) {
+      for (let day = 0; day <= 7; day++) {
+        const start = sessionStart(session, now, utcOffsetMin, day);
+        if (!start) continue;
+        const end = start.getTime() + session.minutes * MINUTE_MS;
+        if (end <= now.getTime()) continue;
+        const underWay = start.getTime() <= now.getTime();
+        const minutesLeft = Math.round((end - Math.max(start.getTime(), now.getTime())) / MINUTE_MS);
+        if (!best || start < best.startsAt) best = { who: restorer.name, startsAt: start, minutesLeft, underWay };
+        break;
+      }
+    }
+  }
+  return best;
+}
+
+function sessionStart(session: BenchSession, now: Date, utcOffsetMin: number, daysAhead: number): Date | null {
+  const local = new Date(now.getTime() + utcOffsetMin * MINUTE_MS + daysAhead * DAY_MS);
+  if (local.getUTCDay() !== session.weekday) return null;
+  const midnight = Date.UTC(local.getUTCFullYear(), local.getUTCMonth(), local.getUTCDate());
+  return new Date(midnight + session.startHour * 3_600_000 - utcOffsetMin * MINUTE_MS);
+}
+
+/** What hands can do in the session, in the order of the jobs given, and what waits. */
+export function describeTonight(jobs: readonly TonightJob[], session: NextSession | null): Tonight {
+  const ready = jobs.filter((job) => job.nextTask);
+  const waiting = jobs.filter((job) => !job.nextTask && job.waitsFor);
+  const minutes = session?.minutesLeft ?? 0;
+  let used = 0;
+  const fits: TonightJob[] = [];
+  for (const job of ready) {
+    if (used + job.nextTask!.handsOnMin > minutes) continue;
+    used += job.nextTask!.handsOnMin;
+    fits.push(job);
+  }
+  const waits = waiting.length ? ` ${waiting.map((job) => `${job.number} waits for ${job.waitsFor}`).join('; ')}.` : '';
+  if (!session)
+    return { minutes, sentence: `Nobody has bench hours this week. ${ready.length} jobs have a next step.${waits}` };
+  const first = fits[0]?.nextTask;
+  if (!first) return { minutes, sentence: `Nothing is ready for hands in the next ${minutes} minutes.${waits}` };
+  const more =
+    fits.length > 1
+      ? `, then ${fits.length - 1} more ${fits.length === 2 ? 'step' : 'steps'} fit into ${minutes} minutes`
+      : '';
+  return { minutes, sentence: `Start with ${fits[0]!.number}: ${lowerFirst(first.title)}${more}.${waits}` };
+}
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
