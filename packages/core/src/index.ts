@@ -13,6 +13,8 @@ export {
   LAYER_STAGES,
   ORIGINS,
   PART_STATES,
+  PHOTO_SIDES,
+  PHOTO_STAGES,
   WANT_STATES,
 } from './model/workpiece.ts';
 export { createSeededRandom, pickOne } from './numeric/seededRandom.ts';

@@ -115,11 +115,14 @@ export interface Want extends Versioned {
   readonly dueOn: string | null;
 }
 
+export const PHOTO_STAGES = ['before', 'during', 'after'] as const;
+export const PHOTO_SIDES = ['left', 'right', 'front', 'rear', 'top', 'base', 'detail'] as const;
+
 export interface Photo extends Versioned {
   readonly jobId: string;
   readonly specimenId: string | null;
-  readonly stage: 'before' | 'during' | 'after';
-  readonly side: 'left' | 'right' | 'front' | 'rear' | 'top' | 'base' | 'detail';
+  readonly stage: (typeof PHOTO_STAGES)[number];
+  readonly side: (typeof PHOTO_SIDES)[number];
   readonly caption: string;
   readonly hash: string;
   readonly widthPx: number;

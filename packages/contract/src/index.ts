@@ -1,0 +1,36 @@
+export { VersionedChange } from './validation.ts';
+export {
+  ChangeFinding,
+  ChangeObservation,
+  ChangeSpecimenPart,
+  ChangeWant,
+  CreateFinding,
+  CreateObservation,
+  CreateWant,
+} from './requests/survey.ts';
+export { ChangeDecision, ChangeJob, ChangeSpecimen, CreateDecision, CreateJob, SignOff } from './requests/job.ts';
+export {
+  ActOnTask,
+  ChangeLayer,
+  ChangePhoto,
+  CreateLayer,
+  DescribePhoto,
+  LogCoat,
+  StartTimer,
+} from './requests/work.ts';
+export { ChangeCasting, CreateCasting, NewCastingPart, NewJoint } from './requests/catalogue.ts';
+export type {
+  BenchLane,
+  BenchView,
+  CastingView,
+  CatalogueEntry,
+  CatalogueView,
+  ErrorBody,
+  FoundPlace,
+  Health,
+  JobView,
+  PaintOfParts,
+  ShelfView,
+  SpecimenView,
+  TimersView,
+} from './responses/views.ts';

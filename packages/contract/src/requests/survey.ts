@@ -1,0 +1,69 @@
+import {
+  CERTAINTIES,
+  FINDING_KINDS,
+  MATERIALS,
+  ORIGINS,
+  PART_STATES,
+  WANT_STATES,
+  type Certainty,
+  type FindingKind,
+  type Material,
+  type Origin,
+  type PartState,
+  type WantState,
+} from '@sardonyx/core';
+import { IsIn, IsInt, IsNotEmpty, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
+
+export class CreateObservation {
+  @IsString() @IsNotEmpty() specimenId!: string;
+  @IsString() @IsNotEmpty() featureId!: string;
+  @OrNull() @IsString() stateId!: string | null;
+  @IsIn(CERTAINTIES) certainty!: Certainty;
+}
+
+export class ChangeObservation extends VersionedChange {
+  @IsChangedOrNull() @IsString() stateId?: string | null;
+  @IsChanged() @IsIn(CERTAINTIES) certainty?: Certainty;
+}
+
+export class CreateFinding {
+  @IsString() @IsNotEmpty() specimenPartId!: string;
+  @IsIn(FINDING_KINDS) kind!: FindingKind;
+  @IsInt() @Min(1) @Max(3) severity!: number;
+  @IsString() @MaxLength(500) note!: string;
+}
+
+export class ChangeFinding extends VersionedChange {
+  @IsChanged() @IsIn(FINDING_KINDS) kind?: FindingKind;
+  @IsChanged() @IsInt() @Min(1) @Max(3) severity?: number;
+  @IsChanged() @IsString() @MaxLength(500) note?: string;
+}
+
+export class CreateWant {
+  @IsString() @IsNotEmpty() specimenPartId!: string;
+  @IsString() @IsNotEmpty({ message: 'Say what is wanted.' }) @MaxLength(200) what!: string;
+  @IsString() @MaxLength(300) dependentBits!: string;
+  @IsIn(WANT_STATES) state!: WantState;
+  @IsString() @MaxLength(300) solution!: string;
+  @IsString() @MaxLength(300) reason!: string;
+  @OrNull() @IsDay() dueOn!: string | null;
+}
+
+export class ChangeWant extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty() @MaxLength(200) what?: string;
+  @IsChanged() @IsString() @MaxLength(300) dependentBits?: string;
+  @IsChanged() @IsIn(WANT_STATES) state?: WantState;
+  @IsChanged() @IsString() @MaxLength(300) solution?: string;
+  @IsChanged() @IsString() @MaxLength(300) reason?: string;
+  @IsChangedOrNull() @IsDay() dueOn?: string | null;
+}
+
+export class ChangeSpecimenPart extends VersionedChange {
+  @IsChanged() @IsIn(MATERIALS) material?: Material;
+  @IsChanged() @IsIn(PART_STATES) state?: PartState;
+  @IsChanged() @IsIn(ORIGINS) origin?: Origin;
+  @IsChanged() @IsString() @MaxLength(300) originNote?: string;
+  /** Moves the piece to another specimen; its origin goes with it. */
+  @IsChanged() @IsString() @IsNotEmpty() specimenId?: string;
+}

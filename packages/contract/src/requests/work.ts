@@ -1,0 +1,75 @@
+import { LAYER_KINDS, PHOTO_SIDES, PHOTO_STAGES, TIMER_KINDS, type LayerKind, type TimerKind } from '@sardonyx/core';
+import {
+  IsHexColor,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
+import { IsChanged, OrNull, VersionedChange } from '../validation.ts';
+
+export class ActOnTask {
+  @IsIn(['start', 'done', 'take back']) act!: 'start' | 'done' | 'take back';
+  @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
+  @IsString() @MaxLength(500) note!: string;
+}
+
+/** A coat that was put on. */
+export class LogCoat {
+  @IsString() @IsNotEmpty() areaId!: string;
+  @IsString() @IsNotEmpty({ message: 'Choose the pot.' }) productId!: string;
+  @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @Min(-20) @Max(250) tempC!: number;
+  @IsISO8601({ strict: true }, { message: 'Give the day and time it went on.' }) appliedAt!: string;
+  @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
+  @IsString() @MaxLength(300) note!: string;
+}
+
+/** A layer that is planned, or that was found. Applied layers are logged as coats. */
+export class CreateLayer {
+  @IsString() @IsNotEmpty() areaId!: string;
+  @IsIn(['found', 'planned']) stage!: 'found' | 'planned';
+  @IsInt() @Min(0) @Max(40) seq!: number;
+  @IsIn(LAYER_KINDS) kind!: LayerKind;
+  @IsString() @IsNotEmpty({ message: 'Name the layer.' }) @MaxLength(80) name!: string;
+  @IsHexColor() colourHex!: string;
+  @IsNumber() @Min(0.1) @Max(2000) thicknessUm!: number;
+  @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin!:
+    'measured' | 'product sheet' | 'planning estimate';
+  @OrNull() @IsString() productId!: string | null;
+}
+
+export class ChangeLayer extends VersionedChange {
+  @IsChanged() @IsInt() @Min(0) @Max(40) seq?: number;
+  @IsChanged() @IsString() @IsNotEmpty() @MaxLength(80) name?: string;
+  @IsChanged() @IsHexColor() colourHex?: string;
+  @IsChanged() @IsNumber() @Min(0.1) @Max(2000) thicknessUm?: number;
+  @IsChanged() @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin?:
+    'measured' | 'product sheet' | 'planning estimate';
+}
+
+export class StartTimer {
+  @IsString() @IsNotEmpty() jobId!: string;
+  @OrNull() @IsString() taskId!: string | null;
+  @IsString() @IsNotEmpty() @MaxLength(120) label!: string;
+  @IsIn(TIMER_KINDS) kind!: TimerKind;
+  @IsNumber() @Min(0.05) @Max(60 * 24 * 60) minutes!: number;
+}
+
+export class ChangePhoto extends VersionedChange {
+  @IsChanged() @IsIn(PHOTO_STAGES) stage?: (typeof PHOTO_STAGES)[number];
+  @IsChanged() @IsIn(PHOTO_SIDES) side?: (typeof PHOTO_SIDES)[number];
+  @IsChanged() @IsString() @MaxLength(300) caption?: string;
+}
+
+/** The words that travel beside an uploaded picture. */
+export class DescribePhoto {
+  @IsString() @IsNotEmpty() jobId!: string;
+  @IsIn(PHOTO_STAGES) stage!: (typeof PHOTO_STAGES)[number];
+  @IsIn(PHOTO_SIDES) side!: (typeof PHOTO_SIDES)[number];
+  @IsString() @MaxLength(300) caption!: string;
+}

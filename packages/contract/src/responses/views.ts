@@ -1,0 +1,153 @@
+import type {
+  Area,
+  Casting,
+  CastingPart,
+  CoatingLayer,
+  Decision,
+  Drawing,
+  Feature,
+  FeatureState,
+  Finding,
+  IdentifyCatalogue,
+  Job,
+  Joint,
+  Maker,
+  Observation,
+  PaintPot,
+  PaintProduct,
+  Photo,
+  Restorer,
+  Source,
+  Specimen,
+  SpecimenPart,
+  Station,
+  Task,
+  TaskLog,
+  Timer,
+  ToyRange,
+  Variant,
+  VariantState,
+  Want,
+} from '@sardonyx/core';
+
+/** What the server says of itself. */
+export interface Health {
+  readonly ok: true;
+  readonly now: string;
+  readonly benchName: string;
+  readonly isDemo: boolean;
+}
+
+/** A part's outermost colour by area name, for drawing it. */
+export type PaintOfParts = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
+export interface BenchLane {
+  readonly job: Job;
+  readonly castingName: string;
+  readonly drawing: Drawing | null;
+  readonly paint: PaintOfParts;
+  /** Layers of the main part's outside as found (or applied, once there are any), for the band. */
+  readonly band: readonly CoatingLayer[];
+  readonly bandMaterial: string;
+  readonly next: {
+    readonly taskId: string;
+    readonly title: string;
+    readonly station: Station;
+    readonly handsOnMin: number;
+    readonly underWay: boolean;
+  } | null;
+  readonly blockedBy: string | null;
+  readonly openWants: readonly { readonly what: string; readonly state: string; readonly dueOn: string | null }[];
+  /** Share of tasks done per station; null where the station has none. */
+  readonly progress: Readonly<Record<Station, number | null>>;
+  readonly handsOnLeftMin: number;
+}
+
+export interface BenchView {
+  readonly now: string;
+  readonly lanes: readonly BenchLane[];
+  readonly restorers: readonly Restorer[];
+}
+
+export interface CastingView {
+  readonly casting: Casting;
+  readonly range: ToyRange;
+  readonly maker: Maker;
+  readonly parts: readonly CastingPart[];
+  readonly joints: readonly Joint[];
+  readonly features: readonly Feature[];
+  readonly states: readonly FeatureState[];
+  readonly variants: readonly Variant[];
+  readonly variantStates: readonly VariantState[];
+  readonly sources: readonly Source[];
+}
+
+export interface CatalogueEntry {
+  readonly id: string;
+  readonly number: string;
+  readonly name: string;
+  readonly rangeName: string;
+  readonly makerName: string;
+  readonly bodyType: string;
+  readonly lengthMm: number;
+  readonly wheelbaseMm: number;
+  readonly fromYear: number | null;
+  readonly toYear: number | null;
+  readonly variantCount: number;
+  readonly onShelf: number;
+  readonly drawing: Drawing;
+}
+
+export interface CatalogueView {
+  readonly castings: readonly CatalogueEntry[];
+  readonly ranges: readonly (ToyRange & { readonly makerName: string })[];
+}
+
+export interface SpecimenView {
+  readonly specimen: Specimen;
+  readonly casting: CastingView | null;
+  readonly catalogue: IdentifyCatalogue;
+  readonly parts: readonly SpecimenPart[];
+  readonly areas: readonly Area[];
+  readonly layers: readonly CoatingLayer[];
+  readonly observations: readonly Observation[];
+  readonly findings: readonly Finding[];
+  readonly wants: readonly Want[];
+}
+
+export interface JobView {
+  readonly job: Job;
+  readonly specimens: readonly SpecimenView[];
+  readonly decisions: readonly Decision[];
+  readonly tasks: readonly Task[];
+  readonly log: readonly TaskLog[];
+  readonly photos: readonly Photo[];
+  /** What compiling the plan had to say beyond its tasks. */
+  readonly planNotices: readonly string[];
+}
+
+export interface ShelfView {
+  readonly products: readonly PaintProduct[];
+  readonly pots: readonly PaintPot[];
+}
+
+export interface TimersView {
+  readonly now: string;
+  readonly timers: readonly Timer[];
+}
+
+export interface FoundPlace {
+  readonly kind: 'model' | 'casting' | 'part' | 'paint';
+  readonly title: string;
+  readonly where: string;
+  readonly path: string;
+}
+
+/** Every refusal and failure has this shape. `fields` names each field that was wrong; `current` is the row as it stands now. */
+export interface ErrorBody {
+  readonly code: string;
+  readonly message: string;
+  readonly path?: string;
+  readonly fields?: Readonly<Record<string, string>>;
+  readonly current?: Readonly<Record<string, unknown>>;
+}

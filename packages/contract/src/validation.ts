@@ -1,0 +1,38 @@
+import 'reflect-metadata';
+import { IsInt, Matches, Min, ValidateIf, type ValidationOptions } from 'class-validator';
+
+/** The field may be left out, but when it is there it must pass its other checks: null does not slip through. */
+export function IsChanged(options?: ValidationOptions): PropertyDecorator {
+  return ValidateIf((_, value) => value !== undefined, options);
+}
+
+/** The field may be null; anything else must pass its other checks. */
+export function OrNull(options?: ValidationOptions): PropertyDecorator {
+  return ValidateIf((_, value) => value !== null, options);
+}
+
+/** The field may be left out or null; anything else must pass its other checks. */
+export function IsChangedOrNull(options?: ValidationOptions): PropertyDecorator {
+  return ValidateIf((_, value) => value !== undefined && value !== null, options);
+}
+
+/** A calendar day that exists, as YYYY-MM-DD, between 1900 and 2199. */
+export function IsDay(): PropertyDecorator {
+  return Matches(dayPattern(), { message: '$property must be a day that exists, written YYYY-MM-DD' });
+}
+
+/** Month lengths are spelled out (29 February always allowed by the pattern's shape only in leap years). */
+function dayPattern(): RegExp {
+  const year = '(19|20|21)\\d\\d';
+  const leap = '((19|20|21)(0[48]|[2468][048]|[13579][26])|2000)';
+  return new RegExp(
+    `^(${year}-(0[13578]|1[02])-(0[1-9]|[12]\\d|3[01])|${year}-(0[469]|11)-(0[1-9]|[12]\\d|30)|${year}-02-(0[1-9]|1\\d|2[0-8])|${leap}-02-29)$`,
+  );
+}
+
+/** Part of every PATCH: the version of the row that the change was made from. */
+export class VersionedChange {
+  @IsInt()
+  @Min(1)
+  version!: number;
+}

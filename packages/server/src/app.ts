@@ -1,0 +1,66 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { notFound, sendError } from './http/errors.ts';
+import { guardOrigin } from './http/guardOrigin.ts';
+import { createBenchRoutes } from './modules/bench/benchRoutes.ts';
+import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
+import { createCoatRoutes } from './modules/coats/coatRoutes.ts';
+import { createFindRoutes } from './modules/find/findRoutes.ts';
+import { createJobRoutes } from './modules/jobs/jobRoutes.ts';
+import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
+import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
+import { createRecordRoutes } from './modules/record/recordRoutes.ts';
+import { createRowRoutes } from './modules/rows/rowRoutes.ts';
+import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
+import { createTimerRoutes } from './modules/timers/timerRoutes.ts';
+import type { Workroom } from './workroom.ts';
+
+const POLICY = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'self'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    workerSrc: ["'self'"],
+    connectSrc: ["'self'"],
+  },
+};
+
+export interface AppOptions {
+  readonly room: Workroom;
+  /** Folder of the built page; null serves the interface only. */
+  readonly webRoot: string | null;
+  /** A host name besides loopback under which the bench may be reached. */
+  readonly allowedHost?: string | null;
+}
+
+/** The whole server without listening. */
+export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false, crossOriginOpenerPolicy: false, originAgentCluster: false }));
+  app.use(guardOrigin(allowedHost));
+  app.use('/api', express.json({ limit: '1mb' }));
+  const modules = [
+    createBenchRoutes, createJobRoutes, createTaskRoutes, createCoatRoutes, createPhotoRoutes, createTimerRoutes,
+    createRecordRoutes, createCatalogueRoutes, createKeepsakeRoutes, createFindRoutes, createRowRoutes,
+  ];
+  for (const createRoutes of modules) app.use('/api', createRoutes(room));
+  app.use('/api', (request) => {
+    throw notFound(`${request.method} ${request.originalUrl}`);
+  });
+  if (webRoot && existsSync(webRoot)) servePage(app, webRoot);
+  app.use(sendError);
+  return app;
+}
+
+/** The built page; every address that is not a file is one of its views. */
+function servePage(app: Express, webRoot: string): void {
+  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(webRoot, { index: false }));
+  app.get('/{*splat}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'), { dotfiles: 'allow' });
+  });
+}

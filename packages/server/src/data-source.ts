@@ -1,0 +1,30 @@
+import 'reflect-metadata';
+import { join } from 'node:path';
+import { DataSource } from 'typeorm';
+import { ENTITIES } from './entities/index.ts';
+import { MIGRATIONS } from './migrations/index.ts';
+
+export const DATABASE_FILE = 'sardonyx.db';
+
+/** Opens (or makes) the database of a folder and brings it up to date. ':memory:' serves quick tests. */
+export async function openDatabase(folder: string): Promise<DataSource> {
+  const source = createDataSource(folder === ':memory:' ? folder : join(folder, DATABASE_FILE));
+  await source.initialize();
+  await source.runMigrations({ transaction: 'each' });
+  return source;
+}
+
+export function createDataSource(database: string): DataSource {
+  return new DataSource({
+    type: 'better-sqlite3',
+    database,
+    entities: ENTITIES,
+    migrations: MIGRATIONS,
+    synchronize: false,
+    enableWAL: database !== ':memory:',
+    prepareDatabase: (connection: { pragma(text: string): unknown }) => {
+      connection.pragma('foreign_keys = ON');
+      connection.pragma('synchronous = NORMAL');
+    },
+  });
+}

@@ -1,0 +1,260 @@
+import type { BodyType, Drawing, JointKind, JointWay, Material, PartRole, Source as DatedSource } from '@sardonyx/core';
+import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
+import { References, VersionedRow } from './versionedRow.ts';
+
+@Entity('maker')
+export class MakerRow extends VersionedRow {
+  @Column('text')
+  name!: string;
+
+  @Column('integer', { nullable: true })
+  fromYear!: number | null;
+
+  @Column('integer', { nullable: true })
+  toYear!: number | null;
+
+  @Column('text')
+  about!: string;
+}
+
+@Entity('toy_range')
+export class ToyRangeRow extends VersionedRow {
+  @Column('text')
+  makerId!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  about!: string;
+
+  @References(() => MakerRow, 'makerId')
+  maker?: Relation<MakerRow>;
+}
+
+@Unique(['rangeId', 'number'])
+@Entity('casting')
+export class CastingRow extends VersionedRow {
+  @Column('text')
+  rangeId!: string;
+
+  @Column('text')
+  number!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  bodyType!: BodyType;
+
+  @Column('real')
+  lengthMm!: number;
+
+  @Column('real')
+  wheelbaseMm!: number;
+
+  @Column('text')
+  construction!: string;
+
+  @Column('simple-json')
+  drawing!: Drawing;
+
+  @References(() => ToyRangeRow, 'rangeId', 'RESTRICT')
+  range?: Relation<ToyRangeRow>;
+}
+
+@Unique(['castingId', 'key'])
+@Entity('casting_part')
+export class CastingPartRow extends VersionedRow {
+  @Column('text')
+  castingId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  role!: PartRole;
+
+  @Column('text')
+  material!: Material;
+
+  @Column('integer')
+  count!: number;
+
+  @Column('text')
+  dependentBits!: string;
+
+  @References(() => CastingRow, 'castingId')
+  casting?: Relation<CastingRow>;
+}
+
+@Unique(['castingId', 'key'])
+@Entity('joint')
+export class JointRow extends VersionedRow {
+  @Column('text')
+  castingId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('text')
+  label!: string;
+
+  @Column('text')
+  kind!: JointKind;
+
+  @Column('simple-json')
+  partKeys!: string[];
+
+  @Column('simple-json')
+  ways!: JointWay[];
+
+  @References(() => CastingRow, 'castingId')
+  casting?: Relation<CastingRow>;
+}
+
+@Unique(['rangeId', 'key'])
+@Entity('feature')
+export class FeatureRow extends VersionedRow {
+  @Column('text')
+  rangeId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('text')
+  label!: string;
+
+  @Column('text')
+  howToLook!: string;
+
+  @Column('text')
+  partRole!: PartRole;
+
+  @Column('integer')
+  effort!: number;
+
+  @Column('boolean')
+  castIn!: boolean;
+
+  @Column('real')
+  alteredChance!: number;
+
+  @References(() => ToyRangeRow, 'rangeId')
+  range?: Relation<ToyRangeRow>;
+}
+
+@Unique(['featureId', 'key'])
+@Entity('feature_state')
+export class FeatureStateRow extends VersionedRow {
+  @Column('text')
+  featureId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('text')
+  label!: string;
+
+  @Column('text', { nullable: true })
+  colourHex!: string | null;
+
+  @Column('real', { nullable: true })
+  fromYear!: number | null;
+
+  @Column('real', { nullable: true })
+  toYear!: number | null;
+
+  @Column('simple-json')
+  lookAlikes!: string[];
+
+  @References(() => FeatureRow, 'featureId')
+  feature?: Relation<FeatureRow>;
+}
+
+@Unique(['castingId', 'key'])
+@Entity('variant')
+export class VariantRow extends VersionedRow {
+  @Column('text')
+  castingId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('real')
+  startEarliest!: number;
+
+  @Column('real')
+  startLatest!: number;
+
+  @Column('real')
+  endEarliest!: number;
+
+  @Column('real')
+  endLatest!: number;
+
+  @Column('real')
+  rarity!: number;
+
+  @Column('text')
+  rarityEvidence!: string;
+
+  @References(() => CastingRow, 'castingId')
+  casting?: Relation<CastingRow>;
+}
+
+@Entity('variant_state')
+export class VariantStateRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  variantId!: string;
+
+  @Column('text')
+  featureId!: string;
+
+  @Column('text')
+  stateId!: string;
+
+  @Column('real')
+  share!: number;
+
+  @References(() => VariantRow, 'variantId')
+  variant?: Relation<VariantRow>;
+
+  @References(() => FeatureRow, 'featureId')
+  feature?: Relation<FeatureRow>;
+
+  @References(() => FeatureStateRow, 'stateId')
+  state?: Relation<FeatureStateRow>;
+}
+
+@Entity('dated_source')
+export class SourceRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  castingId!: string;
+
+  @Column('text')
+  statement!: string;
+
+  @Column('real', { nullable: true })
+  fromYear!: number | null;
+
+  @Column('real', { nullable: true })
+  toYear!: number | null;
+
+  @Column('text')
+  origin!: string;
+
+  @Column('text')
+  certainty!: DatedSource['certainty'];
+
+  @References(() => CastingRow, 'castingId')
+  casting?: Relation<CastingRow>;
+}

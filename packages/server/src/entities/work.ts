@@ -1,0 +1,192 @@
+import type { BenchSession, Job, Station, TaskLink, TaskLog, TaskState, TaskTag, TimerKind } from '@sardonyx/core';
+import { Column, Entity, Index, PrimaryColumn, Unique, type Relation } from 'typeorm';
+import { References, VersionedRow } from './versionedRow.ts';
+
+@Entity('restorer')
+export class RestorerRow extends VersionedRow {
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  does!: string;
+
+  @Column('simple-json')
+  sessions!: BenchSession[];
+}
+
+@Unique(['number'])
+@Entity('job')
+export class JobRow extends VersionedRow {
+  @Column('text')
+  number!: string;
+
+  @Column('text')
+  title!: string;
+
+  @Column('text')
+  scope!: Job['scope'];
+
+  @Column('text')
+  target!: Job['target'];
+
+  @Column('text')
+  why!: string;
+
+  @Column('text')
+  station!: Station;
+
+  @Column('text', { nullable: true })
+  dueOn!: string | null;
+
+  @Column('text')
+  intakeOn!: string;
+
+  @Column('text', { nullable: true })
+  signedOffAt!: string | null;
+
+  @Column('text', { nullable: true })
+  signedOffBy!: string | null;
+}
+
+@Unique(['jobId', 'school'])
+@Entity('decision')
+export class DecisionRow extends VersionedRow {
+  @Column('text')
+  jobId!: string;
+
+  @Column('text')
+  school!: string;
+
+  @Column('text')
+  option!: string;
+
+  @Column('text')
+  reason!: string;
+
+  @References(() => JobRow, 'jobId')
+  job?: Relation<JobRow>;
+}
+
+@Unique(['specimenId', 'key'])
+@Entity('task')
+export class TaskRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  jobId!: string;
+
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('integer')
+  seq!: number;
+
+  @Column('text')
+  station!: Station;
+
+  @Column('text')
+  title!: string;
+
+  @Column('text')
+  how!: string;
+
+  @Column('simple-json')
+  partKeys!: string[];
+
+  @Column('simple-json')
+  tags!: TaskTag[];
+
+  @Column('simple-json')
+  hazards!: string[];
+
+  @Column('boolean')
+  irreversible!: boolean;
+
+  @Column('text')
+  cannotBeUndone!: string;
+
+  @Column('real')
+  handsOnMin!: number;
+
+  @Column('real')
+  watchedMin!: number;
+
+  @Column('real')
+  passiveMin!: number;
+
+  @Column('text')
+  because!: string;
+
+  @Column('simple-json')
+  after!: TaskLink[];
+
+  @Column('text')
+  state!: TaskState;
+
+  @References(() => JobRow, 'jobId')
+  job?: Relation<JobRow>;
+}
+
+@Entity('task_log')
+export class TaskLogRow {
+  @PrimaryColumn('text')
+  id!: string;
+
+  @Column('text')
+  taskId!: string;
+
+  @Index()
+  @Column('text')
+  jobId!: string;
+
+  @Column('text')
+  who!: string;
+
+  @Column('text')
+  at!: string;
+
+  @Column('text')
+  act!: TaskLog['act'];
+
+  @Column('text')
+  note!: string;
+
+  @References(() => TaskRow, 'taskId')
+  task?: Relation<TaskRow>;
+
+  @References(() => JobRow, 'jobId')
+  job?: Relation<JobRow>;
+}
+
+@Entity('timer')
+export class TimerRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  jobId!: string;
+
+  @Column('text', { nullable: true })
+  taskId!: string | null;
+
+  @Column('text')
+  label!: string;
+
+  @Column('text')
+  kind!: TimerKind;
+
+  @Column('text')
+  startedAt!: string;
+
+  @Column('text')
+  endsAt!: string;
+
+  @Column('text', { nullable: true })
+  acknowledgedAt!: string | null;
+
+  @References(() => JobRow, 'jobId')
+  job?: Relation<JobRow>;
+
+  @References(() => TaskRow, 'taskId', 'SET NULL')
+  task?: Relation<TaskRow>;
+}

@@ -1,0 +1,256 @@
+import type {
+  AreaKind,
+  Certainty,
+  CoatingLayer,
+  FindingKind,
+  LayerKind,
+  LayerStage,
+  Material,
+  Origin,
+  PartRole,
+  PartState,
+  Photo,
+  WantState,
+} from '@sardonyx/core';
+import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
+import { CastingRow, FeatureRow, FeatureStateRow } from './catalogue.ts';
+import { PaintProductRow } from './paint.ts';
+import { JobRow } from './work.ts';
+import { References, VersionedRow } from './versionedRow.ts';
+
+@Entity('specimen')
+export class SpecimenRow extends VersionedRow {
+  @Index()
+  @Column('text', { nullable: true })
+  castingId!: string | null;
+
+  @Index()
+  @Column('text', { nullable: true })
+  jobId!: string | null;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  note!: string;
+
+  @Column('boolean')
+  isDonor!: boolean;
+
+  @References(() => CastingRow, 'castingId', 'SET NULL')
+  casting?: Relation<CastingRow>;
+
+  @References(() => JobRow, 'jobId', 'SET NULL')
+  job?: Relation<JobRow>;
+}
+
+@Entity('specimen_part')
+export class SpecimenPartRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  key!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  role!: PartRole;
+
+  @Column('text')
+  material!: Material;
+
+  @Column('text')
+  state!: PartState;
+
+  @Column('text')
+  origin!: Origin;
+
+  @Column('text')
+  originNote!: string;
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
+}
+
+@Entity('area')
+export class AreaRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  specimenPartId!: string;
+
+  @Column('text')
+  kind!: AreaKind;
+
+  @Column('text')
+  name!: string;
+
+  @Column('boolean')
+  crossesSeam!: boolean;
+
+  @References(() => SpecimenPartRow, 'specimenPartId')
+  specimenPart?: Relation<SpecimenPartRow>;
+}
+
+@Entity('coating_layer')
+export class CoatingLayerRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  areaId!: string;
+
+  @Column('text')
+  stage!: LayerStage;
+
+  @Column('integer')
+  seq!: number;
+
+  @Column('text')
+  kind!: LayerKind;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  colourHex!: string;
+
+  @Column('real')
+  thicknessUm!: number;
+
+  @Column('text')
+  thicknessOrigin!: CoatingLayer['thicknessOrigin'];
+
+  @Column('text', { nullable: true })
+  productId!: string | null;
+
+  @Column('boolean')
+  factory!: boolean;
+
+  @Column('real', { nullable: true })
+  tempC!: number | null;
+
+  @Column('text', { nullable: true })
+  appliedAt!: string | null;
+
+  @Column('text', { nullable: true })
+  appliedBy!: string | null;
+
+  @Column('text')
+  note!: string;
+
+  @References(() => AreaRow, 'areaId')
+  area?: Relation<AreaRow>;
+
+  @References(() => PaintProductRow, 'productId', 'SET NULL')
+  product?: Relation<PaintProductRow>;
+}
+
+@Unique(['specimenId', 'featureId'])
+@Entity('observation')
+export class ObservationRow extends VersionedRow {
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  featureId!: string;
+
+  @Column('text', { nullable: true })
+  stateId!: string | null;
+
+  @Column('text')
+  certainty!: Certainty;
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
+
+  @References(() => FeatureRow, 'featureId')
+  feature?: Relation<FeatureRow>;
+
+  @References(() => FeatureStateRow, 'stateId', 'SET NULL')
+  state?: Relation<FeatureStateRow>;
+}
+
+@Entity('finding')
+export class FindingRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  specimenPartId!: string;
+
+  @Column('text')
+  kind!: FindingKind;
+
+  @Column('integer')
+  severity!: number;
+
+  @Column('text')
+  note!: string;
+
+  @References(() => SpecimenPartRow, 'specimenPartId')
+  specimenPart?: Relation<SpecimenPartRow>;
+}
+
+@Entity('want')
+export class WantRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  specimenPartId!: string;
+
+  @Column('text')
+  what!: string;
+
+  @Column('text')
+  dependentBits!: string;
+
+  @Column('text')
+  state!: WantState;
+
+  @Column('text')
+  solution!: string;
+
+  @Column('text')
+  reason!: string;
+
+  @Column('text', { nullable: true })
+  dueOn!: string | null;
+
+  @References(() => SpecimenPartRow, 'specimenPartId')
+  specimenPart?: Relation<SpecimenPartRow>;
+}
+
+@Entity('photo')
+export class PhotoRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  jobId!: string;
+
+  @Column('text', { nullable: true })
+  specimenId!: string | null;
+
+  @Column('text')
+  stage!: Photo['stage'];
+
+  @Column('text')
+  side!: Photo['side'];
+
+  @Column('text')
+  caption!: string;
+
+  @Column('text')
+  hash!: string;
+
+  @Column('integer')
+  widthPx!: number;
+
+  @Column('integer')
+  heightPx!: number;
+
+  @Column('text')
+  takenAt!: string;
+
+  @References(() => JobRow, 'jobId')
+  job?: Relation<JobRow>;
+
+  @References(() => SpecimenRow, 'specimenId', 'SET NULL')
+  specimen?: Relation<SpecimenRow>;
+}

@@ -1,0 +1,53 @@
+import { InvalidInputError } from '@sardonyx/core';
+import type { ErrorBody } from '@sardonyx/contract';
+import type { NextFunction, Request, Response } from 'express';
+import { MulterError } from 'multer';
+
+/** A failure with its HTTP status and what the page shows. */
+export class HttpError extends Error {
+  constructor(
+    readonly status: number,
+    readonly body: ErrorBody,
+  ) {
+    super(body.message);
+  }
+}
+
+export const badInput = (message: string, fields?: Record<string, string>, code = 'bad-input') =>
+  new HttpError(400, { code, message, ...(fields ? { fields } : {}) });
+
+export const notFound = (what: string) => new HttpError(404, { code: 'not-found', message: `${what} is not here any more, or never was.` });
+
+/** Somebody else saved the row first; `current` is what stands now. */
+export const stale = (current: Record<string, unknown>) =>
+  new HttpError(409, { code: 'stale', message: 'This was changed in the meantime. Nothing was overwritten.', current });
+
+/** A rule of the craft says no. */
+export const refused = (code: string, message: string, fields?: Record<string, string>) =>
+  new HttpError(422, { code, message, ...(fields ? { fields } : {}) });
+
+/** Last in the chain: turns whatever was thrown into one shape. No database text leaves the house. */
+export function sendError(error: unknown, request: Request, response: Response, _next: NextFunction): void {
+  const { status, body } = describeError(error);
+  if (status >= 500) console.error(`${request.method} ${request.path}`, error);
+  response.status(status).json(body);
+}
+
+function describeError(error: unknown): { status: number; body: ErrorBody } {
+  if (error instanceof HttpError) return error;
+  if (error instanceof InvalidInputError) return { status: 400, body: { code: error.code, message: error.message, path: error.path } };
+  if (error instanceof MulterError) {
+    const tooBig = error.code === 'LIMIT_FILE_SIZE';
+    return { status: 400, body: { code: tooBig ? 'too-big' : 'bad-upload', message: tooBig ? 'The file is larger than 25 MB. Nothing was saved; make it smaller and try again.' : 'The upload was not understood. Nothing was saved.' } };
+  }
+  if (isBodyParseError(error)) return { status: 400, body: { code: 'bad-json', message: 'What was sent is not readable JSON. Nothing was saved.' } };
+  if (isConstraint(error)) return { status: 422, body: { code: 'does-not-fit', message: 'This does not fit what is already there: it names something that is gone, or doubles something. Nothing was saved.' } };
+  return { status: 500, body: { code: 'fault', message: 'Something broke on our side. Nothing was saved; try again.' } };
+}
+
+const isBodyParseError = (error: unknown) => error instanceof Error && 'type' in error && String(error.type).startsWith('entity.');
+
+function isConstraint(error: unknown): boolean {
+  const cause = error instanceof Error && 'driverError' in error ? (error.driverError as { code?: string }) : undefined;
+  return cause?.code?.startsWith('SQLITE_CONSTRAINT') ?? false;
+}

@@ -1,0 +1,43 @@
+/** Starts the bench: `--demo` serves the demo data from its own folder, otherwise the restorer's. */
+import { mkdir, rm } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { createApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { DATABASE_FILE, openDatabase } from './data-source.ts';
+import { BENCH_NAME } from './demo/world.ts';
+import { seedDemo } from './demo/seedDemo.ts';
+import { chooseClock } from './clock.ts';
+import type { Workroom } from './workroom.ts';
+
+const config = readConfig(process.env, process.argv.slice(2));
+const now = chooseClock(process.env);
+if (config.isDemo && config.isFresh) await rm(config.folder, { recursive: true, force: true });
+await mkdir(config.folder, { recursive: true });
+const isNew = !existsSync(join(config.folder, DATABASE_FILE));
+const room: Workroom = {
+  source: await openDatabase(config.folder),
+  folder: config.folder,
+  benchName: config.isDemo ? BENCH_NAME : 'My bench',
+  isDemo: config.isDemo,
+  now,
+  sentJobs: new Map(),
+};
+if (config.isDemo && isNew) await seedDemo(room);
+
+const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, config.host, (error) => {
+  if (error) {
+    console.error(`Cannot listen on port ${config.port}: ${error.message}. Set SARDONYX_PORT to a free one.`);
+    process.exit(1);
+  }
+  const address = server.address();
+  const port = typeof address === 'object' && address ? address.port : config.port;
+  console.log(`${room.benchName} is open at http://${config.host}:${port}`);
+});
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.on(signal, () => {
+    server.close(() => void room.source.destroy().then(() => process.exit(0)));
+    server.closeAllConnections();
+  });
+}

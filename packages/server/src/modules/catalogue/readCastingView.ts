@@ -1,0 +1,26 @@
+import type { CastingView } from '@sardonyx/contract';
+import { In, type EntityManager } from 'typeorm';
+import {
+  CastingPartRow, CastingRow, FeatureRow, FeatureStateRow, JointRow, MakerRow, SourceRow, ToyRangeRow, VariantRow, VariantStateRow,
+} from '../../entities/catalogue.ts';
+import { findRow } from '../rows/versionedRows.ts';
+
+/** A casting with its parts, joints, variants and the features its range is known by. */
+export async function readCastingView(manager: EntityManager, castingId: string): Promise<CastingView> {
+  const casting = await findRow(manager, CastingRow, castingId, 'This casting');
+  const range = await findRow(manager, ToyRangeRow, casting.rangeId, 'This range');
+  const variants = await manager.find(VariantRow, { where: { castingId }, order: { startEarliest: 'ASC' } });
+  const features = await manager.findBy(FeatureRow, { rangeId: range.id });
+  return {
+    casting,
+    range,
+    maker: await findRow(manager, MakerRow, range.makerId, 'This maker'),
+    parts: await manager.findBy(CastingPartRow, { castingId }),
+    joints: await manager.findBy(JointRow, { castingId }),
+    features,
+    states: await manager.findBy(FeatureStateRow, { featureId: In(features.map((feature) => feature.id)) }),
+    variants,
+    variantStates: await manager.findBy(VariantStateRow, { variantId: In(variants.map((variant) => variant.id)) }),
+    sources: await manager.findBy(SourceRow, { castingId }),
+  };
+}

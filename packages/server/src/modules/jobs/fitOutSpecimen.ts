@@ -1,0 +1,23 @@
+import { randomUUID } from 'node:crypto';
+import { isMetal } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { CastingPartRow } from '../../entities/catalogue.ts';
+import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workpiece.ts';
+
+/**
+ * Gives a specimen the parts of its casting, with the areas each can be painted on. Parts it has already are kept, so a
+ * corrected casting loses nothing.
+ */
+export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenRow): Promise<void> {
+  if (!specimen.castingId) return;
+  const castingParts = await manager.findBy(CastingPartRow, { castingId: specimen.castingId });
+  const existing = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
+  for (const { key, name, role, material } of castingParts.filter((part) => !existing.some((own) => own.key === part.key))) {
+    const id = `${specimen.id}.${key}`;
+    await manager.insert(SpecimenPartRow, { id, version: 1, specimenId: specimen.id, key, name, role, material, state: 'sound', origin: 'unknown', originNote: '' });
+    const kinds = isMetal(material) && (role === 'body' || role === 'base') ? (['outside', 'inside'] as const) : (['outside'] as const);
+    for (const kind of kinds) {
+      await manager.insert(AreaRow, { id: randomUUID(), version: 1, specimenPartId: id, kind, name: kind, crossesSeam: false });
+    }
+  }
+}

@@ -1,0 +1,83 @@
+import { randomUUID } from 'node:crypto';
+import { checkSignOff } from '@sardonyx/core';
+import { CreateJob, SignOff } from '@sardonyx/contract';
+import { Router } from 'express';
+import { In, type EntityManager } from 'typeorm';
+import { CastingRow } from '../../entities/catalogue.ts';
+import { JobRow, TaskRow } from '../../entities/work.ts';
+import { SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
+import { badInput, refused } from '../../http/errors.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, type Workroom } from '../../workroom.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { recompilePlan } from '../tasks/recompilePlan.ts';
+import { fitOutSpecimen } from './fitOutSpecimen.ts';
+import { readJobView } from './readJobView.ts';
+
+export function createJobRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/jobs/:id', async (request, response) => {
+    const { id } = request.params;
+    let sent = room.sentJobs.get(id);
+    if (!sent) {
+      sent = JSON.stringify(await readJobView(room.source.manager, id));
+      room.sentJobs.set(id, sent);
+    }
+    response.type('json').send(sent);
+  });
+  router.post('/jobs', async (request, response) => {
+    const body = await validateBody(CreateJob, request.body);
+    const job = await change(room, (manager) => putOnBench(manager, body, room.now()));
+    response.status(201).json(job);
+  });
+  router.post('/jobs/:id/sign-off', async (request, response) => {
+    const { who } = await validateBody(SignOff, request.body);
+    const job = await change(room, (manager) => signOff(manager, request.params.id, who, room.now()));
+    response.json(job);
+  });
+  return router;
+}
+
+/** A new job with one specimen, its parts from the casting when that is known, and a first plan. */
+async function putOnBench(manager: EntityManager, body: CreateJob, now: Date): Promise<JobRow> {
+  const today = now.toISOString().slice(0, 10);
+  if (body.castingId && !(await manager.existsBy(CastingRow, { id: body.castingId }))) throw badInput('This casting is not in the catalogue.', { castingId: 'Choose one from the catalogue.' });
+  if (body.dueOn && body.dueOn < today) throw badInput(`Not saved: ${body.dueOn} is past.`, { dueOn: 'The due day is past.' });
+  const id = randomUUID();
+  const job = manager.create(JobRow, {
+    id, version: 1, number: await nextNumber(manager), title: body.title, scope: body.scope, target: body.target, why: body.why,
+    station: 'identify', dueOn: body.dueOn, intakeOn: today, signedOffAt: null, signedOffBy: null,
+  });
+  await manager.insert(JobRow, job);
+  const specimen = manager.create(SpecimenRow, { id: `${id}-1`, version: 1, castingId: body.castingId, jobId: id, name: body.title, note: '', isDonor: false });
+  await manager.insert(SpecimenRow, specimen);
+  await fitOutSpecimen(manager, specimen);
+  await recompilePlan(manager, id);
+  return job;
+}
+
+/** The prefix in use, counted up: SG-11 after SG-10; a new bench begins with B-01. */
+async function nextNumber(manager: EntityManager): Promise<string> {
+  const numbers = (await manager.find(JobRow)).flatMap((job) => {
+    const match = /^(.*?)(\d+)$/.exec(job.number);
+    return match ? [{ prefix: match[1]!, count: Number(match[2]) }] : [];
+  });
+  const last = numbers.sort((a, b) => b.count - a.count)[0] ?? { prefix: 'B-', count: 0 };
+  return `${last.prefix}${String(last.count + 1).padStart(2, '0')}`;
+}
+
+async function signOff(manager: EntityManager, jobId: string, who: string, now: Date): Promise<JobRow> {
+  const job = await findRow(manager, JobRow, jobId, 'This job');
+  if (job.signedOffAt) throw refused('signed-off', `${job.number} is signed off already.`);
+  const specimens = await manager.findBy(SpecimenRow, { jobId });
+  const parts = await manager.findBy(SpecimenPartRow, { specimenId: In(specimens.map((specimen) => specimen.id)) });
+  const wants = await manager.findBy(WantRow, { specimenPartId: In(parts.map((part) => part.id)) });
+  const refusals = checkSignOff(wants, await manager.findBy(TaskRow, { jobId }));
+  if (refusals.length) {
+    const shown = refusals.slice(0, 3).map((refusal) => refusal.message);
+    const rest = refusals.length - shown.length;
+    throw refused(refusals[0]!.code, `Not signed off. ${shown.join(' ')}${rest ? ` And ${rest} more.` : ''}`);
+  }
+  await manager.update(JobRow, { id: jobId }, { signedOffAt: now.toISOString(), signedOffBy: who, station: 'sign-off', version: job.version + 1 });
+  return findRow(manager, JobRow, jobId, 'This job');
+}

@@ -1,0 +1,41 @@
+import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
+import { In, type EntityManager } from 'typeorm';
+import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
+import { AreaRow, CoatingLayerRow, FindingRow, ObservationRow, PhotoRow, SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
+import { readCastingView } from '../catalogue/readCastingView.ts';
+import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { readPlanNotices } from '../tasks/recompilePlan.ts';
+
+/** Everything one job's page needs. */
+export async function readJobView(manager: EntityManager, jobId: string): Promise<JobView> {
+  const job = await findRow(manager, JobRow, jobId, 'This job');
+  const specimens = await manager.find(SpecimenRow, { where: { jobId }, order: { id: 'ASC' } });
+  return {
+    job,
+    specimens: await Promise.all(specimens.map((specimen) => readSpecimenView(manager, specimen))),
+    decisions: await manager.findBy(DecisionRow, { jobId }),
+    tasks: await manager.find(TaskRow, { where: { jobId }, order: { specimenId: 'ASC', seq: 'ASC' } }),
+    log: await manager.find(TaskLogRow, { where: { jobId }, order: { at: 'ASC' } }),
+    photos: await manager.find(PhotoRow, { where: { jobId }, order: { takenAt: 'ASC' } }),
+    planNotices: await readPlanNotices(manager, job, specimens),
+  };
+}
+
+export async function readSpecimenView(manager: EntityManager, specimen: SpecimenRow): Promise<SpecimenView> {
+  const parts = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
+  const partIds = parts.map((part) => part.id);
+  const areas = await manager.findBy(AreaRow, { specimenPartId: In(partIds) });
+  const casting: CastingView | null = specimen.castingId ? await readCastingView(manager, specimen.castingId) : null;
+  return {
+    specimen,
+    casting,
+    catalogue: await readIdentifyCatalogue(manager, specimen.castingId),
+    parts,
+    areas,
+    layers: await manager.find(CoatingLayerRow, { where: { areaId: In(areas.map((area) => area.id)) }, order: { seq: 'ASC' } }),
+    observations: await manager.findBy(ObservationRow, { specimenId: specimen.id }),
+    findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),
+    wants: await manager.findBy(WantRow, { specimenPartId: In(partIds) }),
+  };
+}

@@ -1,0 +1,20 @@
+import express, { Router } from 'express';
+import { badInput } from '../../http/errors.ts';
+import type { Workroom } from '../../workroom.ts';
+import { restoreEverything } from './restoreEverything.ts';
+import { saveEverything } from './saveEverything.ts';
+
+const MAX_BYTES = 2 * 1024 ** 3;
+
+export function createKeepsakeRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/everything.zip', async (_request, response) => {
+    const zip = await saveEverything(room);
+    response.attachment(`sardonyx-${room.now().toISOString().slice(0, 10)}.zip`).type('zip').send(Buffer.from(zip));
+  });
+  router.post('/everything.zip', express.raw({ type: 'application/zip', limit: MAX_BYTES }), async (request, response) => {
+    if (!Buffer.isBuffer(request.body)) throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
+    response.json({ keptIn: await restoreEverything(room, request.body) });
+  });
+  return router;
+}

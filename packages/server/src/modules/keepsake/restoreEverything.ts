@@ -1,0 +1,103 @@
+import { existsSync } from 'node:fs';
+import { mkdir, mkdtemp, rename, rm, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { unzipSync } from 'fflate';
+import { createDataSource, DATABASE_FILE, openDatabase } from '../../data-source.ts';
+import { PhotoRow } from '../../entities/workpiece.ts';
+import { badInput } from '../../http/errors.ts';
+import { MIGRATIONS } from '../../migrations/index.ts';
+import type { Workroom } from '../../workroom.ts';
+import { PHOTO_FOLDER, THUMBNAIL_FOLDER } from '../photos/photoStore.ts';
+import { hashOf, MANIFEST_FILE, type Manifest } from './saveEverything.ts';
+
+/**
+ * Puts a saved ZIP in place of what is there. Everything is checked first: manifest, hashes, the database itself, and a
+ * file for every photo. What was there before is kept in a folder of its own, whose name is returned.
+ */
+export async function restoreEverything(room: Workroom, zip: Uint8Array): Promise<string> {
+  const files = readSaved(zip);
+  const draft = await mkdtemp(join(room.folder, 'restoring-'));
+  try {
+    for (const [path, bytes] of Object.entries(files)) {
+      await mkdir(dirname(join(draft, path)), { recursive: true });
+      await writeFile(join(draft, path), bytes);
+    }
+    await checkDatabase(join(draft, DATABASE_FILE), files);
+    return await swap(room, draft);
+  } finally {
+    await rm(draft, { recursive: true, force: true });
+  }
+}
+
+function readSaved(zip: Uint8Array): Record<string, Uint8Array> {
+  const entries = unzip(zip);
+  const manifest = readManifest(entries[MANIFEST_FILE]);
+  const allowed = new RegExp(`^(${DATABASE_FILE.replace('.', '\\.')}|${PHOTO_FOLDER}/[0-9a-f]{64}\\.jpg)$`);
+  const files: Record<string, Uint8Array> = {};
+  for (const [path, hash] of Object.entries(manifest.files)) {
+    const bytes = entries[path];
+    if (!allowed.test(path)) throw refuse(`it holds a file that does not belong there (${path.slice(0, 80)})`);
+    if (!bytes) throw refuse(`${path} is listed but missing`);
+    if (hashOf(bytes) !== hash) throw refuse(`${path} was damaged or changed`);
+    files[path] = bytes;
+  }
+  if (!files[DATABASE_FILE]) throw refuse('it holds no database');
+  return files;
+}
+
+function unzip(zip: Uint8Array): Record<string, Uint8Array> {
+  try {
+    return unzipSync(zip);
+  } catch {
+    throw refuse('it is not a readable ZIP');
+  }
+}
+
+function readManifest(bytes: Uint8Array | undefined): Manifest {
+  try {
+    const manifest = JSON.parse(new TextDecoder().decode(bytes)) as Manifest;
+    if (manifest.format === 'sardonyx-save' && manifest.formatVersion === 1 && typeof manifest.files === 'object') return manifest;
+  } catch {
+    // Falls through to the refusal: unreadable and foreign manifests are told the same.
+  }
+  throw refuse('it was not saved by this program');
+}
+
+async function checkDatabase(path: string, files: Record<string, Uint8Array>): Promise<void> {
+  const source = createDataSource(path);
+  try {
+    await source.initialize();
+    const [integrity] = (await source.query('PRAGMA integrity_check')) as { integrity_check: string }[];
+    if (integrity?.integrity_check !== 'ok') throw refuse('its database is damaged');
+    const known = new Set(MIGRATIONS.map((migration) => migration.name));
+    const applied = (await source.query('SELECT name FROM migrations')) as { name: string }[];
+    if (applied.some((migration) => !known.has(migration.name))) throw refuse('it was saved by a newer version');
+    await source.runMigrations();
+    for (const photo of await source.manager.find(PhotoRow)) {
+      if (!files[`${PHOTO_FOLDER}/${photo.hash}.jpg`]) throw refuse('a photo that it names is missing');
+    }
+  } catch (error) {
+    if (error instanceof Error && 'status' in error) throw error;
+    throw refuse('its database cannot be read');
+  } finally {
+    if (source.isInitialized) await source.destroy();
+  }
+}
+
+async function swap(room: Workroom, draft: string): Promise<string> {
+  const keptName = `before-restore-${room.now().toISOString().replace(/[:.]/g, '-')}`;
+  const kept = join(room.folder, keptName);
+  await mkdir(kept);
+  await room.source.destroy();
+  for (const name of [DATABASE_FILE, `${DATABASE_FILE}-wal`, `${DATABASE_FILE}-shm`, PHOTO_FOLDER, THUMBNAIL_FOLDER]) {
+    if (existsSync(join(room.folder, name))) await rename(join(room.folder, name), join(kept, name));
+  }
+  for (const name of [DATABASE_FILE, PHOTO_FOLDER]) {
+    if (existsSync(join(draft, name))) await rename(join(draft, name), join(room.folder, name));
+  }
+  room.source = await openDatabase(room.folder);
+  room.sentJobs.clear();
+  return keptName;
+}
+
+const refuse = (why: string) => badInput(`Nothing was replaced: ${why}.`, undefined, 'bad-save');

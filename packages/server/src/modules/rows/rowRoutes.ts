@@ -1,0 +1,63 @@
+import { randomUUID } from 'node:crypto';
+import { Router } from 'express';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, type Workroom } from '../../workroom.ts';
+import { recompilePlan } from '../tasks/recompilePlan.ts';
+import { assertJobIsOpen, ROW_KINDS, type RowKind } from './rowKinds.ts';
+import { findRow, saveChange } from './versionedRows.ts';
+
+/** POST, PATCH and DELETE for every noun that people edit, with versions, rules and the plan kept in step. */
+export function createRowRoutes(room: Workroom): Router {
+  const router = Router();
+  for (const kind of ROW_KINDS) addRoutes(router, room, kind);
+  return router;
+}
+
+function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
+  const { create: createType, change: changeType } = kind;
+  if (createType) {
+    router.post(`/${kind.path}`, async (request, response) => {
+      // Taking back a deletion sends the old id along, so that what refers to it fits again.
+      const { id = randomUUID(), ...fields } = (request.body ?? {}) as Record<string, unknown>;
+      const body = await validateBody(createType, fields);
+      const row = await change(room, async (manager) => {
+        const made = manager.create(kind.type, { ...kind.defaults, ...body, id: String(id), version: 1 });
+        const jobId = await kind.jobOf(manager, made as never);
+        await assertJobIsOpen(manager, jobId);
+        await kind.check?.(manager, made as never);
+        await manager.insert(kind.type, made);
+        if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
+        return made;
+      });
+      response.status(201).json(row);
+    });
+  }
+  if (changeType) {
+    router.patch(`/${kind.path}/:id`, async (request, response) => {
+      const { version, ...changes } = await validateBody(changeType, request.body);
+      const row = await change(room, async (manager) => {
+        const before = await findRow(manager, kind.type, request.params.id, kind.what);
+        await assertJobIsOpen(manager, await kind.jobOf(manager, before as never));
+        await kind.check?.(manager, { ...before, ...changes } as never);
+        const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
+        await kind.afterSave?.(manager, saved as never, before as never);
+        const jobId = await kind.jobOf(manager, saved as never);
+        if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
+        return saved;
+      });
+      response.json(row);
+    });
+  }
+  if (kind.mayDelete) {
+    router.delete(`/${kind.path}/:id`, async (request, response) => {
+      await change(room, async (manager) => {
+        const before = await findRow(manager, kind.type, request.params.id, kind.what);
+        const jobId = await kind.jobOf(manager, before as never);
+        await assertJobIsOpen(manager, jobId);
+        await manager.delete(kind.type, { id: request.params.id });
+        if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
+      });
+      response.status(204).end();
+    });
+  }
+}
