@@ -23,9 +23,14 @@ export function run(command, args, { quiet = false, env = process.env } = {}) {
   });
 }
 
-const lockHash = () => createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).update(process.version).digest('hex');
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .update(process.version)
+    .digest('hex');
 const isInstalled = (part) => existsSync(stamp) && readFileSync(stamp, 'utf8').includes(`${part}:${lockHash()}`);
-const markInstalled = (part) => writeFileSync(stamp, (existsSync(stamp) ? readFileSync(stamp, 'utf8') : '') + `${part}:${lockHash()}\n`);
+const markInstalled = (part) =>
+  writeFileSync(stamp, (existsSync(stamp) ? readFileSync(stamp, 'utf8') : '') + `${part}:${lockHash()}\n`);
 
 /** Installs the packages as locked, without their install scripts (they would fetch or compile things we may not need). */
 export async function installPackages() {
@@ -56,10 +61,16 @@ export async function findChromium() {
   console.log("Installing Debian's chromium package ...");
   try {
     await run('apt-get', ['update'], { quiet: true });
-    await run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], { quiet: true, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    await run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+      quiet: true,
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   } catch (error) {
-    throw new Error(`No Chromium for the interface tests. Install Debian's package "chromium" or set SARDONYX_CHROMIUM to its path. (${error.message})`);
+    throw new Error(
+      `No Chromium for the interface tests. Install Debian's package "chromium" or set SARDONYX_CHROMIUM to its path. (${error.message})`,
+    );
   }
-  if (!existsSync('/usr/bin/chromium')) throw new Error('The chromium package was installed but /usr/bin/chromium is not there.');
+  if (!existsSync('/usr/bin/chromium'))
+    throw new Error('The chromium package was installed but /usr/bin/chromium is not there.');
   return '/usr/bin/chromium';
 }

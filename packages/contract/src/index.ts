@@ -29,7 +29,6 @@ export type {
   FoundPlace,
   Health,
   JobView,
-  PaintOfParts,
   ShelfView,
   SpecimenView,
   TimersView,

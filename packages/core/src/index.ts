@@ -38,6 +38,7 @@ export { createView } from './drawing/createView.ts';
 export { createBodyTypeDrawing } from './drawing/createBodyTypeDrawing.ts';
 export { createBaseView, createEndView } from './drawing/plainViews.ts';
 export { outlineCircle, outlinePolygon, outlineRectangle, outlineWithArches } from './drawing/paths.ts';
+export { fillShape } from './drawing/fillShape.ts';
 export { computePartMap } from './drawing/computePartMap.ts';
 
 export type { Material } from './model/material.ts';
@@ -69,5 +70,6 @@ export type { NextTask } from './schedule/selectNextTask.ts';
 export type { SignOffRefusal } from './record/checkSignOff.ts';
 export type { JobRecord, RecordInput, RecordPart, RecordSpecimen } from './record/createRecord.ts';
 export type { PartMap, PlacedPart } from './drawing/computePartMap.ts';
+export type { PaintOfParts, ShapeFill } from './drawing/fillShape.ts';
 export type { Corner, Outline } from './drawing/paths.ts';
 export type { PlainViewSize } from './drawing/plainViews.ts';

@@ -40,12 +40,28 @@ export interface AppOptions {
 export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false, crossOriginOpenerPolicy: false, originAgentCluster: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: POLICY,
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
   app.use(guardOrigin(allowedHost));
   app.use('/api', express.json({ limit: '1mb' }));
   const modules = [
-    createBenchRoutes, createJobRoutes, createTaskRoutes, createCoatRoutes, createPhotoRoutes, createTimerRoutes,
-    createRecordRoutes, createCatalogueRoutes, createKeepsakeRoutes, createFindRoutes, createRowRoutes,
+    createBenchRoutes,
+    createJobRoutes,
+    createTaskRoutes,
+    createCoatRoutes,
+    createPhotoRoutes,
+    createTimerRoutes,
+    createRecordRoutes,
+    createCatalogueRoutes,
+    createKeepsakeRoutes,
+    createFindRoutes,
+    createRowRoutes,
   ];
   for (const createRoutes of modules) app.use('/api', createRoutes(room));
   app.use('/api', (request) => {

@@ -16,7 +16,10 @@ export interface Workroom {
 export async function change<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
   const waitFor = queues.get(room) ?? Promise.resolve();
   const result = waitFor.then(() => room.source.transaction(act));
-  queues.set(room, result.catch(() => undefined));
+  queues.set(
+    room,
+    result.catch(() => undefined),
+  );
   try {
     return await result;
   } finally {

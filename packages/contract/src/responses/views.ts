@@ -13,6 +13,7 @@ import type {
   Joint,
   Maker,
   Observation,
+  PaintOfParts,
   PaintPot,
   PaintProduct,
   Photo,
@@ -37,9 +38,6 @@ export interface Health {
   readonly benchName: string;
   readonly isDemo: boolean;
 }
-
-/** A part's outermost colour by area name, for drawing it. */
-export type PaintOfParts = Readonly<Record<string, Readonly<Record<string, string>>>>;
 
 export interface BenchLane {
   readonly job: Job;

@@ -16,7 +16,8 @@ export class HttpError extends Error {
 export const badInput = (message: string, fields?: Record<string, string>, code = 'bad-input') =>
   new HttpError(400, { code, message, ...(fields ? { fields } : {}) });
 
-export const notFound = (what: string) => new HttpError(404, { code: 'not-found', message: `${what} is not here any more, or never was.` });
+export const notFound = (what: string) =>
+  new HttpError(404, { code: 'not-found', message: `${what} is not here any more, or never was.` });
 
 /** Somebody else saved the row first; `current` is what stands now. */
 export const stale = (current: Record<string, unknown>) =>
@@ -35,17 +36,42 @@ export function sendError(error: unknown, request: Request, response: Response, 
 
 function describeError(error: unknown): { status: number; body: ErrorBody } {
   if (error instanceof HttpError) return error;
-  if (error instanceof InvalidInputError) return { status: 400, body: { code: error.code, message: error.message, path: error.path } };
+  if (error instanceof InvalidInputError)
+    return { status: 400, body: { code: error.code, message: error.message, path: error.path } };
   if (error instanceof MulterError) {
     const tooBig = error.code === 'LIMIT_FILE_SIZE';
-    return { status: 400, body: { code: tooBig ? 'too-big' : 'bad-upload', message: tooBig ? 'The file is larger than 25 MB. Nothing was saved; make it smaller and try again.' : 'The upload was not understood. Nothing was saved.' } };
+    return {
+      status: 400,
+      body: {
+        code: tooBig ? 'too-big' : 'bad-upload',
+        message: tooBig
+          ? 'The file is larger than 25 MB. Nothing was saved; make it smaller and try again.'
+          : 'The upload was not understood. Nothing was saved.',
+      },
+    };
   }
-  if (isBodyParseError(error)) return { status: 400, body: { code: 'bad-json', message: 'What was sent is not readable JSON. Nothing was saved.' } };
-  if (isConstraint(error)) return { status: 422, body: { code: 'does-not-fit', message: 'This does not fit what is already there: it names something that is gone, or doubles something. Nothing was saved.' } };
-  return { status: 500, body: { code: 'fault', message: 'Something broke on our side. Nothing was saved; try again.' } };
+  if (isBodyParseError(error))
+    return {
+      status: 400,
+      body: { code: 'bad-json', message: 'What was sent is not readable JSON. Nothing was saved.' },
+    };
+  if (isConstraint(error))
+    return {
+      status: 422,
+      body: {
+        code: 'does-not-fit',
+        message:
+          'This does not fit what is already there: it names something that is gone, or doubles something. Nothing was saved.',
+      },
+    };
+  return {
+    status: 500,
+    body: { code: 'fault', message: 'Something broke on our side. Nothing was saved; try again.' },
+  };
 }
 
-const isBodyParseError = (error: unknown) => error instanceof Error && 'type' in error && String(error.type).startsWith('entity.');
+const isBodyParseError = (error: unknown) =>
+  error instanceof Error && 'type' in error && String(error.type).startsWith('entity.');
 
 function isConstraint(error: unknown): boolean {
   const cause = error instanceof Error && 'driverError' in error ? (error.driverError as { code?: string }) : undefined;

@@ -4,7 +4,8 @@ import { badInput } from './errors.ts';
 
 /** The body as an instance of its request class. Unknown fields are refused; every wrong field is named. */
 export async function validateBody<T extends object>(type: new () => T, body: unknown): Promise<T> {
-  if (typeof body !== 'object' || body === null || Array.isArray(body)) throw badInput('The request has no readable body. Nothing was saved.');
+  if (typeof body !== 'object' || body === null || Array.isArray(body))
+    throw badInput('The request has no readable body. Nothing was saved.');
   const instance = plainToInstance(type, body);
   const errors = await validate(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length === 0) return instance;

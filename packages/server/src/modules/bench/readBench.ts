@@ -16,12 +16,28 @@ export async function readBench(manager: EntityManager, now: Date): Promise<Benc
   const parts = await readSpecimenParts(manager);
   const lanes = jobs.map((job) => {
     const own = specimens.filter((specimen) => specimen.jobId === job.id);
-    return createLane(job, own, castings, tasks.filter((task) => task.jobId === job.id), parts);
+    return createLane(
+      job,
+      own,
+      castings,
+      tasks.filter((task) => task.jobId === job.id),
+      parts,
+    );
   });
-  return { now: now.toISOString(), lanes: lanes.sort(compareLanes), restorers: await manager.find(RestorerRow, { order: { id: 'ASC' } }) };
+  return {
+    now: now.toISOString(),
+    lanes: lanes.sort(compareLanes),
+    restorers: await manager.find(RestorerRow, { order: { id: 'ASC' } }),
+  };
 }
 
-function createLane(job: JobRow, specimens: readonly SpecimenRow[], castings: ReadonlyMap<string, CastingRow>, tasks: readonly TaskRow[], all: SpecimenParts): BenchLane {
+function createLane(
+  job: JobRow,
+  specimens: readonly SpecimenRow[],
+  castings: ReadonlyMap<string, CastingRow>,
+  tasks: readonly TaskRow[],
+  all: SpecimenParts,
+): BenchLane {
   const first = specimens[0];
   const casting = first?.castingId ? castings.get(first.castingId) : undefined;
   const { parts, areas, layers } = first ? all.of(first.id) : { parts: [], areas: [], layers: [] };
@@ -38,19 +54,33 @@ function createLane(job: JobRow, specimens: readonly SpecimenRow[], castings: Re
     paint: computePaint(parts, areas, layers),
     band: applied.length ? applied : bandLayers.filter((layer) => layer.stage === 'found'),
     bandMaterial: body?.material ?? 'metal',
-    next: next.task && { taskId: next.task.id, title: next.task.title, station: next.task.station, handsOnMin: next.task.handsOnMin, underWay: next.task.state === 'doing' },
+    next: next.task && {
+      taskId: next.task.id,
+      title: next.task.title,
+      station: next.task.station,
+      handsOnMin: next.task.handsOnMin,
+      underWay: next.task.state === 'doing',
+    },
     blockedBy: next.blockedBy,
-    openWants: wants.filter((want) => want.state === 'open' || want.state === 'ordered').map(({ what, state, dueOn }) => ({ what, state, dueOn })),
+    openWants: wants
+      .filter((want) => want.state === 'open' || want.state === 'ordered')
+      .map(({ what, state, dueOn }) => ({ what, state, dueOn })),
     progress: computeProgress(tasks),
-    handsOnLeftMin: tasks.filter((task) => task.state === 'to do' || task.state === 'doing').reduce((sum, task) => sum + task.handsOnMin, 0),
+    handsOnLeftMin: tasks
+      .filter((task) => task.state === 'to do' || task.state === 'doing')
+      .reduce((sum, task) => sum + task.handsOnMin, 0),
   };
 }
 
 /** The next act over all specimens of a job: one in hand first, then the first that may start. */
 function selectNextOfJob(tasks: readonly Task[]) {
-  const perSpecimen = [...new Set(tasks.map((task) => task.specimenId))].map((id) => selectNextTask(tasks.filter((task) => task.specimenId === id)));
+  const perSpecimen = [...new Set(tasks.map((task) => task.specimenId))].map((id) =>
+    selectNextTask(tasks.filter((task) => task.specimenId === id)),
+  );
   return (
-    perSpecimen.find((next) => next.task?.state === 'doing') ?? perSpecimen.find((next) => next.task) ?? perSpecimen[0] ?? { task: null, blockedBy: null }
+    perSpecimen.find((next) => next.task?.state === 'doing') ??
+    perSpecimen.find((next) => next.task) ??
+    perSpecimen[0] ?? { task: null, blockedBy: null }
   );
 }
 
@@ -64,5 +94,9 @@ function computeProgress(tasks: readonly TaskRow[]): Record<Station, number | nu
 
 function compareLanes(a: BenchLane, b: BenchLane): number {
   const rank = (lane: BenchLane) => (lane.job.signedOffAt ? 3 : lane.next?.underWay ? 0 : lane.next ? 1 : 2);
-  return rank(a) - rank(b) || (a.job.dueOn ?? '9999').localeCompare(b.job.dueOn ?? '9999') || a.job.number.localeCompare(b.job.number);
+  return (
+    rank(a) - rank(b) ||
+    (a.job.dueOn ?? '9999').localeCompare(b.job.dueOn ?? '9999') ||
+    a.job.number.localeCompare(b.job.number)
+  );
 }

@@ -41,7 +41,13 @@ async function readCatalogue(manager: EntityManager): Promise<CatalogueView> {
         const own = variants.filter((variant) => variant.castingId === casting.id);
         const { id, number, name, bodyType, lengthMm, wheelbaseMm, drawing } = casting;
         return {
-          id, number, name, bodyType, lengthMm, wheelbaseMm, drawing,
+          id,
+          number,
+          name,
+          bodyType,
+          lengthMm,
+          wheelbaseMm,
+          drawing,
           rangeName: range.name,
           makerName: makers.get(range.makerId)?.name ?? '',
           fromYear: own.length ? Math.floor(Math.min(...own.map((variant) => variant.startEarliest))) : null,
@@ -50,42 +56,87 @@ async function readCatalogue(manager: EntityManager): Promise<CatalogueView> {
           onShelf: specimens.filter((specimen) => specimen.castingId === id).length,
         };
       })
-      .sort((a, b) => a.makerName.localeCompare(b.makerName) || a.number.localeCompare(b.number, 'en', { numeric: true })),
+      .sort(
+        (a, b) => a.makerName.localeCompare(b.makerName) || a.number.localeCompare(b.number, 'en', { numeric: true }),
+      ),
   };
 }
 
 async function addCasting(manager: EntityManager, body: CreateCasting): Promise<CastingRow> {
   if (!(await manager.existsBy(ToyRangeRow, { id: body.rangeId }))) await addOwnRange(manager, body.rangeId);
   const keys = new Set(body.parts.map((part) => part.key));
-  if (keys.size < body.parts.length) throw badInput('Not saved: two parts have the same key.', { parts: 'Each part needs its own key.' });
+  if (keys.size < body.parts.length)
+    throw badInput('Not saved: two parts have the same key.', { parts: 'Each part needs its own key.' });
   body.joints.forEach((joint, i) => {
     const unknown = joint.partKeys.find((key) => !keys.has(key));
-    if (unknown) throw badInput(`Not saved: the joint "${joint.label}" names a part "${unknown}" that is not on the list.`, { [`joints.${i}.partKeys`]: 'Choose parts of this casting.' });
+    if (unknown)
+      throw badInput(`Not saved: the joint "${joint.label}" names a part "${unknown}" that is not on the list.`, {
+        [`joints.${i}.partKeys`]: 'Choose parts of this casting.',
+      });
   });
-  if (await manager.existsBy(CastingRow, { rangeId: body.rangeId, number: body.number })) throw badInput(`Not saved: number ${body.number} is in this range already.`, { number: 'This number is taken.' });
+  if (await manager.existsBy(CastingRow, { rangeId: body.rangeId, number: body.number }))
+    throw badInput(`Not saved: number ${body.number} is in this range already.`, { number: 'This number is taken.' });
   const { rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction } = body;
   const drawing = createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm);
-  const casting = manager.create(CastingRow, { id: randomUUID(), version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, drawing });
+  const casting = manager.create(CastingRow, {
+    id: randomUUID(),
+    version: 1,
+    rangeId,
+    number,
+    name,
+    bodyType,
+    lengthMm,
+    wheelbaseMm,
+    construction,
+    drawing,
+  });
   await manager.insert(CastingRow, casting);
   for (const part of body.parts) {
-    await manager.insert(CastingPartRow, { ...part, id: `${casting.id}.${part.key}`, version: 1, castingId: casting.id, dependentBits: '' });
+    await manager.insert(CastingPartRow, {
+      ...part,
+      id: `${casting.id}.${part.key}`,
+      version: 1,
+      castingId: casting.id,
+      dependentBits: '',
+    });
   }
   for (const [i, joint] of body.joints.entries()) {
     const key = `joint-${i + 1}`;
-    await manager.insert(JointRow, { ...joint, id: `${casting.id}.${key}`, key, version: 1, castingId: casting.id, ways: [USUAL_WAYS[joint.kind]] });
+    await manager.insert(JointRow, {
+      ...joint,
+      id: `${casting.id}.${key}`,
+      key,
+      version: 1,
+      castingId: casting.id,
+      ways: [USUAL_WAYS[joint.kind]],
+    });
   }
   return casting;
 }
 
 /** A bench without a catalogue begins one of its own. */
 async function addOwnRange(manager: EntityManager, rangeId: string): Promise<void> {
-  if (rangeId !== 'own') throw badInput('This range is not in the catalogue.', { rangeId: 'Choose one from the list.' });
-  await manager.insert(MakerRow, { id: 'own', version: 1, name: 'Not sorted by maker', fromYear: null, toYear: null, about: '' });
+  if (rangeId !== 'own')
+    throw badInput('This range is not in the catalogue.', { rangeId: 'Choose one from the list.' });
+  await manager.insert(MakerRow, {
+    id: 'own',
+    version: 1,
+    name: 'Not sorted by maker',
+    fromYear: null,
+    toYear: null,
+    about: '',
+  });
   await manager.insert(ToyRangeRow, { id: 'own', version: 1, makerId: 'own', name: 'My own castings', about: '' });
 }
 
 const usual = (label: string, tool: JointWay['tool'], minutes: number, risk: number, destroys = ''): JointWay => ({
-  key: 'usual', label, tool, minutes, risk, destroys, behindJoints: [],
+  key: 'usual',
+  label,
+  tool,
+  minutes,
+  risk,
+  destroys,
+  behindJoints: [],
 });
 
 /** How such a joint is usually opened; minutes and risk are planning estimates. */

@@ -1,7 +1,16 @@
 import type { CastingView } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
 import {
-  CastingPartRow, CastingRow, FeatureRow, FeatureStateRow, JointRow, MakerRow, SourceRow, ToyRangeRow, VariantRow, VariantStateRow,
+  CastingPartRow,
+  CastingRow,
+  FeatureRow,
+  FeatureStateRow,
+  JointRow,
+  MakerRow,
+  SourceRow,
+  ToyRangeRow,
+  VariantRow,
+  VariantStateRow,
 } from '../../entities/catalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
 

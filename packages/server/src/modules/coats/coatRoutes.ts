@@ -35,15 +35,41 @@ async function logCoat(manager: EntityManager, body: LogCoat, now: Date): Promis
   assertPossible(appliedAt, job, now);
   const layers = await manager.findBy(CoatingLayerRow, { areaId: area.id });
   const tasks = await manager.findBy(TaskRow, { specimenId: specimen.id });
-  const refusals = checkCoat({ partKey: part.key, partName: part.name, material: part.material, product, tempC: body.tempC, appliedAt, layers, tasks });
+  const refusals = checkCoat({
+    partKey: part.key,
+    partName: part.name,
+    material: part.material,
+    product,
+    tempC: body.tempC,
+    appliedAt,
+    layers,
+    tasks,
+  });
   if (refusals.length) {
-    throw refused(refusals[0]!.code, refusals.map((refusal) => refusal.message).join(' '), Object.fromEntries(refusals.map((refusal) => [refusal.field, refusal.message])));
+    throw refused(
+      refusals[0]!.code,
+      refusals.map((refusal) => refusal.message).join(' '),
+      Object.fromEntries(refusals.map((refusal) => [refusal.field, refusal.message])),
+    );
   }
   const applied = layers.filter((layer) => layer.stage === 'applied');
   const layer = manager.create(CoatingLayerRow, {
-    id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
-    kind: product.kind === 'powder' ? 'colour' : product.kind, name: product.name, colourHex: product.colourHex, thicknessUm: product.dryFilmUm, thicknessOrigin: 'product sheet',
-    productId: product.id, factory: false, tempC: body.tempC, appliedAt: appliedAt.toISOString(), appliedBy: body.who, note: body.note,
+    id: randomUUID(),
+    version: 1,
+    areaId: area.id,
+    stage: 'applied',
+    seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
+    kind: product.kind === 'powder' ? 'colour' : product.kind,
+    name: product.name,
+    colourHex: product.colourHex,
+    thicknessUm: product.dryFilmUm,
+    thicknessOrigin: 'product sheet',
+    productId: product.id,
+    factory: false,
+    tempC: body.tempC,
+    appliedAt: appliedAt.toISOString(),
+    appliedBy: body.who,
+    note: body.note,
   });
   await manager.insert(CoatingLayerRow, layer);
   return layer;
@@ -51,8 +77,17 @@ async function logCoat(manager: EntityManager, body: LogCoat, now: Date): Promis
 
 /** A coat cannot have gone on in the future, nor before the model came in. A minute of clock difference is let pass. */
 function assertPossible(appliedAt: Date, job: JobRow, now: Date): void {
-  if (appliedAt.getTime() > now.getTime() + 60_000) throw badInput('Not saved: this time has not come yet.', { appliedAt: 'This time has not come yet.' }, 'impossible-date');
+  if (appliedAt.getTime() > now.getTime() + 60_000)
+    throw badInput(
+      'Not saved: this time has not come yet.',
+      { appliedAt: 'This time has not come yet.' },
+      'impossible-date',
+    );
   if (appliedAt.toISOString().slice(0, 10) < job.intakeOn) {
-    throw badInput(`Not saved: ${job.number} came in on ${job.intakeOn}, after this.`, { appliedAt: `The model came in on ${job.intakeOn}.` }, 'impossible-date');
+    throw badInput(
+      `Not saved: ${job.number} came in on ${job.intakeOn}, after this.`,
+      { appliedAt: `The model came in on ${job.intakeOn}.` },
+      'impossible-date',
+    );
   }
 }

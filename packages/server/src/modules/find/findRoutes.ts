@@ -12,7 +12,10 @@ const MAX_PER_KIND = 6;
 export function createFindRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/find', async (request, response) => {
-    const words = String(request.query.q ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+    const words = String(request.query.q ?? '')
+      .toLowerCase()
+      .split(/\s+/)
+      .filter(Boolean);
     response.json(words.length ? await findPlaces(room, words) : []);
   });
   return router;
@@ -26,16 +29,40 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
   const matches = (...texts: string[]) => words.every((word) => texts.join(' ').toLowerCase().includes(word));
   const models = jobs
     .filter((job) => matches(job.number, job.title))
-    .map((job): FoundPlace => ({ kind: 'model', title: `${job.number} ${job.title}`, where: 'On the bench', path: `/jobs/${job.id}/${job.station}` }));
+    .map((job): FoundPlace => ({
+      kind: 'model',
+      title: `${job.number} ${job.title}`,
+      where: 'On the bench',
+      path: `/jobs/${job.id}/${job.station}`,
+    }));
   const castings = (await manager.find(CastingRow))
     .filter((casting) => matches(casting.number, casting.name))
-    .map((casting): FoundPlace => ({ kind: 'casting', title: `${casting.number} ${casting.name}`, where: 'Catalogue', path: `/catalogue/${casting.id}` }));
+    .map((casting): FoundPlace => ({
+      kind: 'casting',
+      title: `${casting.number} ${casting.name}`,
+      where: 'Catalogue',
+      path: `/catalogue/${casting.id}`,
+    }));
   const parts = (await manager.find(SpecimenPartRow)).flatMap((part): FoundPlace[] => {
     const job = jobById.get(specimens.get(part.specimenId)?.jobId ?? '');
-    return job && matches(part.name, job.number) ? [{ kind: 'part', title: part.name, where: `${job.number} ${job.title}`, path: `/jobs/${job.id}/survey?part=${encodeURIComponent(part.id)}` }] : [];
+    return job && matches(part.name, job.number)
+      ? [
+          {
+            kind: 'part',
+            title: part.name,
+            where: `${job.number} ${job.title}`,
+            path: `/jobs/${job.id}/survey?part=${encodeURIComponent(part.id)}`,
+          },
+        ]
+      : [];
   });
   const paints = (await manager.find(PaintProductRow))
     .filter((paint) => matches(paint.line, paint.name))
-    .map((paint): FoundPlace => ({ kind: 'paint', title: `${paint.line} ${paint.name}`, where: `${paint.binder}, ${paint.gloss}`, path: `/catalogue?paint=${paint.id}` }));
+    .map((paint): FoundPlace => ({
+      kind: 'paint',
+      title: `${paint.line} ${paint.name}`,
+      where: `${paint.binder}, ${paint.gloss}`,
+      path: `/catalogue?paint=${paint.id}`,
+    }));
   return [models, castings, parts, paints].flatMap((list) => list.slice(0, MAX_PER_KIND));
 }

@@ -1,8 +1,11 @@
-import type { PaintOfParts } from '@sardonyx/contract';
-import type { Area, CoatingLayer, SpecimenPart } from '@sardonyx/core';
+import type { Area, CoatingLayer, PaintOfParts, SpecimenPart } from '@sardonyx/core';
 
 /** Outermost colour of each part's areas: as applied where anything was, else as found. */
-export function computePaint(parts: readonly SpecimenPart[], areas: readonly Area[], layers: readonly CoatingLayer[]): PaintOfParts {
+export function computePaint(
+  parts: readonly SpecimenPart[],
+  areas: readonly Area[],
+  layers: readonly CoatingLayer[],
+): PaintOfParts {
   const paint: Record<string, Record<string, string>> = {};
   for (const part of parts) {
     const own: Record<string, string> = {};

@@ -12,12 +12,35 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
   if (!specimen.castingId) return;
   const castingParts = await manager.findBy(CastingPartRow, { castingId: specimen.castingId });
   const existing = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
-  for (const { key, name, role, material } of castingParts.filter((part) => !existing.some((own) => own.key === part.key))) {
+  for (const { key, name, role, material } of castingParts.filter(
+    (part) => !existing.some((own) => own.key === part.key),
+  )) {
     const id = `${specimen.id}.${key}`;
-    await manager.insert(SpecimenPartRow, { id, version: 1, specimenId: specimen.id, key, name, role, material, state: 'sound', origin: 'unknown', originNote: '' });
-    const kinds = isMetal(material) && (role === 'body' || role === 'base') ? (['outside', 'inside'] as const) : (['outside'] as const);
+    await manager.insert(SpecimenPartRow, {
+      id,
+      version: 1,
+      specimenId: specimen.id,
+      key,
+      name,
+      role,
+      material,
+      state: 'sound',
+      origin: 'unknown',
+      originNote: '',
+    });
+    const kinds =
+      isMetal(material) && (role === 'body' || role === 'base')
+        ? (['outside', 'inside'] as const)
+        : (['outside'] as const);
     for (const kind of kinds) {
-      await manager.insert(AreaRow, { id: randomUUID(), version: 1, specimenPartId: id, kind, name: kind, crossesSeam: false });
+      await manager.insert(AreaRow, {
+        id: randomUUID(),
+        version: 1,
+        specimenPartId: id,
+        kind,
+        name: kind,
+        crossesSeam: false,
+      });
     }
   }
 }

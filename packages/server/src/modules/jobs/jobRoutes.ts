@@ -41,15 +41,35 @@ export function createJobRoutes(room: Workroom): Router {
 /** A new job with one specimen, its parts from the casting when that is known, and a first plan. */
 async function putOnBench(manager: EntityManager, body: CreateJob, now: Date): Promise<JobRow> {
   const today = now.toISOString().slice(0, 10);
-  if (body.castingId && !(await manager.existsBy(CastingRow, { id: body.castingId }))) throw badInput('This casting is not in the catalogue.', { castingId: 'Choose one from the catalogue.' });
-  if (body.dueOn && body.dueOn < today) throw badInput(`Not saved: ${body.dueOn} is past.`, { dueOn: 'The due day is past.' });
+  if (body.castingId && !(await manager.existsBy(CastingRow, { id: body.castingId })))
+    throw badInput('This casting is not in the catalogue.', { castingId: 'Choose one from the catalogue.' });
+  if (body.dueOn && body.dueOn < today)
+    throw badInput(`Not saved: ${body.dueOn} is past.`, { dueOn: 'The due day is past.' });
   const id = randomUUID();
   const job = manager.create(JobRow, {
-    id, version: 1, number: await nextNumber(manager), title: body.title, scope: body.scope, target: body.target, why: body.why,
-    station: 'identify', dueOn: body.dueOn, intakeOn: today, signedOffAt: null, signedOffBy: null,
+    id,
+    version: 1,
+    number: await nextNumber(manager),
+    title: body.title,
+    scope: body.scope,
+    target: body.target,
+    why: body.why,
+    station: 'identify',
+    dueOn: body.dueOn,
+    intakeOn: today,
+    signedOffAt: null,
+    signedOffBy: null,
   });
   await manager.insert(JobRow, job);
-  const specimen = manager.create(SpecimenRow, { id: `${id}-1`, version: 1, castingId: body.castingId, jobId: id, name: body.title, note: '', isDonor: false });
+  const specimen = manager.create(SpecimenRow, {
+    id: `${id}-1`,
+    version: 1,
+    castingId: body.castingId,
+    jobId: id,
+    name: body.title,
+    note: '',
+    isDonor: false,
+  });
   await manager.insert(SpecimenRow, specimen);
   await fitOutSpecimen(manager, specimen);
   await recompilePlan(manager, id);
@@ -78,6 +98,10 @@ async function signOff(manager: EntityManager, jobId: string, who: string, now: 
     const rest = refusals.length - shown.length;
     throw refused(refusals[0]!.code, `Not signed off. ${shown.join(' ')}${rest ? ` And ${rest} more.` : ''}`);
   }
-  await manager.update(JobRow, { id: jobId }, { signedOffAt: now.toISOString(), signedOffBy: who, station: 'sign-off', version: job.version + 1 });
+  await manager.update(
+    JobRow,
+    { id: jobId },
+    { signedOffAt: now.toISOString(), signedOffBy: who, station: 'sign-off', version: job.version + 1 },
+  );
   return findRow(manager, JobRow, jobId, 'This job');
 }

@@ -1,7 +1,16 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
-import { AreaRow, CoatingLayerRow, FindingRow, ObservationRow, PhotoRow, SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
+import {
+  AreaRow,
+  CoatingLayerRow,
+  FindingRow,
+  ObservationRow,
+  PhotoRow,
+  SpecimenPartRow,
+  SpecimenRow,
+  WantRow,
+} from '../../entities/workpiece.ts';
 import { readCastingView } from '../catalogue/readCastingView.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
@@ -33,7 +42,10 @@ export async function readSpecimenView(manager: EntityManager, specimen: Specime
     catalogue: await readIdentifyCatalogue(manager, specimen.castingId),
     parts,
     areas,
-    layers: await manager.find(CoatingLayerRow, { where: { areaId: In(areas.map((area) => area.id)) }, order: { seq: 'ASC' } }),
+    layers: await manager.find(CoatingLayerRow, {
+      where: { areaId: In(areas.map((area) => area.id)) },
+      order: { seq: 'ASC' },
+    }),
     observations: await manager.findBy(ObservationRow, { specimenId: specimen.id }),
     findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),
     wants: await manager.findBy(WantRow, { specimenPartId: In(partIds) }),

@@ -10,11 +10,19 @@ export function createKeepsakeRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/everything.zip', async (_request, response) => {
     const zip = await saveEverything(room);
-    response.attachment(`sardonyx-${room.now().toISOString().slice(0, 10)}.zip`).type('zip').send(Buffer.from(zip));
+    response
+      .attachment(`sardonyx-${room.now().toISOString().slice(0, 10)}.zip`)
+      .type('zip')
+      .send(Buffer.from(zip));
   });
-  router.post('/everything.zip', express.raw({ type: 'application/zip', limit: MAX_BYTES }), async (request, response) => {
-    if (!Buffer.isBuffer(request.body)) throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
-    response.json({ keptIn: await restoreEverything(room, request.body) });
-  });
+  router.post(
+    '/everything.zip',
+    express.raw({ type: 'application/zip', limit: MAX_BYTES }),
+    async (request, response) => {
+      if (!Buffer.isBuffer(request.body))
+        throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
+      response.json({ keptIn: await restoreEverything(room, request.body) });
+    },
+  );
   return router;
 }

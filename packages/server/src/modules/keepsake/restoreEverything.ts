@@ -56,7 +56,8 @@ function unzip(zip: Uint8Array): Record<string, Uint8Array> {
 function readManifest(bytes: Uint8Array | undefined): Manifest {
   try {
     const manifest = JSON.parse(new TextDecoder().decode(bytes)) as Manifest;
-    if (manifest.format === 'sardonyx-save' && manifest.formatVersion === 1 && typeof manifest.files === 'object') return manifest;
+    if (manifest.format === 'sardonyx-save' && manifest.formatVersion === 1 && typeof manifest.files === 'object')
+      return manifest;
   } catch {
     // Falls through to the refusal: unreadable and foreign manifests are told the same.
   }

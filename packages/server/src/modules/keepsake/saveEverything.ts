@@ -28,7 +28,12 @@ export async function saveEverything(room: Workroom): Promise<Uint8Array> {
     }
   }
   const hashes = Object.fromEntries(Object.entries(files).map(([path, bytes]) => [path, hashOf(bytes)]));
-  const manifest: Manifest = { format: 'sardonyx-save', formatVersion: 1, savedAt: room.now().toISOString(), files: hashes };
+  const manifest: Manifest = {
+    format: 'sardonyx-save',
+    formatVersion: 1,
+    savedAt: room.now().toISOString(),
+    files: hashes,
+  };
   const zip: Zippable = { [MANIFEST_FILE]: new TextEncoder().encode(JSON.stringify(manifest, null, 2)) };
   // Photos are compressed already.
   for (const [path, bytes] of Object.entries(files)) zip[path] = [bytes, { level: path.endsWith('.jpg') ? 0 : 6 }];

@@ -25,7 +25,14 @@ export function createPhotoRoutes(room: Workroom): Router {
     const stored = await storePhoto(room.folder, request.file.buffer);
     const photo = await change(room, async (manager) => {
       await assertJobIsOpen(manager, body.jobId);
-      const row = manager.create(PhotoRow, { id: randomUUID(), version: 1, ...body, ...stored, specimenId: null, takenAt: room.now().toISOString() });
+      const row = manager.create(PhotoRow, {
+        id: randomUUID(),
+        version: 1,
+        ...body,
+        ...stored,
+        specimenId: null,
+        takenAt: room.now().toISOString(),
+      });
       await manager.insert(PhotoRow, row);
       return row;
     });
@@ -39,7 +46,9 @@ export function createPhotoRoutes(room: Workroom): Router {
     const thumbnail = thumbnailPath(room.folder, hash);
     // Thumbnails are not part of "Save everything"; they come back by themselves.
     if (size === 'small' && !existsSync(thumbnail)) await writeThumbnail(room.folder, hash, await readFile(full));
-    response.set('Cache-Control', 'public, max-age=31536000, immutable').sendFile(size === 'small' ? thumbnail : full, { dotfiles: 'allow' });
+    response
+      .set('Cache-Control', 'public, max-age=31536000, immutable')
+      .sendFile(size === 'small' ? thumbnail : full, { dotfiles: 'allow' });
   });
   return router;
 }

@@ -32,15 +32,25 @@ export async function storePhoto(folder: string, bytes: Buffer): Promise<StoredP
 }
 
 export async function writeThumbnail(folder: string, hash: string, picture: Buffer): Promise<void> {
-  const small = await sharp(picture).resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
+  const small = await sharp(picture)
+    .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 80 })
+    .toBuffer();
   await writeOnce(thumbnailPath(folder, hash), small);
 }
 
 async function decode(bytes: Buffer) {
   try {
-    return await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate().jpeg({ quality: 90 }).toBuffer({ resolveWithObject: true });
+    return await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
+      .rotate()
+      .jpeg({ quality: 90 })
+      .toBuffer({ resolveWithObject: true });
   } catch {
-    throw badInput('This is not a picture that can be read (JPEG, PNG or WebP, up to 60 megapixels). Nothing was saved.', undefined, 'not-a-picture');
+    throw badInput(
+      'This is not a picture that can be read (JPEG, PNG or WebP, up to 60 megapixels). Nothing was saved.',
+      undefined,
+      'not-a-picture',
+    );
   }
 }
 

@@ -14,21 +14,31 @@ export async function createRecordPdf(record: JobRecord): Promise<Uint8Array> {
   const column = createColumn(page, plain, bold);
 
   column.heading(`${record.job.number}  ${record.job.title}`, 18);
-  column.text(`Came in ${record.job.intakeOn}. ${record.job.signedOffAt ? `Signed off ${record.job.signedOffAt.slice(0, 10)} by ${record.job.signedOffBy}.` : 'Not signed off yet.'} Target: ${record.job.target}.`);
+  column.text(
+    `Came in ${record.job.intakeOn}. ${record.job.signedOffAt ? `Signed off ${record.job.signedOffAt.slice(0, 10)} by ${record.job.signedOffBy}.` : 'Not signed off yet.'} Target: ${record.job.target}.`,
+  );
   column.text(record.disclosure);
   for (const specimen of record.specimens) {
     column.heading(specimen.name, 13);
     column.text(`${specimen.casting}. ${specimen.verdict}`);
     for (const part of specimen.parts) {
       const coats = part.coatsApplied.map((coat) => coat.name).join(', ');
-      const pieces = [part.origin === 'unknown' ? 'origin not known' : part.origin, ...part.findings, ...part.wants, ...(coats ? [`coats: ${coats}`] : [])];
+      const pieces = [
+        part.origin === 'unknown' ? 'origin not known' : part.origin,
+        ...part.findings,
+        ...part.wants,
+        ...(coats ? [`coats: ${coats}`] : []),
+      ];
       column.text(`${part.name} (${part.material}): ${pieces.join('; ')}`, true);
     }
   }
   column.heading('Work', 13);
   const done = record.work.filter((entry) => entry.act === 'done');
-  column.text(`${done.length} tasks done, ${record.handsOnMinutesPlanned} minutes planned at the hands, ${record.photos.length} photos.`);
-  for (const entry of done) column.text(`${entry.at.slice(0, 10)}  ${entry.task} (${entry.who})${entry.note ? `: ${entry.note}` : ''}`, true);
+  column.text(
+    `${done.length} tasks done, ${record.handsOnMinutesPlanned} minutes planned at the hands, ${record.photos.length} photos.`,
+  );
+  for (const entry of done)
+    column.text(`${entry.at.slice(0, 10)}  ${entry.task} (${entry.who})${entry.note ? `: ${entry.note}` : ''}`, true);
   column.finish();
   return pdf.save();
 }
@@ -52,10 +62,13 @@ function createColumn(page: PDFPage, plain: PDFFont, bold: PDFFont) {
     },
     text(text: string, indented = false) {
       const indent = indented ? 12 : 0;
-      for (const part of wrap(printable(text), plain, BODY_PT, PAGE.width - 2 * PAGE.margin - indent)) line(part, plain, BODY_PT, indent);
+      for (const part of wrap(printable(text), plain, BODY_PT, PAGE.width - 2 * PAGE.margin - indent))
+        line(part, plain, BODY_PT, indent);
     },
     finish() {
-      const note = dropped ? `${dropped} more lines are in the JSON record.` : 'The full record is in the JSON file of the same name.';
+      const note = dropped
+        ? `${dropped} more lines are in the JSON record.`
+        : 'The full record is in the JSON file of the same name.';
       page.drawText(note, { x: PAGE.margin, y: PAGE.margin, size: 8, font: plain, color: rgb(0.35, 0.35, 0.35) });
     },
   };

@@ -13,7 +13,9 @@ export async function readRecord(manager: EntityManager, jobId: string): Promise
     photos: view.photos,
     specimens: view.specimens.map((specimen) => ({
       name: specimen.specimen.name,
-      casting: specimen.casting ? `${specimen.casting.maker.name}, ${specimen.casting.range.name} ${specimen.casting.casting.number} ${specimen.casting.casting.name}` : 'not known',
+      casting: specimen.casting
+        ? `${specimen.casting.maker.name}, ${specimen.casting.range.name} ${specimen.casting.casting.number} ${specimen.casting.casting.name}`
+        : 'not known',
       verdict: describeVerdict(identifySpecimen(specimen.catalogue, specimen.observations), specimen.catalogue),
       parts: createParts(specimen),
     })),
@@ -27,6 +29,10 @@ function createParts(view: SpecimenView) {
     wants: view.wants.filter((want) => want.specimenPartId === part.id),
     layers: view.areas
       .filter((area) => area.specimenPartId === part.id)
-      .flatMap((area) => view.layers.filter((layer) => layer.areaId === area.id).map((layer) => ({ ...layer, area: area.name || area.kind }))),
+      .flatMap((area) =>
+        view.layers
+          .filter((layer) => layer.areaId === area.id)
+          .map((layer) => ({ ...layer, area: area.name || area.kind })),
+      ),
   }));
 }

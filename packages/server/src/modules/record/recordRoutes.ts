@@ -7,11 +7,17 @@ export function createRecordRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/jobs/:id/record.json', async (request, response) => {
     const record = await readRecord(room.source.manager, request.params.id);
-    response.attachment(`${record.job.number}-record.json`).type('json').send(JSON.stringify(record, null, 2));
+    response
+      .attachment(`${record.job.number}-record.json`)
+      .type('json')
+      .send(JSON.stringify(record, null, 2));
   });
   router.get('/jobs/:id/record.pdf', async (request, response) => {
     const record = await readRecord(room.source.manager, request.params.id);
-    response.attachment(`${record.job.number}-record.pdf`).type('pdf').send(Buffer.from(await createRecordPdf(record)));
+    response
+      .attachment(`${record.job.number}-record.pdf`)
+      .type('pdf')
+      .send(Buffer.from(await createRecordPdf(record)));
   });
   return router;
 }

@@ -1,13 +1,35 @@
 import { SCHOOLS } from '@sardonyx/core';
 import {
-  ChangeCasting, ChangeDecision, ChangeFinding, ChangeJob, ChangeLayer, ChangeObservation, ChangePhoto, ChangeSpecimen, ChangeSpecimenPart, ChangeWant,
-  CreateDecision, CreateFinding, CreateLayer, CreateObservation, CreateWant,
+  ChangeCasting,
+  ChangeDecision,
+  ChangeFinding,
+  ChangeJob,
+  ChangeLayer,
+  ChangeObservation,
+  ChangePhoto,
+  ChangeSpecimen,
+  ChangeSpecimenPart,
+  ChangeWant,
+  CreateDecision,
+  CreateFinding,
+  CreateLayer,
+  CreateObservation,
+  CreateWant,
 } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import type { VersionedRow } from '../../entities/versionedRow.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
-import { AreaRow, CoatingLayerRow, FindingRow, ObservationRow, PhotoRow, SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
+import {
+  AreaRow,
+  CoatingLayerRow,
+  FindingRow,
+  ObservationRow,
+  PhotoRow,
+  SpecimenPartRow,
+  SpecimenRow,
+  WantRow,
+} from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
 import { findRow, type RowClass } from './versionedRows.ts';
@@ -32,7 +54,8 @@ export interface RowKind {
   readonly afterSave?: (manager: EntityManager, row: never, before: never) => Promise<void>;
 }
 
-const jobOfSpecimen = async (manager: EntityManager, id: string) => (await manager.findOneBy(SpecimenRow, { id }))?.jobId ?? null;
+const jobOfSpecimen = async (manager: EntityManager, id: string) =>
+  (await manager.findOneBy(SpecimenRow, { id }))?.jobId ?? null;
 const jobOfPart = async (manager: EntityManager, id: string) => {
   const part = await manager.findOneBy(SpecimenPartRow, { id });
   return part ? jobOfSpecimen(manager, part.specimenId) : null;
@@ -44,54 +67,111 @@ const jobOfArea = async (manager: EntityManager, id: string) => {
 
 export const ROW_KINDS: readonly RowKind[] = [
   {
-    path: 'observations', what: 'This look', type: ObservationRow, create: CreateObservation, change: ChangeObservation, mayDelete: true, movesPlan: false,
+    path: 'observations',
+    what: 'This look',
+    type: ObservationRow,
+    create: CreateObservation,
+    change: ChangeObservation,
+    mayDelete: true,
+    movesPlan: false,
     jobOf: (manager, row: ObservationRow) => jobOfSpecimen(manager, row.specimenId),
   },
   {
-    path: 'findings', what: 'This finding', type: FindingRow, create: CreateFinding, change: ChangeFinding, mayDelete: true, movesPlan: true,
+    path: 'findings',
+    what: 'This finding',
+    type: FindingRow,
+    create: CreateFinding,
+    change: ChangeFinding,
+    mayDelete: true,
+    movesPlan: true,
     jobOf: (manager, row: FindingRow) => jobOfPart(manager, row.specimenPartId),
   },
   {
-    path: 'wants', what: 'This want', type: WantRow, create: CreateWant, change: ChangeWant, mayDelete: true, movesPlan: true,
+    path: 'wants',
+    what: 'This want',
+    type: WantRow,
+    create: CreateWant,
+    change: ChangeWant,
+    mayDelete: true,
+    movesPlan: true,
     jobOf: (manager, row: WantRow) => jobOfPart(manager, row.specimenPartId),
     check: (_, row: WantRow) => {
-      if (row.state === 'waived' && row.reason.trim() === '') throw refused('reason', 'A want is waived with a reason: it goes into the record.', { reason: 'Give the reason.' });
+      if (row.state === 'waived' && row.reason.trim() === '')
+        throw refused('reason', 'A want is waived with a reason: it goes into the record.', {
+          reason: 'Give the reason.',
+        });
     },
   },
   {
-    path: 'decisions', what: 'This decision', type: DecisionRow, create: CreateDecision, change: ChangeDecision, mayDelete: true, movesPlan: true,
+    path: 'decisions',
+    what: 'This decision',
+    type: DecisionRow,
+    create: CreateDecision,
+    change: ChangeDecision,
+    mayDelete: true,
+    movesPlan: true,
     jobOf: async (_, row: DecisionRow) => row.jobId,
     check: (_, row: DecisionRow) => {
       const school = SCHOOLS.find((candidate) => candidate.key === row.school);
-      if (!school?.options.includes(row.option)) throw refused('option', `${row.school} has no option "${row.option}".`, { option: 'Choose one of its options.' });
+      if (!school?.options.includes(row.option))
+        throw refused('option', `${row.school} has no option "${row.option}".`, {
+          option: 'Choose one of its options.',
+        });
     },
   },
   {
-    path: 'specimen-parts', what: 'This part', type: SpecimenPartRow, change: ChangeSpecimenPart, movesPlan: true,
+    path: 'specimen-parts',
+    what: 'This part',
+    type: SpecimenPartRow,
+    change: ChangeSpecimenPart,
+    movesPlan: true,
     jobOf: (manager, row: SpecimenPartRow) => jobOfSpecimen(manager, row.specimenId),
   },
   {
-    path: 'layers', what: 'This layer', type: CoatingLayerRow, create: CreateLayer, change: ChangeLayer, mayDelete: true, movesPlan: true,
+    path: 'layers',
+    what: 'This layer',
+    type: CoatingLayerRow,
+    create: CreateLayer,
+    change: ChangeLayer,
+    mayDelete: true,
+    movesPlan: true,
     defaults: { factory: false, tempC: null, appliedAt: null, appliedBy: null, note: '' },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
   },
   {
-    path: 'jobs', what: 'This job', type: JobRow, change: ChangeJob, movesPlan: true,
+    path: 'jobs',
+    what: 'This job',
+    type: JobRow,
+    change: ChangeJob,
+    movesPlan: true,
     jobOf: async (_, row: JobRow) => row.id,
   },
   {
-    path: 'specimens', what: 'This model', type: SpecimenRow, change: ChangeSpecimen, movesPlan: true,
+    path: 'specimens',
+    what: 'This model',
+    type: SpecimenRow,
+    change: ChangeSpecimen,
+    movesPlan: true,
     jobOf: async (_, row: SpecimenRow) => row.jobId,
     afterSave: async (manager, row: SpecimenRow, before: SpecimenRow) => {
       if (row.castingId && row.castingId !== before.castingId) await fitOutSpecimen(manager, row);
     },
   },
   {
-    path: 'photos', what: 'This photo', type: PhotoRow, change: ChangePhoto, mayDelete: true, movesPlan: false,
+    path: 'photos',
+    what: 'This photo',
+    type: PhotoRow,
+    change: ChangePhoto,
+    mayDelete: true,
+    movesPlan: false,
     jobOf: async (_, row: PhotoRow) => row.jobId,
   },
   {
-    path: 'castings', what: 'This casting', type: CastingRow, change: ChangeCasting, movesPlan: false,
+    path: 'castings',
+    what: 'This casting',
+    type: CastingRow,
+    change: ChangeCasting,
+    movesPlan: false,
     jobOf: async () => null,
   },
 ];

@@ -31,7 +31,15 @@ async function actOnTask(manager: EntityManager, taskId: string, body: ActOnTask
   const state = body.act === 'start' ? 'doing' : body.act === 'done' ? 'done' : 'to do';
   const act = body.act === 'start' ? 'started' : body.act === 'done' ? 'done' : 'taken back';
   await manager.update(TaskRow, { id: task.id }, { state, version: task.version + 1 });
-  await manager.insert(TaskLogRow, { id: randomUUID(), taskId: task.id, jobId: task.jobId, who: body.who, at: now.toISOString(), act, note: body.note });
+  await manager.insert(TaskLogRow, {
+    id: randomUUID(),
+    taskId: task.id,
+    jobId: task.jobId,
+    who: body.who,
+    at: now.toISOString(),
+    act,
+    note: body.note,
+  });
   await moveJobAlong(manager, task.jobId);
   return findRow(manager, TaskRow, task.id, 'This task');
 }
@@ -47,20 +55,25 @@ async function assertMayStart(manager: EntityManager, task: TaskRow, now: Date):
 async function assertNothingRestsOn(manager: EntityManager, task: TaskRow): Promise<void> {
   if (task.state === 'to do') throw refused('not-begun', `"${task.title}" has not been begun.`);
   const later = await manager.findBy(TaskRow, { specimenId: task.specimenId });
-  const resting = later.find((other) => (other.state === 'done' || other.state === 'doing') && other.after.some((link) => link.key === task.key));
+  const resting = later.find(
+    (other) => (other.state === 'done' || other.state === 'doing') && other.after.some((link) => link.key === task.key),
+  );
   if (resting) throw refused('rests-on', `"${resting.title}" was begun after it: take that back first.`);
 }
 
 async function assertWantIsSolved(manager: EntityManager, task: TaskRow): Promise<void> {
   if (!task.key.startsWith('get:')) return;
   const want = await manager.findOneBy(WantRow, { id: task.key.slice('get:'.length) });
-  if (want && want.state !== 'solved') throw refused('want-open', `"${want.what}" is ${want.state}: mark the want solved when it lies on the bench.`);
+  if (want && want.state !== 'solved')
+    throw refused('want-open', `"${want.what}" is ${want.state}: mark the want solved when it lies on the bench.`);
 }
 
 /** The job stands at the first station that still has something to do. */
 async function moveJobAlong(manager: EntityManager, jobId: string): Promise<void> {
   const tasks = await manager.findBy(TaskRow, { jobId });
-  const open = new Set(tasks.filter((task) => task.state === 'to do' || task.state === 'doing').map((task) => task.station));
+  const open = new Set(
+    tasks.filter((task) => task.state === 'to do' || task.state === 'doing').map((task) => task.station),
+  );
   const station = STATIONS.find((candidate) => open.has(candidate)) ?? 'sign-off';
   const job = await manager.findOneByOrFail(JobRow, { id: jobId });
   if (job.station !== station) await manager.update(JobRow, { id: jobId }, { station });

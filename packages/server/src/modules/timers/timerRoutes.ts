@@ -14,7 +14,10 @@ import { IsNull } from 'typeorm';
 export function createTimerRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/timers', async (_request, response) => {
-    const timers = await room.source.manager.find(TimerRow, { where: { acknowledgedAt: IsNull() }, order: { endsAt: 'ASC' } });
+    const timers = await room.source.manager.find(TimerRow, {
+      where: { acknowledgedAt: IsNull() },
+      order: { endsAt: 'ASC' },
+    });
     const view: TimersView = { now: room.now().toISOString(), timers };
     response.json(view);
   });
@@ -24,7 +27,12 @@ export function createTimerRoutes(room: Workroom): Router {
     const timer = await change(room, async (manager) => {
       await assertJobIsOpen(manager, body.jobId);
       const row = manager.create(TimerRow, {
-        ...body, id: randomUUID(), version: 1, startedAt: now.toISOString(), endsAt: new Date(now.getTime() + minutes * 60_000).toISOString(), acknowledgedAt: null,
+        ...body,
+        id: randomUUID(),
+        version: 1,
+        startedAt: now.toISOString(),
+        endsAt: new Date(now.getTime() + minutes * 60_000).toISOString(),
+        acknowledgedAt: null,
       });
       await manager.insert(TimerRow, row);
       return row;
@@ -35,7 +43,11 @@ export function createTimerRoutes(room: Workroom): Router {
     const timer = await change(room, async (manager) => {
       const row = await findRow(manager, TimerRow, request.params.id, 'This clock');
       if (row.acknowledgedAt) throw refused('acknowledged', 'This clock was stopped already.');
-      await manager.update(TimerRow, { id: row.id }, { acknowledgedAt: room.now().toISOString(), version: row.version + 1 });
+      await manager.update(
+        TimerRow,
+        { id: row.id },
+        { acknowledgedAt: room.now().toISOString(), version: row.version + 1 },
+      );
       return findRow(manager, TimerRow, row.id, 'This clock');
     });
     response.json(timer);

@@ -1,0 +1,171 @@
+import type { PaintPot, PaintProduct } from '@sardonyx/core';
+
+type Note = readonly [name: string, colourHex: string, gloss?: PaintProduct['gloss']];
+
+interface LineNote {
+  readonly line: string;
+  readonly kind: PaintProduct['kind'];
+  readonly binder: PaintProduct['binder'];
+  readonly dryFilmUm: number;
+  readonly flashMin: number;
+  readonly recoatMin: number;
+  readonly cureMin: number;
+  readonly minC: number;
+  readonly maxC: number;
+  readonly pots: readonly Note[];
+}
+
+/** The shelf of the demo, line by line. Films and times stand for what a product sheet would say. */
+const LINES: readonly LineNote[] = [
+  {
+    line: 'Marlstone',
+    kind: 'colour',
+    binder: 'enamel',
+    dryFilmUm: 22,
+    flashMin: 20,
+    recoatMin: 360,
+    cureMin: 10080,
+    minC: 12,
+    maxC: 28,
+    pots: [
+      ['Cream 2', '#e6d9b4'],
+      ['Slate blue', '#4d6378'],
+      ['Harbour blue', '#2f5d86'],
+      ['Signal red', '#b0302a'],
+      ['Maroon', '#6a2330'],
+      ['Deep green', '#2f5a3c'],
+      ['Works ochre', '#c08a2c'],
+      ['Beacon orange', '#d2622a'],
+      ['Sand', '#c9b07c'],
+      ['Dock grey', '#83888a'],
+      ['Olive drab', '#5f6038', 'matt'],
+      ['Black', '#1c1b1a'],
+    ],
+  },
+  {
+    line: 'Quay',
+    kind: 'colour',
+    binder: 'acrylic',
+    dryFilmUm: 16,
+    flashMin: 5,
+    recoatMin: 30,
+    cureMin: 2880,
+    minC: 10,
+    maxC: 30,
+    pots: [
+      ['Chalk white', '#e9e7df', 'satin'],
+      ['Ivory', '#e6dfc9', 'satin'],
+      ['Ice blue', '#a9c3d4', 'satin'],
+      ['Coral', '#d9785c', 'satin'],
+      ['Moss', '#5c6b3b', 'satin'],
+      ['Leather brown', '#6d4a33', 'matt'],
+      ['Tyre black', '#2a2a2b', 'matt'],
+      ['Flesh', '#d8a488', 'matt'],
+      ['Oxide red', '#7a3b2c', 'matt'],
+      ['Chrome yellow, lead-free', '#e0b52a', 'satin'],
+    ],
+  },
+  {
+    line: 'Pike & Sable',
+    kind: 'colour',
+    binder: 'lacquer',
+    dryFilmUm: 12,
+    flashMin: 5,
+    recoatMin: 20,
+    cureMin: 1440,
+    minC: 15,
+    maxC: 28,
+    pots: [
+      ['Crimson lake', '#7d2230'],
+      ['Bottle green', '#23452f'],
+      ['Marine blue', '#28405f'],
+      ['Gunmetal', '#565b60', 'metallic'],
+      ['Dull silver', '#a8aaab', 'metallic'],
+    ],
+  },
+  {
+    line: 'Lanthorn',
+    kind: 'primer',
+    binder: 'lacquer',
+    dryFilmUm: 14,
+    flashMin: 5,
+    recoatMin: 30,
+    cureMin: 240,
+    minC: 12,
+    maxC: 28,
+    pots: [
+      ['Light grey primer', '#b4b6b5', 'matt'],
+      ['White primer', '#ecebe7', 'matt'],
+      ['Grey primer', '#8b8d8d', 'matt'],
+      ['Oxide primer', '#7d4334', 'matt'],
+    ],
+  },
+  {
+    line: 'Lanthorn',
+    kind: 'clear',
+    binder: 'acrylic',
+    dryFilmUm: 15,
+    flashMin: 5,
+    recoatMin: 45,
+    cureMin: 2880,
+    minC: 12,
+    maxC: 28,
+    pots: [
+      ['Clear gloss', '#f4f3ee'],
+      ['Clear satin', '#efeee9', 'satin'],
+      ['Clear matt', '#eae9e4', 'matt'],
+    ],
+  },
+  {
+    line: 'Vesperine',
+    kind: 'brightwork',
+    binder: 'ink',
+    dryFilmUm: 4,
+    flashMin: 10,
+    recoatMin: 60,
+    cureMin: 4320,
+    minC: 15,
+    maxC: 28,
+    pots: [
+      ['Chrome ink', '#d5d7d8', 'metallic'],
+      ['Dull silver ink', '#b3b5b5', 'metallic'],
+    ],
+  },
+  {
+    line: 'Lanthorn',
+    kind: 'powder',
+    binder: 'powder',
+    dryFilmUm: 65,
+    flashMin: 0,
+    recoatMin: 30,
+    cureMin: 60,
+    minC: 10,
+    maxC: 30,
+    pots: [
+      ['Green powder', '#2f5a3c'],
+      ['Black powder', '#1d1d1d', 'satin'],
+      ['Grey powder', '#85898a', 'satin'],
+      ['Red powder', '#a93029'],
+    ],
+  },
+];
+
+export function createPaintShelf(): { products: PaintProduct[]; pots: PaintPot[] } {
+  const products: PaintProduct[] = [];
+  const pots: PaintPot[] = [];
+  for (const { line, pots: notes, ...common } of LINES) {
+    notes.forEach(([name, colourHex, gloss = 'gloss'], i) => {
+      const id = `paint.${line}.${name}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+      products.push({ id, version: 1, line, name, gloss, colourHex, ...common });
+      pots.push({
+        id: `${id}.pot`,
+        version: 1,
+        productId: id,
+        leftMl: 4 + ((i * 7) % 18),
+        openedOn: null,
+        place: common.binder === 'powder' ? 'Cupboard' : `Shelf ${1 + (i % 3)}`,
+      });
+    });
+  }
+  return { products, pots };
+}

@@ -1,0 +1,302 @@
+import { STATIONS, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { CastingRow } from '../entities/catalogue.ts';
+import { PaintProductRow } from '../entities/paint.ts';
+import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../entities/work.ts';
+import {
+  AreaRow,
+  CoatingLayerRow,
+  FindingRow,
+  ObservationRow,
+  PhotoRow,
+  SpecimenPartRow,
+  SpecimenRow,
+  WantRow,
+} from '../entities/workpiece.ts';
+import { computePaint } from '../modules/jobs/computePaint.ts';
+import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
+import { storePhoto } from '../modules/photos/photoStore.ts';
+import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
+import { drawPhoto } from './drawPhoto.ts';
+import type { CoatNote, JobNote, SpecimenNote } from './jobNotes.ts';
+
+const DAY_MS = 86_400_000;
+const MASKS = new Set(['outside', 'inside', 'underside']);
+
+/** One job of the demo in the stage its note asks for: rows, plan, what is done of it, coats and photographs. */
+export async function seedJob(manager: EntityManager, folder: string, note: JobNote, now: Date): Promise<void> {
+  const id = note.number.toLowerCase();
+  const day = (offset: number) => new Date(now.getTime() + offset * DAY_MS);
+  const intake = day(-note.cameInDaysAgo);
+  await manager.insert(JobRow, {
+    id,
+    version: 1,
+    number: note.number,
+    title: note.title,
+    scope: note.scope,
+    target: 'as issued',
+    why: note.why,
+    station: 'identify',
+    dueOn: note.dueInDays === null ? null : dateOf(day(note.dueInDays)),
+    intakeOn: dateOf(intake),
+    signedOffAt: null,
+    signedOffBy: null,
+  });
+  for (const [school, option, reason] of note.decisions ?? []) {
+    await manager.insert(DecisionRow, { id: `${id}.${school}`, version: 1, jobId: id, school, option, reason });
+  }
+  for (const specimen of note.specimens) await seedSpecimen(manager, id, specimen, day);
+  if (note.photographed) await seedPhotos(manager, folder, id, note, intake);
+  await recompilePlan(manager, id);
+  for (const specimen of note.specimens) await workThrough(manager, specimen, id, intake, now);
+  await settleStation(manager, id, note, now);
+}
+
+async function seedSpecimen(
+  manager: EntityManager,
+  jobId: string,
+  note: SpecimenNote,
+  day: (offset: number) => Date,
+): Promise<void> {
+  const specimen = manager.create(SpecimenRow, {
+    id: note.id,
+    version: 1,
+    castingId: note.castingId,
+    jobId,
+    name: note.name,
+    note: note.note ?? '',
+    isDonor: false,
+  });
+  await manager.insert(SpecimenRow, specimen);
+  await fitOutSpecimen(manager, specimen);
+  const partId = (key: string) => `${note.id}.${key}`;
+  for (const [key, { state = 'sound', material, origin = 'unknown', note: originNote = '' }] of Object.entries(
+    note.partStates ?? {},
+  )) {
+    await manager.update(
+      SpecimenPartRow,
+      { id: partId(key) },
+      { state, origin, originNote, ...(material ? { material } : {}) },
+    );
+  }
+  const casting = await manager.findOneByOrFail(CastingRow, { id: note.castingId });
+  for (const [feature, state, certainty = 'sure'] of note.looks ?? []) {
+    const featureId = `${casting.rangeId}.${feature}`;
+    await manager.insert(ObservationRow, {
+      id: `${note.id}.${feature}`,
+      version: 1,
+      specimenId: note.id,
+      featureId,
+      stateId: state && `${featureId}.${state}`,
+      certainty,
+    });
+  }
+  for (const [i, [part, kind, severity, text]] of (note.findings ?? []).entries()) {
+    await manager.insert(FindingRow, {
+      id: `${note.id}.finding-${i + 1}`,
+      version: 1,
+      specimenPartId: partId(part),
+      kind,
+      severity,
+      note: text,
+    });
+  }
+  for (const [i, [part, what, state, text, dependentBits = '', dueInDays]] of (note.wants ?? []).entries()) {
+    await manager.insert(WantRow, {
+      id: `${note.id}.want-${i + 1}`,
+      version: 1,
+      specimenPartId: partId(part),
+      what,
+      dependentBits,
+      state,
+      solution: text,
+      reason: '',
+      dueOn: dueInDays === undefined ? null : dateOf(day(dueInDays)),
+    });
+  }
+  for (const coat of note.coats ?? []) await seedCoats(manager, note.id, coat);
+}
+
+async function seedCoats(manager: EntityManager, specimenId: string, note: CoatNote): Promise<void> {
+  const specimenPartId = `${specimenId}.${note.part}`;
+  const name = note.area;
+  const existing = await manager.findOneBy(AreaRow, { specimenPartId, name });
+  const areaId = existing?.id ?? `${specimenPartId}.${name}`;
+  if (!existing)
+    await manager.insert(AreaRow, {
+      id: areaId,
+      version: 1,
+      specimenPartId,
+      kind: MASKS.has(name) ? (name as 'outside') : 'mask',
+      name,
+      crossesSeam: note.crossesSeam ?? false,
+    });
+  for (const [seq, [kind, layerName, colourHex, thicknessUm, factory = false]] of (note.found ?? []).entries()) {
+    await insertLayer(manager, areaId, 'found', seq, {
+      kind,
+      name: layerName,
+      colourHex,
+      thicknessUm,
+      factory,
+      thicknessOrigin: 'planning estimate',
+    });
+  }
+  for (const [seq, planned] of (note.planned ?? []).entries()) {
+    if (typeof planned !== 'string') {
+      const [kind, layerName, colourHex] = planned;
+      await insertLayer(manager, areaId, 'planned', seq, {
+        kind,
+        name: layerName,
+        colourHex,
+        thicknessUm: 18,
+        thicknessOrigin: 'planning estimate',
+      });
+      continue;
+    }
+    await insertLayer(manager, areaId, 'planned', seq, await layerFromPot(manager, planned));
+  }
+}
+
+async function layerFromPot(manager: EntityManager, productId: string) {
+  const product = await manager.findOneByOrFail(PaintProductRow, { id: productId });
+  const kind = product.kind === 'powder' ? 'colour' : product.kind;
+  return {
+    kind,
+    name: `${product.line} ${product.name}`,
+    colourHex: product.colourHex,
+    thicknessUm: product.dryFilmUm,
+    thicknessOrigin: 'product sheet',
+    productId,
+  } as const;
+}
+
+function insertLayer(
+  manager: EntityManager,
+  areaId: string,
+  stage: CoatingLayer['stage'],
+  seq: number,
+  layer: Partial<CoatingLayer>,
+) {
+  return manager.insert(CoatingLayerRow, {
+    id: `${areaId}.${stage}-${seq}`,
+    version: 1,
+    areaId,
+    stage,
+    seq,
+    factory: false,
+    productId: null,
+    tempC: null,
+    appliedAt: null,
+    appliedBy: null,
+    note: '',
+    ...layer,
+  });
+}
+
+/** Does the tasks of the stations before, and `further` of the one it stands at, in plan order; each goes into the log. */
+async function workThrough(
+  manager: EntityManager,
+  note: SpecimenNote,
+  jobId: string,
+  intake: Date,
+  now: Date,
+): Promise<void> {
+  const tasks = await manager.find(TaskRow, { where: { specimenId: note.id }, order: { seq: 'ASC' } });
+  const target = STATIONS.indexOf(note.station);
+  const isSolved = async (task: TaskRow) =>
+    !task.key.startsWith('get:') ||
+    (await manager.findOneByOrFail(WantRow, { id: task.key.slice('get:'.length) })).state === 'solved';
+  let further = note.station === 'sign-off' ? Infinity : (note.further ?? 0);
+  const chosen: TaskRow[] = [];
+  for (const task of tasks) {
+    const rank = STATIONS.indexOf(task.station);
+    const isReady = task.after.every((link) => chosen.some((done) => done.key === link.key));
+    if (rank > target || !isReady || !(await isSolved(task))) continue;
+    if (rank === target && further-- <= 0) continue;
+    chosen.push(task);
+  }
+  const span = now.getTime() - intake.getTime() - DAY_MS / 2;
+  for (const [i, task] of chosen.entries()) {
+    const at = new Date(intake.getTime() + (span * (i + 1)) / (chosen.length + 1)).toISOString();
+    const who = task.tags.includes('paint') ? 'Imke Varga' : 'Osric Bell';
+    await manager.update(TaskRow, { id: task.id }, { state: 'done' });
+    await manager.insert(TaskLogRow, { id: `${task.id}.log`, taskId: task.id, jobId, who, at, act: 'done', note: '' });
+    if (task.tags.includes('prime') || task.tags.includes('colour')) await applyPlanned(manager, task, at, who);
+  }
+}
+
+/** A painting task that is done has left its coats on the part. */
+async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, who: string): Promise<void> {
+  const [, partKey, areaName] = task.key.split(':');
+  const areas = await manager.findBy(AreaRow, { specimenPartId: `${task.specimenId}.${partKey}` });
+  for (const area of areas) {
+    for (const layer of await manager.find(CoatingLayerRow, {
+      where: { areaId: area.id, stage: 'planned' },
+      order: { seq: 'ASC' },
+    })) {
+      const belongs = task.tags.includes('prime')
+        ? layer.kind === 'primer'
+        : area.name === areaName && layer.kind !== 'primer';
+      if (belongs && layer.kind !== 'decal')
+        await insertLayer(manager, area.id, 'applied', layer.seq, {
+          ...layer,
+          id: `${area.id}.applied-${layer.seq}`,
+          stage: 'applied',
+          tempC: 19,
+          appliedAt: at,
+          appliedBy: who,
+        });
+    }
+  }
+}
+
+async function settleStation(manager: EntityManager, jobId: string, note: JobNote, now: Date): Promise<void> {
+  const ranks = note.specimens.map((specimen) => STATIONS.indexOf(specimen.station));
+  const station = STATIONS[Math.min(...ranks)]!;
+  const signed = note.signedOff
+    ? { signedOffAt: new Date(now.getTime() - 5 * DAY_MS).toISOString(), signedOffBy: note.signedOff }
+    : {};
+  await manager.update(JobRow, { id: jobId }, { station, ...signed });
+}
+
+const SHOTS = [
+  { side: 'left', view: 'side', mirrored: false },
+  { side: 'right', view: 'side', mirrored: true },
+  { side: 'base', view: 'base', mirrored: false },
+  { side: 'front', view: 'end', mirrored: false },
+] as const;
+
+async function seedPhotos(
+  manager: EntityManager,
+  folder: string,
+  jobId: string,
+  note: JobNote,
+  intake: Date,
+): Promise<void> {
+  const [first] = note.specimens;
+  if (!first) return;
+  const casting = await manager.findOneByOrFail(CastingRow, { id: first.castingId });
+  const parts: SpecimenPart[] = await manager.findBy(SpecimenPartRow, { specimenId: first.id });
+  const areas = (await manager.find(AreaRow)).filter((area) => parts.some((part) => part.id === area.specimenPartId));
+  const layers = (await manager.findBy(CoatingLayerRow, { stage: 'found' })).filter((layer) =>
+    areas.some((area) => area.id === layer.areaId),
+  );
+  for (const [i, { side, view, mirrored }] of SHOTS.entries()) {
+    const drawing = casting.drawing.views.find((candidate) => candidate.view === view)!;
+    const svg = drawPhoto(drawing, computePaint(parts, areas, layers), parts, mirrored, i + 1);
+    const stored = await storePhoto(folder, Buffer.from(svg));
+    await manager.insert(PhotoRow, {
+      id: `${jobId}.before-${side}`,
+      version: 1,
+      jobId,
+      specimenId: first.id,
+      stage: 'before',
+      side,
+      caption: 'Drawn for the demo',
+      ...stored,
+      takenAt: intake.toISOString(),
+    });
+  }
+}
+
+const dateOf = (date: Date) => date.toISOString().slice(0, 10);
