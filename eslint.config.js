@@ -31,6 +31,14 @@ export default ts.config(
       ],
     },
   },
-  { files: ['packages/web/src/**/*.tsx', 'packages/web/src/**/*.ts'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
-  { files: ['scripts/**/*.mjs', '*.cjs', '*.js'], languageOptions: { globals: globals.node }, rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    files: ['packages/web/src/**/*.tsx', 'packages/web/src/**/*.ts'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['scripts/**/*.mjs', '*.cjs', '*.js'],
+    languageOptions: { globals: globals.node },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
 );

@@ -43,6 +43,7 @@ export interface BenchLane {
   readonly job: Job;
   readonly castingName: string;
   readonly drawing: Drawing | null;
+  readonly parts: readonly Pick<SpecimenPart, 'key' | 'material' | 'state'>[];
   readonly paint: PaintOfParts;
   /** Layers of the main part's outside as found (or applied, once there are any), for the band. */
   readonly band: readonly CoatingLayer[];
@@ -55,6 +56,8 @@ export interface BenchLane {
     readonly underWay: boolean;
   } | null;
   readonly blockedBy: string | null;
+  /** Why the next act may not share the room with what is in it now; null when it may. */
+  readonly roomRefusal: string | null;
   readonly openWants: readonly { readonly what: string; readonly state: string; readonly dueOn: string | null }[];
   /** Share of tasks done per station; null where the station has none. */
   readonly progress: Readonly<Record<Station, number | null>>;

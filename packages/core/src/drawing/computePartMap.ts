@@ -19,7 +19,7 @@ export interface PartMap {
 
 const GAP_MM = 5;
 /** Room under each part for its name. */
-const LABEL_MM = 5;
+const LABEL_MM = 6;
 
 /**
  * Exploded part map of a view: the largest part stays in the middle, parts whose middle lies above its own go to rows

@@ -89,6 +89,8 @@ export interface JointWay {
   readonly risk: number;
   /** What is gone afterwards; empty when the joint can be closed as it was. */
   readonly destroys: string;
+  /** The option of a school that this way belongs to: S4, "grind one head". */
+  readonly school?: { readonly key: string; readonly option: string };
   /** Keys of joints that must be open before this way can be used. */
   readonly behindJoints: readonly string[];
 }

@@ -1,5 +1,5 @@
 import type { Casting, CastingPart, Feature, FeatureState, Joint, Source, Variant, VariantState } from '@sardonyx/core';
-import { CASTING_NOTES, type CastingNote, type VariantNote } from './castingNotes.ts';
+import { readCastingNotes, type CastingNote, type VariantNote } from './castingNotes.ts';
 import { createRangeFeatures } from './features.ts';
 import { createGeneratedCastings } from './generatedCastings.ts';
 import { RANGES } from './world.ts';
@@ -21,7 +21,7 @@ export function createCatalogue(): Catalogue {
   const features = perRange.flatMap((range) => range.features);
   const states = perRange.flatMap((range) => range.states);
   const stateIds = new Set(states.map((state) => state.id));
-  const notes = [...CASTING_NOTES, ...createGeneratedCastings(features, states)];
+  const notes = [...readCastingNotes(), ...createGeneratedCastings(features, states)];
   return {
     features,
     states,
@@ -73,7 +73,7 @@ function createJoints(note: CastingNote): Joint[] {
     label,
     kind,
     partKeys: parts,
-    ways: ways.map(([wayLabel, tool, minutes, risk, destroys = '', behindJoints = []], i) => ({
+    ways: ways.map(([wayLabel, tool, minutes, risk, destroys = '', behindJoints = [], school], i) => ({
       key: `way-${i + 1}`,
       label: wayLabel,
       tool,
@@ -81,6 +81,7 @@ function createJoints(note: CastingNote): Joint[] {
       risk,
       destroys,
       behindJoints,
+      ...(school ? { school: { key: school.split(': ')[0]!, option: school.split(': ')[1]! } } : {}),
     })),
   }));
 }

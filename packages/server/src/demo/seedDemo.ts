@@ -6,7 +6,7 @@ import { SpecimenRow } from '../entities/workpiece.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { change, type Workroom } from '../workroom.ts';
 import { createCatalogue } from './createCatalogue.ts';
-import { JOB_NOTES } from './jobNotes.ts';
+import { readJobNotes } from './jobNotes.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedJob } from './seedJob.ts';
 import { MAKERS, RANGES, RESTORERS } from './world.ts';
@@ -16,7 +16,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
   const now = room.now();
   await change(room, async (manager) => {
     await seedCatalogue(manager);
-    for (const note of JOB_NOTES) await seedJob(manager, room.folder, note, now);
+    for (const note of readJobNotes()) await seedJob(manager, room.folder, note, now);
     await seedDonor(manager);
     await seedTimers(manager, now);
   });

@@ -1,4 +1,4 @@
-import { STATIONS, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import { computePaint, STATIONS, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../entities/catalogue.ts';
 import { PaintProductRow } from '../entities/paint.ts';
@@ -13,7 +13,6 @@ import {
   SpecimenRow,
   WantRow,
 } from '../entities/workpiece.ts';
-import { computePaint } from '../modules/jobs/computePaint.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
 import { recompilePlan } from '../modules/tasks/recompilePlan.ts';

@@ -5,14 +5,23 @@ import {
   outlineCircle,
   outlinePolygon,
   outlineRectangle,
+  type Corner,
   type Drawing,
   type PlainViewSize,
 } from '@sardonyx/core';
 
 type ViewBuilder = ReturnType<typeof createView>;
 
+/** Corners written as "x y" or "x y radius", with commas between them, in millimetres. */
+export function corners(text: string): Corner[] {
+  return text.split(', ').map((corner) => {
+    const [x = 0, y = 0, radius = 0] = corner.split(' ').map(Number);
+    return [x, y, radius];
+  });
+}
+
 /** Short names for drawing by hand: polygon, rectangle and circle in millimetres. */
-export const poly = outlinePolygon;
+export const poly = (text: string) => outlinePolygon(corners(text));
 export const rect = outlineRectangle;
 export const disc = outlineCircle;
 

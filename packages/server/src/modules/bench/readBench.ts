@@ -1,10 +1,9 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
-import { selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
-import type { EntityManager } from 'typeorm';
+import { checkRoom, computePaint, selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
+import { IsNull, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
-import { JobRow, RestorerRow, TaskRow } from '../../entities/work.ts';
+import { JobRow, RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
-import { computePaint } from '../jobs/computePaint.ts';
 import { readSpecimenParts, type SpecimenParts } from './readSpecimenParts.ts';
 
 /** All jobs as lanes: what hands can do now first, then what waits, then what is signed off. */
@@ -14,6 +13,9 @@ export async function readBench(manager: EntityManager, now: Date): Promise<Benc
   const castings = new Map((await manager.find(CastingRow)).map((casting) => [casting.id, casting]));
   const tasks = await manager.find(TaskRow);
   const parts = await readSpecimenParts(manager);
+  const inRoom = tasks.filter((task) => task.state === 'doing');
+  const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
+  const refuseRoom = (task: Task) => checkRoom(task, inRoom, timers, now)[0]?.message ?? null;
   const lanes = jobs.map((job) => {
     const own = specimens.filter((specimen) => specimen.jobId === job.id);
     return createLane(
@@ -22,6 +24,7 @@ export async function readBench(manager: EntityManager, now: Date): Promise<Benc
       castings,
       tasks.filter((task) => task.jobId === job.id),
       parts,
+      refuseRoom,
     );
   });
   return {
@@ -37,6 +40,7 @@ function createLane(
   castings: ReadonlyMap<string, CastingRow>,
   tasks: readonly TaskRow[],
   all: SpecimenParts,
+  refuseRoom: (task: Task) => string | null,
 ): BenchLane {
   const first = specimens[0];
   const casting = first?.castingId ? castings.get(first.castingId) : undefined;
@@ -51,6 +55,7 @@ function createLane(
     job,
     castingName: casting ? `${casting.number} ${casting.name}` : 'Casting not known yet',
     drawing: casting?.drawing ?? null,
+    parts: parts.map(({ key, material, state }) => ({ key, material, state })),
     paint: computePaint(parts, areas, layers),
     band: applied.length ? applied : bandLayers.filter((layer) => layer.stage === 'found'),
     bandMaterial: body?.material ?? 'metal',
@@ -62,6 +67,7 @@ function createLane(
       underWay: next.task.state === 'doing',
     },
     blockedBy: next.blockedBy,
+    roomRefusal: next.task && refuseRoom(next.task),
     openWants: wants
       .filter((want) => want.state === 'open' || want.state === 'ordered')
       .map(({ what, state, dueOn }) => ({ what, state, dueOn })),

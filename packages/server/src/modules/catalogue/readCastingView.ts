@@ -1,4 +1,5 @@
 import type { CastingView } from '@sardonyx/contract';
+import { PART_ROLES } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import {
   CastingPartRow,
@@ -24,7 +25,9 @@ export async function readCastingView(manager: EntityManager, castingId: string)
     casting,
     range,
     maker: await findRow(manager, MakerRow, range.makerId, 'This maker'),
-    parts: await manager.findBy(CastingPartRow, { castingId }),
+    parts: (await manager.findBy(CastingPartRow, { castingId })).sort(
+      (a, b) => PART_ROLES.indexOf(a.role) - PART_ROLES.indexOf(b.role),
+    ),
     joints: await manager.findBy(JointRow, { castingId }),
     features,
     states: await manager.findBy(FeatureStateRow, { featureId: In(features.map((feature) => feature.id)) }),

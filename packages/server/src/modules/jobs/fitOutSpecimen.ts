@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { isMetal } from '@sardonyx/core';
+import { isMetal, PART_ROLES } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { CastingPartRow } from '../../entities/catalogue.ts';
 import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workpiece.ts';
@@ -10,7 +10,9 @@ import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workp
  */
 export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenRow): Promise<void> {
   if (!specimen.castingId) return;
-  const castingParts = await manager.findBy(CastingPartRow, { castingId: specimen.castingId });
+  const castingParts = (await manager.findBy(CastingPartRow, { castingId: specimen.castingId })).sort(
+    (a, b) => PART_ROLES.indexOf(a.role) - PART_ROLES.indexOf(b.role),
+  );
   const existing = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
   for (const { key, name, role, material } of castingParts.filter(
     (part) => !existing.some((own) => own.key === part.key),

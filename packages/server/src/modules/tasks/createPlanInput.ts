@@ -1,4 +1,4 @@
-import { computeOpeningOrder, type PlanInput, type PlanJoint } from '@sardonyx/core';
+import { computeOpeningOrder, selectJointsToOpen, type PlanInput, type PlanJoint } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { JointRow } from '../../entities/catalogue.ts';
 import { DecisionRow, type JobRow } from '../../entities/work.ts';
@@ -23,10 +23,11 @@ export async function createPlanInput(manager: EntityManager, job: JobRow, speci
   const findings = await manager.findBy(FindingRow, { specimenPartId: In(partIds) });
   const wants = await manager.findBy(WantRow, { specimenPartId: In(partIds) });
   const decisions = await manager.findBy(DecisionRow, { jobId: job.id });
+  const chosen = Object.fromEntries(decisions.map((decision) => [decision.school, decision.option]));
   return {
     scope: job.scope,
-    decisions: Object.fromEntries(decisions.map((decision) => [decision.school, decision.option])),
-    opening: job.scope === 'full' && specimen.castingId ? await readOpening(manager, specimen.castingId) : [],
+    decisions: chosen,
+    opening: job.scope === 'full' && specimen.castingId ? await readOpening(manager, specimen.castingId, chosen) : [],
     parts: parts.map((part) => {
       const ownAreas = areas.filter((area) => area.specimenPartId === part.id);
       const layersOf = (stage: string) =>
@@ -57,8 +58,12 @@ export async function createPlanInput(manager: EntityManager, job: JobRow, speci
 }
 
 /** All joints in the order assembly finds cheapest. A ring that cannot be opened leaves the model closed. */
-async function readOpening(manager: EntityManager, castingId: string): Promise<PlanJoint[]> {
-  const joints = await manager.findBy(JointRow, { castingId });
+async function readOpening(
+  manager: EntityManager,
+  castingId: string,
+  decisions: Readonly<Record<string, string>>,
+): Promise<PlanJoint[]> {
+  const joints = selectJointsToOpen(await manager.findBy(JointRow, { castingId }), decisions);
   const order = computeOpeningOrder(
     joints,
     joints.map((joint) => joint.key),

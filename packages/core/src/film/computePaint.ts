@@ -1,8 +1,9 @@
-import type { Area, CoatingLayer, PaintOfParts, SpecimenPart } from '@sardonyx/core';
+import type { PaintOfParts } from '../drawing/fillShape.ts';
+import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
 
-/** Outermost colour of each part's areas: as applied where anything was, else as found. */
+/** Outermost colour of each part's areas: as applied where anything was, else as found. Decals do not hide the paint. */
 export function computePaint(
-  parts: readonly SpecimenPart[],
+  parts: readonly Pick<SpecimenPart, 'id' | 'key'>[],
   areas: readonly Area[],
   layers: readonly CoatingLayer[],
 ): PaintOfParts {
@@ -11,7 +12,7 @@ export function computePaint(
     const own: Record<string, string> = {};
     for (const area of areas.filter((candidate) => candidate.specimenPartId === part.id)) {
       const visible = layers.filter((layer) => layer.areaId === area.id && layer.kind !== 'decal');
-      const top = outermost(visible, 'applied') ?? outermost(visible, 'found');
+      const top = selectOutermost(visible, 'applied') ?? selectOutermost(visible, 'found');
       if (top) own[area.name || area.kind] = top.colourHex;
     }
     paint[part.key] = own;
@@ -19,6 +20,6 @@ export function computePaint(
   return paint;
 }
 
-function outermost(layers: readonly CoatingLayer[], stage: CoatingLayer['stage']): CoatingLayer | undefined {
+function selectOutermost(layers: readonly CoatingLayer[], stage: CoatingLayer['stage']): CoatingLayer | undefined {
   return layers.filter((layer) => layer.stage === stage).sort((a, b) => b.seq - a.seq)[0];
 }

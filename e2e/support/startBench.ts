@@ -1,0 +1,72 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+
+export interface RunningBench {
+  readonly address: string;
+  readonly port: number;
+  readonly folder: string;
+  /** Ends the server and waits until it is gone; the folder stays. */
+  stop(): Promise<void>;
+  /** Ends the server if it still runs and throws the folder away. */
+  clear(): Promise<void>;
+}
+
+export interface BenchOptions {
+  readonly isDemo: boolean;
+  /** ISO time at which the server's clock starts; the real one when left out. */
+  readonly now?: string;
+  /** A folder and port used before: starts the same bench again. */
+  readonly again?: Pick<RunningBench, 'folder' | 'port'>;
+}
+
+/** Starts the real server as a process of its own, on a folder of its own, and waits for its address. */
+export async function startBench({ isDemo, now, again }: BenchOptions): Promise<RunningBench> {
+  const folder = again?.folder ?? (await mkdtemp(join(tmpdir(), 'sardonyx-e2e-')));
+  const env: NodeJS.ProcessEnv = {
+    ...process.env,
+    SARDONYX_PORT: String(again?.port ?? 0),
+    SARDONYX_DATA: folder,
+    SARDONYX_DEMO_DATA: folder,
+  };
+  if (now) env.SARDONYX_NOW = now;
+  const args = ['--import', 'tsx', 'packages/server/src/main.ts', ...(isDemo ? ['--demo'] : [])];
+  const server = spawn(process.execPath, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const address = await readAddress(server);
+  const stop = () => endProcess(server);
+  return {
+    address,
+    port: Number(new URL(address).port),
+    folder,
+    stop,
+    clear: async () => {
+      await stop();
+      await rm(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+function readAddress(server: ChildProcess): Promise<string> {
+  return new Promise((done, fail) => {
+    let output = '';
+    const read = (chunk: Buffer) => {
+      output += chunk.toString();
+      const found = /open at (http:\S+)/.exec(output);
+      if (found) done(found[1]!);
+    };
+    server.stdout?.on('data', read);
+    server.stderr?.on('data', read);
+    server.on('exit', (code) => fail(new Error(`The server ended with ${code}:\n${output}`)));
+  });
+}
+
+function endProcess(server: ChildProcess): Promise<void> {
+  if (server.exitCode !== null || server.signalCode !== null) return Promise.resolve();
+  return new Promise((done) => {
+    server.once('exit', () => done());
+    server.kill('SIGTERM');
+  });
+}

@@ -1,0 +1,37 @@
+import { Popover } from 'radix-ui';
+import { Link } from 'react-router';
+
+const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
+  ['/', 'Bench', 'All models in work'],
+  ['/catalogue', 'Catalogue', 'Castings and variants'],
+  ['/safe', 'Safe', 'Save everything, restore'],
+];
+
+/** The bench's name opens the plan of the rooms. */
+export function RoomPlan({ name, isDemo }: { readonly name: string; readonly isDemo: boolean }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="min-h-11 text-lead font-semibold">
+        {name} <span aria-hidden>▾</span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="start" sideOffset={6} className="z-40 w-80 border border-strong-line bg-sheet p-2">
+          {isDemo && <p className="px-2 py-1 text-note text-soft-ink">Demo world; your own folder is not touched.</p>}
+          <nav aria-label="Rooms">
+            {ROOMS.map(([path, room, what]) => (
+              <Popover.Close key={path} asChild>
+                <Link
+                  to={path}
+                  className="flex min-h-12 items-baseline justify-between gap-4 border-b border-hairline px-2 py-2"
+                >
+                  <span className="text-lead">{room}</span>
+                  <span className="text-note text-soft-ink">{what}</span>
+                </Link>
+              </Popover.Close>
+            ))}
+          </nav>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

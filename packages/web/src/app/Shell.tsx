@@ -1,0 +1,76 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Outlet } from 'react-router';
+import { ClockShelf } from '../features/clocks/index.ts';
+import { useGetHealthQuery } from '../shared/api/api.ts';
+import { refusalClosed } from '../shared/edits/editsSlice.ts';
+import { useAppDispatch, useAppSelector } from '../shared/store.ts';
+import { ErrorNote, LoadingNote } from '../shared/ui/Notice.tsx';
+import { ConflictDialog } from './ConflictDialog.tsx';
+import { ShortcutSheet } from './ShortcutSheet.tsx';
+import { TopLine } from './TopLine.tsx';
+import { useShortcuts } from './useShortcuts.ts';
+import { useTheme } from './useTheme.ts';
+
+const FindAnything = lazy(() =>
+  import('../features/find/index.ts').then((module) => ({ default: module.FindAnything })),
+);
+
+/** What stands around every screen: top line, notices, the clock shelf. */
+export function Shell() {
+  const [theme, switchTheme] = useTheme();
+  const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
+  const open = useMemo(() => ({ find: () => setSheet('find'), sheet: () => setSheet('keys') }), []);
+  useShortcuts(open);
+  return (
+    <div className="flex h-dvh flex-col">
+      <a href="#work" className="sr-only focus:not-sr-only focus:p-3">
+        Skip to the work
+      </a>
+      <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
+      <Offline />
+      <Refusal />
+      <main id="work" tabIndex={-1} className="min-h-0 grow overflow-y-auto outline-none">
+        <Suspense fallback={<LoadingNote what="this room" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <ClockShelf />
+      <ConflictDialog />
+      <ShortcutSheet isOpen={sheet === 'keys'} onClose={() => setSheet(null)} />
+      <Suspense>{sheet === 'find' && <FindAnything onClose={() => setSheet(null)} />}</Suspense>
+    </div>
+  );
+}
+
+const RETRY_MS = 3000;
+
+/** Says so while the server is away, and keeps knocking. */
+function Offline() {
+  const isOnline = useAppSelector((state) => state.connection.isOnline);
+  const unsent = useAppSelector((state) => state.edits.unsent.length);
+  useGetHealthQuery(undefined, { pollingInterval: isOnline ? 0 : RETRY_MS });
+  if (isOnline) return null;
+  const kept = unsent ? ` ${unsent} ${unsent === 1 ? 'edit is' : 'edits are'} kept and will be sent.` : '';
+  return (
+    <p role="alert" className="border-b border-strong-line bg-sunk px-4 py-2">
+      <strong>▲ The bench cannot be reached.</strong> You can go on reading and typing; nothing is lost.{kept} Trying
+      again every few seconds.
+    </p>
+  );
+}
+
+/** An edit that was refused away from a form. */
+function Refusal() {
+  const dispatch = useAppDispatch();
+  const refusal = useAppSelector((state) => state.edits.refusal);
+  if (!refusal) return null;
+  const { label, error } = refusal;
+  return (
+    <div className="border-b border-strong-line">
+      <ErrorNote
+        error={{ ...error, message: `${label}. ${error.message}` }}
+        onClose={() => void dispatch(refusalClosed())}
+      />
+    </div>
+  );
+}

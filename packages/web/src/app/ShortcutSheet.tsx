@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { Dialog } from '../shared/ui/Dialog.tsx';
+import { areSingleKeysOn, setSingleKeys } from './useShortcuts.ts';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['Ctrl or Cmd + K', 'Find a model, casting, part or paint'],
+  ['Alt + 1 to 7', 'Go to a station of the job'],
+  ['Ctrl or Cmd + Z', 'Undo the last edit of this window'],
+  ['Arrow keys', 'Move along the tray, and through look-points and parts'],
+  ['Hold Space or Enter', 'Act that cannot be undone: 1.5 seconds'],
+  ['Esc', 'Step out of what is open'],
+  ['b', 'To the bench'],
+  ['?', 'This sheet'],
+];
+
+export function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
+  const [isOn, setOn] = useState(areSingleKeysOn);
+  return (
+    <Dialog isOpen={isOpen} onClose={onClose} title="Keys">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+        {KEYS.map(([keys, act]) => (
+          <div key={keys} className="contents">
+            <dt className="figure font-semibold">{keys}</dt>
+            <dd>{act}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className="mt-4 flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={isOn}
+          onChange={(event) => {
+            setOn(event.target.checked);
+            setSingleKeys(event.target.checked);
+          }}
+        />
+        Single keys (b, ?) are on
+      </label>
+    </Dialog>
+  );
+}

@@ -1,0 +1,62 @@
+import { createBrowserRouter, Link, useRouteError } from 'react-router';
+import { BenchPage } from '../features/bench/index.ts';
+import { readAppError } from '../shared/api/appError.ts';
+import { EmptyNote, ErrorNote } from '../shared/ui/Notice.tsx';
+import { Shell } from './Shell.tsx';
+
+const lazyPage = (load: () => Promise<React.ComponentType>) => async () => ({ Component: await load() });
+
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Broken />,
+    children: [
+      { index: true, element: <BenchPage /> },
+      {
+        path: 'put-on-bench',
+        lazy: lazyPage(() => import('../features/intake/index.ts').then((module) => module.PutOnBenchPage)),
+      },
+      {
+        path: 'jobs/:jobId/:station?',
+        lazy: lazyPage(() => import('../features/job/index.ts').then((module) => module.JobPage)),
+      },
+      {
+        path: 'catalogue',
+        lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.CataloguePage)),
+      },
+      {
+        path: 'catalogue/new',
+        lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.NewCastingPage)),
+      },
+      {
+        path: 'catalogue/:castingId',
+        lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.CastingPage)),
+      },
+      { path: 'safe', lazy: lazyPage(() => import('../features/keepsake/index.ts').then((module) => module.SafePage)) },
+      { path: '*', element: <Nowhere /> },
+    ],
+  },
+]);
+
+function Nowhere() {
+  return (
+    <div className="p-6">
+      <EmptyNote title="There is nothing at this address.">
+        <Link className="underline" to="/">
+          Back to the bench
+        </Link>
+      </EmptyNote>
+    </div>
+  );
+}
+
+function Broken() {
+  return (
+    <div className="space-y-4 p-6">
+      <ErrorNote error={readAppError(useRouteError())} />
+      <a className="plain-button" href="/">
+        Open the bench again
+      </a>
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import type { BenchView } from '@sardonyx/contract';
+import { describeTonight, findNextSession } from '@sardonyx/core';
+import { Link } from 'react-router';
+import { useGetBenchQuery } from '../../shared/api/api.ts';
+import { readAppError } from '../../shared/api/appError.ts';
+import { formatMinutes } from '../../shared/format.ts';
+import { EmptyNote, ErrorNote, LoadingNote } from '../../shared/ui/Notice.tsx';
+import { Lane } from './Lane.tsx';
+
+/** All models in work: what can be done in the next session, then a lane for each. */
+export function BenchPage() {
+  const { data, error } = useGetBenchQuery();
+  if (!data) return error === undefined ? <LoadingNote what="the bench" /> : <Failed error={error} />;
+  if (data.lanes.length === 0) return <EmptyBench />;
+  const open = data.lanes.filter((lane) => !lane.job.signedOffAt);
+  const finished = data.lanes.filter((lane) => lane.job.signedOffAt);
+  const now = new Date(data.now);
+  return (
+    <div className="mx-auto max-w-[84rem] px-4 py-4">
+      <div className="mb-4 flex flex-wrap items-start justify-between gap-4">
+        <Tonight view={data} />
+        <Link to="/put-on-bench" className="plain-button">
+          Put a model on the bench
+        </Link>
+      </div>
+      {open.map((lane) => (
+        <Lane key={lane.job.id} lane={lane} now={now} />
+      ))}
+      {finished.length > 0 && <h2 className="mt-8 mb-2">Signed off</h2>}
+      {finished.map((lane) => (
+        <Lane key={lane.job.id} lane={lane} now={now} />
+      ))}
+    </div>
+  );
+}
+
+/** The verdict of the page: when somebody is next here and what hands can do then. */
+function Tonight({ view }: { readonly view: BenchView }) {
+  const now = new Date(view.now);
+  const session = findNextSession(view.restorers, now, -now.getTimezoneOffset());
+  const waiting = (lane: BenchView['lanes'][number]) => {
+    const ordered = lane.openWants.find((want) => want.state === 'ordered');
+    return ordered ? ordered.what : lane.blockedBy;
+  };
+  const tonight = describeTonight(
+    view.lanes
+      .filter((lane) => !lane.job.signedOffAt)
+      .map((lane) => ({
+        number: lane.job.number,
+        nextTask: lane.roomRefusal ? null : lane.next,
+        waitsFor: lane.roomRefusal ? 'a clock in the room' : waiting(lane),
+      })),
+    session,
+  );
+  const when =
+    session &&
+    new Intl.DateTimeFormat(undefined, { weekday: 'long', hour: '2-digit', minute: '2-digit' }).format(
+      session.startsAt,
+    );
+  return (
+    <div className="max-w-3xl">
+      <h1>{tonight.sentence}</h1>
+      {session && (
+        <p className="mt-1 text-soft-ink">
+          {session.underWay
+            ? `${session.who} has the bench now, ${formatMinutes(session.minutesLeft)} left.`
+            : `Next session: ${session.who}, ${when}, ${formatMinutes(session.minutesLeft)}.`}{' '}
+          Minutes are planning estimates.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function EmptyBench() {
+  return (
+    <div className="mx-auto max-w-2xl space-y-4 p-8">
+      <h1>The bench is empty.</h1>
+      <EmptyNote title="Put the first model on it.">
+        You do not have to know what it is: an unknown casting is identified at the first station. Everything you write
+        down stays in your own folder on this machine.
+      </EmptyNote>
+      <Link to="/put-on-bench" className="main-button">
+        Put a model on the bench
+      </Link>
+    </div>
+  );
+}
+
+function Failed({ error }: { readonly error: unknown }) {
+  return (
+    <div className="p-6">
+      <ErrorNote error={readAppError(error)} />
+    </div>
+  );
+}

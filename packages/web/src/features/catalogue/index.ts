@@ -1,0 +1,3 @@
+export { CastingPage } from './CastingPage.tsx';
+export { CataloguePage } from './CataloguePage.tsx';
+export { NewCastingPage } from './NewCastingPage.tsx';

@@ -1,0 +1,2 @@
+export { ClockShelf } from './ClockShelf.tsx';
+export { StartClock } from './StartClock.tsx';

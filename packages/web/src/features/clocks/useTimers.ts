@@ -1,0 +1,16 @@
+import { useEffect, useState } from 'react';
+import { useGetTimersQuery } from '../../shared/api/api.ts';
+
+const POLL_MS = 4000;
+
+/** The clocks and the server's time, ticking here between two answers. */
+export function useTimers() {
+  const { data, fulfilledTimeStamp } = useGetTimersQuery(undefined, { pollingInterval: POLL_MS });
+  const [here, setHere] = useState(() => Date.now());
+  useEffect(() => {
+    const ticking = setInterval(() => setHere(Date.now()), 500);
+    return () => clearInterval(ticking);
+  }, []);
+  const ahead = data && fulfilledTimeStamp ? Date.parse(data.now) - fulfilledTimeStamp : 0;
+  return { timers: data?.timers ?? [], nowMs: here + ahead };
+}

@@ -1,0 +1,1 @@
+export { FindAnything } from './FindAnything.tsx';

@@ -1,0 +1,83 @@
+import { CreateJob } from '@sardonyx/contract';
+import { JOB_SCOPES } from '@sardonyx/core';
+import { useNavigate } from 'react-router';
+import { useCreateJobMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
+import { Field } from '../../shared/form/Field.tsx';
+import { useContractForm } from '../../shared/form/useContractForm.ts';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+
+const SCOPE_WORDS = { full: 'Full: strip, mend and repaint', 'clean only': 'Clean only: change nothing' } as const;
+const emptyToNull = (value: unknown) => (value === '' ? null : value);
+
+/** A model comes in: what it is called, what it is (or that nobody knows), and what is wanted of it. */
+export function PutOnBenchPage() {
+  const navigate = useNavigate();
+  const { data: catalogue } = useGetCatalogueQuery();
+  const [create, { isLoading }] = useCreateJobMutation();
+  const { register, handleSubmit, formState, showError } = useContractForm(CreateJob, {
+    title: '',
+    castingId: null,
+    scope: 'full',
+    target: 'as issued',
+    why: '',
+    dueOn: null,
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async (values) => {
+    try {
+      const job = await create({ ...values }).unwrap();
+      await navigate(`/jobs/${job.id}/identify`);
+    } catch (error) {
+      showError(error);
+    }
+  });
+  return (
+    <form className="mx-auto max-w-2xl space-y-4 p-6" onSubmit={(event) => void save(event)} noValidate>
+      <h1>Put a model on the bench</h1>
+      <p className="text-soft-ink">
+        If you do not know what it is, leave the casting open: the first station finds out.
+      </p>
+      <Field label="What do you call it?" error={errors.title?.message}>
+        <input {...register('title')} autoFocus />
+      </Field>
+      <Field label="Casting" error={errors.castingId?.message} hint="Its parts and joints come from the catalogue.">
+        <select {...register('castingId', { setValueAs: emptyToNull })}>
+          <option value="">Not known yet</option>
+          {(catalogue?.castings ?? []).map((casting) => (
+            <option key={casting.id} value={casting.id}>
+              {casting.makerName} {casting.number} {casting.name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field label="How far shall it go?" error={errors.scope?.message}>
+          <select {...register('scope')}>
+            {JOB_SCOPES.map((scope) => (
+              <option key={scope} value={scope}>
+                {SCOPE_WORDS[scope]}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="What is the target?" error={errors.target?.message}>
+          <select {...register('target')}>
+            <option value="as issued">As issued by the factory</option>
+            <option value="period-correct">True to the real vehicle</option>
+            <option value="custom">Custom</option>
+          </select>
+        </Field>
+      </div>
+      <Field label="Why this one?" error={errors.why?.message} hint="Goes into its record.">
+        <textarea rows={2} {...register('why')} />
+      </Field>
+      <Field label="Due on" error={errors.dueOn?.message} hint="Leave empty when nobody waits for it.">
+        <input type="date" {...register('dueOn', { setValueAs: emptyToNull })} />
+      </Field>
+      {errors.root && <ErrorNote error={{ kind: 'bad input', message: errors.root.message ?? '' }} />}
+      <button type="submit" className="main-button" disabled={isLoading}>
+        Put it on the bench
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,1 @@
+export { PutOnBenchPage } from './PutOnBenchPage.tsx';

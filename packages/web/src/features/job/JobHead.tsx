@@ -1,0 +1,51 @@
+import { useNavigate, useLocation } from 'react-router';
+import { formatDay, formatDue } from '../../shared/format.ts';
+import { Autosaved } from './Autosaved.tsx';
+import { useJob } from './JobContext.tsx';
+
+/** Which job, which of its models, and the facts of the job that can be changed here. */
+export function JobHead() {
+  const { view, specimen, isClosed } = useJob();
+  const { job } = view;
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-4 pt-3">
+      <h1 className="text-lead! leading-6">
+        <span className="figure">{job.number}</span> {job.title}
+      </h1>
+      <span className="text-soft-ink">
+        came in {formatDay(job.intakeOn)} · {job.target} · {job.scope}
+        {job.dueOn && ` · due ${formatDue(job.dueOn, new Date())}`}
+        {job.signedOffAt && ` · signed off ${formatDay(job.signedOffAt)} by ${job.signedOffBy}`}
+      </span>
+      {view.specimens.length > 1 && (
+        <label className="flex items-center gap-2">
+          Model in hand
+          <select
+            style={{ width: 'auto' }}
+            value={specimen.specimen.id}
+            onChange={(event) => void navigate(`${pathname}?specimen=${encodeURIComponent(event.target.value)}`)}
+          >
+            {view.specimens.map((one) => (
+              <option key={one.specimen.id} value={one.specimen.id}>
+                {one.specimen.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {!isClosed && (
+        <details className="ml-auto">
+          <summary className="quiet-button">Facts of the job</summary>
+          <div className="grid w-full max-w-xl gap-3 py-2 sm:grid-cols-2">
+            <Autosaved kind="jobs" row={job} field="title" label="Name" />
+            <Autosaved kind="jobs" row={job} field="dueOn" label="Due on" type="date" />
+            <Autosaved kind="jobs" row={job} field="why" label="Why this one" />
+            <Autosaved kind="specimens" row={specimen.specimen} field="note" label="Note on the model" />
+          </div>
+        </details>
+      )}
+    </div>
+  );
+}

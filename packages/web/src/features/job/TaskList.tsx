@@ -1,0 +1,48 @@
+import { selectOpenLinks, type Station, type Task } from '@sardonyx/core';
+import { useState } from 'react';
+import { useJob } from './JobContext.tsx';
+import { TaskLine } from './TaskLine.tsx';
+
+/** The tasks of a station: what can be done first and open, what waits folded with its reason, what is done at the end. */
+export function TaskList({ station, heading = 'Do' }: { readonly station: Station; readonly heading?: string }) {
+  const { tasks } = useJob();
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
+  const own = tasks.filter((task) => task.station === station);
+  if (own.length === 0) return null;
+  const isOpen = (task: Task) => task.state === 'to do' || task.state === 'doing';
+  const current =
+    own.find((task) => task.state === 'doing') ??
+    own.find((task) => task.state === 'to do' && selectOpenLinks(task, tasks).length === 0);
+  const toggle = (id: string) =>
+    setOpened((before) => {
+      const next = new Set(before);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  const line = (task: Task) => (
+    <TaskLine
+      key={task.id}
+      task={task}
+      isUnfolded={task.id === current?.id || opened.has(task.id)}
+      onToggle={() => toggle(task.id)}
+    />
+  );
+  return (
+    <section aria-label={`Tasks: ${heading}`}>
+      {own.some(isOpen) && (
+        <>
+          <h2 className="mb-2">{heading}</h2>
+          <ol>{own.filter(isOpen).map(line)}</ol>
+        </>
+      )}
+      {own.some((task) => !isOpen(task)) && (
+        <details className="mt-2">
+          <summary className="quiet-button">{count(own.length - own.filter(isOpen).length)} done</summary>
+          <ol>{own.filter((task) => !isOpen(task)).map(line)}</ol>
+        </details>
+      )}
+    </section>
+  );
+}
+
+const count = (n: number) => (n === 1 ? '1 task' : `${n} tasks`);

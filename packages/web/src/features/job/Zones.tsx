@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react';
+
+/** The model on the left, the work on the right; one above the other on a tablet. */
+export function Zones({ model, children }: { readonly model: ReactNode; readonly children: ReactNode }) {
+  return (
+    <div className="grid gap-6 px-4 py-4 min-[1100px]:grid-cols-[minmax(0,42fr)_minmax(0,58fr)]">
+      <div className="min-w-0 space-y-3 min-[1100px]:sticky min-[1100px]:top-2 min-[1100px]:self-start">{model}</div>
+      <div className="min-w-0 space-y-6">{children}</div>
+    </div>
+  );
+}
+
+/** A line of the work with its reason in the margin; on a tablet the reason folds under its line. */
+export function Line({ because, children }: { readonly because?: ReactNode; readonly children: ReactNode }) {
+  return (
+    <div className="grid gap-x-6 gap-y-1 min-[1100px]:grid-cols-[minmax(0,1fr)_13rem]">
+      <div className="min-w-0">{children}</div>
+      <div className="min-w-0 border-l border-hairline pl-3 text-note text-soft-ink">{because}</div>
+    </div>
+  );
+}
+
+/** The verdict first. */
+export function Verdict({ children, rest }: { readonly children: ReactNode; readonly rest?: ReactNode }) {
+  return (
+    <div>
+      <p className="text-act font-semibold">{children}</p>
+      {rest && <p className="mt-1 text-soft-ink">{rest}</p>}
+    </div>
+  );
+}

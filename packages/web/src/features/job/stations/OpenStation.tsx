@@ -1,0 +1,56 @@
+import { computeStationState, type Task } from '@sardonyx/core';
+import { formatMinutes } from '../../../shared/format.ts';
+import { EmptyNote } from '../../../shared/ui/Notice.tsx';
+import { useJob } from '../JobContext.tsx';
+import { PartMapView } from '../PartMapView.tsx';
+import { TaskList } from '../TaskList.tsx';
+import { Verdict, Zones } from '../Zones.tsx';
+
+/** How it comes apart: the joints in order, numbered on the part map. */
+export function OpenStation() {
+  const { tasks, specimen } = useJob();
+  const { total, done, handsOnLeftMin, irreversibleLeft } = computeStationState(tasks, 'open');
+  const cuts = tasks.filter((task) => task.station === 'open' && task.tags.includes('open joint'));
+  return (
+    <Zones
+      model={
+        <>
+          <PartMapView marks={numberCuts(cuts, specimen.parts)} markWord="cut" />
+          <ol className="grid gap-x-4 text-note sm:grid-cols-2">
+            {cuts.map((task, i) => (
+              <li key={task.id} className={task.state === 'done' ? 'text-soft-ink' : ''}>
+                <span className="figure font-bold">{i + 1}</span> {task.title}
+                {task.state === 'done' ? ' (open)' : ''}
+              </li>
+            ))}
+          </ol>
+        </>
+      }
+    >
+      {total === 0 ? (
+        <EmptyNote title="Nothing is opened.">
+          {specimen.casting
+            ? 'This job leaves the model closed.'
+            : 'Settle the casting at Identify: its joints come with it.'}
+        </EmptyNote>
+      ) : (
+        <Verdict rest="Minutes and risks are planning estimates. Each step that destroys something asks for its photograph first.">
+          {done === total
+            ? 'It is open; every part lies on the bench.'
+            : `${total - done} of ${total} steps left, ${formatMinutes(handsOnLeftMin)} at the hands; ${irreversibleLeft} cannot be undone.`}
+        </Verdict>
+      )}
+      <TaskList station="open" heading="Open, in this order" />
+    </Zones>
+  );
+}
+
+/** Each cut stands on the part that comes off at it (the last one the joint names). */
+function numberCuts(cuts: readonly Task[], parts: readonly { key: string }[]): Record<string, string> {
+  const marks: Record<string, string> = {};
+  cuts.forEach((task, i) => {
+    const key = [...task.partKeys].reverse().find((candidate) => parts.some((part) => part.key === candidate));
+    if (key) marks[key] = marks[key] ? `${marks[key]},${i + 1}` : String(i + 1);
+  });
+  return marks;
+}

@@ -1,0 +1,117 @@
+import { checkSignOff } from '@sardonyx/core';
+import { useState } from 'react';
+import { PhotoStrip } from '../../photos/index.ts';
+import { useSignOffMutation } from '../../../shared/api/api.ts';
+import { readAppError } from '../../../shared/api/appError.ts';
+import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
+import { formatMoment } from '../../../shared/format.ts';
+import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
+import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { useWho } from '../../../shared/ui/useWho.ts';
+import { useJob } from '../JobContext.tsx';
+import { TaskList } from '../TaskList.tsx';
+import { Verdict, Zones } from '../Zones.tsx';
+import { WantList } from './survey/WantList.tsx';
+
+/** The record: what it was, what was done, what is on it now. Signed when nothing is left open. */
+export function SignOffStation() {
+  const { view, specimen, paint, isClosed } = useJob();
+  const { job } = view;
+  const refusals = checkSignOff(
+    view.specimens.flatMap((one) => one.wants),
+    view.tasks,
+  );
+  const drawing = specimen.casting?.casting.drawing.views[0];
+  return (
+    <Zones
+      model={
+        <>
+          {drawing ? (
+            <ModelDrawing
+              view={drawing}
+              paint={paint}
+              parts={specimen.parts}
+              label={`${specimen.specimen.name} now`}
+              className="h-56 w-full border border-hairline bg-paper"
+            />
+          ) : (
+            <EmptyNote title="No drawing: the casting is not known." />
+          )}
+          <PhotoStrip jobId={job.id} photos={view.photos} stage="before" isClosed />
+          <PhotoStrip jobId={job.id} photos={view.photos} stage="after" isClosed={isClosed} />
+        </>
+      }
+    >
+      <Verdict rest={isClosed ? 'Its record stands as it is.' : undefined}>
+        {isClosed
+          ? `Signed off ${formatMoment(job.signedOffAt!)} by ${job.signedOffBy}.`
+          : refusals.length
+            ? `Not yet: ${refusals.length} ${refusals.length === 1 ? 'thing is' : 'things are'} open.`
+            : 'Everything is done. It can be signed.'}
+      </Verdict>
+      {!isClosed && refusals.length > 0 && (
+        <ul aria-label="What is open" className="list-inside list-disc text-soft-ink">
+          {refusals.slice(0, 6).map((refusal) => (
+            <li key={refusal.message}>{refusal.message}</li>
+          ))}
+          {refusals.length > 6 && <li>and {refusals.length - 6} more</li>}
+        </ul>
+      )}
+      <WantList />
+      <TaskList station="sign-off" />
+      {!isClosed && <Sign jobId={job.id} />}
+      <section aria-label="Record" className="space-y-2">
+        <h2>Record</h2>
+        <p className="text-soft-ink">
+          What was found, done and put on, with who and when, and a plain statement that it is restored.
+        </p>
+        <div className="flex flex-wrap gap-3">
+          <a className="plain-button" href={`/api/jobs/${job.id}/record.pdf`} download>
+            Record card (PDF)
+          </a>
+          <a className="plain-button" href={`/api/jobs/${job.id}/record.json`} download>
+            Record (JSON)
+          </a>
+        </div>
+        <Log />
+      </section>
+    </Zones>
+  );
+}
+
+function Sign({ jobId }: { readonly jobId: string }) {
+  const [who] = useWho();
+  const [name, setName] = useState(who);
+  const [signOff, { error, isLoading }] = useSignOffMutation();
+  return (
+    <section aria-label="Sign off" className="space-y-3">
+      <label className="block max-w-sm">
+        <span className="font-semibold">Signed by</span>
+        <input value={name} onChange={(event) => setName(event.target.value)} />
+      </label>
+      <HeldButton disabled={isLoading} onHeld={() => void signOff({ id: jobId, who: name })}>
+        Sign it off: afterwards nothing of this job can be changed
+      </HeldButton>
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+    </section>
+  );
+}
+
+function Log() {
+  const { view } = useJob();
+  const titles = new Map(view.tasks.map((task) => [task.id, task.title]));
+  if (view.log.length === 0) return null;
+  return (
+    <details>
+      <summary className="quiet-button">{view.log.length} entries in the log</summary>
+      <ol>
+        {view.log.map((entry) => (
+          <li key={entry.id} className="border-t border-hairline py-1">
+            {formatMoment(entry.at)}, {entry.who}: {titles.get(entry.taskId)} {entry.act}
+            {entry.note && ` (${entry.note})`}
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}

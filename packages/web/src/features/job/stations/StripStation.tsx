@@ -1,0 +1,43 @@
+import { computeStationState, SCHOOLS } from '@sardonyx/core';
+import { formatMinutes } from '../../../shared/format.ts';
+import { useJob } from '../JobContext.tsx';
+import { PartMapView } from '../PartMapView.tsx';
+import { TaskList } from '../TaskList.tsx';
+import { Verdict, Zones } from '../Zones.tsx';
+import { Decisions } from './Decisions.tsx';
+
+const SCHOOLS_HERE = SCHOOLS.filter((school) =>
+  ['S1', 'S3', 'S4', 'S11', 'S15', 'S16', 'S17', 'S18'].includes(school.key),
+);
+
+/** Paint off, wash, inspect, mend: each task with its hazard and its clock. */
+export function StripStation() {
+  const { tasks } = useJob();
+  const { total, done, handsOnLeftMin, waitingLeftMin } = computeStationState(tasks, 'strip');
+  const parts = tasks
+    .filter((task) => task.station === 'strip' && task.state !== 'done' && task.state !== 'not needed')
+    .flatMap((task) => task.partKeys);
+  const left = Object.fromEntries(
+    [...new Set(parts)].map((key) => [key, String(parts.filter((other) => other === key).length)]),
+  );
+  return (
+    <Zones
+      model={
+        <>
+          <PartMapView marks={left} markWord="tasks left" />
+          <p className="text-note text-soft-ink">Figures count what is left to do on a part.</p>
+          <Decisions schools={SCHOOLS_HERE} />
+        </>
+      }
+    >
+      <Verdict rest="Treat all paint as leaded until the metal is bare: everything stays wet.">
+        {total === 0
+          ? 'Nothing to strip or mend.'
+          : done === total
+            ? 'Bare, mended and ready for primer.'
+            : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands, ${formatMinutes(waitingLeftMin)} of watching and waiting.`}
+      </Verdict>
+      <TaskList station="strip" />
+    </Zones>
+  );
+}

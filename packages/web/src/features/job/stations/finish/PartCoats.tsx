@@ -1,0 +1,86 @@
+import { computeStack, type Area, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import { Band } from '../../../../shared/drawing/Band.tsx';
+import { useJob } from '../../JobContext.tsx';
+import { LayerList } from '../survey/LayerList.tsx';
+import { LogCoatForm } from './LogCoatForm.tsx';
+import { PlanCoat } from './PlanCoat.tsx';
+
+const STAGES: readonly (readonly [CoatingLayer['stage'], string])[] = [
+  ['found', 'As found'],
+  ['planned', 'As planned'],
+  ['applied', 'On it now'],
+];
+
+/** The part's areas, each as found beside as planned beside what is on it now. */
+export function PartCoats({ part }: { readonly part: SpecimenPart }) {
+  const { specimen, isClosed } = useJob();
+  const areas = specimen.areas.filter((area) => area.specimenPartId === part.id);
+  return (
+    <section aria-label={`Coats: ${part.name}`} className="space-y-4 border border-strong-line bg-sheet p-4">
+      <h2>
+        {part.name} <span className="text-body font-normal text-soft-ink">({part.material})</span>
+      </h2>
+      {areas.map((area) => (
+        <AreaCoats key={area.id} area={area} part={part} />
+      ))}
+      {!isClosed && <LogCoatForm part={part} areas={areas} />}
+    </section>
+  );
+}
+
+function AreaCoats({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
+  const { specimen, isClosed } = useJob();
+  const layersOf = (stage: CoatingLayer['stage']) =>
+    specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === stage);
+  const planned = layersOf('planned');
+  return (
+    <div className="border-t border-hairline pt-2">
+      <h3>{area.name}</h3>
+      <div className="grid gap-3 sm:grid-cols-3">
+        {STAGES.map(([stage, word]) => {
+          const layers = layersOf(stage);
+          const stack = computeStack(layers);
+          return (
+            <div key={stage} className="flex gap-2">
+              <Band
+                layers={layers}
+                material={part.material}
+                width={44}
+                height={72}
+                label={`${part.name}, ${area.name}, ${word.toLowerCase()}`}
+              />
+              <p className="text-note">
+                <strong className="block">{word}</strong>
+                {layers.length ? (
+                  <>
+                    <span className="figure">
+                      {Math.round(stack.totalUm)} ± {Math.round(stack.spreadUm)} µm
+                    </span>
+                    <span className="block text-soft-ink">{stack.measured ? 'measured' : 'estimated'}</span>
+                  </>
+                ) : (
+                  <span className="text-soft-ink">nothing</span>
+                )}
+              </p>
+            </div>
+          );
+        })}
+      </div>
+      <details>
+        <summary className="quiet-button">Coats in words</summary>
+        {STAGES.map(([stage, word]) => {
+          const layers = layersOf(stage);
+          return (
+            layers.length > 0 && (
+              <div key={stage}>
+                <p className="text-note text-soft-ink">{word}, from the metal outwards</p>
+                <LayerList layers={layers} />
+              </div>
+            )
+          );
+        })}
+      </details>
+      {!isClosed && <PlanCoat area={area} nextSeq={Math.max(-1, ...planned.map((layer) => layer.seq)) + 1} />}
+    </div>
+  );
+}

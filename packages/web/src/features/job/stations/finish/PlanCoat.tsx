@@ -1,0 +1,65 @@
+import type { Area, PaintProduct } from '@sardonyx/core';
+import { useState } from 'react';
+import { useGetShelfQuery } from '../../../../shared/api/api.ts';
+import { createRow } from '../../../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+
+const DECAL = 'decal';
+
+/** Plans the next coat outwards: a pot from the shelf, or a decal. */
+export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
+  const { data: shelf } = useGetShelfQuery();
+  const dispatch = useAppDispatch();
+  const [chosen, setChosen] = useState('');
+  const plan = async () => {
+    const product = shelf?.products.find((candidate) => candidate.id === chosen);
+    const layer = product
+      ? layerOf(product)
+      : {
+          kind: 'decal',
+          name: `${area.name} decal`,
+          colourHex: '#e8e0c8',
+          thicknessUm: 18,
+          thicknessOrigin: 'planning estimate',
+          productId: null,
+        };
+    const problem = await dispatch(
+      createRow({
+        kind: 'layers',
+        body: { areaId: area.id, stage: 'planned', seq: nextSeq, ...layer },
+        label: `planned ${layer.name}`,
+      }),
+    ).unwrap();
+    if (!problem) setChosen('');
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-2 pt-1">
+      <label>
+        <span className="text-note">Plan a coat for the {area.name}</span>
+        <select value={chosen} onChange={(event) => setChosen(event.target.value)}>
+          <option value="">Choose a pot</option>
+          {(shelf?.products ?? []).map((product) => (
+            <option key={product.id} value={product.id}>
+              {product.line} {product.name} ({product.kind})
+            </option>
+          ))}
+          <option value={DECAL}>A decal</option>
+        </select>
+      </label>
+      <button type="button" className="plain-button" disabled={!chosen} onClick={() => void plan()}>
+        Plan it
+      </button>
+    </div>
+  );
+}
+
+function layerOf(product: PaintProduct) {
+  return {
+    kind: product.kind === 'powder' ? 'colour' : product.kind,
+    name: `${product.line} ${product.name}`,
+    colourHex: product.colourHex,
+    thicknessUm: product.dryFilmUm,
+    thicknessOrigin: 'product sheet',
+    productId: product.id,
+  };
+}

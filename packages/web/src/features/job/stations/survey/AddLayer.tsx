@@ -1,0 +1,65 @@
+import { CreateLayer } from '@sardonyx/contract';
+import { LAYER_KINDS, type Area } from '@sardonyx/core';
+import { createRow } from '../../../../shared/edits/editRow.ts';
+import { Field } from '../../../../shared/form/Field.tsx';
+import { useContractForm } from '../../../../shared/form/useContractForm.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+
+/** Writes down a coating that was found, outside the ones before it. */
+export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
+  const dispatch = useAppDispatch();
+  const { register, handleSubmit, formState, reset, showError } = useContractForm(CreateLayer, {
+    areaId: area.id,
+    stage: 'found',
+    seq: nextSeq,
+    kind: 'colour',
+    name: '',
+    colourHex: '#808080',
+    thicknessUm: 25,
+    thicknessOrigin: 'planning estimate',
+    productId: null,
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async (values) => {
+    const problem = await dispatch(
+      createRow({
+        kind: 'layers',
+        body: { ...values, seq: nextSeq },
+        label: `found ${values.name}`,
+        isShownInPlace: true,
+      }),
+    ).unwrap();
+    if (problem) showError(problem);
+    else reset();
+  });
+  return (
+    <details>
+      <summary className="quiet-button">Add a coating found on the {area.name}</summary>
+      <form className="grid gap-2 py-2 sm:grid-cols-2" noValidate onSubmit={(event) => void save(event)}>
+        <Field label="What is it?" error={errors.name?.message}>
+          <input {...register('name')} placeholder="Factory green" />
+        </Field>
+        <Field label="Kind" error={errors.kind?.message}>
+          <select {...register('kind')}>
+            {LAYER_KINDS.map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Colour" error={errors.colourHex?.message}>
+          <input type="color" {...register('colourHex')} />
+        </Field>
+        <Field
+          label="Thickness, µm"
+          error={errors.thicknessUm?.message ?? errors.root?.message}
+          hint="25 µm is a planning estimate."
+        >
+          <input inputMode="decimal" {...register('thicknessUm', { valueAsNumber: true })} />
+        </Field>
+        <button type="submit" className="plain-button">
+          Add the coating
+        </button>
+      </form>
+    </details>
+  );
+}

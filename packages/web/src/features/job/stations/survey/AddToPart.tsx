@@ -1,0 +1,105 @@
+import { CreateFinding, CreateWant } from '@sardonyx/contract';
+import { FINDING_KINDS, type SpecimenPart } from '@sardonyx/core';
+import { createRow } from '../../../../shared/edits/editRow.ts';
+import { Field } from '../../../../shared/form/Field.tsx';
+import { useContractForm } from '../../../../shared/form/useContractForm.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { useJob } from '../../JobContext.tsx';
+
+export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
+  1: 'cosmetic',
+  2: 'must be mended',
+  3: 'stops the work',
+};
+
+export function AddFinding({ part }: { readonly part: SpecimenPart }) {
+  const dispatch = useAppDispatch();
+  const { register, handleSubmit, formState, reset, showError } = useContractForm(CreateFinding, {
+    specimenPartId: part.id,
+    kind: 'chips',
+    severity: 1,
+    note: '',
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async (values) => {
+    const problem = await dispatch(
+      createRow({ kind: 'findings', body: { ...values }, label: `${part.name}: ${values.kind}`, isShownInPlace: true }),
+    ).unwrap();
+    if (problem) showError(problem);
+    else reset();
+  });
+  return (
+    <form
+      className="space-y-2"
+      noValidate
+      onSubmit={(event) => void save(event)}
+      aria-label={`Finding on the ${part.name}`}
+    >
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="Finding" error={errors.kind?.message}>
+          <select {...register('kind')}>
+            {FINDING_KINDS.map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
+          </select>
+        </Field>
+        <Field label="How bad" error={errors.severity?.message}>
+          <select {...register('severity', { valueAsNumber: true })}>
+            {[1, 2, 3].map((severity) => (
+              <option key={severity} value={severity}>
+                {SEVERITY_WORDS[severity]}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      <Field label="Where and how" error={errors.note?.message ?? errors.root?.message}>
+        <input {...register('note')} />
+      </Field>
+      <button type="submit" className="plain-button">
+        Add the finding
+      </button>
+    </form>
+  );
+}
+
+export function AddWant({ part }: { readonly part: SpecimenPart }) {
+  const { specimen } = useJob();
+  const dispatch = useAppDispatch();
+  const bits = specimen.casting?.parts.find((candidate) => candidate.key === part.key)?.dependentBits ?? '';
+  const { register, handleSubmit, formState, reset, showError } = useContractForm(CreateWant, {
+    specimenPartId: part.id,
+    what: '',
+    dependentBits: bits,
+    state: 'open',
+    solution: '',
+    reason: '',
+    dueOn: null,
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async (values) => {
+    const problem = await dispatch(
+      createRow({ kind: 'wants', body: { ...values }, label: `want: ${values.what}`, isShownInPlace: true }),
+    ).unwrap();
+    if (problem) showError(problem);
+    else reset();
+  });
+  return (
+    <form
+      className="space-y-2"
+      noValidate
+      onSubmit={(event) => void save(event)}
+      aria-label={`Want for the ${part.name}`}
+    >
+      <Field label="What is wanted" error={errors.what?.message}>
+        <input {...register('what')} placeholder="What is missing or broken" />
+      </Field>
+      <Field label="Small bits it needs with it" error={errors.dependentBits?.message ?? errors.root?.message}>
+        <input {...register('dependentBits')} />
+      </Field>
+      <button type="submit" className="plain-button">
+        Add the want
+      </button>
+    </form>
+  );
+}

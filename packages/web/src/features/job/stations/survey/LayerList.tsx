@@ -1,0 +1,43 @@
+import type { CoatingLayer } from '@sardonyx/core';
+import { deleteRow } from '../../../../shared/edits/editRow.ts';
+import { formatMoment } from '../../../../shared/format.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { useJob } from '../../JobContext.tsx';
+
+const KEEP = ['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'];
+
+/** Layers in words, innermost first. Applied ones are part of the log and stay. */
+export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[] }) {
+  const { isClosed } = useJob();
+  const dispatch = useAppDispatch();
+  if (layers.length === 0) return null;
+  return (
+    <ol>
+      {layers.map((layer) => (
+        <li key={layer.id} className="flex items-center gap-2">
+          <span aria-hidden className="size-4 shrink-0 border border-ink" style={{ background: layer.colourHex }} />
+          <span>
+            {layer.name}
+            <span className="text-soft-ink">
+              {' '}
+              {layer.kind}, {layer.thicknessUm} µm ({layer.thicknessOrigin}){layer.factory ? ', factory' : ''}
+              {layer.appliedAt && `, ${layer.appliedBy}, ${formatMoment(layer.appliedAt)}, ${layer.tempC} °C`}
+            </span>
+          </span>
+          {layer.stage !== 'applied' && !isClosed && (
+            <button
+              type="button"
+              className="quiet-button"
+              aria-label={`Remove ${layer.name}`}
+              onClick={() =>
+                void dispatch(deleteRow({ kind: 'layers', row: layer, keep: KEEP, label: `removed ${layer.name}` }))
+              }
+            >
+              Remove
+            </button>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,109 @@
+import { computeStack, MATERIALS, ORIGINS, PART_STATES, type Area, type SpecimenPart } from '@sardonyx/core';
+import { Band } from '../../../../shared/drawing/Band.tsx';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
+import { Field } from '../../../../shared/form/Field.tsx';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { Autosaved } from '../../Autosaved.tsx';
+import { useJob } from '../../JobContext.tsx';
+import { AddLayer } from './AddLayer.tsx';
+import { AddFinding, AddWant } from './AddToPart.tsx';
+import { FindingList } from './FindingList.tsx';
+import { LayerList } from './LayerList.tsx';
+
+/** The part in hand: what it is, what was found on it, and its coatings from the metal outwards. */
+export function PartPanel({ part }: { readonly part: SpecimenPart }) {
+  const { specimen, isClosed } = useJob();
+  const areas = specimen.areas.filter((area) => area.specimenPartId === part.id);
+  return (
+    <section aria-label={`Part: ${part.name}`} className="space-y-4 border border-strong-line bg-sheet p-4">
+      <h2>{part.name}</h2>
+      <fieldset disabled={isClosed} className="grid gap-3 sm:grid-cols-3">
+        <Choice part={part} field="material" label="Made of" options={MATERIALS} />
+        <Choice part={part} field="state" label="State" options={PART_STATES} />
+        <Choice part={part} field="origin" label="Where it is from" options={ORIGINS} />
+        <div className="sm:col-span-3">
+          <Autosaved kind="specimen-parts" row={part} field="originNote" label="More on where it is from" />
+        </div>
+      </fieldset>
+      {specimen.findings.some((finding) => finding.kind === 'pest') && (
+        <p className="border-l-4 border-sard pl-3">
+          <strong>▲ Pest suspected:</strong> no heat, clamp, bath, wash or blasting on such a part; keep it dry.
+        </p>
+      )}
+      <FindingList part={part} />
+      {!isClosed && (
+        <div className="grid gap-4 lg:grid-cols-2">
+          <AddFinding part={part} />
+          <AddWant part={part} />
+        </div>
+      )}
+      <div className="space-y-3">
+        <h3>Coatings as found, from the metal outwards</h3>
+        {areas.map((area) => (
+          <FoundArea key={area.id} area={area} part={part} />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function FoundArea({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
+  const { specimen, isClosed } = useJob();
+  const layers = specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === 'found');
+  const stack = computeStack(layers);
+  return (
+    <div className="flex gap-4">
+      <Band
+        layers={layers}
+        material={part.material}
+        width={56}
+        height={72}
+        label={`${part.name}, ${area.name} as found`}
+      />
+      <div className="min-w-0 grow space-y-1">
+        <p>
+          <strong>{area.name}</strong>{' '}
+          <span className="text-soft-ink">
+            {layers.length
+              ? `${Math.round(stack.totalUm)} ± ${Math.round(stack.spreadUm)} µm in all (${stack.measured ? 'measured' : 'planning estimate'})`
+              : 'nothing written down'}
+          </span>
+        </p>
+        <LayerList layers={layers} />
+        {!isClosed && <AddLayer area={area} nextSeq={Math.max(-1, ...layers.map((layer) => layer.seq)) + 1} />}
+      </div>
+    </div>
+  );
+}
+
+interface ChoiceProps<F extends 'material' | 'state' | 'origin'> {
+  readonly part: SpecimenPart;
+  readonly field: F;
+  readonly label: string;
+  readonly options: readonly SpecimenPart[F][];
+}
+
+function Choice<F extends 'material' | 'state' | 'origin'>({ part, field, label, options }: ChoiceProps<F>) {
+  const dispatch = useAppDispatch();
+  return (
+    <Field label={label}>
+      <select
+        value={part[field]}
+        onChange={(event) =>
+          void dispatch(
+            changeRow({
+              kind: 'specimen-parts',
+              row: part,
+              changes: { [field]: event.target.value },
+              label: `${part.name}, ${label.toLowerCase()}: ${event.target.value}`,
+            }),
+          )
+        }
+      >
+        {options.map((option) => (
+          <option key={option}>{option}</option>
+        ))}
+      </select>
+    </Field>
+  );
+}

@@ -1,0 +1,16 @@
+import { computeNextLooks, identifySpecimen, type Answer } from '@sardonyx/core';
+import { useMemo } from 'react';
+import { useJob } from './JobContext.tsx';
+
+/** Everything identification has to say about the specimen in hand. */
+export function useIdentification() {
+  const { specimen } = useJob();
+  const { catalogue, observations } = specimen;
+  return useMemo(() => {
+    const answers: Answer[] = observations.filter((one) =>
+      catalogue.features.some((feature) => feature.id === one.featureId),
+    );
+    const identification = identifySpecimen(catalogue, answers);
+    return { catalogue, identification, looks: computeNextLooks(catalogue, answers, identification) };
+  }, [catalogue, observations]);
+}

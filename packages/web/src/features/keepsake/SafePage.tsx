@@ -1,0 +1,45 @@
+import { useRef, useState } from 'react';
+import { useRestoreEverythingMutation } from '../../shared/api/api.ts';
+import { readAppError } from '../../shared/api/appError.ts';
+import { HeldButton } from '../../shared/ui/HeldButton.tsx';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+
+/** Everything in one file, and back. */
+export function SafePage() {
+  const [file, setFile] = useState<File | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const [restore, { data, error, isLoading }] = useRestoreEverythingMutation();
+  return (
+    <div className="mx-auto max-w-2xl space-y-8 p-6">
+      <section className="space-y-3">
+        <h1>Keep a copy of everything</h1>
+        <p>One ZIP with the database and all photos, each with its checksum. Put it on another disk.</p>
+        <a className="main-button" href="/api/everything.zip" download>
+          Save everything
+        </a>
+      </section>
+      <section className="space-y-3 border-t border-strong-line pt-5">
+        <h2>Restore a copy</h2>
+        <p>
+          The file is checked first. What is here now is not thrown away: it is kept in a folder beside the new one.
+        </p>
+        <label className="block">
+          <span className="mb-1 block font-semibold">The ZIP to restore</span>
+          <input
+            ref={input}
+            type="file"
+            accept=".zip,application/zip"
+            onChange={(event) => setFile(event.target.files?.[0] ?? null)}
+          />
+        </label>
+        {file && (
+          <HeldButton disabled={isLoading} onHeld={() => void restore(file)}>
+            Replace what is here with {file.name}
+          </HeldButton>
+        )}
+        {error !== undefined && <ErrorNote error={readAppError(error)} />}
+        {data && <p role="status">Restored. What was here before is kept in the folder {data.keptIn}.</p>}
+      </section>
+    </div>
+  );
+}

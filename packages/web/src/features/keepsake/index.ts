@@ -1,0 +1,1 @@
+export { SafePage } from './SafePage.tsx';

@@ -1,0 +1,138 @@
+import { findMissingSides, PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
+import { useId, useState, type DragEvent } from 'react';
+import { useUploadPhotoMutation } from '../../shared/api/api.ts';
+import { readAppError, type AppError } from '../../shared/api/appError.ts';
+import { capitalise, formatMoment } from '../../shared/format.ts';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+
+interface PhotoStripProps {
+  readonly jobId: string;
+  readonly photos: readonly Photo[];
+  readonly stage: Photo['stage'];
+  readonly isClosed: boolean;
+}
+
+/** The photographs of a stage, what the set still lacks, and a place to drop more. */
+export function PhotoStrip({ jobId, photos, stage, isClosed }: PhotoStripProps) {
+  const missing = findMissingSides(photos, stage);
+  const own = photos.filter((photo) => photo.stage === stage);
+  return (
+    <section aria-label={`Photographs ${stage}`} className="space-y-2">
+      <h3>
+        {capitalise(stage)}-set: {missing.length === 0 ? 'complete' : `${missing.join(', ')} missing`}
+      </h3>
+      {own.length > 0 && (
+        <ul className="flex flex-wrap gap-2">
+          {own.map((photo) => (
+            <li key={photo.id} className="w-36">
+              <a href={`/api/photos/${photo.hash}/full`} target="_blank" rel="noreferrer">
+                <img
+                  src={`/api/photos/${photo.hash}/small`}
+                  alt={`${photo.side}, ${photo.stage}${photo.caption ? `: ${photo.caption}` : ''}`}
+                  className="h-24 w-36 border border-hairline object-cover"
+                />
+              </a>
+              <p className="text-note text-soft-ink">
+                {photo.side}, {formatMoment(photo.takenAt)}
+              </p>
+            </li>
+          ))}
+        </ul>
+      )}
+      {!isClosed && <PhotoDrop jobId={jobId} stage={stage} nextSide={missing[0] ?? 'detail'} />}
+    </section>
+  );
+}
+
+interface PhotoDropProps {
+  readonly jobId: string;
+  readonly stage: Photo['stage'];
+  readonly nextSide: Photo['side'];
+}
+
+/** Drop a picture here, choose a file, or use the camera; says at once what was wrong with it. */
+export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
+  const id = useId();
+  const [chosen, setChosen] = useState<Photo['side'] | null>(null);
+  const [chosenStage, setStage] = useState(stage);
+  const [isOver, setOver] = useState(false);
+  const [error, setError] = useState<AppError | null>(null);
+  const [upload, { isLoading }] = useUploadPhotoMutation();
+  const side = chosen ?? nextSide;
+  const send = async (files: readonly File[]) => {
+    setError(null);
+    for (const file of files) {
+      const form = new FormData();
+      form.append('jobId', jobId);
+      form.append('stage', chosenStage);
+      form.append('side', side);
+      form.append('caption', '');
+      form.append('picture', file);
+      try {
+        await upload(form).unwrap();
+      } catch (problem) {
+        const known = readAppError(problem);
+        setError({ ...known, message: `${file.name}: ${known.message}` });
+        return;
+      }
+    }
+    setChosen(null);
+  };
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    void send([...event.dataTransfer.files]);
+  };
+  return (
+    <div
+      className={`flex flex-wrap items-end gap-3 border border-dashed p-3 ${isOver ? 'border-sard bg-sunk' : 'border-strong-line'}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <label className="block">
+        <span className="block text-note">Side</span>
+        <select
+          style={{ width: '7rem' }}
+          value={side}
+          onChange={(event) => setChosen(event.target.value as Photo['side'])}
+        >
+          {PHOTO_SIDES.map((option) => (
+            <option key={option}>{option}</option>
+          ))}
+        </select>
+      </label>
+      <label className="block">
+        <span className="block text-note">Stage</span>
+        <select
+          style={{ width: '7rem' }}
+          value={chosenStage}
+          onChange={(event) => setStage(event.target.value as Photo['stage'])}
+        >
+          {PHOTO_STAGES.map((option) => (
+            <option key={option}>{option}</option>
+          ))}
+        </select>
+      </label>
+      <label htmlFor={id} className="plain-button cursor-pointer">
+        {isLoading ? 'Storing ...' : 'Add a photo, or drop it here'}
+      </label>
+      <input
+        id={id}
+        className="sr-only"
+        type="file"
+        accept="image/*"
+        multiple
+        onChange={(event) => void send([...(event.target.files ?? [])])}
+      />
+      {error && (
+        <div className="w-full">
+          <ErrorNote error={error} />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { PhotoDrop, PhotoStrip } from './PhotoStrip.tsx';

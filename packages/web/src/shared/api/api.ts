@@ -1,0 +1,150 @@
+import type {
+  BenchView,
+  CastingView,
+  CatalogueView,
+  CreateCasting,
+  CreateJob,
+  FoundPlace,
+  Health,
+  JobView,
+  LogCoat,
+  ShelfView,
+  StartTimer,
+  TimersView,
+} from '@sardonyx/contract';
+import type { Casting, CoatingLayer, Job, Photo, Task, Timer } from '@sardonyx/core';
+import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
+import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
+import { cameOnline, wentOffline, type connectionSlice } from './connectionSlice.ts';
+
+const ask = fetchBaseQuery({ baseUrl: '/api/' });
+
+/** Every request: failures become AppErrors, and the page learns whether the server can be reached. */
+const baseQuery: BaseQueryFn<string | FetchArgs, unknown, AppError> = async (args, context, extra) => {
+  const { data, error, meta } = await ask(args, context, extra);
+  const { isOnline } = (context.getState() as { connection: ReturnType<typeof connectionSlice.getInitialState> })
+    .connection;
+  if (error && typeof error.status !== 'number' && !meta?.response) {
+    if (isOnline) context.dispatch(wentOffline());
+    return { error: OFFLINE };
+  }
+  if (!isOnline) context.dispatch(cameOnline());
+  if (error) return { error: convertToAppError(meta?.response?.status ?? 500, error.data) };
+  return { data };
+};
+
+/** A noun that people edit row by row; the server's path for it. */
+export type RowKind =
+  | 'observations'
+  | 'findings'
+  | 'wants'
+  | 'decisions'
+  | 'specimen-parts'
+  | 'layers'
+  | 'jobs'
+  | 'specimens'
+  | 'photos'
+  | 'castings';
+
+export interface Row {
+  readonly id: string;
+  readonly version: number;
+}
+
+export const api = createApi({
+  baseQuery,
+  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health'],
+  refetchOnFocus: true,
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    getHealth: build.query<Health, void>({ query: () => 'health', providesTags: ['Health'] }),
+    getBench: build.query<BenchView, void>({ query: () => 'bench', providesTags: ['Bench'] }),
+    getJob: build.query<JobView, string>({ query: (id) => `jobs/${id}`, providesTags: ['Job'] }),
+    getShelf: build.query<ShelfView, void>({ query: () => 'shelf', providesTags: ['Shelf'] }),
+    getCatalogue: build.query<CatalogueView, void>({ query: () => 'castings', providesTags: ['Catalogue'] }),
+    getCasting: build.query<CastingView, string>({ query: (id) => `castings/${id}`, providesTags: ['Catalogue'] }),
+    getTimers: build.query<TimersView, void>({ query: () => 'timers', providesTags: ['Timers'] }),
+    findPlaces: build.query<FoundPlace[], string>({ query: (q) => ({ url: 'find', params: { q } }) }),
+    createJob: build.mutation<Job, CreateJob>({
+      query: (body) => ({ url: 'jobs', method: 'POST', body }),
+      invalidatesTags: ['Bench'],
+    }),
+    createCasting: build.mutation<Casting, CreateCasting>({
+      query: (body) => ({ url: 'castings', method: 'POST', body }),
+      invalidatesTags: ['Catalogue'],
+    }),
+    actOnTask: build.mutation<Task, { id: string; act: 'start' | 'done' | 'take back'; who: string; note: string }>({
+      query: ({ id, ...body }) => ({ url: `tasks/${encodeURIComponent(id)}/acts`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    logCoat: build.mutation<CoatingLayer, LogCoat>({
+      query: (body) => ({ url: 'coats', method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    startTimer: build.mutation<Timer, StartTimer>({
+      query: (body) => ({ url: 'timers', method: 'POST', body }),
+      invalidatesTags: ['Timers', 'Bench'],
+    }),
+    acknowledgeTimer: build.mutation<Timer, string>({
+      query: (id) => ({ url: `timers/${id}/acknowledge`, method: 'POST' }),
+      invalidatesTags: ['Timers', 'Bench'],
+    }),
+    uploadPhoto: build.mutation<Photo, FormData>({
+      query: (body) => ({ url: 'photos/upload', method: 'POST', body }),
+      invalidatesTags: ['Job'],
+    }),
+    signOff: build.mutation<Job, { id: string; who: string }>({
+      query: ({ id, who }) => ({ url: `jobs/${id}/sign-off`, method: 'POST', body: { who } }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    restoreEverything: build.mutation<{ keptIn: string }, File>({
+      query: (body) => ({
+        url: 'everything.zip',
+        method: 'POST',
+        body,
+        headers: { 'content-type': 'application/zip' },
+      }),
+      invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health'],
+    }),
+    createRow: build.mutation<Row, { kind: RowKind; body: Readonly<Record<string, unknown>> }>({
+      query: ({ kind, body }) => ({ url: kind, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    changeRow: build.mutation<
+      Row,
+      { kind: RowKind; id: string; version: number; changes: Readonly<Record<string, unknown>> }
+    >({
+      query: ({ kind, id, version, changes }) => ({
+        url: `${kind}/${encodeURIComponent(id)}`,
+        method: 'PATCH',
+        body: { ...changes, version },
+      }),
+      invalidatesTags: (_result, _error, { kind }) =>
+        kind === 'castings' ? ['Catalogue', 'Bench', 'Job'] : ['Bench', 'Job'],
+    }),
+    deleteRow: build.mutation<null, { kind: RowKind; id: string }>({
+      query: ({ kind, id }) => ({ url: `${kind}/${encodeURIComponent(id)}`, method: 'DELETE' }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+  }),
+});
+
+export const {
+  useGetHealthQuery,
+  useGetBenchQuery,
+  useGetJobQuery,
+  useGetShelfQuery,
+  useGetCatalogueQuery,
+  useGetCastingQuery,
+  useGetTimersQuery,
+  useFindPlacesQuery,
+  useCreateJobMutation,
+  useCreateCastingMutation,
+  useActOnTaskMutation,
+  useLogCoatMutation,
+  useStartTimerMutation,
+  useAcknowledgeTimerMutation,
+  useUploadPhotoMutation,
+  useSignOffMutation,
+  useRestoreEverythingMutation,
+} = api;

@@ -1,0 +1,40 @@
+import type { ErrorBody } from '@sardonyx/contract';
+
+/** Everything that can go wrong with a request, as plain data; one component shows it. */
+export interface AppError {
+  readonly kind: 'offline' | 'bad input' | 'missing' | 'stale' | 'refused' | 'fault';
+  readonly message: string;
+  readonly fields?: Readonly<Record<string, string>>;
+  /** For a stale save: the row as it stands now. */
+  readonly current?: Readonly<Record<string, unknown>>;
+}
+
+const KINDS: Readonly<Record<number, AppError['kind']>> = {
+  400: 'bad input',
+  404: 'missing',
+  409: 'stale',
+  422: 'refused',
+};
+
+export const OFFLINE: AppError = {
+  kind: 'offline',
+  message: 'The bench cannot be reached. What you typed is kept here.',
+};
+
+/** Turns an answer of the server that is not 2xx into an AppError. */
+export function convertToAppError(status: number, body: unknown): AppError {
+  const known = (typeof body === 'object' && body !== null ? body : {}) as Partial<ErrorBody>;
+  return {
+    kind: KINDS[status] ?? 'fault',
+    message: known.message ?? 'Something broke on the way. Nothing was saved; try again.',
+    ...(known.fields ? { fields: known.fields } : {}),
+    ...(known.current ? { current: known.current } : {}),
+  };
+}
+
+/** What RTK hands over for an error, whether it came from the server or from the code. */
+export function readAppError(error: unknown): AppError {
+  if (typeof error === 'object' && error !== null && 'kind' in error) return error as AppError;
+  const message = error instanceof Error ? error.message : 'Something broke on this page.';
+  return { kind: 'fault', message };
+}

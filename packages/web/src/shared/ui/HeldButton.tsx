@@ -1,0 +1,60 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+
+const HOLD_MS = 1500;
+
+interface HeldButtonProps {
+  readonly children: ReactNode;
+  readonly onHeld: () => void;
+  readonly disabled?: boolean;
+}
+
+/** For what cannot be undone: works only when held for 1.5 s, by pointer or by Space or Enter. Letting go earlier does nothing. */
+export function HeldButton({ children, onHeld, disabled = false }: HeldButtonProps) {
+  const [isHeld, setHeld] = useState(false);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const begin = () => {
+    if (disabled || timer.current) return;
+    setHeld(true);
+    timer.current = setTimeout(() => {
+      end();
+      onHeld();
+    }, HOLD_MS);
+  };
+  const end = () => {
+    clearTimeout(timer.current);
+    timer.current = undefined;
+    setHeld(false);
+  };
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return (
+    <button
+      type="button"
+      disabled={disabled}
+      className="relative min-h-16 touch-none overflow-hidden border-2 border-sard bg-sheet px-4 text-left font-semibold text-ink select-none disabled:border-hairline disabled:text-soft-ink"
+      onPointerDown={begin}
+      onPointerUp={end}
+      onPointerLeave={end}
+      onPointerCancel={end}
+      onKeyDown={(event) => {
+        if (event.key !== ' ' && event.key !== 'Enter') return;
+        event.preventDefault();
+        begin();
+      }}
+      onKeyUp={end}
+      onBlur={end}
+      onContextMenu={(event) => event.preventDefault()}
+    >
+      <span
+        aria-hidden
+        className="absolute inset-y-0 left-0 bg-sard opacity-35"
+        style={{ width: isHeld ? '100%' : 0, transition: isHeld ? `width ${HOLD_MS}ms linear` : 'none' }}
+      />
+      <span className="relative">
+        {children}
+        <span className="block text-note font-normal text-soft-ink">
+          {isHeld ? 'Keep holding ...' : 'Hold for 1.5 seconds'}
+        </span>
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,103 @@
+// Everything that must hold: set-up, lint, import rules, types, core, server, then the real page in Chromium.
+// The last line is the sum over the suites: "N passed, N failed".
+import { spawn } from 'node:child_process';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildWeb } from './buildWeb.mjs';
+import { compileDatabaseDriver, findChromium, installPackages, root, run } from './setUp.mjs';
+
+let passed = 0;
+let failed = 0;
+const began = performance.now();
+
+/** A check without tests of its own counts as one. */
+async function check(name, command, args) {
+  const from = performance.now();
+  try {
+    await run(command, args, { quiet: true });
+    passed++;
+    console.log(`ok      ${name} (${seconds(from)})`);
+  } catch (error) {
+    failed++;
+    console.log(`FAILED  ${name}\n${error.output ?? error.message}`);
+  }
+}
+
+/** A mocha suite; its tests are counted. */
+function suite(name, patterns, env = {}) {
+  const from = performance.now();
+  return new Promise((done) => {
+    const args = [
+      'node_modules/mocha/bin/mocha.js',
+      '--no-config',
+      '--node-option',
+      'import=tsx',
+      '--timeout',
+      '20000',
+      '--reporter',
+      'json',
+      '--reporter-option',
+      `output=${reportOf(name)}`,
+      ...patterns,
+    ];
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let output = '';
+    child.stdout.on('data', (chunk) => (output += chunk));
+    child.stderr.on('data', (chunk) => (output += chunk));
+    child.on('close', async () => {
+      const report = await readReport(name);
+      if (!report) {
+        failed++;
+        console.log(`FAILED  ${name}: the suite did not run\n${output.slice(-4000)}`);
+      } else {
+        passed += report.stats.passes;
+        failed += report.stats.failures;
+        console.log(
+          `${report.stats.failures ? 'FAILED ' : 'ok     '} ${name}: ${report.stats.passes} passed, ${report.stats.failures} failed (${seconds(from)})`,
+        );
+        for (const test of report.failures)
+          console.log(
+            `  - ${test.fullTitle}\n    ${(test.err.stack ?? test.err.message ?? '').replaceAll('\n', '\n    ')}`,
+          );
+      }
+      done();
+    });
+  });
+}
+
+const seconds = (from) => `${((performance.now() - from) / 1000).toFixed(0)} s`;
+const reports = await mkdtemp(join(tmpdir(), 'sardonyx-test-'));
+const reportOf = (name) => join(reports, `${name.replaceAll(' ', '-')}.json`);
+const readReport = (name) => readFile(reportOf(name), 'utf8').then(JSON.parse, () => null);
+
+await installPackages();
+// The driver compiles on one core while everything that does not need it runs on the other.
+const driver = compileDatabaseDriver();
+await check('lint', 'node', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
+await check('format', 'node', ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']);
+await check('imports', 'node', [
+  'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+  '--config',
+  '.dependency-cruiser.cjs',
+  'packages',
+  'bench',
+  'e2e',
+]);
+await check('types', 'node', ['scripts/typecheck.mjs']);
+await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts']);
+await suite('contract and page logic', ['packages/contract/src/**/*.test.ts', 'packages/web/src/**/*.test.ts']);
+await buildWeb();
+await driver;
+await suite('server', ['packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);
+const chromium = await findChromium();
+await suite('page in Chromium', ['e2e/*.test.ts'], { SARDONYX_CHROMIUM: chromium });
+await rm(reports, { recursive: true, force: true });
+
+console.log(`Took ${seconds(began)}.`);
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed ? 1 : 0);
