@@ -8,7 +8,7 @@ export function createStrippingTasks(input: PlanInput): TaskDraft[] {
     if (isStrippable(part)) tasks.push(...createStripTasks(part));
     else if (part.painted === false && !isMetal(part.material)) tasks.push(createSoapTask(part));
     if (isPestSuspect(part)) continue;
-    tasks.push(...createRepairTasks(part));
+    tasks.push(...mergeByKey(createRepairTasks(part)));
   }
   for (const joint of input.opening.filter((candidate) => candidate.kind === 'rivet post')) {
     tasks.push({
@@ -89,6 +89,16 @@ function createStripTasks(part: PlanPart): TaskDraft[] {
       because: 'Bare metal shows what paint hid.',
     },
   ];
+}
+
+/** Two findings that ask for the same work make one task with both reasons. */
+function mergeByKey(tasks: readonly TaskDraft[]): TaskDraft[] {
+  const merged = new Map<string, TaskDraft>();
+  for (const task of tasks) {
+    const before = merged.get(task.key);
+    merged.set(task.key, before ? { ...before, because: `${before.because} ${task.because}` } : task);
+  }
+  return [...merged.values()];
 }
 
 function createRepairTasks(part: PlanPart): TaskDraft[] {

@@ -1,0 +1,259 @@
+import { expect } from 'chai';
+import {
+  createPlainModel,
+  createRandomPlanInput,
+  makeCoat,
+  makeJoint,
+  makePart,
+} from '../../test/support/planWorld.ts';
+import { isMetal } from '../model/material.ts';
+import { STATIONS } from '../model/stations.ts';
+import { getHazardCard } from '../process/hazardCards.ts';
+import { compilePlan } from './compilePlan.ts';
+import { ORDER_RULES } from './orderRules.ts';
+import type { PlanInput, PlannedTask } from './planTypes.ts';
+import { chooseOption } from './schools.ts';
+
+function planOf(input: PlanInput): readonly PlannedTask[] {
+  const plan = compilePlan(input);
+  if (plan.kind === 'contradiction') throw new Error(plan.because);
+  return plan.tasks;
+}
+
+/** Everything that must be done before a task, through all its links. */
+function ancestorsOf(tasks: readonly PlannedTask[], key: string): Set<string> {
+  const found = new Set<string>();
+  const queue = [key];
+  for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
+    for (const link of tasks.find((task) => task.key === at)!.after)
+      if (!found.has(link.key)) queue.push((found.add(link.key), link.key));
+  }
+  return found;
+}
+
+const isBefore = (tasks: readonly PlannedTask[], before: string, after: string) =>
+  ancestorsOf(tasks, after).has(before);
+
+describe('compilePlan for a plain full restoration', () => {
+  const tasks = planOf(createPlainModel());
+  const pairs: readonly (readonly [before: string, after: string, rule: string])[] = [
+    ['identify', 'open:front-post', 'O1'],
+    ['photograph', 'strip:body', 'O1'],
+    ['capture-colour', 'strip:body', 'O3'],
+    ['know-materials', 'strip:body', 'O4'],
+    ['pilot:front-post', 'open:front-post', 'O5'],
+    ['open:front-post', 'separate', 'O7'],
+    ['open:axle-ends', 'strip:body', 'O8'],
+    ['meltables-out', 'strip:base', 'O9'],
+    ['wash:body', 'inspect:body', 'O14'],
+    ['wash:body', 'degrease:body', 'O15'],
+    ['degrease:body', 'prime:body', 'O15'],
+    ['tap:front-post', 'degrease:body', 'O16'],
+    ['prime:body', 'judge:body', 'O18'],
+    ['judge:body', 'colour:body:outside', 'O18'],
+    ['clean:glazing', 'fit:glazing', 'O26'],
+    ['close:axle-ends', 'touch-in', 'O29'],
+    ['fit:glazing', 'fit:base', 'O31'],
+  ];
+  for (const [before, after, rule] of pairs) {
+    it(`${rule}: ${before} before ${after}`, () => expect(isBefore(tasks, before, after)).equal(true));
+  }
+
+  it('gives every task a because, a station in order, and a sequence that its links allow', () => {
+    tasks.forEach((task, i) => {
+      expect(task.seq).equal(i);
+      expect(task.because.length, task.key).greaterThan(5);
+      expect(STATIONS).include(task.station);
+      for (const link of task.after)
+        expect(
+          tasks.findIndex((other) => other.key === link.key),
+          `${link.key} before ${task.key}`,
+        ).lessThan(i);
+    });
+  });
+
+  it('ends with the photographs for the record', () => {
+    expect(tasks.at(-1)!.key).equal('sign-off-photos');
+    expect(ancestorsOf(tasks, 'sign-off-photos').size).equal(tasks.length - 1);
+  });
+
+  it('names only what a task directly waits for', () => {
+    for (const task of tasks) {
+      for (const link of task.after) {
+        const others = task.after.filter((other) => other !== link);
+        expect(
+          others.some((other) => ancestorsOf(tasks, other.key).has(link.key)),
+          `${task.key} names ${link.key} twice over`,
+        ).equal(false);
+      }
+    }
+  });
+
+  it('brings a hazard card with every task that can hurt', () => {
+    for (const task of tasks) {
+      for (const hazard of task.hazards ?? []) expect(getHazardCard(hazard).firstAction.length).greaterThan(10);
+      if (task.tags.some((tag) => ['chemical', 'vapour', 'heat', 'spark', 'drill and tap'].includes(tag)))
+        expect(task.hazards, task.key).not.empty;
+    }
+  });
+
+  it('is the same every time', () =>
+    expect(compilePlan(createPlainModel())).deep.equal(compilePlan(createPlainModel())));
+});
+
+describe('compilePlan and what was found', () => {
+  const withBody = (changes: Parameters<typeof makePart>[1]) => {
+    const plain = createPlainModel();
+    return {
+      ...plain,
+      parts: plain.parts.map((part) => (part.key === 'body' ? makePart('body', { ...part, ...changes }) : part)),
+    };
+  };
+  const keysOf = (input: PlanInput) => planOf(input).map((task) => task.key);
+
+  it('straightens zinc after stripping, before filling (O13)', () => {
+    const tasks = planOf(
+      withBody({
+        findings: [
+          { kind: 'bent', severity: 2, note: 'roof' },
+          { kind: 'cracked', severity: 2, note: '' },
+        ],
+      }),
+    );
+    expect(isBefore(tasks, 'strip:body', 'straighten:body')).equal(true);
+    expect(isBefore(tasks, 'straighten:body', 'mend:body')).equal(true);
+    expect(isBefore(tasks, 'mend:body', 'prime:body')).equal(true);
+    expect(tasks.find((task) => task.key === 'straighten:body')!.because).include('roof');
+  });
+
+  it('mends a part once for two findings, with both reasons', () => {
+    const tasks = planOf(
+      withBody({
+        findings: [
+          { kind: 'cracked', severity: 2, note: 'roof' },
+          { kind: 'pitted', severity: 1, note: 'wing' },
+        ],
+      }),
+    );
+    const mends = tasks.filter((task) => task.key === 'mend:body');
+    expect(mends).length(1);
+    expect(mends[0]!.because).include('roof').and.include('wing');
+  });
+
+  it('keeps a pest-suspect part dry and cold, and says so', () => {
+    const plan = compilePlan(withBody({ findings: [{ kind: 'pest', severity: 3, note: '' }] }));
+    if (plan.kind !== 'plan') throw new Error(plan.because);
+    expect(plan.notices[0]).match(/signs of pest/);
+    const forBody = plan.tasks.filter((task) => task.partKeys.includes('body'));
+    for (const task of forBody)
+      expect(
+        task.tags.filter((tag) =>
+          ['strip', 'chemical', 'bath', 'wash', 'heat', 'straighten hot', 'paint'].includes(tag),
+        ),
+        task.key,
+      ).deep.equal([]);
+  });
+
+  it('asks to get what is wanted, tries it before paint, and drops what is waived', () => {
+    const wanted = planOf(withBody({ wants: [{ id: 'w1', what: 'a door', state: 'ordered' }] }));
+    expect(isBefore(wanted, 'get:w1', 'trial-fit:body')).equal(true);
+    expect(isBefore(wanted, 'trial-fit:body', 'colour:base:outside')).equal(true);
+    expect(keysOf(withBody({ wants: [{ id: 'w1', what: 'a door', state: 'waived' }] }))).not.include('get:w1');
+  });
+
+  it('paints inside before outside and body before trim (O24, O25)', () => {
+    const coats = [
+      makeCoat('primer'),
+      makeCoat('colour'),
+      makeCoat('colour', { areaKind: 'inside', areaName: 'inside' }),
+      makeCoat('colour', { areaKind: 'mask', areaName: 'roof' }),
+    ];
+    const tasks = planOf(withBody({ coats }));
+    expect(isBefore(tasks, 'colour:body:inside', 'colour:body:outside')).equal(true);
+    expect(isBefore(tasks, 'colour:body:outside', 'colour:body:roof')).equal(true);
+  });
+
+  it('puts a decal across a seam after the last joint, and slow ink last of all (O30, O34)', () => {
+    const coats = [
+      makeCoat('primer'),
+      makeCoat('colour'),
+      makeCoat('decal', { crossesSeam: true }),
+      makeCoat('brightwork', { name: 'Chrome ink' }),
+    ];
+    const tasks = planOf(withBody({ coats }));
+    for (const close of ['close:front-post', 'close:axle-ends', 'close:glazing'])
+      expect(isBefore(tasks, close, 'decal:body:outside')).equal(true);
+    expect(isBefore(tasks, 'decal:body:outside', 'chrome:body:outside')).equal(true);
+  });
+
+  it('leaves the pilot hole out when the school says so (O5 by S3)', () => {
+    expect(keysOf(createPlainModel({ decisions: { S3: 'big bit first' } }))).not.include('pilot:front-post');
+  });
+
+  it('only dusts a model that is cleaned only', () => {
+    expect(keysOf(createPlainModel({ scope: 'clean only' }))).deep.equal([
+      'identify',
+      'photograph',
+      'dust',
+      'sign-off-photos',
+    ]);
+  });
+
+  it('says which tasks wait for each other when a model cannot be planned', () => {
+    const ring = [
+      makeJoint('a', 'screw', ['body', 'base'], { behindJoints: ['b'] }),
+      makeJoint('b', 'screw', ['body', 'base'], { behindJoints: ['a'] }),
+    ];
+    const plan = compilePlan(createPlainModel({ opening: ring }));
+    expect(plan.kind).equal('contradiction');
+    expect(plan.kind === 'contradiction' && plan.cycle).deep.equal(['open:a', 'open:b', 'open:a']);
+  });
+});
+
+describe('compilePlan over random surveys', () => {
+  const fired = new Set<string>();
+
+  for (let block = 0; block < 10; block++) {
+    it(`breaks no order rule in force (seeds ${block * 50 + 1} to ${block * 50 + 50})`, () => {
+      for (let seed = block * 50 + 1; seed <= block * 50 + 50; seed++) checkSeed(seed);
+    });
+  }
+
+  it('makes every rule bind somewhere', () => {
+    const silent = ORDER_RULES.filter((rule) => !fired.has(`${rule.id} ${rule.after[0]}`));
+    expect(silent.map((rule) => `${rule.id} ${rule.after[0]}`)).deep.equal([]);
+  });
+
+  function checkSeed(seed: number): void {
+    const input = createRandomPlanInput(seed);
+    const tasks = planOf(input);
+    const order = new Map(tasks.map((task) => [task.key, task.seq]));
+    for (const rule of ORDER_RULES) {
+      if (!rule.safety && rule.onlyWith && chooseOption(rule.onlyWith.school, input.decisions) !== rule.onlyWith.option)
+        continue;
+      if (!rule.safety && rule.notWith && chooseOption(rule.notWith.school, input.decisions) === rule.notWith.option)
+        continue;
+      for (const before of tasks.filter((task) => task.tags.some((tag) => rule.before.includes(tag)))) {
+        for (const after of tasks.filter((task) => task.tags.some((tag) => rule.after.includes(tag)))) {
+          if (before.key === after.key || !inScope(rule.scope, before, after)) continue;
+          fired.add(`${rule.id} ${rule.after[0]}`);
+          expect(order.get(before.key), `seed ${seed}, ${rule.id}: ${before.key} before ${after.key}`).lessThan(
+            order.get(after.key)!,
+          );
+        }
+      }
+    }
+    for (const task of tasks.filter((one) => one.tags.includes('chemical') || one.tags.includes('heat'))) {
+      const part = input.parts.find((one) => one.key === task.partKeys[0]);
+      if (task.station === 'strip' && part)
+        expect(isMetal(part.material), `seed ${seed}: ${task.key} on ${part.material}`).equal(true);
+    }
+    expect(new Set(tasks.map((task) => task.key)).size, `seed ${seed}: keys are unique`).equal(tasks.length);
+  }
+
+  function inScope(scope: string, before: PlannedTask, after: PlannedTask): boolean {
+    if (scope === 'specimen') return true;
+    if (scope === 'joint') return before.jointKey !== undefined && before.jointKey === after.jointKey;
+    return before.partKeys.some((key) => after.partKeys.includes(key));
+  }
+});

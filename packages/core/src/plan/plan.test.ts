@@ -1,0 +1,180 @@
+import { expect } from 'chai';
+import { makeTask, makeTimer, makeWay } from '../../test/support/planWorld.ts';
+import type { TaskLink } from '../model/work.ts';
+import { checkRoom, checkStart, selectOpenLinks } from './checkStart.ts';
+import type { PlannedTask } from './planTypes.ts';
+import { reconcilePlan } from './reconcilePlan.ts';
+import { chooseOption, SCHOOLS } from './schools.ts';
+import { selectJointsToOpen } from './selectJointsToOpen.ts';
+import { reduceLinks, sortTasks } from './sortTasks.ts';
+
+const link = (key: string, rule = 'O1'): TaskLink => ({ key, rule, because: 'it must' });
+const links = (entries: Readonly<Record<string, readonly string[]>>) =>
+  new Map(Object.entries(entries).map(([key, before]) => [key, before.map((one) => link(one))]));
+const now = new Date('2026-01-01T10:30:00Z');
+
+describe('sortTasks', () => {
+  it('keeps the given order where the links allow it', () => {
+    expect(sortTasks(['c', 'a', 'b'], links({ a: [], b: ['a'], c: ['b'] }))).deep.equal({
+      kind: 'order',
+      keys: ['a', 'b', 'c'],
+    });
+    expect(sortTasks(['b', 'a'], links({ a: [], b: [] }))).deep.equal({ kind: 'order', keys: ['b', 'a'] });
+  });
+
+  it('shows the shortest cycle, not the long one round it', () => {
+    const sorted = sortTasks(['a', 'b', 'c', 'd'], links({ a: ['d'], b: ['a', 'c'], c: ['b'], d: ['c'] }));
+    expect(sorted.kind).equal('cycle');
+    expect(new Set(sorted.keys)).deep.equal(new Set(['b', 'c']));
+    expect(sorted.keys[0]).equal(sorted.keys.at(-1));
+  });
+
+  it('has nothing to say about nothing', () =>
+    expect(sortTasks([], new Map())).deep.equal({ kind: 'order', keys: [] }));
+
+  it('drops links that follow from others', () => {
+    const reduced = reduceLinks(['a', 'b', 'c'], links({ a: [], b: ['a'], c: ['a', 'b'] }));
+    expect(reduced.get('c')!.map((one) => one.key)).deep.equal(['b']);
+  });
+});
+
+describe('checkStart', () => {
+  const strip = makeTask('strip', { tags: ['strip', 'vapour'], after: [link('photo')] });
+  const photo = makeTask('photo');
+
+  it('names the open predecessor and the rule', () => {
+    const [refusal] = checkStart(strip, [strip, photo], [], [], now);
+    expect(refusal).deep.include({ code: 'predecessor-open' });
+    expect(refusal!.message).equal('First "photo": it must (O1).');
+  });
+
+  it('lets it start once the predecessor is done or fell out of the plan', () => {
+    for (const state of ['done', 'not needed'] as const)
+      expect(checkStart(strip, [strip, { ...photo, state }], [], [], now)).deep.equal([]);
+    expect(selectOpenLinks(strip, [strip])).deep.equal([]);
+  });
+
+  it('does not look at another specimen with the same task', () => {
+    expect(selectOpenLinks(strip, [strip, { ...photo, specimenId: 'other' }])).deep.equal([]);
+  });
+
+  it('refuses what is done or no longer wanted', () => {
+    expect(checkStart({ ...photo, state: 'done' }, [], [], [], now)[0]!.code).equal('already-done');
+    expect(checkStart({ ...photo, state: 'not needed' }, [], [], [], now)[0]!.code).equal('not-needed');
+  });
+});
+
+describe('checkRoom (O37)', () => {
+  const grind = makeTask('grind', { tags: ['spark'] });
+  const spray = makeTask('spray', { tags: ['vapour'], state: 'doing' });
+
+  it('keeps a spark away from vapour that is being made', () => {
+    expect(checkRoom(grind, [spray], [], now)[0]!.code).equal('spark-beside-vapour');
+    expect(checkRoom(grind, [{ ...spray, state: 'done' }], [], now)).deep.equal([]);
+  });
+
+  it('keeps vapour away from a spark or something hot', () => {
+    expect(checkRoom({ ...spray, state: 'to do' }, [{ ...grind, state: 'doing' }], [], now)[0]!.code).equal(
+      'vapour-beside-spark',
+    );
+    expect(checkRoom({ ...spray, state: 'to do' }, [], [makeTimer({ kind: 'heat' })], now)[0]!.code).equal(
+      'vapour-beside-spark',
+    );
+  });
+
+  it('counts a bath as there until somebody has acknowledged its clock, a flash-off until it ends', () => {
+    const later = new Date('2026-01-01T12:00:00Z');
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'bath' })], later)).length(1);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'bath', acknowledgedAt: '2026-01-01T11:30:00Z' })], later)).length(
+      0,
+    );
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'flash' })], now)).length(1);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'flash' })], later)).length(0);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'cure' })], now)).length(0);
+  });
+
+  it('does not mind tasks that neither spark nor smell', () => {
+    expect(checkRoom(makeTask('look'), [spray], [makeTimer()], now)).deep.equal([]);
+  });
+});
+
+describe('reconcilePlan', () => {
+  const planned = (key: string): PlannedTask => ({
+    key,
+    seq: 0,
+    after: [],
+    station: 'strip',
+    title: key,
+    how: '',
+    partKeys: [],
+    tags: [],
+    handsOnMin: 1,
+    because: '',
+  });
+
+  it('keeps what was begun or logged and drops only what nobody touched', () => {
+    const existing = [
+      makeTask('stays'),
+      makeTask('untouched'),
+      makeTask('begun', { state: 'doing' }),
+      makeTask('done', { state: 'done' }),
+      makeTask('noted'),
+    ];
+    const { added, changed, dropped, keptAside } = reconcilePlan(
+      existing,
+      [planned('stays'), planned('new')],
+      new Set(['s.noted']),
+    );
+    expect(added.map((task) => task.key)).deep.equal(['new']);
+    expect(changed.map((pair) => pair.task.key)).deep.equal(['stays']);
+    expect(dropped.map((task) => task.key)).deep.equal(['untouched']);
+    expect(keptAside.map((task) => task.key)).deep.equal(['begun', 'done', 'noted']);
+  });
+});
+
+describe('schools', () => {
+  it('offers the default first among at least two options, each with a reason', () => {
+    expect(SCHOOLS.map((school) => school.key)).deep.equal(Array.from({ length: 23 }, (_, i) => `S${i + 1}`));
+    for (const school of SCHOOLS) {
+      expect(school.options[0]).equal(school.defaultOption);
+      expect(new Set(school.options).size).equal(school.options.length).greaterThan(1);
+      expect(school.defaultReason.length).greaterThan(10);
+    }
+  });
+
+  it('takes the decision of the job before the house style', () => {
+    expect(chooseOption('S3', {})).equal('pilot first');
+    expect(chooseOption('S3', { S3: 'deburring cutter' })).equal('deburring cutter');
+    expect(() => chooseOption('S99', {})).throw('There is no school S99');
+  });
+});
+
+describe('selectJointsToOpen', () => {
+  const post = { key: 'post', kind: 'rivet post' as const, ways: [makeWay({ key: 'drill' })] };
+  const axle = {
+    key: 'axle',
+    kind: 'formed axle' as const,
+    ways: [
+      makeWay({ key: 'grind', school: { key: 'S4', option: 'grind one head' } }),
+      makeWay({ key: 'cut', school: { key: 'S4', option: 'cut through' } }),
+    ],
+  };
+  const brush = { key: 'brush', kind: 'snap' as const, ways: [makeWay({ behindJoints: ['axle'] })] };
+  const keysOf = (decisions: Record<string, string>) =>
+    selectJointsToOpen([post, axle, brush], decisions).map((joint) => joint.key);
+  const waysOf = (decisions: Record<string, string>) =>
+    selectJointsToOpen([axle], decisions)[0]!.ways.map((way) => way.key);
+
+  it('takes the way of the school, or any when the school has none here', () => {
+    expect(waysOf({})).deep.equal(['grind']);
+    expect(waysOf({ S4: 'cut through' })).deep.equal(['cut']);
+    expect(waysOf({ S4: 'pull' })).deep.equal(['grind', 'cut']);
+  });
+
+  it('leaves axles in, and what lies behind them, when they are masked', () => {
+    expect(keysOf({})).deep.equal(['post', 'axle', 'brush']);
+    expect(keysOf({ S4: 'leave and mask' })).deep.equal(['post']);
+  });
+
+  it('opens nothing that is never opened', () => expect(keysOf({ S2: 'never opened' })).deep.equal([]));
+});

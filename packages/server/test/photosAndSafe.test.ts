@@ -1,0 +1,212 @@
+import { existsSync } from 'node:fs';
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { ErrorBody, JobView } from '@sardonyx/contract';
+import type { JobRecord, Photo } from '@sardonyx/core';
+import { expect } from 'chai';
+import { unzipSync, zipSync } from 'fflate';
+import { PDFDocument } from 'pdf-lib';
+import sharp from 'sharp';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+/** supertest gives binary answers as a Buffer when asked to. */
+const binary = (answer: unknown, done: (error: Error | null, body: unknown) => void) => {
+  const response = answer as NodeJS.ReadableStream;
+  const pieces: Buffer[] = [];
+  response.on('data', (piece: Buffer) => pieces.push(piece));
+  response.on('end', () => done(null, Buffer.concat(pieces)));
+};
+
+const makePicture = (width = 64, height = 40) =>
+  sharp({ create: { width, height, channels: 3, background: '#884422' } });
+
+describe('photographs', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+
+  const send = (picture: Buffer, name = 'left.jpg', fields: Record<string, string> = {}) => {
+    const request = bench.http.post('/api/photos/upload').attach('picture', picture, name);
+    for (const [field, value] of Object.entries({
+      jobId: 'sg-04',
+      stage: 'before',
+      side: 'left',
+      caption: '',
+      ...fields,
+    }))
+      void request.field(field, value);
+    return request;
+  };
+
+  it('are kept under the hash of what is stored, with a thumbnail', async () => {
+    const { body } = await send(await makePicture(1200, 800).png().toBuffer()).expect(201);
+    const photo = body as Photo;
+    expect(photo).deep.include({
+      jobId: 'sg-04',
+      side: 'left',
+      widthPx: 1200,
+      heightPx: 800,
+      takenAt: '2026-11-25T18:30:00.000Z',
+    });
+    expect(existsSync(join(bench.room.folder, 'photos', `${photo.hash}.jpg`))).equal(true);
+    const small = await bench.http.get(`/api/photos/${photo.hash}/small`).buffer(true).parse(binary).expect(200);
+    expect((await sharp(small.body as Buffer).metadata()).width).equal(360);
+    expect((await bench.get<JobView>('jobs/sg-04')).photos.map((one) => one.hash)).deep.equal([photo.hash]);
+  });
+
+  it('lose the place, the camera and the turn they were taken with', async () => {
+    const withPlace = await makePicture(64, 40)
+      .withExif({
+        IFD0: { Make: 'Camera', Orientation: '6' },
+        IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '52/1 30/1 0/1' },
+      })
+      .jpeg()
+      .toBuffer();
+    expect((await sharp(withPlace).metadata()).exif).instanceOf(Buffer);
+    const { body } = await send(withPlace).expect(201);
+    const photo = body as Photo;
+    const stored = await readFile(join(bench.room.folder, 'photos', `${photo.hash}.jpg`));
+    const { exif, orientation } = await sharp(stored).metadata();
+    expect(exif).equal(undefined);
+    expect(orientation ?? 1).equal(1);
+    expect(stored.includes('GPS')).equal(false);
+  });
+
+  it('are refused when they are no pictures or too large; nothing is stored', async () => {
+    const before = await readdir(join(bench.room.folder, 'photos'));
+    for (const [bytes, code] of [
+      [Buffer.from('this is a letter'), 'not-a-picture'],
+      [Buffer.alloc(0), 'not-a-picture'],
+      [Buffer.alloc(26 * 1024 * 1024), 'too-big'],
+    ] as const) {
+      const { body } = await send(bytes, 'left.jpg').expect(400);
+      expect((body as ErrorBody).code).equal(code);
+      expect((body as ErrorBody).message).match(/Nothing was saved/);
+    }
+    const cut = (await makePicture(400, 300).jpeg().toBuffer()).subarray(0, 900);
+    await send(cut).expect(400);
+    expect(await readdir(join(bench.room.folder, 'photos'))).deep.equal(before);
+  });
+
+  it('are refused without a job, side or stage that exist', async () => {
+    const picture = await makePicture().jpeg().toBuffer();
+    await send(picture, 'a.jpg', { jobId: 'nobody' }).expect(404);
+    await send(picture, 'a.jpg', { side: 'inside out' }).expect(400);
+    await send(picture, 'a.jpg', { jobId: 'sg-00' }).expect(422);
+    await bench.http.post('/api/photos/upload').field('jobId', 'sg-04').expect(400);
+  });
+
+  it('answer only to hashes', async () => {
+    for (const hash of ['..%2f..%2fsardonyx.db', 'f'.repeat(64), 'x'])
+      await bench.http.get(`/api/photos/${hash}/full`).expect(404);
+  });
+});
+
+describe('save everything and restore', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+
+  const save = async () =>
+    (await bench.http.get('/api/everything.zip').buffer(true).parse(binary).expect(200)).body as Buffer;
+  const restore = (zip: Uint8Array) =>
+    bench.http
+      .post('/api/everything.zip')
+      .set('Content-Type', 'application/zip')
+      .send(Buffer.from(zip) as never);
+  const whyOf = async () => (await bench.get<JobView>('jobs/sg-04')).job.why;
+
+  it('brings back what was saved and keeps what stood there', async () => {
+    const was = await whyOf();
+    const zip = await save();
+    await bench.http.patch('/api/jobs/sg-04').send({ version: 1, why: 'changed after' }).expect(200);
+    const { body } = await restore(zip).expect(200);
+    expect(await whyOf()).equal(was);
+    expect(await readdir(join(bench.room.folder, (body as { keptIn: string }).keptIn))).include.members([
+      'sardonyx.db',
+      'photos',
+    ]);
+    const { photos } = await bench.get<JobView>('jobs/sg-03');
+    await bench.http.get(`/api/photos/${photos[0]!.hash}/small`).expect(200);
+    expect((await readdir(bench.room.folder)).filter((name) => name.startsWith('restoring'))).deep.equal([]);
+  });
+
+  it('holds a manifest with a checksum for every file', async () => {
+    const files = unzipSync(await save());
+    const manifest = JSON.parse(new TextDecoder().decode(files['manifest.json'])) as { files: Record<string, string> };
+    expect(Object.keys(manifest.files).sort()).deep.equal(
+      Object.keys(files)
+        .filter((name) => name !== 'manifest.json')
+        .sort(),
+    );
+    expect(Object.keys(manifest.files).filter((name) => name.startsWith('photos/')).length).greaterThan(10);
+  });
+
+  it('refuses what is damaged, foreign or incomplete, and replaces nothing', async () => {
+    const files = unzipSync(await save());
+    const photo = Object.keys(files).find((name) => name.startsWith('photos/'))!;
+    const manifest = JSON.parse(new TextDecoder().decode(files['manifest.json'])) as { files: Record<string, string> };
+    const withManifest = (changes: object) => ({
+      ...files,
+      'manifest.json': new TextEncoder().encode(JSON.stringify({ ...manifest, ...changes })),
+    });
+    const cases: readonly (readonly [string, Uint8Array, RegExp])[] = [
+      ['no ZIP', Buffer.from('hello'), /not a readable ZIP/],
+      ['a foreign ZIP', zipSync({ 'letter.txt': new Uint8Array([1]) }), /not saved by this program/],
+      ['a changed photo', zipSync({ ...files, [photo]: new Uint8Array([1, 2, 3]) }), /damaged or changed/],
+      [
+        'a missing photo',
+        zipSync(Object.fromEntries(Object.entries(files).filter(([name]) => name !== photo))),
+        /listed but missing/,
+      ],
+      [
+        'a file that does not belong',
+        zipSync({
+          ...withManifest({ files: { ...manifest.files, '../../evil.sh': 'x' } }),
+          '../../evil.sh': new Uint8Array([1]),
+        }),
+        /does not belong/,
+      ],
+      ['no database', zipSync(withManifest({ files: { [photo]: manifest.files[photo] } })), /no database/],
+    ];
+    await bench.http.patch('/api/jobs/sg-04').send({ version: 1, why: 'must stay' }).expect(200);
+    for (const [name, zip, reason] of cases) {
+      const { body } = await restore(zip).expect(400);
+      expect((body as ErrorBody).message, name)
+        .match(/^Nothing was replaced/)
+        .match(reason);
+    }
+    expect(await whyOf()).equal('must stay');
+    await bench.http.post('/api/everything.zip').set('Content-Type', 'text/plain').send('x').expect(400);
+  });
+});
+
+describe('the record', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench()));
+  after(() => bench.clear());
+
+  it('as JSON tells what was found, done, put on, and that it is restored', async () => {
+    const response = await bench.http.get('/api/jobs/sg-00/record.json').expect(200);
+    expect(response.headers['content-disposition']).include('SG-00-record.json');
+    const record = response.body as JobRecord;
+    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 1 });
+    expect(record.disclosure).include('has been restored').include('wheels (donor)');
+    expect(record.work.length).greaterThan(20);
+    expect(record.specimens[0]!.verdict).match(/^Deep green/);
+    expect(record.specimens[0]!.parts[0]!.coatsApplied.map((coat) => coat.name)).deep.equal([
+      'Lanthorn Light grey primer',
+      'Marlstone Deep green',
+    ]);
+  });
+
+  it('as PDF is one page with its name in it, also for a job full of words', async () => {
+    for (const id of ['sg-00', 'sg-07']) {
+      const { body } = await bench.http.get(`/api/jobs/${id}/record.pdf`).buffer(true).parse(binary).expect(200);
+      const pdf = await PDFDocument.load(body as Buffer);
+      expect(pdf.getPageCount()).equal(1);
+      expect(pdf.getTitle()).match(new RegExp(`^${id.toUpperCase()}`));
+    }
+    await bench.http.get('/api/jobs/nobody/record.pdf').expect(404);
+  });
+});

@@ -1,0 +1,54 @@
+import { cp, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import supertest from 'supertest';
+import { createApp } from '../../src/app.ts';
+import { openDatabase } from '../../src/data-source.ts';
+import { seedDemo } from '../../src/demo/seedDemo.ts';
+import type { Workroom } from '../../src/workroom.ts';
+
+export const NOW = new Date('2026-11-25T18:30:00Z');
+
+export interface TestBench {
+  readonly room: Workroom;
+  readonly http: ReturnType<typeof supertest>;
+  /** Moves the bench's clock on. */
+  pass(minutes: number): void;
+  get<T>(path: string): Promise<T>;
+  clear(): Promise<void>;
+}
+
+let demoTemplate: Promise<string> | null = null;
+
+/** A bench over HTTP on a migrated database in a folder of its own: empty, or with the demo data. */
+export async function createTestBench({ isDemo = true } = {}): Promise<TestBench> {
+  const folder = await mkdtemp(join(tmpdir(), 'sardonyx-test-'));
+  if (isDemo) await cp(await (demoTemplate ??= seedTemplate()), folder, { recursive: true });
+  let now = NOW.getTime();
+  const room = await openRoom(folder, isDemo, () => new Date(now));
+  const http = supertest(createApp({ room, webRoot: null }));
+  return {
+    room,
+    http,
+    pass: (minutes) => void (now += minutes * 60_000),
+    get: async <T>(path: string) => (await http.get(`/api/${path}`).expect(200)).body as T,
+    clear: async () => {
+      await room.source.destroy();
+      await rm(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+export async function openRoom(folder: string, isDemo: boolean, now = () => NOW): Promise<Workroom> {
+  return { source: await openDatabase(folder), folder, benchName: 'Test bench', isDemo, now, sentJobs: new Map() };
+}
+
+/** Seeding once and copying the folder keeps every test on fresh data without seeding each time. */
+async function seedTemplate(): Promise<string> {
+  const folder = await mkdtemp(join(tmpdir(), 'sardonyx-template-'));
+  const room = await openRoom(folder, true);
+  await seedDemo(room);
+  await room.source.destroy();
+  process.on('exit', () => void rm(folder, { recursive: true, force: true }));
+  return folder;
+}
