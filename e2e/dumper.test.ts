@@ -1,0 +1,284 @@
+import type { JobRecord } from '@sardonyx/core';
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { PDFDocument } from 'pdf-lib';
+import { openBrowser, openWindow } from './support/openBrowser.ts';
+import {
+  expectNoFaults,
+  hold,
+  holdWithPointer,
+  makePhoto,
+  openStation,
+  taskLine,
+  workThrough,
+} from './support/restorer.ts';
+import { startBench, type RunningBench } from './support/startBench.ts';
+
+/** SG-04, the clay-pit dumper, from bare intake to a signed record, as one evening after another. */
+describe('SG-04 from intake to sign-off', function () {
+  this.timeout(240_000);
+  let bench: RunningBench;
+  let browser: Browser;
+  let page: Page & { faults: string[] };
+  before(async () => {
+    bench = await startBench({ isDemo: true });
+    browser = await openBrowser();
+    page = await openWindow(browser);
+  });
+  after(async () => {
+    await browser.close();
+    await bench.clear();
+  });
+
+  const heading = () => page.locator('main .text-act').first();
+
+  it('stands on the bench, waiting to be identified', async () => {
+    await page.goto(bench.address);
+    const lane = page.getByRole('link', { name: /SG-04 Clay-pit Dumper/ }).last();
+    await lane.getByText('Settle which issue it is').waitFor();
+    await lane.click();
+    await page.getByRole('heading', { name: 'SG-04 Clay-pit Dumper' }).waitFor();
+    expect(await heading().innerText()).match(/^Not settled/);
+  });
+
+  it('is identified by what can be seen on it, by keyboard and pointer', async () => {
+    const looks: readonly (readonly [feature: string, state: string])[] = [
+      ['Wheels', 'Cast metal'],
+      ['Lettering on the base', 'Works name in full, two lines'],
+      ['Colour in sheltered places', 'Works ochre'],
+      ['Body colour', 'Works ochre'],
+      ['Finish of the base', 'Body colour'],
+    ];
+    for (const [i, [feature, state]] of looks.entries()) {
+      const points = page.getByRole('list', { name: 'Things to look at on the model' });
+      const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
+      if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
+      const answer = page
+        .getByRole('group', { name: `${feature}: what do you see?` })
+        .getByRole('button', { name: state });
+      if (i % 2) {
+        await answer.focus();
+        await page.keyboard.press('Enter');
+      } else await answer.click();
+      await points.getByText(new RegExp(`${state}, sure`)).waitFor();
+    }
+    await page
+      .getByRole('group', { name: 'Finish of the base: how sure are you?' })
+      .getByRole('button', { name: 'likely', exact: true })
+      .click();
+    await page.getByText('Body colour, likely').waitFor();
+    expect(await heading().innerText()).match(/^Works ochre, plain skip, .*1957 to .*19(59|60), (over )?\d\d %/);
+    expect(await workThrough(page)).deep.equal(['identify']);
+  });
+
+  it('is photographed from every side and surveyed part by part', async () => {
+    await openStation(page, 'Survey');
+    expect(await heading().innerText()).include('before-set lacks left, right, front, rear, top, base');
+    for (const side of ['left', 'right', 'front', 'rear', 'top', 'base']) {
+      await page
+        .getByLabel('Add a photo, or drop it here')
+        .first()
+        .setInputFiles(await makePhoto(`${side}.jpg`));
+      await page.getByRole('img', { name: `${side}, before` }).waitFor();
+    }
+    expect(await heading().innerText()).include('before-set complete');
+
+    await page.getByRole('option', { name: /^Axles/ }).click();
+    const axles = page.getByRole('region', { name: 'Part: Axles' });
+    await axles.getByLabel('Finding', { exact: true }).selectOption('rust');
+    await axles.getByLabel('How bad').selectOption({ label: 'must be mended' });
+    await axles.getByLabel('Where and how').fill('Seized in the wheels');
+    await axles.getByRole('button', { name: 'Add the finding' }).click();
+    await axles.getByText('Seized in the wheels').waitFor();
+
+    await page.getByRole('option', { name: /^Axles/ }).press('ArrowRight');
+    await page.getByRole('option', { name: /^Tyres, missing/ }).click();
+    const tyres = page.getByRole('region', { name: 'Part: Tyres' });
+    await tyres.getByRole('button', { name: 'Add the want' }).click();
+    await tyres.getByText('Say what is wanted.').waitFor();
+    await tyres.getByLabel('What is wanted').fill('four cleated tyres');
+    await tyres.getByRole('button', { name: 'Add the want' }).click();
+    await page.getByRole('region', { name: 'Wants' }).getByRole('strong').getByText('four cleated tyres').waitFor();
+    const done = await workThrough(page, async (key) => {
+      if (key.startsWith('get:')) await solveWant();
+    });
+    expect(done).include.members(['photograph', 'know-materials', 'capture-colour']);
+    expect(done.some((key) => key.startsWith('get:'))).equal(true);
+  });
+
+  async function solveWant(): Promise<void> {
+    const get = page.locator('li[data-task^="get:"]');
+    await get.getByRole('button', { name: 'Done', exact: true }).click();
+    await get
+      .getByRole('alert')
+      .getByText(/is open: mark the want solved/)
+      .waitFor();
+    await openStation(page, 'Sign off');
+    await hold(page.getByRole('button', { name: /^Sign it off/ }));
+    await page
+      .getByRole('alert')
+      .getByText(/Not signed off\. "four cleated tyres" is open/)
+      .waitFor();
+    await openStation(page, 'Survey');
+    await page.getByRole('button', { name: 'Change four cleated tyres' }).click();
+    await page.getByLabel('State').last().selectOption('waived');
+    await page.getByRole('button', { name: 'Save the want' }).click();
+    await page.getByText('A want is waived with a reason').waitFor();
+    await page.getByLabel('State').last().selectOption('solved');
+    await page.getByLabel('From where, or how').fill('Tern Street Spares');
+    await page.getByRole('button', { name: 'Save the want' }).click();
+    await page.getByText('solved, Tern Street Spares').first().waitFor();
+  }
+
+  it('gets its coats planned: primer and ochre on body and skip', async () => {
+    await openStation(page, 'Finish');
+    for (const part of ['Body', 'Tipping skip']) {
+      await page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
+      const coats = page.getByRole('region', { name: `Coats: ${part}` });
+      for (const pot of ['Lanthorn Light grey primer (primer)', 'Marlstone Works ochre (colour)']) {
+        await coats.getByLabel('Plan a coat for the outside').selectOption({ label: pot });
+        await coats.getByRole('button', { name: 'Plan it' }).first().click();
+        await coats.getByRole('img', { name: new RegExp(`outside, as planned.*${pot.split(' (')[0]}`) }).waitFor();
+      }
+    }
+    await taskLine(page, 'prime:body').waitFor();
+    expect(await taskLine(page, 'prime:body').innerText()).include('Waits for');
+  });
+
+  it('refuses a coat while the old paint is on, at its field, and keeps what was typed', async () => {
+    await page.getByRole('option', { name: /^Body/ }).click();
+    await page.getByText('Log a coat on the body').click();
+    const form = page.getByRole('form', { name: 'Log a coat on the Body' });
+    await form.getByLabel('Pot').selectOption({ label: 'Marlstone Works ochre (colour)' });
+    await form.getByLabel('Note').fill('too early');
+    await form.getByRole('button', { name: 'Log the coat' }).click();
+    await form
+      .getByText(/still carries its old paint/)
+      .first()
+      .waitFor();
+    expect(await form.getByLabel('Note').inputValue()).equal('too early');
+  });
+
+  it('is opened joint by joint, each step that destroys something held, with its photograph', async () => {
+    await openStation(page, 'Open');
+    let photographed = false;
+    const done = await workThrough(page, async (key) => {
+      if (!key.startsWith('pilot:') || photographed) return;
+      photographed = true;
+      await taskLine(page, key).getByText('Photograph it before this step').waitFor();
+      await taskLine(page, key).getByRole('region', { name: 'Hazard: Drilling a small casting' }).waitFor();
+      await taskLine(page, key)
+        .getByLabel('Add a photo, or drop it here')
+        .setInputFiles(await makePhoto('post.jpg', '#777777'));
+      await taskLine(page, key).getByText('Photograph it again').waitFor();
+      await taskLine(page, key)
+        .getByRole('button', { name: /^Start: / })
+        .click();
+      expect(await taskLine(page, key).getAttribute('data-state'), 'a short press does nothing').equal('to do');
+    });
+    expect(done.indexOf('pilot:rear-post')).lessThan(done.indexOf('open:rear-post'));
+    expect(done).include.members(['open:axle-ends', 'open:skip-pin', 'separate', 'meltables-out']);
+    expect(await heading().innerText()).equal('It is open; every part lies on the bench.');
+  });
+
+  it('is all still there when the server was ended and started again', async () => {
+    await bench.stop();
+    await page.getByText('The bench cannot be reached.').waitFor();
+    bench = await startBench({ isDemo: true, again: bench });
+    await page.getByText('The bench cannot be reached.').waitFor({ state: 'detached' });
+    await page.reload();
+    expect(await heading().innerText()).equal('It is open; every part lies on the bench.');
+  });
+
+  it('is stripped and mended', async () => {
+    await openStation(page, 'Strip & mend');
+    const done = await workThrough(page);
+    expect(done).include.members([
+      'strip:body',
+      'wash:skip',
+      'inspect:body',
+      'dress:axles',
+      'tap:front-post',
+      'trial-fit:tyres',
+    ]);
+    expect(done.indexOf('strip:body')).lessThan(done.indexOf('inspect:body'));
+    expect(await heading().innerText()).equal('Bare, mended and ready for primer.');
+  });
+
+  it('is finished, each coat logged where it went on', async () => {
+    await openStation(page, 'Finish');
+    await workThrough(page, async (key) => {
+      const [what, partKey] = key.split(':');
+      if (what !== 'prime' && what !== 'colour') return;
+      const part = partKey === 'body' ? 'Body' : 'Tipping skip';
+      await page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
+      const form = page.getByRole('form', { name: `Log a coat on the ${part}` });
+      if (!(await form.isVisible())) await page.getByText(`Log a coat on the ${part.toLowerCase()}`).click();
+      await form
+        .getByLabel('Pot')
+        .selectOption({
+          label: what === 'prime' ? 'Lanthorn Light grey primer (primer)' : 'Marlstone Works ochre (colour)',
+        });
+      await form.getByRole('button', { name: 'Log the coat' }).click();
+      await page
+        .getByRole('img', {
+          name: new RegExp(`${part}, outside, on it now.*${what === 'prime' ? 'primer' : 'Works ochre'}`),
+        })
+        .waitFor();
+    });
+    expect(await heading().innerText()).equal('All coats are on.');
+  });
+
+  it('is closed in the order of its construction', async () => {
+    await openStation(page, 'Close');
+    const done = await workThrough(page);
+    expect(done.indexOf('fit:skip')).lessThan(done.indexOf('fit:base'));
+    expect(done.indexOf('close:axle-ends')).lessThan(done.indexOf('touch-in'));
+    expect(done.at(-1)).equal('touch-in');
+  });
+
+  it('is signed off, and after that nothing can be changed', async () => {
+    await openStation(page, 'Sign off');
+    await page.getByLabel('Stage').selectOption('after');
+    await page.getByLabel('Add a photo, or drop it here').setInputFiles(await makePhoto('done.jpg', '#c08a2c'));
+    await page.getByRole('img', { name: 'left, after' }).waitFor();
+    expect(await workThrough(page)).deep.equal(['sign-off-photos']);
+    await page.getByText('Everything is done. It can be signed.').waitFor();
+    await holdWithPointer(page.getByRole('button', { name: /^Sign it off/ }));
+    await page.getByText(/^Signed off .* by Osric Bell\.$/).waitFor();
+    expect(await page.getByRole('button', { name: /^Sign it off/ }).count()).equal(0);
+    await openStation(page, 'Survey');
+    expect(await page.getByRole('button', { name: 'Add the finding' }).count()).equal(0);
+  });
+
+  it('leaves a record that tells all of it', async () => {
+    await openStation(page, 'Sign off');
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Record (JSON)' }).click();
+    const path = await (await download).path();
+    const { readFile } = await import('node:fs/promises');
+    const record = JSON.parse(await readFile(path, 'utf8')) as JobRecord;
+    expect(record.job).deep.include({ number: 'SG-04', signedOffBy: 'Osric Bell', target: 'as issued' });
+    const [dumper] = record.specimens;
+    expect(dumper!.verdict).match(/^Works ochre, plain skip/);
+    const partOf = (name: string) => dumper!.parts.find((part) => part.name === name)!;
+    expect(partOf('Axles').findings).deep.equal(['rust: Seized in the wheels']);
+    expect(partOf('Tyres').wants).deep.equal(['four cleated tyres: solved, Tern Street Spares']);
+    for (const part of ['Body', 'Tipping skip']) {
+      expect(
+        partOf(part).coatsApplied.map((coat) => coat.name),
+        part,
+      ).deep.equal(['Light grey primer', 'Works ochre']);
+      expect(partOf(part).coatsFound[0]).match(/Ochre \(factory\)/);
+    }
+    expect(record.photos.map((photo) => photo.stage)).include.members(['before', 'during', 'after']);
+    expect(record.photos).length(8);
+    expect(record.work.filter((entry) => entry.act === 'done').every((entry) => entry.who === 'Osric Bell')).equal(
+      true,
+    );
+    expect(record.disclosure).include('Repainted: body, tipping skip');
+    const card = await page.request.get(`${bench.address}/api/jobs/sg-04/record.pdf`);
+    expect((await PDFDocument.load(await card.body())).getPageCount()).equal(1);
+    expectNoFaults(page);
+  });
+});

@@ -1,0 +1,116 @@
+import { expect } from 'chai';
+import type { Locator, Page } from 'playwright-core';
+import sharp from 'sharp';
+
+/** What a restorer does with hands on the page, in words. */
+
+/** Keeps a held button down long enough, by keyboard. */
+export async function hold(button: Locator): Promise<void> {
+  await button.focus();
+  const page = button.page();
+  await page.keyboard.down('Space');
+  await page.waitForTimeout(1700);
+  await page.keyboard.up('Space');
+}
+
+/** The same with the pointer. */
+export async function holdWithPointer(button: Locator): Promise<void> {
+  await button.scrollIntoViewIfNeeded();
+  const box = (await button.boundingBox())!;
+  const { mouse } = button.page();
+  await mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await mouse.down();
+  await button.page().waitForTimeout(1700);
+  await mouse.up();
+}
+
+export const taskLine = (page: Page, key: string) => page.locator(`li[data-task="${key}"]`);
+
+/** Goes to a station by its door. */
+export async function openStation(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: new RegExp(name) })
+    .click();
+  await page.locator('[aria-current="step"]', { hasText: name }).waitFor();
+}
+
+/** Does every task of the open station that may be done, held ones held, until none is left. Returns their keys in order. */
+export async function workThrough(
+  page: Page,
+  besides: (key: string) => Promise<void> = async () => undefined,
+): Promise<string[]> {
+  const done: string[] = [];
+  for (;;) {
+    const line = page
+      .locator('li[data-task]:has(button[aria-expanded="true"]):is([data-state="to do"], [data-state="doing"])')
+      .first();
+    if ((await line.count()) === 0) return done;
+    const key = (await line.getAttribute('data-task'))!;
+    await besides(key);
+    const held = taskLine(page, key).getByRole('button', { name: /^Start: / });
+    if (await held.count()) {
+      await hold(held);
+      await page.locator(`li[data-task="${key}"][data-state="doing"]`).waitFor();
+    }
+    await taskLine(page, key).getByRole('button', { name: 'Done', exact: true }).click();
+    await page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });
+    done.push(key);
+  }
+}
+
+/** A picture file as a camera would give it. */
+export async function makePhoto(
+  name: string,
+  colour = '#b98a35',
+): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+  const buffer = await sharp({ create: { width: 320, height: 200, channels: 3, background: colour } })
+    .jpeg()
+    .toBuffer();
+  return { name, mimeType: 'image/jpeg', buffer };
+}
+
+/** Text that is cut by its box, or boxes of text that lie over each other, named by what they say. */
+export function findCutText(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const faults: string[] = [];
+    const isVisible = (element: Element) =>
+      element.checkVisibility({ opacityProperty: true, visibilityProperty: true });
+    for (const element of document.querySelectorAll<HTMLElement>('body *')) {
+      if (!isVisible(element) || element.closest('svg, .sr-only, select, option, [aria-hidden="true"]')) continue;
+      const style = getComputedStyle(element);
+      const clips = style.overflowX === 'hidden' || style.overflowX === 'clip' || style.textOverflow === 'ellipsis';
+      if (clips && element.scrollWidth > element.clientWidth + 1 && element.innerText.trim())
+        faults.push(`cut: ${element.innerText.slice(0, 60)}`);
+    }
+    if (document.documentElement.scrollWidth > window.innerWidth + 1)
+      faults.push(`page is ${document.documentElement.scrollWidth} wide`);
+    const main = document.querySelector('main')!;
+    if (main.scrollWidth > main.clientWidth + 1)
+      faults.push(`the work is ${main.scrollWidth} wide in ${main.clientWidth}`);
+    // Leaves of text must not lie over each other.
+    const leaves = [
+      ...main.querySelectorAll<HTMLElement>('p, span, button, a, label, h1, h2, h3, th, td, li, dt, dd, strong'),
+    ].filter(
+      (element) =>
+        isVisible(element) &&
+        element.children.length === 0 &&
+        element.innerText.trim() &&
+        !element.closest('svg, .sr-only, [aria-hidden="true"]'),
+    );
+    const boxes = leaves.map((element) => ({ element, box: element.getBoundingClientRect() }));
+    boxes.forEach((a, i) => {
+      for (const b of boxes.slice(i + 1)) {
+        const wide = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+        const high = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+        if (wide > 3 && high > 3)
+          faults.push(`over each other: ${a.element.innerText.slice(0, 40)} | ${b.element.innerText.slice(0, 40)}`);
+      }
+    });
+    return faults;
+  });
+}
+
+export function expectNoFaults(page: Page & { faults?: string[] }): void {
+  expect(page.faults ?? []).deep.equal([]);
+}
