@@ -92,7 +92,7 @@ describe('SG-04 from intake to sign-off', function () {
     await axles.getByText('Seized in the wheels').waitFor();
 
     await page.getByRole('option', { name: /^Axles/ }).press('ArrowRight');
-    await page.getByRole('option', { name: /^Tyres, missing/ }).click();
+    await page.getByRole('option', { name: /^Tyres \(missing\)/ }).click();
     const tyres = page.getByRole('region', { name: 'Part: Tyres' });
     await tyres.getByRole('button', { name: 'Add the want' }).click();
     await tyres.getByText('Say what is wanted.').waitFor();
@@ -214,11 +214,9 @@ describe('SG-04 from intake to sign-off', function () {
       await page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
       const form = page.getByRole('form', { name: `Log a coat on the ${part}` });
       if (!(await form.isVisible())) await page.getByText(`Log a coat on the ${part.toLowerCase()}`).click();
-      await form
-        .getByLabel('Pot')
-        .selectOption({
-          label: what === 'prime' ? 'Lanthorn Light grey primer (primer)' : 'Marlstone Works ochre (colour)',
-        });
+      await form.getByLabel('Pot').selectOption({
+        label: what === 'prime' ? 'Lanthorn Light grey primer (primer)' : 'Marlstone Works ochre (colour)',
+      });
       await form.getByRole('button', { name: 'Log the coat' }).click();
       await page
         .getByRole('img', {

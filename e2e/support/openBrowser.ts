@@ -42,6 +42,8 @@ export async function openWindow(
     },
     [theme, who] as const,
   );
+  // The test runner's compiler names functions with a helper that the page does not have.
+  await context.addInitScript({ content: 'globalThis.__name = (value) => value' });
   const page = (await context.newPage()) as Page & { faults: string[] };
   page.faults = [];
   page.on('pageerror', (error) => page.faults.push(String(error)));

@@ -80,7 +80,7 @@ export function findCutText(page: Page): Promise<string[]> {
       if (!isVisible(element) || element.closest('svg, .sr-only, select, option, [aria-hidden="true"]')) continue;
       const style = getComputedStyle(element);
       const clips = style.overflowX === 'hidden' || style.overflowX === 'clip' || style.textOverflow === 'ellipsis';
-      if (clips && element.scrollWidth > element.clientWidth + 1 && element.innerText.trim())
+      if (clips && element.clientWidth > 1 && element.scrollWidth > element.clientWidth + 1 && element.innerText.trim())
         faults.push(`cut: ${element.innerText.slice(0, 60)}`);
     }
     if (document.documentElement.scrollWidth > window.innerWidth + 1)
@@ -98,9 +98,11 @@ export function findCutText(page: Page): Promise<string[]> {
         element.innerText.trim() &&
         !element.closest('svg, .sr-only, [aria-hidden="true"]'),
     );
-    const boxes = leaves.map((element) => ({ element, box: element.getBoundingClientRect() }));
-    boxes.forEach((a, i) => {
-      for (const b of boxes.slice(i + 1)) {
+    // Line by line: an inline text that wraps has a box that covers its neighbours.
+    const lines = leaves.flatMap((element) => [...element.getClientRects()].map((box) => ({ element, box })));
+    lines.forEach((a, i) => {
+      for (const b of lines.slice(i + 1)) {
+        if (a.element === b.element) continue;
         const wide = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
         const high = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
         if (wide > 3 && high > 3)

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { ClockShelf } from '../features/clocks/index.ts';
 import { useGetHealthQuery } from '../shared/api/api.ts';
@@ -11,9 +11,8 @@ import { TopLine } from './TopLine.tsx';
 import { useShortcuts } from './useShortcuts.ts';
 import { useTheme } from './useTheme.ts';
 
-const FindAnything = lazy(() =>
-  import('../features/find/index.ts').then((module) => ({ default: module.FindAnything })),
-);
+const loadFind = () => import('../features/find/index.ts').then((module) => ({ default: module.FindAnything }));
+const FindAnything = lazy(loadFind);
 
 /** What stands around every screen: top line, notices, the clock shelf. */
 export function Shell() {
@@ -21,6 +20,8 @@ export function Shell() {
   const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
   const open = useMemo(() => ({ find: () => setSheet('find'), sheet: () => setSheet('keys') }), []);
   useShortcuts(open);
+  // Fetched ahead, so that the first letters typed after Ctrl+K are not lost.
+  useEffect(() => void loadFind(), []);
   return (
     <div className="flex h-dvh flex-col">
       <a href="#work" className="sr-only focus:not-sr-only focus:p-3">

@@ -9,6 +9,11 @@ function firstTheme(): Theme {
   return matchMedia('(prefers-color-scheme: dark)').matches ? 'lamp' : 'day';
 }
 
+/** Before anything is drawn, so that no lamp-lit room flashes white. */
+export function applyKeptTheme(): void {
+  document.documentElement.dataset.theme = firstTheme();
+}
+
 /** Day bench or lamp bench; remembered in this browser. */
 export function useTheme(): [Theme, () => void] {
   const [theme, setTheme] = useState(firstTheme);

@@ -65,7 +65,7 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
             key={part.id}
             role="option"
             aria-selected={isChosen}
-            aria-label={`${part.name}, ${part.state}${marks[part.key] ? `, ${markWord} ${marks[part.key]}` : ''}`}
+            aria-description={`${part.material}, ${part.state}${marks[part.key] ? `, ${markWord} ${marks[part.key]}` : ''}`}
             tabIndex={isChosen || (!partId && i === 0) ? 0 : -1}
             data-part={part.id}
             className="cursor-pointer"

@@ -19,15 +19,15 @@ export function StationRule({ current }: { readonly current: Station }) {
             to={`/jobs/${view.job.id}/${station}${search}`}
             aria-current={isOpen ? 'step' : undefined}
             title={`Alt+${i + 1}`}
-            className={`min-w-0 border-r border-hairline px-3 py-2 last:border-r-0 ${isOpen ? 'grow-[3] border-b-4 border-b-sard bg-sheet' : 'grow bg-bench hover:bg-sunk'}`}
+            className={`min-w-0 border-r border-hairline px-2 py-2 min-[1100px]:px-3 last:border-r-0 ${isOpen ? 'grow-[3] border-b-4 border-b-sard bg-sheet' : 'grow bg-bench hover:bg-sunk'}`}
           >
-            <span className={`block truncate ${isOpen ? 'text-lead font-semibold' : ''}`}>
+            <span className={`block ${isOpen ? 'text-lead font-semibold' : ''}`}>
               {done === total && total > 0 && <span aria-hidden>✓ </span>}
               {STATION_LABELS[station]}
             </span>
-            <span className="block truncate text-note text-soft-ink">
+            <span className="block text-note text-soft-ink">
               {state}
-              {isOpen && handsOnLeftMin > 0 && `, ${formatMinutes(handsOnLeftMin)} at the hands (planning estimate)`}
+              {isOpen && handsOnLeftMin > 0 && `, ${formatMinutes(handsOnLeftMin)} at the hands`}
             </span>
           </Link>
         );

@@ -1,0 +1,115 @@
+import type { JobView } from '@sardonyx/contract';
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { openBrowser, openWindow } from './support/openBrowser.ts';
+import { expectNoFaults } from './support/restorer.ts';
+import { startBench, type RunningBench } from './support/startBench.ts';
+
+describe('saving', function () {
+  this.timeout(90_000);
+  let bench: RunningBench;
+  let browser: Browser;
+  let here: Page & { faults: string[] };
+  let there: Page & { faults: string[] };
+  before(async () => {
+    bench = await startBench({ isDemo: true });
+    browser = await openBrowser();
+    here = await openWindow(browser);
+    there = await openWindow(browser, { who: 'Imke Varga' });
+  });
+  after(async () => {
+    await browser.close();
+    await bench.clear();
+  });
+
+  const jobOf = async (id: string) =>
+    (await (await here.request.get(`${bench.address}/api/jobs/${id}`)).json()) as JobView;
+  const openFacts = async (page: Page, job: string) => {
+    await page.goto(`${bench.address}/jobs/${job}/identify`);
+    await page.getByText('Facts of the job').click();
+  };
+  /** Types into a field as it stands in this window, without leaving it: the edit is not sent yet. */
+  const write = async (page: Page, label: string, text: string) => page.getByLabel(label).fill(text);
+
+  it('keeps a field by itself when it is left, and says so', async () => {
+    await openFacts(here, 'sg-02');
+    await write(here, 'Why this one', 'Rare short hose');
+    await here.getByLabel('Name').focus();
+    await here.getByText('Saved', { exact: true }).waitFor();
+    expect((await jobOf('sg-02')).job.why).equal('Rare short hose');
+  });
+
+  it('takes the last edit of this window back', async () => {
+    await here.keyboard.press('Escape');
+    await here.getByRole('button', { name: /^Undo/ }).click();
+    await here.getByRole('button', { name: /^Undo/ }).waitFor({ state: 'detached' });
+    expect((await jobOf('sg-02')).job.why).match(/^A short-hose tool/);
+  });
+
+  it('merges a stale save that touches another field', async () => {
+    await openFacts(here, 'sg-05');
+    await openFacts(there, 'sg-05');
+    await write(here, 'Why this one', 'Body and base differ');
+    await write(there, 'Name', 'Horse Box with ramp');
+    await there.getByLabel('Why this one').focus();
+    await there.getByText('Saved', { exact: true }).waitFor();
+    await here.getByLabel('Name').focus();
+    await here.getByText('Saved', { exact: true }).waitFor();
+    const { job } = await jobOf('sg-05');
+    expect(job).deep.include({ title: 'Horse Box with ramp', why: 'Body and base differ' });
+  });
+
+  it('shows a stale save of the same field side by side and overwrites nothing by itself', async () => {
+    await openFacts(here, 'sg-06');
+    await openFacts(there, 'sg-06');
+    await write(here, 'Why this one', 'mine');
+    await write(there, 'Why this one', 'theirs');
+    await there.getByLabel('Name').focus();
+    await there.getByText('Saved', { exact: true }).waitFor();
+    await here.getByLabel('Name').focus();
+    const dialog = here.getByRole('dialog', { name: /Changed in two places/ });
+    await dialog.waitFor();
+    expect(await dialog.getByRole('row', { name: /why/ }).innerText()).match(/mine\s+theirs/);
+    expect((await jobOf('sg-06')).job.why).equal('theirs');
+    await dialog.getByRole('button', { name: 'Put mine in' }).click();
+    await dialog.waitFor({ state: 'detached' });
+    await here.getByText('Saved', { exact: true }).waitFor();
+    expect((await jobOf('sg-06')).job.why).equal('mine');
+  });
+
+  it('does not undo what somebody changed since', async () => {
+    await here.keyboard.press('Escape');
+    await openFacts(there, 'sg-06');
+    await write(there, 'Why this one', 'theirs again');
+    await there.getByLabel('Name').focus();
+    await there.getByText('Saved', { exact: true }).waitFor();
+    await here.getByRole('button', { name: /^Undo/ }).click();
+    await here.getByText('it was left as it is').waitFor();
+    expect((await jobOf('sg-06')).job.why).equal('theirs again');
+  });
+
+  it('keeps edits while the server is away and sends them when it is back', async () => {
+    await openFacts(here, 'sg-03');
+    await bench.stop();
+    await write(here, 'Why this one', 'written while it was away');
+    await here.getByLabel('Name').focus();
+    await here.getByText('1 edit is kept and will be sent.').waitFor();
+    bench = await startBench({ isDemo: true, again: bench });
+    await here.getByText('The bench cannot be reached.').waitFor({ state: 'detached' });
+    await here.getByText('Saved', { exact: true }).waitFor();
+    expect((await jobOf('sg-03')).job.why).equal('written while it was away');
+  });
+
+  it('says under the field what is wrong with it, before and after asking the server', async () => {
+    await here.goto(`${bench.address}/put-on-bench`);
+    await here.getByRole('button', { name: 'Put it on the bench' }).click();
+    await here.getByText('▲ Give the model a name.').waitFor();
+    await here.getByLabel('What do you call it?').fill('Ferry');
+    await here.getByLabel('Due on').fill('2020-01-01');
+    await here.getByRole('button', { name: 'Put it on the bench' }).click();
+    await here.getByText('▲ The due day is past.').waitFor();
+    expect(await here.getByLabel('What do you call it?').inputValue()).equal('Ferry');
+    expectNoFaults(here);
+    expectNoFaults(there);
+  });
+});

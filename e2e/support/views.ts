@@ -1,0 +1,62 @@
+import type { Page } from 'playwright-core';
+
+export interface View {
+  readonly name: string;
+  /** File name of its picture in docs/screenshots; null when it needs none. */
+  readonly picture: string | null;
+  readonly path: string;
+  /** A text that is there when the view is. */
+  readonly ready: string | RegExp;
+  readonly act?: (page: Page) => Promise<void>;
+}
+
+/** The main views, on the demo data, each at a place where it has something to show. */
+export const VIEWS: readonly View[] = [
+  { name: 'Bench', picture: 'bench', path: '/', ready: 'Put a model on the bench' },
+  { name: 'Identify', picture: 'identify', path: '/jobs/sg-01/identify', ready: 'What speaks for and against' },
+  { name: 'Survey', picture: 'survey', path: '/jobs/sg-03/survey?part=sg-03-1.step', ready: 'Wants' },
+  { name: 'Open', picture: 'open', path: '/jobs/sg-07/open', ready: 'Open, in this order' },
+  {
+    name: 'Strip & mend',
+    picture: 'strip',
+    path: '/jobs/sg-08/strip',
+    ready: 'Treat all paint as leaded',
+    act: unfold('strip:base'),
+  },
+  { name: 'Finish', picture: 'finish', path: '/jobs/sg-07/finish?specimen=sg-07-2', ready: 'As planned' },
+  { name: 'Close', picture: 'close', path: '/jobs/sg-07/close?specimen=sg-07-3', ready: 'Close, in this order' },
+  { name: 'Sign off', picture: 'sign-off', path: '/jobs/sg-00/sign-off', ready: 'Its record stands as it is.' },
+  { name: 'Sign off, not yet', picture: null, path: '/jobs/sg-05/sign-off', ready: /^Not yet/ },
+  { name: 'Catalogue', picture: 'catalogue', path: '/catalogue', ready: 'Narrow down' },
+  { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },
+  { name: 'New casting', picture: null, path: '/catalogue/new', ready: 'Add it to the catalogue' },
+  { name: 'Put on the bench', picture: 'put-on-bench', path: '/put-on-bench', ready: 'Put it on the bench' },
+  { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
+  { name: 'Find', picture: 'find', path: '/', ready: 'Put a model on the bench', act: findGreen },
+  {
+    name: 'Keys',
+    picture: null,
+    path: '/',
+    ready: 'Put a model on the bench',
+    act: (page) => press(page, '?', 'To the bench'),
+  },
+];
+
+function unfold(taskKey: string) {
+  return async (page: Page) => {
+    const line = page.locator(`li[data-task="${taskKey}"]`);
+    await line.getByRole('button', { expanded: false }).click();
+    await line.getByText('What hurts').first().waitFor();
+  };
+}
+
+async function findGreen(page: Page): Promise<void> {
+  await page.keyboard.press('Control+k');
+  await page.getByRole('dialog').getByRole('combobox').fill('green');
+  await page.getByRole('dialog').getByRole('option').first().waitFor();
+}
+
+async function press(page: Page, key: string, ready: string): Promise<void> {
+  await page.keyboard.press(key);
+  await page.getByText(ready).waitFor();
+}

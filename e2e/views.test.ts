@@ -1,0 +1,84 @@
+import { createRequire } from 'node:module';
+import { readFile } from 'node:fs/promises';
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { openBrowser, openWindow } from './support/openBrowser.ts';
+import { expectNoFaults, findCutText } from './support/restorer.ts';
+import { startBench, type RunningBench } from './support/startBench.ts';
+import { VIEWS } from './support/views.ts';
+
+const AXE = createRequire(import.meta.url).resolve('axe-core/axe.min.js');
+
+interface AxeFinding {
+  readonly id: string;
+  readonly impact: string;
+  readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
+}
+
+describe('every view', function () {
+  this.timeout(60_000);
+  let bench: RunningBench;
+  let browser: Browser;
+  let axe: string;
+  const windows = new Map<string, Page & { faults: string[] }>();
+  before(async () => {
+    axe = await readFile(AXE, 'utf8');
+    bench = await startBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+    browser = await openBrowser();
+    windows.set('day at 1280', await openWindow(browser));
+    windows.set('lamp at 1280', await openWindow(browser, { theme: 'lamp' }));
+    windows.set('day at 820', await openWindow(browser, { width: 820, height: 1100 }));
+  });
+  after(async () => {
+    await browser.close();
+    await bench.clear();
+  });
+
+  for (const { name, path, ready, act } of VIEWS) {
+    for (const look of ['day at 1280', 'lamp at 1280', 'day at 820']) {
+      it(`${name}, ${look}: nothing cut or overlapping, no serious fault for those who cannot see or point`, async () => {
+        const page = windows.get(look)!;
+        await page.goto(bench.address + path);
+        await page.getByText(ready).first().waitFor();
+        await act?.(page);
+        expect(await findCutText(page)).deep.equal([]);
+        if (look === 'day at 820') return;
+        // Runs in the page's own world: the content policy lets no script tag in.
+        await page.evaluate(axe);
+        const findings = await page.evaluate(async () => {
+          const { violations } = await (
+            window as unknown as {
+              axe: { run: (where: Document, options: object) => Promise<{ violations: AxeFinding[] }> };
+            }
+          ).axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+          return violations
+            .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+            .map(
+              (one) =>
+                `${one.id}: ${one.nodes.map((node) => `${node.html.slice(0, 120)} ${node.failureSummary}`).join(' ; ')}`,
+            );
+        });
+        expect(findings).deep.equal([]);
+      });
+    }
+  }
+
+  it('draws the chrome in true greys: no hue but the one accent', async () => {
+    for (const look of ['day at 1280', 'lamp at 1280']) {
+      const page = windows.get(look)!;
+      const tinted = await page.evaluate(() => {
+        const style = getComputedStyle(document.documentElement);
+        const names = ['--bench', '--sheet', '--sunk', '--paper', '--hairline', '--strong-line', '--ink', '--soft-ink'];
+        return names.filter((name) => {
+          const hex = style.getPropertyValue(name).trim();
+          return !(hex.slice(1, 3) === hex.slice(3, 5) && hex.slice(3, 5) === hex.slice(5, 7));
+        });
+      });
+      expect(tinted, look).deep.equal([]);
+    }
+  });
+
+  it('runs without a fault on the page', () => {
+    for (const page of windows.values()) expectNoFaults(page);
+  });
+});
