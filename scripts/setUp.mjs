@@ -68,6 +68,7 @@ export async function findChromium() {
   } catch (error) {
     throw new Error(
       `No Chromium for the interface tests. Install Debian's package "chromium" or set SARDONYX_CHROMIUM to its path. (${error.message})`,
+      { cause: error },
     );
   }
   if (!existsSync('/usr/bin/chromium'))

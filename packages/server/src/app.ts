@@ -40,6 +40,7 @@ export interface AppOptions {
 export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.disable('etag');
   app.use(
     helmet({
       contentSecurityPolicy: POLICY,

@@ -9,7 +9,7 @@ export interface Workroom {
   readonly isDemo: boolean;
   readonly now: () => Date;
   /** Job views as sent, kept until anything is written. */
-  readonly sentJobs: Map<string, string>;
+  readonly sentJobs: Map<string, Buffer>;
 }
 
 /** Runs a change in one transaction and forgets what was sent before. Changes are queued: the driver has one connection. */

@@ -58,7 +58,7 @@ describe('demo data', () => {
     const { lanes } = await bench.get<BenchView>('bench');
     expect(Object.fromEntries(lanes.map((lane) => [lane.job.number, lane.job.station]))).deep.equal(STAGES);
     for (const lane of lanes) {
-      expect(lane.drawing, lane.job.number).not.equal(null);
+      expect(lane.side, lane.job.number).not.equal(null);
       expect(lane.band.length, `${lane.job.number} has a band`).greaterThan(0);
     }
   });

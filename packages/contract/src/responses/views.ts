@@ -5,6 +5,7 @@ import type {
   CoatingLayer,
   Decision,
   Drawing,
+  DrawingView,
   Feature,
   FeatureState,
   Finding,
@@ -42,7 +43,8 @@ export interface Health {
 export interface BenchLane {
   readonly job: Job;
   readonly castingName: string;
-  readonly drawing: Drawing | null;
+  /** The side view; null while nobody knows the casting. */
+  readonly side: DrawingView | null;
   readonly parts: readonly Pick<SpecimenPart, 'key' | 'material' | 'state'>[];
   readonly paint: PaintOfParts;
   /** Layers of the main part's outside as found (or applied, once there are any), for the band. */

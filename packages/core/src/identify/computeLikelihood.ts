@@ -8,35 +8,57 @@ export interface LikelihoodParts {
   readonly alteredChance: number;
 }
 
+/** The likelihood of one answer as a function of the variant; null is "none in the catalogue". */
+export type AnswerLikelihood = (variant: IdentifyVariant | null) => LikelihoodParts;
+
 /**
- * P(o | v) = (1 - a_f) C(o | state(v, f)) + a_f B_f(o), in its parts.
+ * P(o | v) = (1 - a_f) C(o | state(v, f)) + a_f B_f(o), in its parts, for one answer and any variant.
  *
  * C puts the stated certainty on the state that was read and shares the rest among its look-alikes (all other states
  * when it has none). B_f is even over the states: nothing is known of what a replacement looks like.
  * A feature the variant has no record of is even too. "Cannot see" and "missing" are no evidence and give 1;
  * "replaced" sets a_f to 1, so the state says nothing of the variant.
+ *
+ * What depends on the answer alone is worked out once: a catalogue has many variants and a feature few states.
  */
+export function createLikelihood(
+  answer: Answer,
+  feature: IdentifyFeature,
+  settings: IdentifySettings,
+): AnswerLikelihood {
+  const { certainty, stateId } = answer;
+  if (certainty === 'cannot see' || certainty === 'missing' || stateId === null) {
+    const silent = { original: 1, altered: 1, alteredChance: feature.alteredChance };
+    return () => silent;
+  }
+  const even = 1 / feature.states.length;
+  if (certainty === 'replaced') {
+    const replaced = { original: 0, altered: even, alteredChance: 1 };
+    return () => replaced;
+  }
+  const right = settings.readingRight[certainty];
+  const readingFrom = new Map(
+    feature.states.map((state) => [state.id, readingChance(stateId, state.id, feature, right)] as const),
+  );
+  const { alteredChance } = feature;
+  const unrecorded = { original: even, altered: even, alteredChance };
+  return (variant) => {
+    const recorded = variant?.states[feature.id];
+    if (!recorded) return unrecorded;
+    let original = 0;
+    for (const trueId in recorded) original += recorded[trueId]! * (readingFrom.get(trueId) ?? 0);
+    return { original, altered: even, alteredChance };
+  };
+}
+
+/** The same for one variant at once. */
 export function computeLikelihood(
   answer: Answer,
   feature: IdentifyFeature,
   variant: IdentifyVariant | null,
   settings: IdentifySettings,
 ): LikelihoodParts {
-  const { certainty, stateId } = answer;
-  if (certainty === 'cannot see' || certainty === 'missing' || stateId === null) {
-    return { original: 1, altered: 1, alteredChance: feature.alteredChance };
-  }
-  const even = 1 / feature.states.length;
-  if (certainty === 'replaced') return { original: 0, altered: even, alteredChance: 1 };
-  const recorded = variant?.states[feature.id];
-  const right = settings.readingRight[certainty];
-  const original = recorded
-    ? Object.entries(recorded).reduce(
-        (sum, [trueId, share]) => sum + share * readingChance(stateId, trueId, feature, right),
-        0,
-      )
-    : even;
-  return { original, altered: even, alteredChance: feature.alteredChance };
+  return createLikelihood(answer, feature, settings)(variant);
 }
 
 /** P(o | v) as one number. */

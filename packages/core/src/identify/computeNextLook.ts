@@ -4,8 +4,9 @@ import {
   type IdentifyCatalogue,
   type IdentifyFeature,
   type IdentifySettings,
+  type IdentifyVariant,
 } from './catalogue.ts';
-import { combineLikelihood, computeLikelihood } from './computeLikelihood.ts';
+import { combineLikelihood, createLikelihood } from './computeLikelihood.ts';
 import type { Identification } from './identifySpecimen.ts';
 
 export interface NextLook {
@@ -46,24 +47,53 @@ function computeGain(
   noneProbability: number,
   settings: IdentifySettings,
 ): number {
+  const likelihoods = feature.states.map((state) =>
+    createLikelihood({ featureId: feature.id, stateId: state.id, certainty: 'sure' }, feature, settings),
+  );
   const marginal = new Float64Array(feature.states.length);
+  const outcome = new Float64Array(feature.states.length);
   let conditional = 0;
-  for (const variant of [...catalogue.variants, null]) {
-    const weight = variant ? (probability.get(variant.id) ?? 0) : noneProbability;
-    if (weight < 1e-12) continue;
-    const outcome = feature.states.map((state) =>
-      combineLikelihood(
-        computeLikelihood({ featureId: feature.id, stateId: state.id, certainty: 'sure' }, feature, variant, settings),
-      ),
-    );
-    const sum = outcome.reduce((a, b) => a + b, 0);
-    outcome.forEach((likelihood, i) => {
-      const p = likelihood / sum;
+  const add = (variant: IdentifyVariant | null, weight: number) => {
+    if (weight < 1e-12) return;
+    let sum = 0;
+    likelihoods.forEach((likelihood, i) => {
+      outcome[i] = combineLikelihood(likelihood(variant));
+      sum += outcome[i]!;
+    });
+    for (let i = 0; i < outcome.length; i++) {
+      const p = outcome[i]! / sum;
       marginal[i]! += weight * p;
       if (p > 0) conditional -= weight * p * Math.log2(p);
-    });
+    }
+  };
+  // Variants that are known with the same single state answer alike: they are counted together.
+  const alike = new Map<string, { readonly variant: IdentifyVariant; weight: number }>();
+  let unrecorded = noneProbability;
+  for (const variant of catalogue.variants) {
+    const weight = probability.get(variant.id) ?? 0;
+    const recorded = variant.states[feature.id];
+    const single = recorded && selectSingle(recorded);
+    if (!recorded) unrecorded += weight;
+    else if (single === null) add(variant, weight);
+    else {
+      const group = alike.get(single!);
+      if (group) group.weight += weight;
+      else alike.set(single!, { variant, weight });
+    }
   }
+  for (const { variant, weight } of alike.values()) add(variant, weight);
+  add(null, unrecorded);
   let entropy = 0;
   for (const p of marginal) if (p > 0) entropy -= p * Math.log2(p);
   return entropy - conditional;
+}
+
+/** The one state that is recorded with the whole share; null when there are several. */
+function selectSingle(recorded: Readonly<Record<string, number>>): string | null {
+  let single: string | null = null;
+  for (const stateId in recorded) {
+    if (single !== null || recorded[stateId] !== 1) return null;
+    single = stateId;
+  }
+  return single;
 }

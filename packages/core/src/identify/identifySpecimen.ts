@@ -9,7 +9,7 @@ import {
   type IdentifyVariant,
 } from './catalogue.ts';
 import { computeHardBounds, type HardBounds } from './computeHardBounds.ts';
-import { combineLikelihood, computeLikelihood } from './computeLikelihood.ts';
+import { combineLikelihood, createLikelihood, type AnswerLikelihood } from './computeLikelihood.ts';
 import { computeStateDateWeights, selectDatedAnswers } from './computeStateDates.ts';
 import { computeDateSpan, type DateSpan } from './computeDateSpan.ts';
 import { computeSpanDensity, createQuarterAxis, type QuarterAxis } from './quarters.ts';
@@ -64,10 +64,9 @@ export function identifySpecimen(
   const weights = computeStateDateWeights(dated, axis);
   const hypotheses: readonly (IdentifyVariant | null)[] = [...catalogue.variants, null];
 
-  const featureLogs = hypotheses.map((variant) => sumLogs(answers, features, variant, settings));
-  const spans = hypotheses.map((variant) =>
-    variant ? computeSpanDensity(axis, variant.span) : new Float64Array(axis.count).fill(1 / axis.count),
-  );
+  const likelihoods = answers.map((answer) => createLikelihood(answer, features.get(answer.featureId)!, settings));
+  const featureLogs = hypotheses.map((variant) => sumLogs(likelihoods, variant));
+  const spans = [...computeSpans(catalogue, axis), new Float64Array(axis.count).fill(1 / axis.count)];
   const priors = hypotheses.map((variant) =>
     Math.log(
       variant
@@ -103,8 +102,8 @@ export function identifySpecimen(
   return {
     ranked,
     noneProbability: posterior[posterior.length - 1]!,
-    evidence: answers.map((answer) =>
-      weighAnswer(answer, features.get(answer.featureId)!, catalogue, posterior, settings),
+    evidence: answers.map((answer, i) =>
+      weighAnswer(answer, features.get(answer.featureId)!, likelihoods[i]!, hypotheses, posterior),
     ),
     axis,
     dateDensity: density,
@@ -114,16 +113,20 @@ export function identifySpecimen(
   };
 }
 
-function sumLogs(
-  answers: readonly Answer[],
-  features: ReadonlyMap<string, IdentifyFeature>,
-  variant: IdentifyVariant | null,
-  settings: IdentifySettings,
-): number {
+/** Production spans depend on the catalogue alone: worked out once for each. */
+const spansOf = new WeakMap<IdentifyCatalogue, readonly Float64Array[]>();
+
+function computeSpans(catalogue: IdentifyCatalogue, axis: QuarterAxis): readonly Float64Array[] {
+  const known = spansOf.get(catalogue);
+  if (known) return known;
+  const spans = catalogue.variants.map((variant) => computeSpanDensity(axis, variant.span));
+  spansOf.set(catalogue, spans);
+  return spans;
+}
+
+function sumLogs(likelihoods: readonly AnswerLikelihood[], variant: IdentifyVariant | null): number {
   let sum = 0;
-  for (const answer of answers) {
-    sum += Math.log(combineLikelihood(computeLikelihood(answer, features.get(answer.featureId)!, variant, settings)));
-  }
+  for (const likelihood of likelihoods) sum += Math.log(combineLikelihood(likelihood(variant)));
   return sum;
 }
 
@@ -131,11 +134,10 @@ function sumLogs(
 function weighAnswer(
   answer: Answer,
   feature: IdentifyFeature,
-  catalogue: IdentifyCatalogue,
+  likelihoodOf: AnswerLikelihood,
+  hypotheses: readonly (IdentifyVariant | null)[],
   posterior: readonly number[],
-  settings: IdentifySettings,
 ): EvidenceWeight {
-  const hypotheses: readonly (IdentifyVariant | null)[] = [...catalogue.variants, null];
   const leader = posterior.indexOf(Math.max(...posterior));
   const silent = answer.stateId === null || answer.certainty === 'cannot see' || answer.certainty === 'missing';
   let rivalSum = 0;
@@ -143,7 +145,7 @@ function weighAnswer(
   let altered = 0;
   let leaderLikelihood = 1;
   hypotheses.forEach((variant, i) => {
-    const parts = computeLikelihood(answer, feature, variant, settings);
+    const parts = likelihoodOf(variant);
     const likelihood = combineLikelihood(parts);
     if (likelihood > 0) altered += posterior[i]! * ((parts.alteredChance * parts.altered) / likelihood);
     if (i === leader) leaderLikelihood = likelihood;

@@ -9,11 +9,11 @@ export type Links = ReadonlyMap<string, readonly TaskLink[]>;
 
 /** Every link between the tasks: order rules in force, access behind joints, and a part's way along the bench. */
 export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): Map<string, TaskLink[]> {
-  const links = new Map<string, TaskLink[]>(tasks.map((task) => [task.key, []]));
+  // The first rule that asks for a pair gives its reason.
+  const found = new Map<string, Map<string, TaskLink>>(tasks.map((task) => [task.key, new Map()]));
   const add = (before: TaskDraft, after: TaskDraft, rule: string, because: string) => {
-    const own = links.get(after.key)!;
-    if (before.key !== after.key && !own.some((link) => link.key === before.key))
-      own.push({ key: before.key, rule, because });
+    const own = found.get(after.key)!;
+    if (before.key !== after.key && !own.has(before.key)) own.set(before.key, { key: before.key, rule, because });
   };
   for (const rule of ORDER_RULES.filter((candidate) => isInForce(candidate, input.decisions))) {
     const earlier = tasks.filter((task) => task.tags.some((tag) => rule.before.includes(tag)));
@@ -31,7 +31,7 @@ export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): Map<st
   }
   addClosingOrder(tasks, input, add);
   addBenchOrder(tasks, add);
-  return links;
+  return new Map([...found].map(([key, own]) => [key, [...own.values()]]));
 }
 
 /** What was opened first is closed last; a joint closes when the parts that go inside it are in. */

@@ -11,18 +11,17 @@ export type SortedKeys =
 export function sortTasks(keys: readonly string[], links: ReadonlyMap<string, readonly TaskLink[]>): SortedKeys {
   const done = new Set<string>();
   const order: string[] = [];
-  while (order.length < keys.length) {
-    const next = keys.find((key) => !done.has(key) && links.get(key)!.every((link) => done.has(link.key)));
+  let left = [...keys];
+  while (left.length > 0) {
+    const next = left.find((key) => links.get(key)!.every((link) => done.has(link.key)));
     if (next === undefined)
       return {
         kind: 'cycle',
-        keys: findShortestCycle(
-          keys.filter((key) => !done.has(key)),
-          links,
-        ),
+        keys: findShortestCycle(left, links),
       };
     done.add(next);
     order.push(next);
+    left = left.filter((key) => key !== next);
   }
   return { kind: 'order', keys: order };
 }

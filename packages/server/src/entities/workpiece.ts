@@ -37,6 +37,10 @@ export class SpecimenRow extends VersionedRow {
   @Column('boolean')
   isDonor!: boolean;
 
+  /** Hash of the plan as it was stored last: most edits leave the plan as it is. */
+  @Column('text', { select: false, default: '' })
+  planFingerprint!: string;
+
   @References(() => CastingRow, 'castingId', 'SET NULL')
   casting?: Relation<CastingRow>;
 

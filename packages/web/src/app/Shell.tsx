@@ -5,23 +5,30 @@ import { useGetHealthQuery } from '../shared/api/api.ts';
 import { refusalClosed } from '../shared/edits/editsSlice.ts';
 import { useAppDispatch, useAppSelector } from '../shared/store.ts';
 import { ErrorNote, LoadingNote } from '../shared/ui/Notice.tsx';
-import { ConflictDialog } from './ConflictDialog.tsx';
-import { ShortcutSheet } from './ShortcutSheet.tsx';
 import { TopLine } from './TopLine.tsx';
 import { useShortcuts } from './useShortcuts.ts';
 import { useTheme } from './useTheme.ts';
 
 const loadFind = () => import('../features/find/index.ts').then((module) => ({ default: module.FindAnything }));
 const FindAnything = lazy(loadFind);
+const ConflictDialog = lazy(() =>
+  import('./ConflictDialog.tsx').then((module) => ({ default: module.ConflictDialog })),
+);
+const ShortcutSheet = lazy(() => import('./ShortcutSheet.tsx').then((module) => ({ default: module.ShortcutSheet })));
+const FIND_AFTER_MS = 800;
 
 /** What stands around every screen: top line, notices, the clock shelf. */
 export function Shell() {
   const [theme, switchTheme] = useTheme();
   const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
   const open = useMemo(() => ({ find: () => setSheet('find'), sheet: () => setSheet('keys') }), []);
+  const isConflict = useAppSelector((state) => state.edits.conflict !== null);
   useShortcuts(open);
   // Fetched ahead, so that the first letters typed after Ctrl+K are not lost.
-  useEffect(() => void loadFind(), []);
+  useEffect(() => {
+    const waiting = setTimeout(() => void loadFind(), FIND_AFTER_MS);
+    return () => clearTimeout(waiting);
+  }, []);
   return (
     <div className="flex h-dvh flex-col">
       <a href="#work" className="sr-only focus:not-sr-only focus:p-3">
@@ -36,9 +43,11 @@ export function Shell() {
         </Suspense>
       </main>
       <ClockShelf />
-      <ConflictDialog />
-      <ShortcutSheet isOpen={sheet === 'keys'} onClose={() => setSheet(null)} />
-      <Suspense>{sheet === 'find' && <FindAnything onClose={() => setSheet(null)} />}</Suspense>
+      <Suspense>
+        {isConflict && <ConflictDialog />}
+        {sheet === 'keys' && <ShortcutSheet isOpen onClose={() => setSheet(null)} />}
+        {sheet === 'find' && <FindAnything onClose={() => setSheet(null)} />}
+      </Suspense>
     </div>
   );
 }

@@ -1,11 +1,13 @@
-import { Popover } from 'radix-ui';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { useGetBenchQuery, useGetHealthQuery } from '../shared/api/api.ts';
-import { useWho } from '../shared/ui/useWho.ts';
+import { useGetHealthQuery } from '../shared/api/api.ts';
 import { EditState } from './EditState.tsx';
-import { RoomPlan } from './RoomPlan.tsx';
 import { Tray } from './Tray.tsx';
 import type { Theme } from './useTheme.ts';
+
+// What opens on a press comes after the first view.
+const RoomPlan = lazy(() => import('./RoomPlan.tsx').then((module) => ({ default: module.RoomPlan })));
+const Who = lazy(() => import('./Who.tsx').then((module) => ({ default: module.Who })));
 
 interface TopLineProps {
   readonly theme: Theme;
@@ -16,16 +18,21 @@ interface TopLineProps {
 
 export function TopLine({ theme, onTheme, onFind, onKeys }: TopLineProps) {
   const { data: health } = useGetHealthQuery();
+  const name = health?.benchName ?? 'Sardonyx';
   return (
     <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-strong-line bg-sheet px-4 py-1">
       <Link to="/" aria-label="To the bench">
         <img src="/mark.svg" alt="" width={30} height={30} />
       </Link>
-      <RoomPlan name={health?.benchName ?? 'Sardonyx'} isDemo={health?.isDemo ?? false} />
+      <Suspense fallback={<span className="min-h-11 py-2 text-lead font-semibold">{name}</span>}>
+        <RoomPlan name={name} isDemo={health?.isDemo ?? false} />
+      </Suspense>
       <Tray />
       <div className="ml-auto flex items-center gap-3">
         <EditState />
-        <Who />
+        <Suspense>
+          <Who />
+        </Suspense>
         <button type="button" className="plain-button" onClick={onFind} aria-keyshortcuts="Control+K Meta+K">
           Find
         </button>
@@ -42,35 +49,5 @@ export function TopLine({ theme, onTheme, onFind, onKeys }: TopLineProps) {
         </button>
       </div>
     </header>
-  );
-}
-
-/** Who stands at the bench: goes into every log entry of this window. */
-function Who() {
-  const { data: bench } = useGetBenchQuery();
-  const [who, setWho] = useWho();
-  return (
-    <Popover.Root>
-      <Popover.Trigger className="quiet-button">{who || 'Who is here?'}</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content sideOffset={6} className="z-40 w-72 space-y-2 border border-strong-line bg-sheet p-4">
-          <p className="font-semibold">Who is at the bench?</p>
-          {(bench?.restorers ?? []).map((restorer) => (
-            <Popover.Close
-              key={restorer.id}
-              className="plain-button w-full"
-              aria-pressed={who === restorer.name}
-              onClick={() => setWho(restorer.name)}
-            >
-              {restorer.name}
-            </Popover.Close>
-          ))}
-          <label className="block">
-            Somebody else
-            <input value={who} onChange={(event) => setWho(event.target.value)} maxLength={80} />
-          </label>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
   );
 }

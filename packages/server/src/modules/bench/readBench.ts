@@ -1,17 +1,35 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
 import { checkRoom, computePaint, selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
-import { IsNull, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import { readSpecimenParts, type SpecimenParts } from './readSpecimenParts.ts';
 
+/** What a lane needs of its tasks; the texts of hundreds of tasks stay where they are. */
+const TASK_COLUMNS = {
+  id: true,
+  jobId: true,
+  specimenId: true,
+  key: true,
+  seq: true,
+  station: true,
+  title: true,
+  tags: true,
+  handsOnMin: true,
+  after: true,
+  state: true,
+} as const;
+
 /** All jobs as lanes: what hands can do now first, then what waits, then what is signed off. */
 export async function readBench(manager: EntityManager, now: Date): Promise<BenchView> {
   const jobs = await manager.find(JobRow, { order: { number: 'ASC' } });
   const specimens = await manager.find(SpecimenRow, { order: { id: 'ASC' } });
-  const castings = new Map((await manager.find(CastingRow)).map((casting) => [casting.id, casting]));
-  const tasks = await manager.find(TaskRow);
+  const wanted = specimens.flatMap((specimen) => (specimen.jobId && specimen.castingId ? [specimen.castingId] : []));
+  const castings = new Map(
+    (await manager.findBy(CastingRow, { id: In(wanted) })).map((casting) => [casting.id, casting]),
+  );
+  const tasks = await manager.find(TaskRow, { select: TASK_COLUMNS });
   const parts = await readSpecimenParts(manager);
   const inRoom = tasks.filter((task) => task.state === 'doing');
   const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
@@ -54,7 +72,7 @@ function createLane(
   return {
     job,
     castingName: casting ? `${casting.number} ${casting.name}` : 'Casting not known yet',
-    drawing: casting?.drawing ?? null,
+    side: casting?.drawing.views.find((view) => view.view === 'side') ?? null,
     parts: parts.map(({ key, material, state }) => ({ key, material, state })),
     paint: computePaint(parts, areas, layers),
     band: applied.length ? applied : bandLayers.filter((layer) => layer.stage === 'found'),

@@ -20,10 +20,10 @@ export function createJobRoutes(room: Workroom): Router {
     const { id } = request.params;
     let sent = room.sentJobs.get(id);
     if (!sent) {
-      sent = JSON.stringify(await readJobView(room.source.manager, id));
+      sent = Buffer.from(JSON.stringify(await readJobView(room.source.manager, id)));
       room.sentJobs.set(id, sent);
     }
-    response.type('json').send(sent);
+    response.set('Content-Type', 'application/json; charset=utf-8').end(sent);
   });
   router.post('/jobs', async (request, response) => {
     const body = await validateBody(CreateJob, request.body);

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { compilePlan, reconcilePlan, type PlannedTask } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
@@ -44,13 +45,12 @@ async function storePlan(
   specimenId: string,
   planned: readonly PlannedTask[],
 ): Promise<void> {
+  const planFingerprint = createHash('sha1').update(JSON.stringify(planned)).digest('base64');
+  if (await manager.existsBy(SpecimenRow, { id: specimenId, planFingerprint })) return;
+  await manager.update(SpecimenRow, { id: specimenId }, { planFingerprint });
   const existing = await manager.findBy(TaskRow, { specimenId });
-  const logs = await manager.findBy(TaskLogRow, { jobId });
-  const { added, changed, dropped, keptAside } = reconcilePlan(
-    existing,
-    planned,
-    new Set(logs.map((entry) => entry.taskId)),
-  );
+  const logged = new Set((await manager.findBy(TaskLogRow, { jobId })).map((entry) => entry.taskId));
+  const { added, changed, dropped, keptAside } = reconcilePlan(existing, planned, logged);
   if (dropped.length)
     await manager.delete(
       TaskRow,
@@ -59,13 +59,13 @@ async function storePlan(
   for (const task of keptAside.filter((candidate) => candidate.state === 'to do'))
     await manager.update(TaskRow, { id: task.id }, { state: 'not needed' });
   for (const { task, planned: next } of changed) {
-    const fields = createColumns(next);
-    const isSame = Object.entries(fields).every(
-      ([key, value]) => JSON.stringify(task[key as keyof typeof task]) === JSON.stringify(value),
+    const columns = createColumns(next);
+    const isSame = Object.entries(columns).every(
+      ([name, value]) => JSON.stringify(task[name as keyof typeof task]) === JSON.stringify(value),
     );
     const state = task.state === 'not needed' ? 'to do' : task.state;
     if (!isSame || state !== task.state)
-      await manager.update(TaskRow, { id: task.id }, { ...fields, state, version: task.version + 1 });
+      await manager.update(TaskRow, { id: task.id }, { ...columns, state, version: task.version + 1 });
   }
   if (added.length) {
     // The path ".key" makes the id readable in logs and the same in every run.
@@ -82,37 +82,22 @@ async function storePlan(
 }
 
 function createColumns(task: PlannedTask) {
-  const {
-    key,
-    seq,
-    station,
-    title,
-    how,
-    partKeys,
-    tags,
-    hazards = [],
-    cannotBeUndone = '',
-    handsOnMin,
-    watchedMin = 0,
-    passiveMin = 0,
-    because,
-    after,
-  } = task;
+  const { key, seq, station, title, how, handsOnMin, because } = task;
   return {
     key,
     seq,
     station,
     title,
     how,
-    partKeys: [...partKeys],
-    tags: [...tags],
-    hazards: [...hazards],
-    irreversible: cannotBeUndone !== '',
-    cannotBeUndone,
+    partKeys: [...task.partKeys],
+    tags: [...task.tags],
+    hazards: [...(task.hazards ?? [])],
+    irreversible: (task.cannotBeUndone ?? '') !== '',
+    cannotBeUndone: task.cannotBeUndone ?? '',
     handsOnMin,
-    watchedMin,
-    passiveMin,
+    watchedMin: task.watchedMin ?? 0,
+    passiveMin: task.passiveMin ?? 0,
     because,
-    after: [...after],
+    after: [...task.after],
   };
 }

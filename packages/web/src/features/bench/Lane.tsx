@@ -9,17 +9,16 @@ import { formatDay, formatDue, formatMinutes } from '../../shared/format.ts';
 /** One job as a long lane: band, drawing, next act, what holds it up, progress and due day. */
 export function Lane({ lane, now }: { readonly lane: BenchLane; readonly now: Date }) {
   const { job, next } = lane;
-  const view = lane.drawing?.views.find((candidate) => candidate.view === 'side');
   const path = `/jobs/${job.id}/${next?.station ?? job.station}`;
   return (
     <Link
       to={path}
-      className="grid grid-cols-[40px_minmax(120px,200px)_minmax(0,1fr)_150px] items-center gap-4 border-t border-strong-line bg-sheet px-3 py-2 hover:bg-sunk"
+      className="grid grid-cols-[40px_minmax(120px,200px)_minmax(0,1fr)_150px] items-center gap-4 border-t border-strong-line bg-sheet px-3 py-2 [contain-intrinsic-size:auto_129px] [content-visibility:auto] hover:bg-sunk"
     >
       <Band layers={lane.band} material={lane.bandMaterial} width={40} height={96} label={`${job.number} band`} />
-      {view ? (
+      {lane.side ? (
         <ModelDrawing
-          view={view}
+          view={lane.side}
           paint={lane.paint}
           parts={lane.parts}
           label={`${job.title}, side view`}

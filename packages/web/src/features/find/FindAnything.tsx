@@ -33,7 +33,12 @@ export function FindAnything({ onClose }: { readonly onClose: () => void }) {
   return (
     <Dialog isOpen onClose={onClose} title="Find anything">
       <Command shouldFilter={false} label="Find anything">
-        <Command.Input value={text} onValueChange={setText} placeholder="Model, casting, part, paint or act" />
+        <Command.Input
+          autoFocus
+          value={text}
+          onValueChange={setText}
+          placeholder="Model, casting, part, paint or act"
+        />
         <Command.List className="mt-3 max-h-96 overflow-auto">
           {asked !== '' && !isFetching && places.length + acts.length === 0 && (
             <p className="p-2 text-soft-ink">Nothing here is called that. Try fewer letters.</p>

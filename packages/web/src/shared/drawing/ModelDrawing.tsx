@@ -36,10 +36,26 @@ export function ModelDrawing({ view, paint, parts, label, className = '', childr
       viewBox={`${-PAD_MM} ${-PAD_MM} ${view.widthMm + 2 * PAD_MM} ${view.heightMm + 2 * PAD_MM + 1}`}
     >
       <ellipse cx={view.widthMm / 2} cy={view.heightMm} rx={view.widthMm * 0.48} ry={1.1} fill="#000" opacity={0.22} />
-      {view.shapes.map((shape, i) => !shape.hidden && <Shape key={i} shape={shape} paint={paint} parts={parts} />)}
+      {mergeShapes(view).map((shape, i) => (
+        <Shape key={i} shape={shape} paint={paint} parts={parts} />
+      ))}
+
       {children}
     </svg>
   );
+}
+
+/** Neighbours of one part that look alike become one path: a drawing of half as many pieces. */
+function mergeShapes(view: DrawingView): DrawingShape[] {
+  const merged: DrawingShape[] = [];
+  for (const shape of view.shapes) {
+    if (shape.hidden) continue;
+    const last = merged[merged.length - 1];
+    const isAlike = last?.partKey === shape.partKey && last.surface === shape.surface && last.mask === shape.mask;
+    if (isAlike) merged[merged.length - 1] = { ...last, d: last.d + shape.d };
+    else merged.push(shape);
+  }
+  return merged;
 }
 
 interface ShapeProps {

@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-export class Initial1795500053787 implements MigrationInterface {
-  name = 'Initial1795500053787';
+export class Initial1795576601852 implements MigrationInterface {
+  name = 'Initial1795576601852';
 
   async up(queryRunner: QueryRunner): Promise<void> {
     await queryRunner.query("CREATE TABLE \"maker\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"name\" text NOT NULL, \"fromYear\" integer, \"toYear\" integer, \"about\" text NOT NULL)");
@@ -28,7 +28,7 @@ export class Initial1795500053787 implements MigrationInterface {
     await queryRunner.query("CREATE INDEX \"IDX_942cd32ccd065d4f64429ea5f2\" ON \"task_log\" (\"jobId\") ");
     await queryRunner.query("CREATE TABLE \"timer\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"jobId\" text NOT NULL, \"taskId\" text, \"label\" text NOT NULL, \"kind\" text NOT NULL, \"startedAt\" text NOT NULL, \"endsAt\" text NOT NULL, \"acknowledgedAt\" text)");
     await queryRunner.query("CREATE INDEX \"IDX_15a8b40beb9e8dda2a2bfa1042\" ON \"timer\" (\"jobId\") ");
-    await queryRunner.query("CREATE TABLE \"specimen\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"castingId\" text, \"jobId\" text, \"name\" text NOT NULL, \"note\" text NOT NULL, \"isDonor\" boolean NOT NULL)");
+    await queryRunner.query("CREATE TABLE \"specimen\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"castingId\" text, \"jobId\" text, \"name\" text NOT NULL, \"note\" text NOT NULL, \"isDonor\" boolean NOT NULL, \"planFingerprint\" text NOT NULL DEFAULT (''))");
     await queryRunner.query("CREATE INDEX \"IDX_95bd7c95ccdfb577852128555f\" ON \"specimen\" (\"castingId\") ");
     await queryRunner.query("CREATE INDEX \"IDX_20cd68a533ba03bf80bd9d4388\" ON \"specimen\" (\"jobId\") ");
     await queryRunner.query("CREATE TABLE \"specimen_part\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"specimenId\" text NOT NULL, \"key\" text NOT NULL, \"name\" text NOT NULL, \"role\" text NOT NULL, \"material\" text NOT NULL, \"state\" text NOT NULL, \"origin\" text NOT NULL, \"originNote\" text NOT NULL)");
@@ -114,8 +114,8 @@ export class Initial1795500053787 implements MigrationInterface {
     await queryRunner.query("CREATE INDEX \"IDX_15a8b40beb9e8dda2a2bfa1042\" ON \"timer\" (\"jobId\") ");
     await queryRunner.query("DROP INDEX \"IDX_95bd7c95ccdfb577852128555f\"");
     await queryRunner.query("DROP INDEX \"IDX_20cd68a533ba03bf80bd9d4388\"");
-    await queryRunner.query("CREATE TABLE \"temporary_specimen\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"castingId\" text, \"jobId\" text, \"name\" text NOT NULL, \"note\" text NOT NULL, \"isDonor\" boolean NOT NULL, CONSTRAINT \"FK_95bd7c95ccdfb577852128555fe\" FOREIGN KEY (\"castingId\") REFERENCES \"casting\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION, CONSTRAINT \"FK_20cd68a533ba03bf80bd9d4388c\" FOREIGN KEY (\"jobId\") REFERENCES \"job\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION)");
-    await queryRunner.query("INSERT INTO \"temporary_specimen\"(\"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\") SELECT \"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\" FROM \"specimen\"");
+    await queryRunner.query("CREATE TABLE \"temporary_specimen\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"castingId\" text, \"jobId\" text, \"name\" text NOT NULL, \"note\" text NOT NULL, \"isDonor\" boolean NOT NULL, \"planFingerprint\" text NOT NULL DEFAULT (''), CONSTRAINT \"FK_95bd7c95ccdfb577852128555fe\" FOREIGN KEY (\"castingId\") REFERENCES \"casting\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION, CONSTRAINT \"FK_20cd68a533ba03bf80bd9d4388c\" FOREIGN KEY (\"jobId\") REFERENCES \"job\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION)");
+    await queryRunner.query("INSERT INTO \"temporary_specimen\"(\"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\", \"planFingerprint\") SELECT \"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\", \"planFingerprint\" FROM \"specimen\"");
     await queryRunner.query("DROP TABLE \"specimen\"");
     await queryRunner.query("ALTER TABLE \"temporary_specimen\" RENAME TO \"specimen\"");
     await queryRunner.query("CREATE INDEX \"IDX_95bd7c95ccdfb577852128555f\" ON \"specimen\" (\"castingId\") ");
@@ -206,8 +206,8 @@ export class Initial1795500053787 implements MigrationInterface {
     await queryRunner.query("DROP INDEX \"IDX_20cd68a533ba03bf80bd9d4388\"");
     await queryRunner.query("DROP INDEX \"IDX_95bd7c95ccdfb577852128555f\"");
     await queryRunner.query("ALTER TABLE \"specimen\" RENAME TO \"temporary_specimen\"");
-    await queryRunner.query("CREATE TABLE \"specimen\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"castingId\" text, \"jobId\" text, \"name\" text NOT NULL, \"note\" text NOT NULL, \"isDonor\" boolean NOT NULL)");
-    await queryRunner.query("INSERT INTO \"specimen\"(\"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\") SELECT \"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\" FROM \"temporary_specimen\"");
+    await queryRunner.query("CREATE TABLE \"specimen\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"castingId\" text, \"jobId\" text, \"name\" text NOT NULL, \"note\" text NOT NULL, \"isDonor\" boolean NOT NULL, \"planFingerprint\" text NOT NULL DEFAULT (''))");
+    await queryRunner.query("INSERT INTO \"specimen\"(\"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\", \"planFingerprint\") SELECT \"id\", \"version\", \"castingId\", \"jobId\", \"name\", \"note\", \"isDonor\", \"planFingerprint\" FROM \"temporary_specimen\"");
     await queryRunner.query("DROP TABLE \"temporary_specimen\"");
     await queryRunner.query("CREATE INDEX \"IDX_20cd68a533ba03bf80bd9d4388\" ON \"specimen\" (\"jobId\") ");
     await queryRunner.query("CREATE INDEX \"IDX_95bd7c95ccdfb577852128555f\" ON \"specimen\" (\"castingId\") ");

@@ -1,0 +1,89 @@
+import autocannon from 'autocannon';
+import type { JobView } from '@sardonyx/contract';
+import { startBench } from '../e2e/support/startBench.ts';
+import type { Topic } from './figure.ts';
+
+const SECONDS = 8;
+const CONNECTIONS = 8;
+
+/** Requests per second over loopback against the real server with the demo data. */
+async function measureApi(): Promise<{ reads: number; writes: number }> {
+  const bench = await startBench({ isDemo: true });
+  const reads = await autocannon({
+    url: `${bench.address}/api/jobs/sg-06`,
+    connections: CONNECTIONS,
+    duration: SECONDS,
+  });
+  const writes = await measureWrites(bench.address);
+  await bench.clear();
+  for (const run of [reads, writes]) if (run.non2xx) throw new Error(`${run.non2xx} requests were refused`);
+  return { reads: reads.requests.average, writes: writes.requests.average };
+}
+
+interface EditedRow {
+  readonly id: string;
+  version: number;
+}
+
+/** More rows than connections: the load generator asks for a first request twice. */
+const ROWS = 3 * CONNECTIONS;
+
+/** Every request edits a finding that no other is editing: validated, versioned, stored, and the plan compiled again. */
+async function measureWrites(address: string) {
+  const view = (await (await fetch(`${address}/api/jobs/sg-06`)).json()) as JobView;
+  const free: EditedRow[] = [];
+  for (let i = 0; i < ROWS; i++) {
+    const finding = { specimenPartId: view.specimens[0]!.parts[0]!.id, kind: 'chips', severity: 1, note: '' };
+    const answer = await fetch(`${address}/api/findings`, {
+      method: 'POST',
+      headers: JSON_TYPE,
+      body: JSON.stringify(finding),
+    });
+    free.push((await answer.json()) as EditedRow);
+  }
+  return autocannon({
+    url: address,
+    connections: CONNECTIONS,
+    duration: SECONDS,
+    requests: [
+      {
+        setupRequest: (request, context) => {
+          const row = free.pop()!;
+          (context as { row: EditedRow }).row = row;
+          const body = JSON.stringify({ version: row.version, note: `edit ${row.version}` });
+          return { ...request, method: 'PATCH', path: `/api/findings/${row.id}`, headers: JSON_TYPE, body };
+        },
+        onResponse: (_status, _body, context) => {
+          const { row } = context as { row: EditedRow };
+          row.version++;
+          free.push(row);
+        },
+      },
+    ],
+  });
+}
+
+const JSON_TYPE = { 'content-type': 'application/json' };
+
+export const apiTopic: Topic = {
+  names: ['api.jobReadsPerS', 'api.jobWritesPerS'],
+  measure: async () => {
+    const { reads, writes } = await measureApi();
+    return [
+      {
+        name: 'api.jobReadsPerS',
+        value: reads,
+        unit: '/s',
+        goal: { kind: 'at least', value: 500 },
+        yardstick: `one job with everything on it, ${CONNECTIONS} connections, ${SECONDS} s`,
+      },
+      {
+        name: 'api.jobWritesPerS',
+        value: writes,
+        unit: '/s',
+        goal: { kind: 'at least', value: 150 },
+        yardstick: `a finding edited and the plan compiled again, ${CONNECTIONS} connections, ${SECONDS} s`,
+      },
+    ];
+  },
+};

@@ -1,0 +1,26 @@
+/** `npm run screenshots`: a picture of every main view from the demo data, in docs/screenshots. */
+import { join, resolve } from 'node:path';
+import { openBrowser, openWindow } from './support/openBrowser.ts';
+import { startBench } from './support/startBench.ts';
+import { VIEWS } from './support/views.ts';
+
+const FOLDER = resolve(import.meta.dirname, '../docs/screenshots');
+/** One picture shows the other theme. */
+const LAMP = new Set(['strip']);
+
+const bench = await startBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+const browser = await openBrowser();
+for (const { picture, path, ready, act } of VIEWS) {
+  if (!picture) continue;
+  const page = await openWindow(browser, { theme: LAMP.has(picture) ? 'lamp' : 'day' });
+  await page.goto(bench.address + path);
+  await page.getByText(ready).first().waitFor();
+  await act?.(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(FOLDER, `${picture}.png`) });
+  await page.context().close();
+  console.log(`docs/screenshots/${picture}.png`);
+}
+await browser.close();
+await bench.clear();
