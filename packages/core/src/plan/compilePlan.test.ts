@@ -126,6 +126,14 @@ describe('compilePlan and what was found', () => {
     expect(tasks.find((task) => task.key === 'straighten:body')!.because).include('roof');
   });
 
+  it('does not open what is missing already, but closes it with the new part', () => {
+    const plain = createPlainModel();
+    const parts = plain.parts.map((part) => (part.key === 'glazing' ? { ...part, state: 'missing' as const } : part));
+    const keys = keysOf({ ...plain, parts });
+    expect(keys).not.include('open:glazing');
+    expect(keys).include('close:glazing');
+  });
+
   it('mends a part once for two findings, with both reasons', () => {
     const tasks = planOf(
       withBody({

@@ -4,9 +4,10 @@ import type { PlanInput, PlanJoint, TaskDraft } from './planTypes.ts';
 
 /** Open: one task or two per joint, then the halves apart and the plastics out. */
 export function createOpeningTasks(input: PlanInput): TaskDraft[] {
-  if (input.opening.length === 0) return [];
+  const joints = input.opening.filter((joint) => !isOpenAlready(joint, input));
+  if (joints.length === 0) return [];
   const meltables = input.parts.filter((part) => !isMetal(part.material) && part.state !== 'missing');
-  const tasks = input.opening.flatMap((joint) => createJointTasks(joint, input));
+  const tasks = joints.flatMap((joint) => createJointTasks(joint, input));
   tasks.push({
     key: 'separate',
     station: 'open',
@@ -30,6 +31,12 @@ export function createOpeningTasks(input: PlanInput): TaskDraft[] {
     });
   }
   return tasks;
+}
+
+/** A joint that holds nothing because what it held is missing. It is closed again with the new part. */
+function isOpenAlready(joint: PlanJoint, input: PlanInput): boolean {
+  const known = input.parts.filter((part) => joint.partKeys.includes(part.key));
+  return known.length > 0 && known.filter((part) => part.state !== 'missing').length < 2;
 }
 
 function createJointTasks(joint: PlanJoint, input: PlanInput): TaskDraft[] {

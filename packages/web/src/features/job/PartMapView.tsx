@@ -12,6 +12,8 @@ interface PartMapViewProps {
 
 /** Half the width of a letter of a label, with some room. */
 const LETTER_MM = 1.05;
+/** Room for a number before a label, kept on both sides so that the label stays in the middle. */
+const MARK_ROOM_MM = 16;
 
 const labelOf = (part: SpecimenPart) => (part.state === 'missing' ? `${part.name} (missing)` : part.name);
 
@@ -19,7 +21,14 @@ const labelOf = (part: SpecimenPart) => (part.state === 'missing' ? `${part.name
 export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps) {
   const { specimen, paint, partId, setPartId } = useJob();
   const view = specimen.casting?.casting.drawing.views.find((candidate) => candidate.view === 'side');
-  const map = useMemo(() => (view ? computePartMap(view, 30) : null), [view]);
+  const { parts } = specimen;
+  const map = useMemo(() => {
+    const labelMm = (key: string) => {
+      const part = parts.find((candidate) => candidate.key === key);
+      return part ? 2 * LETTER_MM * labelOf(part).length + MARK_ROOM_MM : 0;
+    };
+    return view ? computePartMap(view, labelMm) : null;
+  }, [view, parts]);
   const group = useRef<SVGSVGElement>(null);
   if (!map) return null;
   const partOf = (key: string) => specimen.parts.find((part) => part.key === key);
@@ -43,8 +52,7 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
       role="listbox"
       aria-label="Part map"
       tabIndex={-1}
-      className="w-full border border-hairline bg-paper"
-      style={{ maxHeight: '62vh' }}
+      className="max-h-[38vh] w-full border border-hairline bg-paper min-[1100px]:max-h-[62vh]"
       viewBox={`0 0 ${map.widthMm} ${map.heightMm}`}
       onKeyDown={onKey}
     >

@@ -14,7 +14,7 @@ export function Dialog({ isOpen, onClose, title, children, isWide = false }: Dia
   return (
     <Radix.Root open={isOpen} onOpenChange={(open) => !open && onClose()}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Radix.Overlay className="fixed inset-0 z-40 bg-shade" />
         <Radix.Content
           aria-describedby={undefined}
           className="fixed top-20 left-1/2 z-50 max-h-[80vh] -translate-x-1/2 overflow-auto border border-strong-line bg-sheet p-5 text-ink"

@@ -38,12 +38,14 @@ export function SurveyStation() {
       }
     >
       <Verdict rest={view.planNotices.join(' ')}>
-        {count(specimen.findings.length, 'finding')}, {grave} to be mended;{' '}
-        {openWants.length ? `${count(openWants.length, 'want')} open` : 'no want open'};{' '}
+        {specimen.findings.length
+          ? `${count(specimen.findings.length, 'finding')}, ${grave} to be mended`
+          : 'Nothing found yet'}
+        ; {openWants.length ? `${count(openWants.length, 'want')} open` : 'no want open'};{' '}
         {missing.length ? `before-set lacks ${missing.join(', ')}` : 'before-set complete'}.
       </Verdict>
-      <PartPanel key={part.id} part={part} />
       <WantList />
+      <PartPanel key={part.id} part={part} />
       <TaskList station="survey" />
     </Zones>
   );

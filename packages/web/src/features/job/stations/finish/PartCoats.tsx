@@ -33,6 +33,19 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
   const layersOf = (stage: CoatingLayer['stage']) =>
     specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === stage);
   const planned = layersOf('planned');
+  const planNext = !isClosed && (
+    <PlanCoat area={area} nextSeq={Math.max(-1, ...planned.map((layer) => layer.seq)) + 1} />
+  );
+  if (STAGES.every(([stage]) => layersOf(stage).length === 0)) {
+    return (
+      <div className="border-t border-hairline pt-2">
+        <h3>
+          {area.name} <span className="font-normal text-soft-ink">bare as found, nothing planned</span>
+        </h3>
+        {planNext}
+      </div>
+    );
+  }
   return (
     <div className="border-t border-hairline pt-2">
       <h3>{area.name}</h3>
@@ -80,7 +93,7 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
           );
         })}
       </details>
-      {!isClosed && <PlanCoat area={area} nextSeq={Math.max(-1, ...planned.map((layer) => layer.seq)) + 1} />}
+      {planNext}
     </div>
   );
 }
