@@ -7,15 +7,7 @@ import { expect } from 'chai';
 import { unzipSync, zipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
-import { createTestBench, type TestBench } from './support/createTestBench.ts';
-
-/** supertest gives binary answers as a Buffer when asked to. */
-const binary = (answer: unknown, done: (error: Error | null, body: unknown) => void) => {
-  const response = answer as NodeJS.ReadableStream;
-  const pieces: Buffer[] = [];
-  response.on('data', (piece: Buffer) => pieces.push(piece));
-  response.on('end', () => done(null, Buffer.concat(pieces)));
-};
+import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 
 const makePicture = (width = 64, height = 40) =>
   sharp({ create: { width, height, channels: 3, background: '#884422' } });
@@ -49,7 +41,7 @@ describe('photographs', () => {
       takenAt: '2026-11-25T18:30:00.000Z',
     });
     expect(existsSync(join(bench.room.folder, 'photos', `${photo.hash}.jpg`))).equal(true);
-    const small = await bench.http.get(`/api/photos/${photo.hash}/small`).buffer(true).parse(binary).expect(200);
+    const small = await bench.http.get(`/api/photos/${photo.hash}/small`).buffer(true).parse(readBinary).expect(200);
     expect((await sharp(small.body as Buffer).metadata()).width).equal(360);
     expect((await bench.get<JobView>('jobs/sg-04')).photos.map((one) => one.hash)).deep.equal([photo.hash]);
   });
@@ -108,7 +100,7 @@ describe('save everything and restore', () => {
   afterEach(() => bench.clear());
 
   const save = async () =>
-    (await bench.http.get('/api/everything.zip').buffer(true).parse(binary).expect(200)).body as Buffer;
+    (await bench.http.get('/api/everything.zip').buffer(true).parse(readBinary).expect(200)).body as Buffer;
   const restore = (zip: Uint8Array) =>
     bench.http
       .post('/api/everything.zip')
@@ -202,7 +194,7 @@ describe('the record', () => {
 
   it('as PDF is one page with its name in it, also for a job full of words', async () => {
     for (const id of ['sg-00', 'sg-07']) {
-      const { body } = await bench.http.get(`/api/jobs/${id}/record.pdf`).buffer(true).parse(binary).expect(200);
+      const { body } = await bench.http.get(`/api/jobs/${id}/record.pdf`).buffer(true).parse(readBinary).expect(200);
       const pdf = await PDFDocument.load(body as Buffer);
       expect(pdf.getPageCount()).equal(1);
       expect(pdf.getTitle()).match(new RegExp(`^${id.toUpperCase()}`));

@@ -66,10 +66,16 @@ function createCastingNote(
     construction: rangeId === 'k-series' ? 'Two screws under the base.' : 'Two posts under the base.',
     drawing: createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm),
     parts: createParts(bodyType, rangeId),
-    joints: createJoints(rangeId),
+    joints: createJoints(rangeId, bodyType !== 'trailer'),
     variants: createVariants(rangeId, features, states, random),
   };
 }
+
+/** A trailer has none of these. */
+const CABIN: readonly PartNote[] = [
+  ['glazing', 'Glazing', 'glazing', 'clear styrene'],
+  ['interior', 'Interior', 'interior', 'hard plastic'],
+];
 
 function createParts(bodyType: BodyType, rangeId: string): PartNote[] {
   const metal = rangeId === 'quayside' ? 'lead alloy' : 'zinc alloy';
@@ -77,8 +83,7 @@ function createParts(bodyType: BodyType, rangeId: string): PartNote[] {
   return [
     ['body', 'Body', 'body', metal],
     ['base', 'Base', 'base', 'tinplate'],
-    ['glazing', 'Glazing', 'glazing', 'clear styrene'],
-    ['interior', 'Interior', 'interior', 'hard plastic'],
+    ...(bodyType === 'trailer' ? [] : CABIN),
     ...(hasLoad ? ([['load', bodyType === 'lorry' ? 'Load bed' : 'Tank', 'load', metal]] as const) : []),
     ['wheels', 'Wheels', 'wheel', 'hard plastic', 4],
     ['tyres', 'Tyres', 'tyre', 'rubber', 4],
@@ -86,7 +91,7 @@ function createParts(bodyType: BodyType, rangeId: string): PartNote[] {
   ];
 }
 
-function createJoints(rangeId: string): JointNote[] {
+function createJoints(rangeId: string, hasCabin: boolean): JointNote[] {
   const closing = (key: string, label: string): JointNote =>
     rangeId === 'k-series'
       ? { key, label, kind: 'screw', parts: ['body', 'base'], ways: [['Undo the screw', 'hand', 2, 0.01]] }
@@ -97,7 +102,7 @@ function createJoints(rangeId: string): JointNote[] {
           parts: ['body', 'base'],
           ways: [['Drill the head off', 'drill', 10, 0.05, 'the rivet head']],
         };
-  return [
+  const joints: JointNote[] = [
     closing('front-post', 'front post'),
     closing('rear-post', 'rear post'),
     {
@@ -107,6 +112,10 @@ function createJoints(rangeId: string): JointNote[] {
       parts: ['axles', 'wheels'],
       ways: [['Grind one head off each axle', 'rotary', 14, 0.05, 'one head of each axle']],
     },
+  ];
+  if (!hasCabin) return joints;
+  return [
+    ...joints,
     {
       key: 'interior',
       label: 'interior',

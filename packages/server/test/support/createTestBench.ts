@@ -52,3 +52,11 @@ async function seedTemplate(): Promise<string> {
   process.on('exit', () => void rm(folder, { recursive: true, force: true }));
   return folder;
 }
+
+/** Reads a binary answer into a Buffer; for supertest's parse(). */
+export function readBinary(answer: unknown, done: (error: Error | null, body: unknown) => void): void {
+  const pieces: Buffer[] = [];
+  const stream = answer as NodeJS.ReadableStream;
+  stream.on('data', (piece: Buffer) => pieces.push(piece));
+  stream.on('end', () => done(null, Buffer.concat(pieces)));
+}

@@ -35,7 +35,12 @@ export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly next
   return (
     <details>
       <summary className="quiet-button">Add a coating found on the {area.name}</summary>
-      <form className="grid gap-2 py-2 sm:grid-cols-2" noValidate onSubmit={(event) => void save(event)}>
+      <form
+        aria-label={`Coating found on the ${area.name}`}
+        className="grid gap-2 py-2 sm:grid-cols-2"
+        noValidate
+        onSubmit={(event) => void save(event)}
+      >
         <Field label="What is it?" error={errors.name?.message}>
           <input {...register('name')} placeholder="Factory green" />
         </Field>

@@ -1,0 +1,184 @@
+import { expect } from 'chai';
+import { createPlainModel, makeCoat, makeJoint, makePart } from '../../test/support/planWorld.ts';
+import type { JointTool } from '../model/catalogue.ts';
+import { createClosingTasks } from './closingTasks.ts';
+import { createFinishingTasks } from './finishingTasks.ts';
+import { createOpeningTasks, listNames } from './openingTasks.ts';
+import type { PlanInput, TaskDraft } from './planTypes.ts';
+import { createPreparationTasks } from './preparationTasks.ts';
+import { createStrippingTasks } from './strippingTasks.ts';
+
+const byKey = (tasks: readonly TaskDraft[], key: string): TaskDraft => {
+  const found = tasks.find((task) => task.key === key);
+  if (!found) throw new Error(`There is no ${key} among ${tasks.map((task) => task.key).join(', ')}`);
+  return found;
+};
+const withParts = (...parts: PlanInput['parts']) => createPlainModel({ parts });
+
+describe('opening tasks', () => {
+  const open = (tool: JointTool, destroys = '') =>
+    byKey(
+      createOpeningTasks(createPlainModel({ opening: [makeJoint('j', 'snap', ['body', 'base'], { tool, destroys })] })),
+      'open:j',
+    );
+
+  it('bring the hazard of their tool, and spark only where there is one', () => {
+    expect(open('hand').hazards).deep.equal([]);
+    expect(open('drill').hazards).deep.equal(['drilling']);
+    expect(open('rotary')).deep.include({ hazards: ['grinding'] });
+    expect(open('rotary').tags).include('spark');
+    expect(open('iron').tags).include('spark');
+    expect(open('drill').tags).not.include('spark');
+  });
+
+  it('say what is gone afterwards, and cannot be undone only then', () => {
+    expect(open('drill', 'the rivet head').cannotBeUndone).equal('the rivet head');
+    expect(open('drill', 'the rivet head').how).include('Afterwards gone: the rivet head');
+    expect(open('hand').cannotBeUndone).equal(undefined);
+    expect(open('hand').how).include('Nothing is destroyed');
+  });
+
+  it('take out what stripper and heat would ruin, by name', () => {
+    const tasks = createOpeningTasks(createPlainModel());
+    expect(byKey(tasks, 'meltables-out').title).equal('Take out glazing and wheels');
+    const allMetal = createOpeningTasks({ ...createPlainModel(), parts: [makePart('body'), makePart('base')] });
+    expect(allMetal.some((task) => task.key === 'meltables-out')).equal(false);
+  });
+
+  it('are none for a model that stays closed', () =>
+    expect(createOpeningTasks(createPlainModel({ opening: [] }))).deep.equal([]));
+
+  it('list names as people do', () => {
+    expect([[], ['a'], ['a', 'b'], ['a', 'b', 'c']].map(listNames)).deep.equal(['', 'a', 'a and b', 'a, b and c']);
+  });
+});
+
+describe('preparation tasks', () => {
+  it('capture the colour only where there is paint to lose', () => {
+    const keys = (painted: boolean) =>
+      createPreparationTasks(withParts(makePart('body', { painted }))).map((task) => task.key);
+    expect(keys(true)).include('capture-colour');
+    expect(keys(false)).not.include('capture-colour');
+  });
+
+  it('count the parts and what of them is not metal', () => {
+    expect(byKey(createPreparationTasks(createPlainModel()), 'know-materials').because).equal(
+      '5 parts, 2 of them not metal.',
+    );
+  });
+
+  it('leave a sound survivor dry: brush and cloth, no water', () => {
+    const dust = byKey(createPreparationTasks(createPlainModel({ scope: 'clean only' })), 'dust');
+    expect(dust.how).include('No water');
+    expect(dust.partKeys).length(5);
+  });
+});
+
+describe('stripping tasks', () => {
+  it('strip painted metal wet and wash unpainted plastic with soap', () => {
+    const keys = createStrippingTasks(createPlainModel()).map((task) => task.key);
+    expect(keys).include.members(['strip:body', 'wash:body', 'inspect:body', 'soap:glazing', 'soap:wheels']);
+    expect(keys).not.include('strip:axles');
+    expect(byKey(createStrippingTasks(createPlainModel()), 'strip:body').hazards).deep.equal([
+      'gel-stripper',
+      'old-paint',
+    ]);
+  });
+
+  it('do nothing to a part that is not there', () => {
+    expect(
+      createStrippingTasks(withParts(makePart('body', { painted: true, state: 'missing' }))).filter(
+        (task) => task.partKeys.includes('body') && task.key !== 'tap:front-post',
+      ),
+    ).deep.equal([]);
+  });
+
+  it('never straighten lead or tinplate with heat, nor grind what is not a steel axle', () => {
+    const bent = { kind: 'bent' as const, severity: 2, note: '' };
+    const rust = { kind: 'rust' as const, severity: 2, note: '' };
+    for (const material of ['lead alloy', 'tinplate', 'hard plastic', 'pest-suspect zinc'] as const) {
+      const tasks = createStrippingTasks(withParts(makePart('body', { material, findings: [bent] })));
+      expect(
+        tasks.some((task) => task.tags.includes('heat')),
+        material,
+      ).equal(false);
+    }
+    const plated = createStrippingTasks(
+      withParts(makePart('axles', { role: 'axle', material: 'plated or unknown wire', findings: [rust] })),
+    );
+    expect(plated.some((task) => task.tags.includes('dry abrade'))).equal(false);
+    const steel = createStrippingTasks(
+      withParts(makePart('axles', { role: 'axle', material: 'steel', findings: [rust] })),
+    );
+    expect(byKey(steel, 'dress:axles').hazards).deep.equal(['grinding']);
+  });
+
+  it('warm zinc to at most 150 °C, by a probe, and say that the number is an estimate', () => {
+    const tasks = createStrippingTasks(
+      withParts(makePart('body', { findings: [{ kind: 'bent', severity: 2, note: '' }] })),
+    );
+    const { how, cannotBeUndone, watchedMin } = byKey(tasks, 'straighten:body');
+    expect(how).include('contact probe').include('100 to 150 °C (planning estimate), never above');
+    expect(cannotBeUndone).equal('a casting that cracks');
+    expect(watchedMin).greaterThan(0);
+  });
+});
+
+describe('finishing and closing tasks', () => {
+  const bright = (name: string) =>
+    withParts(
+      makePart('body', {
+        coats: [
+          makeCoat('primer'),
+          makeCoat('colour'),
+          makeCoat('brightwork', { name, areaKind: 'mask', areaName: 'grille' }),
+        ],
+      }),
+    );
+
+  it('silver at the finish, chrome last of all at the close', () => {
+    expect(createFinishingTasks(bright('Dull silver ink')).map((task) => task.key)).include('bright:body:grille');
+    expect(createFinishingTasks(bright('Chrome ink')).map((task) => task.key)).not.include('bright:body:grille');
+    expect(byKey(createClosingTasks(bright('Chrome ink')), 'chrome:body:grille').passiveMin).equal(4320);
+  });
+
+  it('name the coats of an area in one task, innermost first', () => {
+    const coats = [
+      makeCoat('primer'),
+      makeCoat('colour', { name: 'Deep green' }),
+      makeCoat('clear', { name: 'Clear gloss' }),
+    ];
+    const task = byKey(createFinishingTasks(withParts(makePart('body', { coats }))), 'colour:body:outside');
+    expect(task.title).equal('Paint the body, outside: Deep green, then Clear gloss');
+    expect(task.hazards).deep.equal(['spraying']);
+  });
+
+  it('plan no paint for a pest-suspect part', () => {
+    expect(
+      createFinishingTasks(withParts(makePart('body', { material: 'pest-suspect zinc', coats: [makeCoat('primer')] }))),
+    ).deep.equal([]);
+  });
+
+  it('check the axles before they are formed, since that cannot be done twice', () => {
+    const close = byKey(createClosingTasks(createPlainModel()), 'close:axle-ends');
+    expect(close.how).match(/^Check first: wheels the right way round/);
+    expect(close.cannotBeUndone).include('cannot be formed again');
+  });
+
+  it('close the last opened joint first, and try all motion at the end', () => {
+    const keys = createClosingTasks(createPlainModel()).map((task) => task.key);
+    expect(keys.filter((key) => key.startsWith('close:'))).deep.equal([
+      'close:glazing',
+      'close:axle-ends',
+      'close:front-post',
+    ]);
+    expect(keys.indexOf('check-motion')).greaterThan(keys.indexOf('close:front-post'));
+  });
+
+  it('touch nothing in when no axle was formed', () => {
+    const keys = createClosingTasks(createPlainModel({ opening: [makeJoint('s', 'screw', ['body', 'base'])] })).map(
+      (task) => task.key,
+    );
+    expect(keys).include('check-motion').not.include('touch-in');
+  });
+});
