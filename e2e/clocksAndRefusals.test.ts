@@ -1,20 +1,15 @@
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
-import { openBrowser, openWindow } from './support/openBrowser.ts';
+import type { Page } from 'playwright-core';
+import { openWindow } from './support/openBrowser.ts';
 import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
-import { startBench, type RunningBench } from './support/startBench.ts';
+import { useBench } from './support/useBench.ts';
 
 describe('clocks and refusals', function () {
   this.timeout(90_000);
-  let bench: RunningBench;
-  let browser: Browser;
-  let page: Page & { faults: string[] };
+  const test = useBench({ isDemo: true });
   before(async () => {
-    bench = await startBench({ isDemo: true });
-    browser = await openBrowser();
-    page = await openWindow(browser);
     // Counts the strokes of the bell.
-    await page.addInitScript(() => {
+    await test.page.addInitScript(() => {
       const strokes = window as unknown as { strokes: number };
       strokes.strokes = 0;
       const start = OscillatorNode.prototype.start;
@@ -24,18 +19,14 @@ describe('clocks and refusals', function () {
       };
     });
   });
-  after(async () => {
-    await browser.close();
-    await bench.clear();
-  });
 
-  const shelf = (one: Page = page) => one.getByRole('complementary', { name: 'Clock shelf' });
-  const strokes = () => page.evaluate(() => (window as unknown as { strokes: number }).strokes);
+  const shelf = (one: Page = test.page) => one.getByRole('complementary', { name: 'Clock shelf' });
+  const strokes = () => test.page.evaluate(() => (window as unknown as { strokes: number }).strokes);
   const strip = 'strip:base';
 
   it('start from the step, armed with a stroke of the bell', async () => {
-    await page.goto(`${bench.address}/jobs/sg-08/strip`);
-    const line = taskLine(page, strip);
+    await test.page.goto(`${test.bench.address}/jobs/sg-08/strip`);
+    const line = taskLine(test.page, strip);
     await line.getByRole('button', { expanded: false }).click();
     await line.getByRole('region', { name: 'Hazard: Solvent gel stripper' }).waitFor();
     await line.getByText("The product's own safety sheet and local rules go first.").first().waitFor();
@@ -47,32 +38,34 @@ describe('clocks and refusals', function () {
   });
 
   it('show the same in a second window', async () => {
-    const second = await openWindow(browser);
-    await second.goto(bench.address);
+    const second = await openWindow(test.browser);
+    await second.goto(test.bench.address);
     await shelf(second).getByText('Brush gel stripper on the base').waitFor();
     await second.context().close();
   });
 
   it('ring until somebody presses, also in a window that was closed meanwhile', async () => {
-    await page.getByRole('alert').getByText('Brush gel stripper on the base: time is up').waitFor({ timeout: 20_000 });
-    await page.waitForTimeout(2500);
+    await test.page
+      .getByRole('alert')
+      .getByText('Brush gel stripper on the base: time is up')
+      .waitFor({ timeout: 20_000 });
+    await test.page.waitForTimeout(2500);
     const before = await strokes();
-    await page.waitForTimeout(2500);
+    await test.page.waitForTimeout(2500);
     expect(await strokes()).greaterThan(before);
   });
 
   it('survive a restart, and say how late they are', async () => {
-    await bench.stop();
-    bench = await startBench({ isDemo: true, again: bench, now: new Date(Date.now() + 12 * 60_000).toISOString() });
-    await page.reload();
-    const due = page.getByRole('alert').filter({ hasText: 'Brush gel stripper on the base' });
+    await test.restart(new Date(Date.now() + 12 * 60_000).toISOString());
+    await test.page.reload();
+    const due = test.page.getByRole('alert').filter({ hasText: 'Brush gel stripper on the base' });
     await due.getByText(/time is up, 1[12] min ago/).waitFor();
     expect((await due.boundingBox())!.height).least(64);
   });
 
   it('keep a spark away while the gel is not silenced, at the task itself', async () => {
-    await page.goto(`${bench.address}/jobs/sg-06/open`);
-    const grind = taskLine(page, 'open:axle-ends');
+    await test.page.goto(`${test.bench.address}/jobs/sg-06/open`);
+    const grind = taskLine(test.page, 'open:axle-ends');
     await grind.getByRole('button', { expanded: false }).click();
     await hold(grind.getByRole('button', { name: /^Start: / }));
     await grind
@@ -83,10 +76,10 @@ describe('clocks and refusals', function () {
   });
 
   it('are silenced by the large target, and then stop ringing', async () => {
-    await page.getByRole('alert').filter({ hasText: 'time is up' }).click();
-    await page.getByRole('alert').filter({ hasText: 'time is up' }).waitFor({ state: 'detached' });
+    await test.page.getByRole('alert').filter({ hasText: 'time is up' }).click();
+    await test.page.getByRole('alert').filter({ hasText: 'time is up' }).waitFor({ state: 'detached' });
     const before = await strokes();
-    await page.waitForTimeout(2500);
+    await test.page.waitForTimeout(2500);
     expect(await strokes()).equal(before);
   });
 
@@ -99,19 +92,19 @@ describe('clocks and refusals', function () {
   });
 
   it('say at once when a file is no picture', async () => {
-    await page.goto(`${bench.address}/jobs/sg-05/survey`);
-    await page
+    await test.page.goto(`${test.bench.address}/jobs/sg-05/survey`);
+    await test.page
       .getByLabel('Add a photo, or drop it here')
       .setInputFiles({ name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear museum') });
-    await page
+    await test.page
       .getByRole('alert')
       .getByText(/^.*letter\.jpg: .*Nothing was saved/)
       .waitFor();
   });
 
   it('show why a task waits, and refuse it when somebody starts it all the same', async () => {
-    await page.goto(`${bench.address}/jobs/sg-05/close`);
-    const line = taskLine(page, 'fit:base');
+    await test.page.goto(`${test.bench.address}/jobs/sg-05/close`);
+    const line = taskLine(test.page, 'fit:base');
     await line.getByText(/Waits for “.+”: .+ \(O\d+\)/).waitFor();
     await line.getByRole('button', { expanded: false }).click();
     await line.getByRole('button', { name: 'Start', exact: true }).click();
@@ -122,10 +115,10 @@ describe('clocks and refusals', function () {
   });
 
   it('do not let a due day be a day that does not exist', async () => {
-    const answer = await page.request.patch(`${bench.address}/api/jobs/sg-05`, {
+    const answer = await test.page.request.patch(`${test.bench.address}/api/jobs/sg-05`, {
       data: { version: 1, dueOn: '2026-02-30' },
     });
     expect(answer.status()).equal(400);
-    expectNoFaults(page);
+    expectNoFaults(test.page);
   });
 });

@@ -1,8 +1,6 @@
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
 import { PDFDocument } from 'pdf-lib';
-import { openBrowser, openWindow } from './support/openBrowser.ts';
 import {
   expectNoFaults,
   hold,
@@ -12,32 +10,22 @@ import {
   taskLine,
   workThrough,
 } from './support/restorer.ts';
-import { startBench, type RunningBench } from './support/startBench.ts';
+import { startBench } from './support/startBench.ts';
+import { useBench } from './support/useBench.ts';
 
 /** SG-04, the clay-pit dumper, from bare intake to a signed record, as one evening after another. */
 describe('SG-04 from intake to sign-off', function () {
   this.timeout(240_000);
-  let bench: RunningBench;
-  let browser: Browser;
-  let page: Page & { faults: string[] };
-  before(async () => {
-    bench = await startBench({ isDemo: true });
-    browser = await openBrowser();
-    page = await openWindow(browser);
-  });
-  after(async () => {
-    await browser.close();
-    await bench.clear();
-  });
+  const test = useBench({ isDemo: true });
 
-  const heading = () => page.locator('main .text-act').first();
+  const heading = () => test.page.locator('main .text-act').first();
 
   it('stands on the bench, waiting to be identified', async () => {
-    await page.goto(bench.address);
-    const lane = page.getByRole('link', { name: /SG-04 Clay-pit Dumper/ }).last();
+    await test.page.goto(test.bench.address);
+    const lane = test.page.getByRole('link', { name: /SG-04 Clay-pit Dumper/ }).last();
     await lane.getByText('Settle which issue it is').waitFor();
     await lane.click();
-    await page.getByRole('heading', { name: 'SG-04 Clay-pit Dumper' }).waitFor();
+    await test.page.getByRole('heading', { name: 'SG-04 Clay-pit Dumper' }).waitFor();
     expect(await heading().innerText()).match(/^Not settled/);
   });
 
@@ -50,56 +38,60 @@ describe('SG-04 from intake to sign-off', function () {
       ['Finish of the base', 'Body colour'],
     ];
     for (const [i, [feature, state]] of looks.entries()) {
-      const points = page.getByRole('list', { name: 'Things to look at on the model' });
+      const points = test.page.getByRole('list', { name: 'Things to look at on the model' });
       const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
       if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
-      const answer = page
+      const answer = test.page
         .getByRole('group', { name: `${feature}: what do you see?` })
         .getByRole('button', { name: state });
       if (i % 2) {
         await answer.focus();
-        await page.keyboard.press('Enter');
+        await test.page.keyboard.press('Enter');
       } else await answer.click();
       await points.getByText(new RegExp(`${state}, sure`)).waitFor();
     }
-    await page
+    await test.page
       .getByRole('group', { name: 'Finish of the base: how sure are you?' })
       .getByRole('button', { name: 'likely', exact: true })
       .click();
-    await page.getByText('Body colour, likely').waitFor();
+    await test.page.getByText('Body colour, likely').waitFor();
     expect(await heading().innerText()).match(/^Works ochre, plain skip, .*1957 to .*19(59|60), (over )?\d\d %/);
-    expect(await workThrough(page)).deep.equal(['identify']);
+    expect(await workThrough(test.page)).deep.equal(['identify']);
   });
 
   it('is photographed from every side and surveyed part by part', async () => {
-    await openStation(page, 'Survey');
+    await openStation(test.page, 'Survey');
     expect(await heading().innerText()).include('before-set lacks left, right, front, rear, top, base');
     for (const side of ['left', 'right', 'front', 'rear', 'top', 'base']) {
-      await page
+      await test.page
         .getByLabel('Add a photo, or drop it here')
         .first()
         .setInputFiles(await makePhoto(`${side}.jpg`));
-      await page.getByRole('img', { name: `${side}, before` }).waitFor();
+      await test.page.getByRole('img', { name: `${side}, before` }).waitFor();
     }
     expect(await heading().innerText()).include('before-set complete');
 
-    await page.getByRole('option', { name: /^Axles/ }).click();
-    const axles = page.getByRole('region', { name: 'Part: Axles' });
+    await test.page.getByRole('option', { name: /^Axles/ }).click();
+    const axles = test.page.getByRole('region', { name: 'Part: Axles' });
     await axles.getByLabel('Finding', { exact: true }).selectOption('rust');
     await axles.getByLabel('How bad').selectOption({ label: 'must be mended' });
     await axles.getByLabel('Where and how').fill('Seized in the wheels');
     await axles.getByRole('button', { name: 'Add the finding' }).click();
     await axles.getByText('Seized in the wheels').waitFor();
 
-    await page.getByRole('option', { name: /^Axles/ }).press('ArrowRight');
-    await page.getByRole('option', { name: /^Tyres \(missing\)/ }).click();
-    const tyres = page.getByRole('region', { name: 'Part: Tyres' });
+    await test.page.getByRole('option', { name: /^Axles/ }).press('ArrowRight');
+    await test.page.getByRole('option', { name: /^Tyres \(missing\)/ }).click();
+    const tyres = test.page.getByRole('region', { name: 'Part: Tyres' });
     await tyres.getByRole('button', { name: 'Add the want' }).click();
     await tyres.getByText('Say what is wanted.').waitFor();
     await tyres.getByLabel('What is wanted').fill('four cleated tyres');
     await tyres.getByRole('button', { name: 'Add the want' }).click();
-    await page.getByRole('region', { name: 'Wants' }).getByRole('strong').getByText('four cleated tyres').waitFor();
-    const done = await workThrough(page, async (key) => {
+    await test.page
+      .getByRole('region', { name: 'Wants' })
+      .getByRole('strong')
+      .getByText('four cleated tyres')
+      .waitFor();
+    const done = await workThrough(test.page, async (key) => {
       if (key.startsWith('get:')) await solveWant();
     });
     expect(done).include.members(['photograph', 'know-materials', 'capture-colour']);
@@ -107,48 +99,49 @@ describe('SG-04 from intake to sign-off', function () {
   });
 
   async function solveWant(): Promise<void> {
-    const get = page.locator('li[data-task^="get:"]');
+    const get = test.page.locator('li[data-task^="get:"]');
     await get.getByRole('button', { name: 'Done', exact: true }).click();
     await get
       .getByRole('alert')
       .getByText(/is open: mark the want solved/)
       .waitFor();
-    await openStation(page, 'Sign off');
-    await hold(page.getByRole('button', { name: /^Sign it off/ }));
-    await page
+    await openStation(test.page, 'Sign off');
+    await hold(test.page.getByRole('button', { name: /^Sign it off/ }));
+    await test.page
       .getByRole('alert')
       .getByText(/Not signed off\. "four cleated tyres" is open/)
       .waitFor();
-    await openStation(page, 'Survey');
-    await page.getByRole('button', { name: 'Change four cleated tyres' }).click();
-    await page.getByLabel('State').last().selectOption('waived');
-    await page.getByRole('button', { name: 'Save the want' }).click();
-    await page.getByText('A want is waived with a reason').waitFor();
-    await page.getByLabel('State').last().selectOption('solved');
-    await page.getByLabel('From where, or how').fill('Tern Street Spares');
-    await page.getByRole('button', { name: 'Save the want' }).click();
-    await page.getByText('solved, Tern Street Spares').first().waitFor();
+    await openStation(test.page, 'Survey');
+    await test.page.getByRole('button', { name: 'Change four cleated tyres' }).click();
+    const wants = test.page.getByRole('region', { name: 'Wants' });
+    await wants.getByLabel('State').selectOption('waived');
+    await test.page.getByRole('button', { name: 'Save the want' }).click();
+    await test.page.getByText('A want is waived with a reason').waitFor();
+    await wants.getByLabel('State').selectOption('solved');
+    await test.page.getByLabel('From where, or how').fill('Tern Street Spares');
+    await test.page.getByRole('button', { name: 'Save the want' }).click();
+    await test.page.getByText('solved, Tern Street Spares').first().waitFor();
   }
 
   it('gets its coats planned: primer and ochre on body and skip', async () => {
-    await openStation(page, 'Finish');
+    await openStation(test.page, 'Finish');
     for (const part of ['Body', 'Tipping skip']) {
-      await page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
-      const coats = page.getByRole('region', { name: `Coats: ${part}` });
+      await test.page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
+      const coats = test.page.getByRole('region', { name: `Coats: ${part}` });
       for (const pot of ['Lanthorn Light grey primer (primer)', 'Marlstone Works ochre (colour)']) {
         await coats.getByLabel('Plan a coat for the outside').selectOption({ label: pot });
         await coats.getByRole('button', { name: 'Plan it' }).first().click();
         await coats.getByRole('img', { name: new RegExp(`outside, as planned.*${pot.split(' (')[0]}`) }).waitFor();
       }
     }
-    await taskLine(page, 'prime:body').waitFor();
-    expect(await taskLine(page, 'prime:body').innerText()).include('Waits for');
+    await taskLine(test.page, 'prime:body').waitFor();
+    expect(await taskLine(test.page, 'prime:body').innerText()).include('Waits for');
   });
 
   it('refuses a coat while the old paint is on, at its field, and keeps what was typed', async () => {
-    await page.getByRole('option', { name: /^Body/ }).click();
-    await page.getByText('Log a coat on the body').click();
-    const form = page.getByRole('form', { name: 'Log a coat on the Body' });
+    await test.page.getByRole('option', { name: /^Body/ }).click();
+    await test.page.getByText('Log a coat on the body').click();
+    const form = test.page.getByRole('form', { name: 'Log a coat on the Body' });
     await form.getByLabel('Pot').selectOption({ label: 'Marlstone Works ochre (colour)' });
     await form.getByLabel('Note').fill('too early');
     await form.getByRole('button', { name: 'Log the coat' }).click();
@@ -160,21 +153,21 @@ describe('SG-04 from intake to sign-off', function () {
   });
 
   it('is opened joint by joint, each step that destroys something held, with its photograph', async () => {
-    await openStation(page, 'Open');
+    await openStation(test.page, 'Open');
     let photographed = false;
-    const done = await workThrough(page, async (key) => {
+    const done = await workThrough(test.page, async (key) => {
       if (!key.startsWith('pilot:') || photographed) return;
       photographed = true;
-      await taskLine(page, key).getByText('Photograph it before this step').waitFor();
-      await taskLine(page, key).getByRole('region', { name: 'Hazard: Drilling a small casting' }).waitFor();
-      await taskLine(page, key)
+      await taskLine(test.page, key).getByText('Photograph it before this step').waitFor();
+      await taskLine(test.page, key).getByRole('region', { name: 'Hazard: Drilling a small casting' }).waitFor();
+      await taskLine(test.page, key)
         .getByLabel('Add a photo, or drop it here')
         .setInputFiles(await makePhoto('post.jpg', '#777777'));
-      await taskLine(page, key).getByText('Photograph it again').waitFor();
-      await taskLine(page, key)
+      await taskLine(test.page, key).getByText('Photograph it again').waitFor();
+      await taskLine(test.page, key)
         .getByRole('button', { name: /^Start: / })
         .click();
-      expect(await taskLine(page, key).getAttribute('data-state'), 'a short press does nothing').equal('to do');
+      expect(await taskLine(test.page, key).getAttribute('data-state'), 'a short press does nothing').equal('to do');
     });
     expect(done.indexOf('pilot:rear-post')).lessThan(done.indexOf('open:rear-post'));
     expect(done).include.members(['open:axle-ends', 'open:skip-pin', 'separate', 'meltables-out']);
@@ -182,17 +175,17 @@ describe('SG-04 from intake to sign-off', function () {
   });
 
   it('is all still there when the server was ended and started again', async () => {
-    await bench.stop();
-    await page.getByText('The bench cannot be reached.').waitFor();
-    bench = await startBench({ isDemo: true, again: bench });
-    await page.getByText('The bench cannot be reached.').waitFor({ state: 'detached' });
-    await page.reload();
+    await test.bench.stop();
+    await test.page.getByText('The bench cannot be reached.').waitFor();
+    test.bench = await startBench({ isDemo: true, again: test.bench });
+    await test.page.getByText('The bench cannot be reached.').waitFor({ state: 'detached' });
+    await test.page.reload();
     expect(await heading().innerText()).equal('It is open; every part lies on the bench.');
   });
 
   it('is stripped and mended', async () => {
-    await openStation(page, 'Strip & mend');
-    const done = await workThrough(page);
+    await openStation(test.page, 'Strip & mend');
+    const done = await workThrough(test.page);
     expect(done).include.members([
       'strip:body',
       'wash:skip',
@@ -206,19 +199,19 @@ describe('SG-04 from intake to sign-off', function () {
   });
 
   it('is finished, each coat logged where it went on', async () => {
-    await openStation(page, 'Finish');
-    await workThrough(page, async (key) => {
+    await openStation(test.page, 'Finish');
+    await workThrough(test.page, async (key) => {
       const [what, partKey] = key.split(':');
       if (what !== 'prime' && what !== 'colour') return;
       const part = partKey === 'body' ? 'Body' : 'Tipping skip';
-      await page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
-      const form = page.getByRole('form', { name: `Log a coat on the ${part}` });
-      if (!(await form.isVisible())) await page.getByText(`Log a coat on the ${part.toLowerCase()}`).click();
+      await test.page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
+      const form = test.page.getByRole('form', { name: `Log a coat on the ${part}` });
+      if (!(await form.isVisible())) await test.page.getByText(`Log a coat on the ${part.toLowerCase()}`).click();
       await form.getByLabel('Pot').selectOption({
         label: what === 'prime' ? 'Lanthorn Light grey primer (primer)' : 'Marlstone Works ochre (colour)',
       });
       await form.getByRole('button', { name: 'Log the coat' }).click();
-      await page
+      await test.page
         .getByRole('img', {
           name: new RegExp(`${part}, outside, on it now.*${what === 'prime' ? 'primer' : 'Works ochre'}`),
         })
@@ -228,31 +221,31 @@ describe('SG-04 from intake to sign-off', function () {
   });
 
   it('is closed in the order of its construction', async () => {
-    await openStation(page, 'Close');
-    const done = await workThrough(page);
+    await openStation(test.page, 'Close');
+    const done = await workThrough(test.page);
     expect(done.indexOf('fit:skip')).lessThan(done.indexOf('fit:base'));
     expect(done.indexOf('close:axle-ends')).lessThan(done.indexOf('touch-in'));
     expect(done.at(-1)).equal('touch-in');
   });
 
   it('is signed off, and after that nothing can be changed', async () => {
-    await openStation(page, 'Sign off');
-    await page.getByLabel('Stage').selectOption('after');
-    await page.getByLabel('Add a photo, or drop it here').setInputFiles(await makePhoto('done.jpg', '#c08a2c'));
-    await page.getByRole('img', { name: 'left, after' }).waitFor();
-    expect(await workThrough(page)).deep.equal(['sign-off-photos']);
-    await page.getByText('Everything is done. It can be signed.').waitFor();
-    await holdWithPointer(page.getByRole('button', { name: /^Sign it off/ }));
-    await page.getByText(/^Signed off .* by Osric Bell\.$/).waitFor();
-    expect(await page.getByRole('button', { name: /^Sign it off/ }).count()).equal(0);
-    await openStation(page, 'Survey');
-    expect(await page.getByRole('button', { name: 'Add the finding' }).count()).equal(0);
+    await openStation(test.page, 'Sign off');
+    await test.page.getByLabel('Stage').selectOption('after');
+    await test.page.getByLabel('Add a photo, or drop it here').setInputFiles(await makePhoto('done.jpg', '#c08a2c'));
+    await test.page.getByRole('img', { name: 'left, after' }).waitFor();
+    expect(await workThrough(test.page)).deep.equal(['sign-off-photos']);
+    await test.page.getByText('Everything is done. It can be signed.').waitFor();
+    await holdWithPointer(test.page.getByRole('button', { name: /^Sign it off/ }));
+    await test.page.getByText(/^Signed off .* by Osric Bell\.$/).waitFor();
+    expect(await test.page.getByRole('button', { name: /^Sign it off/ }).count()).equal(0);
+    await openStation(test.page, 'Survey');
+    expect(await test.page.getByRole('button', { name: 'Add the finding' }).count()).equal(0);
   });
 
   it('leaves a record that tells all of it', async () => {
-    await openStation(page, 'Sign off');
-    const download = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Record (JSON)' }).click();
+    await openStation(test.page, 'Sign off');
+    const download = test.page.waitForEvent('download');
+    await test.page.getByRole('link', { name: 'Record (JSON)' }).click();
     const path = await (await download).path();
     const { readFile } = await import('node:fs/promises');
     const record = JSON.parse(await readFile(path, 'utf8')) as JobRecord;
@@ -275,8 +268,8 @@ describe('SG-04 from intake to sign-off', function () {
       true,
     );
     expect(record.disclosure).include('Repainted: body, tipping skip');
-    const card = await page.request.get(`${bench.address}/api/jobs/sg-04/record.pdf`);
+    const card = await test.page.request.get(`${test.bench.address}/api/jobs/sg-04/record.pdf`);
     expect((await PDFDocument.load(await card.body())).getPageCount()).equal(1);
-    expectNoFaults(page);
+    expectNoFaults(test.page);
   });
 });

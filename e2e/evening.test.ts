@@ -1,87 +1,74 @@
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
-import { openBrowser, openWindow } from './support/openBrowser.ts';
 import { expectNoFaults, makePhoto, openStation, taskLine } from './support/restorer.ts';
-import { startBench, type RunningBench } from './support/startBench.ts';
+import { useBench } from './support/useBench.ts';
 
 /** An evening at the bench: small acts on several models. */
 describe('an evening at the bench', function () {
   this.timeout(90_000);
-  let bench: RunningBench;
-  let browser: Browser;
-  let page: Page & { faults: string[] };
-  before(async () => {
-    bench = await startBench({ isDemo: true });
-    browser = await openBrowser();
-    page = await openWindow(browser, { who: 'Imke Varga' });
-  });
-  after(async () => {
-    await browser.close();
-    await bench.clear();
-  });
+  const test = useBench({ isDemo: true }, { who: 'Imke Varga' });
 
   const jobOf = async (id: string) =>
-    (await (await page.request.get(`${bench.address}/api/jobs/${id}`)).json()) as JobView;
-  const verdict = () => page.locator('main .text-act').first();
+    (await (await test.page.request.get(`${test.bench.address}/api/jobs/${id}`)).json()) as JobView;
+  const verdict = () => test.page.locator('main .text-act').first();
 
   it('begins with what to do, and moves along the tray with the arrow keys', async () => {
-    await page.goto(bench.address);
-    expect(await page.locator('main h1').innerText()).match(/^Start with SG-\d\d: /);
-    const tray = page.getByRole('navigation', { name: 'Tray' });
+    await test.page.goto(test.bench.address);
+    expect(await test.page.locator('main h1').innerText()).match(/^Start with SG-\d\d: /);
+    const tray = test.page.getByRole('navigation', { name: 'Tray' });
     await tray.getByRole('link', { name: /SG-01/ }).focus();
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('Enter');
-    await page.getByRole('heading', { name: 'SG-03 Mobile Library' }).waitFor();
+    await test.page.keyboard.press('ArrowRight');
+    await test.page.keyboard.press('ArrowRight');
+    await test.page.keyboard.press('Enter');
+    await test.page.getByRole('heading', { name: 'SG-03 Mobile Library' }).waitFor();
   });
 
   it('settles an unknown model by measurements of the eye alone, and gives it parts and a plan', async () => {
-    await page.goto(`${bench.address}/put-on-bench`);
-    await page.getByLabel('What do you call it?').fill('Unknown tram');
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
-    await page.getByText('Nobody knows yet what this is.').waitFor();
+    await test.page.goto(`${test.bench.address}/put-on-bench`);
+    await test.page.getByLabel('What do you call it?').fill('Unknown tram');
+    await test.page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await test.page.getByText('Nobody knows yet what this is.').waitFor();
     expect(await verdict().innerText()).match(/^(Not settled|Probably none)/);
-    const points = page.getByRole('list', { name: 'Things to look at on the model' });
+    const points = test.page.getByRole('list', { name: 'Things to look at on the model' });
     for (const [feature, state] of [
       ['Lamp bracket', 'Soldered on'],
       ['Lining', 'Transfer lining'],
     ] as const) {
       const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
       if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
-      await page
+      await test.page
         .getByRole('group', { name: `${feature}: what do you see?` })
         .getByRole('button', { name: state })
         .click();
       await points.getByText(`${state}, sure`).waitFor();
     }
-    const leader = page
+    const leader = test.page
       .getByRole('row')
-      .filter({ has: page.getByRole('button', { name: 'This casting' }) })
+      .filter({ has: test.page.getByRole('button', { name: 'This casting' }) })
       .first();
     const name = await leader.getByRole('rowheader').innerText();
     await leader.getByRole('button', { name: 'This casting' }).click();
-    await page.getByRole('button', { name: 'Base', exact: true }).waitFor();
-    await openStation(page, 'Survey');
-    expect(await page.locator('[data-part]').count()).greaterThan(3);
-    const { specimen, casting } = (await jobOf(page.url().split('/jobs/')[1]!.split('/')[0]!)).specimens[0]!;
+    await test.page.getByRole('button', { name: 'Base', exact: true }).waitFor();
+    await openStation(test.page, 'Survey');
+    expect(await test.page.locator('[data-part]').count()).greaterThan(3);
+    const { specimen, casting } = (await jobOf(test.page.url().split('/jobs/')[1]!.split('/')[0]!)).specimens[0]!;
     expect(specimen.castingId).not.equal(null);
     expect(name).include(casting!.casting.name);
   });
 
   it('finds the pair that did not leave the factory together', async () => {
-    await page.goto(`${bench.address}/jobs/sg-05/identify`);
-    await page.getByText('These did not leave the factory together').waitFor();
-    await page
+    await test.page.goto(`${test.bench.address}/jobs/sg-05/identify`);
+    await test.page.getByText('These did not leave the factory together').waitFor();
+    await test.page
       .getByText(/Short name and a patent line \(from 1967\)/)
       .first()
       .waitFor();
   });
 
   it('decides otherwise than the house, with a reason, and the plan follows', async () => {
-    await page.goto(`${bench.address}/jobs/sg-07/strip`);
-    await page.getByText('How this job is done, where restorers disagree').click();
-    const line = page.getByRole('listitem').filter({ hasText: 'Opening a rivet' });
+    await test.page.goto(`${test.bench.address}/jobs/sg-07/strip`);
+    await test.page.getByText('How this job is done, where restorers disagree').click();
+    const line = test.page.getByRole('listitem').filter({ hasText: 'Opening a rivet' });
     await line.getByRole('combobox').selectOption('big bit first');
     await line.getByRole('button', { name: 'Decide' }).click();
     await line
@@ -90,14 +77,14 @@ describe('an evening at the bench', function () {
       .waitFor();
     await line.getByLabel('Reason, for the record').fill('The head is half gone');
     await line.getByRole('button', { name: 'Decide' }).click();
-    await page.getByText('Because: The head is half gone').waitFor();
+    await test.page.getByText('Because: The head is half gone').waitFor();
     const { decisions } = await jobOf('sg-07');
     expect(decisions.map((one) => one.option)).deep.equal(['big bit first']);
   });
 
   it('writes down a coating that was found, sees it in the band, and takes it back', async () => {
-    await page.goto(`${bench.address}/jobs/sg-06/survey?part=sg-06-1.blade`);
-    const panel = page.getByRole('region', { name: 'Part: Blade' });
+    await test.page.goto(`${test.bench.address}/jobs/sg-06/survey?part=sg-06-1.blade`);
+    const panel = test.page.getByRole('region', { name: 'Part: Blade' });
     await panel.getByText('Add a coating found on the outside').click();
     const form = panel.getByRole('form', { name: 'Coating found on the outside' });
     await form.getByLabel('What is it?').fill('Red household paint');
@@ -111,29 +98,29 @@ describe('an evening at the bench', function () {
         name: /outside as found, from the metal outwards: .*Works ochre 24 µm, Red household paint 60 µm/,
       })
       .waitFor();
-    await page.getByRole('button', { name: /^Undo/ }).click();
+    await test.page.getByRole('button', { name: /^Undo/ }).click();
     await panel.getByRole('img', { name: /Red household paint/ }).waitFor({ state: 'detached' });
   });
 
   it('changes what a part is made of, and the plan with it', async () => {
-    await page.goto(`${bench.address}/jobs/sg-04/survey?part=sg-04-1.skip`);
+    await test.page.goto(`${test.bench.address}/jobs/sg-04/survey?part=sg-04-1.skip`);
     const before = (await jobOf('sg-04')).tasks.map((task) => task.key);
     expect(before).include('strip:skip');
-    await page
+    await test.page
       .getByRole('region', { name: 'Part: Tipping skip' })
       .getByLabel('Made of')
       .selectOption('pest-suspect zinc');
-    await page.getByText(/Tipping skip: signs of pest/).waitFor();
+    await test.page.getByText(/Tipping skip: signs of pest/).waitFor();
     expect((await jobOf('sg-04')).tasks.map((task) => task.key)).not.include('strip:skip');
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await page.getByText(/Tipping skip: signs of pest/).waitFor({ state: 'detached' });
+    await test.page.getByRole('button', { name: /^Undo/ }).click();
+    await test.page.getByText(/Tipping skip: signs of pest/).waitFor({ state: 'detached' });
   });
 
   it('takes a photograph by dropping it on the page', async () => {
-    await page.goto(`${bench.address}/jobs/sg-03/survey`);
-    await page.getByText('Before-set: rear, top missing').waitFor();
+    await test.page.goto(`${test.bench.address}/jobs/sg-03/survey`);
+    await test.page.getByText('Before-set: rear, top missing').waitFor();
     const photo = await makePhoto('rear.jpg');
-    const data = await page.evaluateHandle(
+    const data = await test.page.evaluateHandle(
       (bytes) => {
         const transfer = new DataTransfer();
         transfer.items.add(new File([new Uint8Array(bytes)], 'rear.jpg', { type: 'image/jpeg' }));
@@ -141,17 +128,17 @@ describe('an evening at the bench', function () {
       },
       [...photo.buffer],
     );
-    await page.getByText('Add a photo, or drop it here').dispatchEvent('drop', { dataTransfer: data });
-    await page.getByText('Before-set: top missing').waitFor();
+    await test.page.getByText('Add a photo, or drop it here').dispatchEvent('drop', { dataTransfer: data });
+    await test.page.getByText('Before-set: top missing').waitFor();
   });
 
   it('starts a task, notes something, ends it, and takes it back', async () => {
-    await page.goto(`${bench.address}/jobs/sg-10/identify`);
-    const line = taskLine(page, 'identify');
+    await test.page.goto(`${test.bench.address}/jobs/sg-10/identify`);
+    const line = taskLine(test.page, 'identify');
     await line.getByRole('button', { name: 'Start', exact: true }).click();
     await line.getByLabel('Note for the record').fill('Two of three say slate blue');
     await line.getByRole('button', { name: 'Done', exact: true }).click();
-    await page.getByText('1 task done').click();
+    await test.page.getByText('1 task done').click();
     await line.getByText(/Imke Varga, /).waitFor();
     expect((await jobOf('sg-10')).log.at(-1)).deep.include({
       who: 'Imke Varga',
@@ -160,25 +147,25 @@ describe('an evening at the bench', function () {
     });
     await line.getByRole('button', { expanded: false }).click();
     await line.getByRole('button', { name: 'Take back' }).click();
-    await page.locator('li[data-task="identify"][data-state="to do"]').waitFor();
+    await test.page.locator('li[data-task="identify"][data-state="to do"]').waitFor();
   });
 
   it('shows several models of one job in hand, one at a time', async () => {
-    await page.goto(`${bench.address}/jobs/sg-07/close`);
-    await page.getByLabel('Model in hand').selectOption('Sound trolley');
-    await page.waitForURL(/specimen=sg-07-3/);
-    await page.getByText(/^\d of 7 steps left/).waitFor();
-    await page.goBack();
-    await page.getByText('Form the axle ends: axle ends').first().waitFor();
+    await test.page.goto(`${test.bench.address}/jobs/sg-07/close`);
+    await test.page.getByLabel('Model in hand').selectOption('Sound trolley');
+    await test.page.waitForURL(/specimen=sg-07-3/);
+    await test.page.getByText(/^\d of 7 steps left/).waitFor();
+    await test.page.goBack();
+    await test.page.getByText('Form the axle ends: axle ends').first().waitFor();
   });
 
   it('narrows the catalogue down as it is typed', async () => {
-    await page.goto(`${bench.address}/catalogue`);
-    await page.getByLabel('Narrow down').fill('ostrel snow');
-    await page.getByRole('heading', { name: /^1 castings with 2 variants/ }).waitFor();
-    await page.getByRole('link', { name: /27\/1 Snowplough/ }).click();
-    await page.getByRole('img', { name: /Issues along the years/ }).waitFor();
-    await page.getByLabel('Issues and what they are known by').getByText('Beacon orange').first().waitFor();
-    expectNoFaults(page);
+    await test.page.goto(`${test.bench.address}/catalogue`);
+    await test.page.getByLabel('Narrow down').fill('ostrel snow');
+    await test.page.getByRole('heading', { name: /^1 castings with 2 variants/ }).waitFor();
+    await test.page.getByRole('link', { name: /27\/1 Snowplough/ }).click();
+    await test.page.getByRole('img', { name: /Issues along the years/ }).waitFor();
+    await test.page.getByLabel('Issues and what they are known by').getByText('Beacon orange').first().waitFor();
+    expectNoFaults(test.page);
   });
 });

@@ -1,31 +1,25 @@
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
-import { openBrowser, openWindow } from './support/openBrowser.ts';
+import type { Page } from 'playwright-core';
+import { openWindow } from './support/openBrowser.ts';
 import { expectNoFaults } from './support/restorer.ts';
-import { startBench, type RunningBench } from './support/startBench.ts';
+import { startBench } from './support/startBench.ts';
+import { useBench } from './support/useBench.ts';
 
 describe('saving', function () {
   this.timeout(90_000);
-  let bench: RunningBench;
-  let browser: Browser;
+  const test = useBench({ isDemo: true });
   let here: Page & { faults: string[] };
   let there: Page & { faults: string[] };
   before(async () => {
-    bench = await startBench({ isDemo: true });
-    browser = await openBrowser();
-    here = await openWindow(browser);
-    there = await openWindow(browser, { who: 'Imke Varga' });
-  });
-  after(async () => {
-    await browser.close();
-    await bench.clear();
+    here = test.page;
+    there = await openWindow(test.browser, { who: 'Imke Varga' });
   });
 
   const jobOf = async (id: string) =>
-    (await (await here.request.get(`${bench.address}/api/jobs/${id}`)).json()) as JobView;
+    (await (await here.request.get(`${test.bench.address}/api/jobs/${id}`)).json()) as JobView;
   const openFacts = async (page: Page, job: string) => {
-    await page.goto(`${bench.address}/jobs/${job}/identify`);
+    await page.goto(`${test.bench.address}/jobs/${job}/identify`);
     await page.getByText('Facts of the job').click();
   };
   /** Types into a field as it stands in this window, without leaving it: the edit is not sent yet. */
@@ -90,18 +84,18 @@ describe('saving', function () {
 
   it('keeps edits while the server is away and sends them when it is back', async () => {
     await openFacts(here, 'sg-03');
-    await bench.stop();
+    await test.bench.stop();
     await write(here, 'Why this one', 'written while it was away');
     await here.getByLabel('Name').focus();
     await here.getByText('1 edit is kept and will be sent.').waitFor();
-    bench = await startBench({ isDemo: true, again: bench });
+    test.bench = await startBench({ isDemo: true, again: test.bench });
     await here.getByText('The bench cannot be reached.').waitFor({ state: 'detached' });
     await here.getByText('Saved', { exact: true }).waitFor();
     expect((await jobOf('sg-03')).job.why).equal('written while it was away');
   });
 
   it('says under the field what is wrong with it, before and after asking the server', async () => {
-    await here.goto(`${bench.address}/put-on-bench`);
+    await here.goto(`${test.bench.address}/put-on-bench`);
     await here.getByRole('button', { name: 'Put it on the bench' }).click();
     await here.getByText('▲ Give the model a name.').waitFor();
     await here.getByLabel('What do you call it?').fill('Ferry');

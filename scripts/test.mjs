@@ -100,7 +100,12 @@ await Promise.all([
   inChromium('a restorer at work in Chromium', ['e2e/dumper.test.ts', 'e2e/clocksAndRefusals.test.ts']),
   (async () => {
     await suite('server', ['packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);
-    await inChromium('the page in Chromium', ['e2e/firstRun.test.ts', 'e2e/saving.test.ts', 'e2e/views.test.ts']);
+    await inChromium('the page in Chromium', [
+      'e2e/evening.test.ts',
+      'e2e/firstRun.test.ts',
+      'e2e/saving.test.ts',
+      'e2e/views.test.ts',
+    ]);
   })(),
 ]);
 await rm(reports, { recursive: true, force: true });

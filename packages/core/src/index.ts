@@ -1,10 +1,9 @@
 /** The public surface of the core. Everything here is pure: time and randomness are passed in. */
 export { InvalidInputError } from './model/errors.ts';
 export { MATERIALS, isMetal } from './model/material.ts';
-export { BODY_TYPES, JOINT_KINDS, JOINT_TOOLS, PART_ROLES } from './model/catalogue.ts';
-export { SURFACES, VIEW_KINDS } from './model/drawing.ts';
+export { BODY_TYPES, JOINT_KINDS, PART_ROLES } from './model/catalogue.ts';
 export { STATIONS, STATION_LABELS } from './model/stations.ts';
-export { JOB_SCOPES, TASK_STATES, TASK_TAGS, TIMER_KINDS } from './model/work.ts';
+export { JOB_SCOPES, TIMER_KINDS } from './model/work.ts';
 export {
   AREA_KINDS,
   CERTAINTIES,
@@ -24,8 +23,7 @@ export { describeInterval, describeVerdict, formatPercent } from './identify/des
 export { computeOpeningOrder } from './assembly/computeOpeningOrder.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';
-export { ORDER_RULES } from './plan/orderRules.ts';
-export { SCHOOLS, chooseOption } from './plan/schools.ts';
+export { SCHOOLS } from './plan/schools.ts';
 export { checkRoom, checkStart, selectOpenLinks } from './plan/checkStart.ts';
 export { selectJointsToOpen } from './plan/selectJointsToOpen.ts';
 export { reconcilePlan } from './plan/reconcilePlan.ts';

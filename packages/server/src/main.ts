@@ -1,10 +1,9 @@
 /** Starts the bench: `--demo` serves the demo data from its own folder, otherwise the restorer's. */
 import { mkdir, rm } from 'node:fs/promises';
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
-import { DATABASE_FILE, openDatabase } from './data-source.ts';
+import { openDatabase } from './data-source.ts';
+import { JobRow } from './entities/work.ts';
 import { BENCH_NAME } from './demo/world.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { chooseClock } from './clock.ts';
@@ -14,7 +13,6 @@ const config = readConfig(process.env, process.argv.slice(2));
 const now = chooseClock(process.env);
 if (config.isDemo && config.isFresh) await rm(config.folder, { recursive: true, force: true });
 await mkdir(config.folder, { recursive: true });
-const isNew = !existsSync(join(config.folder, DATABASE_FILE));
 const room: Workroom = {
   source: await openDatabase(config.folder),
   folder: config.folder,
@@ -23,7 +21,8 @@ const room: Workroom = {
   now,
   sentJobs: new Map(),
 };
-if (config.isDemo && isNew) await seedDemo(room);
+// A demo that was interrupted while it was filled is filled now; one that was is left as it was edited.
+if (config.isDemo && (await room.source.manager.count(JobRow)) === 0) await seedDemo(room);
 
 const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, config.host, (error) => {
   if (error) {

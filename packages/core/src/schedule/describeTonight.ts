@@ -64,12 +64,15 @@ export function describeTonight(jobs: readonly TonightJob[], session: NextSessio
   }
   const waits = waiting.length ? ` ${waiting.map((job) => `${job.number} waits for ${job.waitsFor}`).join('; ')}.` : '';
   if (!session)
-    return { minutes, sentence: `Nobody has bench hours this week. ${ready.length} jobs have a next step.${waits}` };
+    return {
+      minutes,
+      sentence: `Nobody has bench hours this week. ${ready.length} ${ready.length === 1 ? 'job has' : 'jobs have'} a next step.${waits}`,
+    };
   const first = fits[0]?.nextTask;
   if (!first) return { minutes, sentence: `Nothing is ready for hands in the next ${minutes} minutes.${waits}` };
   const more =
     fits.length > 1
-      ? `, then ${fits.length - 1} more ${fits.length === 2 ? 'step' : 'steps'} fit into ${minutes} minutes`
+      ? `, then ${fits.length - 1} more ${fits.length === 2 ? 'step fits' : 'steps fit'} into ${minutes} minutes`
       : '';
   return { minutes, sentence: `Start with ${fits[0]!.number}: ${lowerFirst(first.title)}${more}.${waits}` };
 }

@@ -51,7 +51,7 @@ describe('describeTonight', () => {
 
   it('starts with the first job and counts what else fits', () => {
     expect(describeTonight([job('A', 30), job('B', 40), job('C', 30)], session).sentence).equal(
-      'Start with A: strip it, then 1 more step fit into 60 minutes.',
+      'Start with A: strip it, then 1 more step fits into 60 minutes.',
     );
   });
 
@@ -66,7 +66,7 @@ describe('describeTonight', () => {
       'Nothing is ready for hands in the next 60 minutes.',
     );
     expect(describeTonight([job('A', 30)], null).sentence).equal(
-      'Nobody has bench hours this week. 1 jobs have a next step.',
+      'Nobody has bench hours this week. 1 job has a next step.',
     );
   });
 });

@@ -2,15 +2,15 @@ import type { BenchView } from '@sardonyx/contract';
 import { describeTonight, findNextSession } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { readAppError } from '../../shared/api/appError.ts';
 import { formatMinutes } from '../../shared/format.ts';
-import { EmptyNote, ErrorNote, LoadingNote } from '../../shared/ui/Notice.tsx';
+import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
 import { Lane } from './Lane.tsx';
 
 /** All models in work: what can be done in the next session, then a lane for each. */
 export function BenchPage() {
   const { data, error } = useGetBenchQuery();
-  if (!data) return error === undefined ? <LoadingNote what="the bench" /> : <Failed error={error} />;
+  if (!data) return <Pending what="the bench" error={error} />;
   if (data.lanes.length === 0) return <EmptyBench />;
   const open = data.lanes.filter((lane) => !lane.job.signedOffAt);
   const finished = data.lanes.filter((lane) => lane.job.signedOffAt);
@@ -83,14 +83,6 @@ function EmptyBench() {
       <Link to="/put-on-bench" className="main-button">
         Put a model on the bench
       </Link>
-    </div>
-  );
-}
-
-function Failed({ error }: { readonly error: unknown }) {
-  return (
-    <div className="p-6">
-      <ErrorNote error={readAppError(error)} />
     </div>
   );
 }

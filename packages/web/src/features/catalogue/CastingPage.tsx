@@ -2,9 +2,9 @@ import type { CastingView } from '@sardonyx/contract';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { useGetCastingQuery } from '../../shared/api/api.ts';
-import { readAppError } from '../../shared/api/appError.ts';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
-import { EmptyNote, ErrorNote, LoadingNote } from '../../shared/ui/Notice.tsx';
+import { EmptyNote, LoadingNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
 
 const VariantTimeline = lazy(() =>
   import('./VariantTimeline.tsx').then((module) => ({ default: module.VariantTimeline })),
@@ -14,14 +14,7 @@ const VariantTimeline = lazy(() =>
 export function CastingPage() {
   const { castingId = '' } = useParams();
   const { data, error } = useGetCastingQuery(castingId);
-  if (!data)
-    return error === undefined ? (
-      <LoadingNote what="the casting" />
-    ) : (
-      <div className="p-6">
-        <ErrorNote error={readAppError(error)} />
-      </div>
-    );
+  if (!data) return <Pending what="the casting" error={error} />;
   const { casting, maker, range, variants, parts, joints, sources } = data;
   const rarest = [...variants].sort((a, b) => b.rarity - a.rarity)[0];
   return (

@@ -1,9 +1,9 @@
 import { useDeferredValue, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGetCatalogueQuery, useGetShelfQuery } from '../../shared/api/api.ts';
-import { readAppError } from '../../shared/api/appError.ts';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
-import { EmptyNote, ErrorNote, LoadingNote } from '../../shared/ui/Notice.tsx';
+import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
 
 /** All castings known here; typing narrows the list. */
 export function CataloguePage() {
@@ -11,14 +11,7 @@ export function CataloguePage() {
   const [params] = useSearchParams();
   const [text, setText] = useState('');
   const words = useDeferredValue(text).toLowerCase().split(/\s+/).filter(Boolean);
-  if (!data)
-    return error === undefined ? (
-      <LoadingNote what="the catalogue" />
-    ) : (
-      <div className="p-6">
-        <ErrorNote error={readAppError(error)} />
-      </div>
-    );
+  if (!data) return <Pending what="the catalogue" error={error} />;
   const shown = data.castings.filter((casting) =>
     words.every((word) =>
       `${casting.number} ${casting.name} ${casting.makerName} ${casting.rangeName} ${casting.bodyType}`

@@ -1,4 +1,5 @@
 import { useNavigate, useLocation } from 'react-router';
+import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { formatDay, formatDue } from '../../shared/format.ts';
 import { Autosaved } from './Autosaved.tsx';
 import { useJob } from './JobContext.tsx';
@@ -7,6 +8,8 @@ import { useJob } from './JobContext.tsx';
 export function JobHead() {
   const { view, specimen, isClosed } = useJob();
   const { job } = view;
+  const { data: bench } = useGetBenchQuery();
+  const now = bench ? new Date(bench.now) : new Date();
   const navigate = useNavigate();
   const { pathname } = useLocation();
   return (
@@ -16,7 +19,7 @@ export function JobHead() {
       </h1>
       <span className="text-soft-ink">
         came in {formatDay(job.intakeOn)} · {job.target} · {job.scope}
-        {job.dueOn && ` · due ${formatDue(job.dueOn, new Date())}`}
+        {job.dueOn && ` · due ${formatDue(job.dueOn, now)}`}
         {job.signedOffAt && ` · signed off ${formatDay(job.signedOffAt)} by ${job.signedOffBy}`}
       </span>
       {view.specimens.length > 1 && (

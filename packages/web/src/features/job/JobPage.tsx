@@ -3,8 +3,7 @@ import { computePaint, STATIONS, type Station } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useGetJobQuery } from '../../shared/api/api.ts';
-import { readAppError } from '../../shared/api/appError.ts';
-import { ErrorNote, LoadingNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
 import { JobContext, type JobInHand } from './JobContext.tsx';
 import { JobHead } from './JobHead.tsx';
 import { StationRule } from './StationRule.tsx';
@@ -32,14 +31,7 @@ const isStation = (text: string | undefined): text is Station => STATIONS.includ
 export function JobPage() {
   const { jobId = '', station } = useParams();
   const { data, error } = useGetJobQuery(jobId);
-  if (!data) {
-    if (error === undefined) return <LoadingNote what="the model" />;
-    return (
-      <div className="p-6">
-        <ErrorNote error={readAppError(error)} />
-      </div>
-    );
-  }
+  if (!data) return <Pending what="the model" error={error} />;
   if (!isStation(station)) return <Navigate replace to={`/jobs/${jobId}/${data.job.station}`} />;
   return <JobBench key={jobId} view={data} station={station} />;
 }

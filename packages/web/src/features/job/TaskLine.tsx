@@ -69,7 +69,7 @@ function TaskBody({ task, isReady }: { readonly task: Task; readonly isReady: bo
           {task.hazards.map((hazard) => (
             <HazardCard key={hazard} hazard={hazard} />
           ))}
-          {task.state === 'to do' && task.irreversible && task.station === 'open' && (
+          {task.state === 'to do' && task.irreversible && task.station !== 'close' && (
             <div className="space-y-1">
               <p className="font-semibold">
                 {hasPhoto

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { EnhancedStore } from '@reduxjs/toolkit';
-import type { Unsent } from './editsSlice.ts';
+import type * as EditRow from './editRow.ts';
+import type { editsSlice, Unsent } from './editsSlice.ts';
 
 /** A server that answers as told, and remembers what it was asked. */
 class FakeServer {
@@ -39,7 +40,7 @@ describe('edits of this window', () => {
   let server: FakeServer;
   let kept: Map<string, string>;
   let store: EnhancedStore;
-  let edits: typeof import('./editRow.ts');
+  let edits: typeof EditRow;
   const original = { fetch: globalThis.fetch, Request: globalThis.Request };
 
   before(async () => {
@@ -68,9 +69,9 @@ describe('edits of this window', () => {
     const { configureStore } = await import('@reduxjs/toolkit');
     const { api } = await import('../api/api.ts');
     const { connectionSlice } = await import('../api/connectionSlice.ts');
-    const { editsSlice } = await import('./editsSlice.ts');
+    const slice = await import('./editsSlice.ts');
     store = configureStore({
-      reducer: { api: api.reducer, connection: connectionSlice.reducer, edits: editsSlice.reducer },
+      reducer: { api: api.reducer, connection: connectionSlice.reducer, edits: slice.editsSlice.reducer },
       middleware: (defaults) => defaults({ serializableCheck: false }).concat(api.middleware),
     });
   });
@@ -78,7 +79,7 @@ describe('edits of this window', () => {
   const row = { id: 'sg-04', version: 3, why: 'old', title: 'Dumper' };
   const state = () =>
     store.getState() as {
-      edits: ReturnType<typeof import('./editsSlice.ts').editsSlice.getInitialState>;
+      edits: ReturnType<typeof editsSlice.getInitialState>;
       connection: { isOnline: boolean };
     };
   const dispatch = (action: unknown) => store.dispatch(action as never) as unknown as { unwrap(): Promise<unknown> };

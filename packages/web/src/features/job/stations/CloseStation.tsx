@@ -1,6 +1,7 @@
 import { computeStationState, SCHOOLS } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
+import { numberSteps } from '../numberSteps.ts';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
@@ -21,16 +22,11 @@ export function CloseStation() {
   const steps = tasks.filter(
     (task) => task.station === 'close' && (task.tags.includes('fit part') || task.tags.includes('close joint')),
   );
-  const marks: Record<string, string> = {};
-  steps.forEach((task, i) => {
-    const key = [...task.partKeys].reverse().find((candidate) => specimen.parts.some((part) => part.key === candidate));
-    if (key) marks[key] = marks[key] ? `${marks[key]},${i + 1}` : String(i + 1);
-  });
   return (
     <Zones
       model={
         <>
-          <PartMapView marks={marks} markWord="step" />
+          <PartMapView marks={numberSteps(steps, specimen.parts)} markWord="step" />
           <div>
             <h3>Check before each axle end is formed</h3>
             <ul className="list-inside list-disc">

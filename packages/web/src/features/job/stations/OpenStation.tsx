@@ -1,7 +1,8 @@
-import { computeStationState, type Task } from '@sardonyx/core';
+import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
+import { numberSteps } from '../numberSteps.ts';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
@@ -15,7 +16,7 @@ export function OpenStation() {
     <Zones
       model={
         <>
-          <PartMapView marks={numberCuts(cuts, specimen.parts)} markWord="cut" />
+          <PartMapView marks={numberSteps(cuts, specimen.parts)} markWord="cut" />
           <ol className="grid gap-x-4 text-note sm:grid-cols-2">
             {cuts.map((task, i) => (
               <li key={task.id} className={task.state === 'done' ? 'text-soft-ink' : ''}>
@@ -43,14 +44,4 @@ export function OpenStation() {
       <TaskList station="open" heading="Open, in this order" />
     </Zones>
   );
-}
-
-/** Each cut stands on the part that comes off at it (the last one the joint names). */
-function numberCuts(cuts: readonly Task[], parts: readonly { key: string }[]): Record<string, string> {
-  const marks: Record<string, string> = {};
-  cuts.forEach((task, i) => {
-    const key = [...task.partKeys].reverse().find((candidate) => parts.some((part) => part.key === candidate));
-    if (key) marks[key] = marks[key] ? `${marks[key]},${i + 1}` : String(i + 1);
-  });
-  return marks;
 }

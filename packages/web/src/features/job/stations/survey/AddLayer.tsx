@@ -1,36 +1,25 @@
 import { CreateLayer } from '@sardonyx/contract';
 import { LAYER_KINDS, type Area } from '@sardonyx/core';
-import { createRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/form/Field.tsx';
-import { useContractForm } from '../../../../shared/form/useContractForm.ts';
-import { useAppDispatch } from '../../../../shared/store.ts';
+import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 
 /** Writes down a coating that was found, outside the ones before it. */
 export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
-  const dispatch = useAppDispatch();
-  const { register, handleSubmit, formState, reset, showError } = useContractForm(CreateLayer, {
-    areaId: area.id,
-    stage: 'found',
-    seq: nextSeq,
-    kind: 'colour',
-    name: '',
-    colourHex: '#808080',
-    thicknessUm: 25,
-    thicknessOrigin: 'planning estimate',
-    productId: null,
-  });
-  const { errors } = formState;
-  const save = handleSubmit(async (values) => {
-    const problem = await dispatch(
-      createRow({
-        kind: 'layers',
-        body: { ...values, seq: nextSeq },
-        label: `found ${values.name}`,
-        isShownInPlace: true,
-      }),
-    ).unwrap();
-    if (problem) showError(problem);
-    else reset();
+  const { register, errors, save } = useRowForm({
+    kind: 'layers',
+    type: CreateLayer,
+    start: {
+      areaId: area.id,
+      stage: 'found',
+      seq: nextSeq,
+      kind: 'colour',
+      name: '',
+      colourHex: '#808080',
+      thicknessUm: 25,
+      thicknessOrigin: 'planning estimate',
+      productId: null,
+    },
+    labelOf: (values) => `found ${values.name}`,
   });
   return (
     <details>

@@ -1,9 +1,7 @@
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
 import { FINDING_KINDS, type SpecimenPart } from '@sardonyx/core';
-import { createRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/form/Field.tsx';
-import { useContractForm } from '../../../../shared/form/useContractForm.ts';
-import { useAppDispatch } from '../../../../shared/store.ts';
+import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
 
 export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
@@ -13,20 +11,11 @@ export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
 };
 
 export function AddFinding({ part }: { readonly part: SpecimenPart }) {
-  const dispatch = useAppDispatch();
-  const { register, handleSubmit, formState, reset, showError } = useContractForm(CreateFinding, {
-    specimenPartId: part.id,
-    kind: 'chips',
-    severity: 1,
-    note: '',
-  });
-  const { errors } = formState;
-  const save = handleSubmit(async (values) => {
-    const problem = await dispatch(
-      createRow({ kind: 'findings', body: { ...values }, label: `${part.name}: ${values.kind}`, isShownInPlace: true }),
-    ).unwrap();
-    if (problem) showError(problem);
-    else reset();
+  const { register, errors, save } = useRowForm({
+    kind: 'findings',
+    type: CreateFinding,
+    start: { specimenPartId: part.id, kind: 'chips', severity: 1, note: '' },
+    labelOf: (values) => `${part.name}: ${values.kind}`,
   });
   return (
     <form
@@ -65,24 +54,20 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
 
 export function AddWant({ part }: { readonly part: SpecimenPart }) {
   const { specimen } = useJob();
-  const dispatch = useAppDispatch();
   const bits = specimen.casting?.parts.find((candidate) => candidate.key === part.key)?.dependentBits ?? '';
-  const { register, handleSubmit, formState, reset, showError } = useContractForm(CreateWant, {
-    specimenPartId: part.id,
-    what: '',
-    dependentBits: bits,
-    state: 'open',
-    solution: '',
-    reason: '',
-    dueOn: null,
-  });
-  const { errors } = formState;
-  const save = handleSubmit(async (values) => {
-    const problem = await dispatch(
-      createRow({ kind: 'wants', body: { ...values }, label: `want: ${values.what}`, isShownInPlace: true }),
-    ).unwrap();
-    if (problem) showError(problem);
-    else reset();
+  const { register, errors, save } = useRowForm({
+    kind: 'wants',
+    type: CreateWant,
+    start: {
+      specimenPartId: part.id,
+      what: '',
+      dependentBits: bits,
+      state: 'open',
+      solution: '',
+      reason: '',
+      dueOn: null,
+    },
+    labelOf: (values) => `want: ${values.what}`,
   });
   return (
     <form

@@ -70,7 +70,9 @@ function FoundArea({ area, part }: { readonly area: Area; readonly part: Specime
           </span>
         </p>
         <LayerList layers={layers} />
-        {!isClosed && <AddLayer area={area} nextSeq={Math.max(-1, ...layers.map((layer) => layer.seq)) + 1} />}
+        {!isClosed && (
+          <AddLayer key={layers.length} area={area} nextSeq={Math.max(-1, ...layers.map((layer) => layer.seq)) + 1} />
+        )}
       </div>
     </div>
   );

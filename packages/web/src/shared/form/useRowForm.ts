@@ -1,0 +1,26 @@
+import type { DefaultValues, FieldValues } from 'react-hook-form';
+import type { RowKind } from '../api/api.ts';
+import { createRow } from '../edits/editRow.ts';
+import { useAppDispatch } from '../store.ts';
+import { useContractForm } from './useContractForm.ts';
+
+interface RowFormOptions<T extends FieldValues> {
+  readonly kind: RowKind;
+  readonly type: new () => T;
+  readonly start: DefaultValues<T>;
+  /** For the undo button. */
+  readonly labelOf: (values: T) => string;
+}
+
+/** A form that adds a row: empties itself when it was added, shows at its fields what was refused. */
+export function useRowForm<T extends FieldValues>({ kind, type, start, labelOf }: RowFormOptions<T>) {
+  const dispatch = useAppDispatch();
+  const form = useContractForm(type, start);
+  const save = form.handleSubmit(async (values) => {
+    const row = createRow({ kind, body: { ...values }, label: labelOf(values), isShownInPlace: true });
+    const problem = await dispatch(row).unwrap();
+    if (problem) form.showError(problem);
+    else form.reset();
+  });
+  return { register: form.register, errors: form.formState.errors, save };
+}
