@@ -8,7 +8,7 @@ describe('a restorer’s own empty bench', function () {
 
   it('offers to put the first model on it', async () => {
     await test.page.goto(test.bench.address);
-    await test.page.getByRole('heading', { name: 'The bench is empty.' }).waitFor();
+    await test.page.getByRole('heading', { name: /^The bench is empty\./ }).waitFor();
     await test.page.getByRole('link', { name: 'Put a model on the bench' }).click();
     await test.page.getByLabel('What do you call it?').fill('Tin lorry from the attic');
     await test.page.getByRole('button', { name: 'Put it on the bench' }).click();

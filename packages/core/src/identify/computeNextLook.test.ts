@@ -117,8 +117,13 @@ describe('describeVerdict', () => {
     expect(sentence).match(/^early, .*1958 to .*1960, 9\d %\.$/);
   });
 
-  it('says when nothing is settled, when it is none of them, and when there is nothing to choose from', () => {
-    expect(describeVerdict(identifySpecimen(catalogue, []), catalogue)).match(/^Not settled; early leads/);
+  it('says when nothing was looked at, when nothing is settled, when it is none of them, and when there is nothing to choose from', () => {
+    expect(describeVerdict(identifySpecimen(catalogue, []), catalogue)).match(
+      /^Nothing looked at yet; 2 variants are possible, .*1958 to .*196[34]\.$/,
+    );
+    expect(describeVerdict(identifySpecimen(catalogue, [look('same', 'x')]), catalogue)).match(
+      /^Not settled; early leads/,
+    );
     expect(describeVerdict(identifySpecimen({ features: [], variants: [] }, []), catalogue)).equal(
       'The catalogue has no variant of this casting yet.',
     );
@@ -127,6 +132,14 @@ describe('describeVerdict', () => {
     expect(describeVerdict(identifySpecimen(strange, answers), strange)).match(
       /^Probably none of the catalogue's variants/,
     );
+  });
+
+  it('says when what is cast in contradicts itself', () => {
+    const old = makeFeature({ key: 'old', states: ['a', 'b'], castIn: true, years: { a: [null, 1960] } });
+    const young = makeFeature({ key: 'young', states: ['a', 'b'], castIn: true, years: { a: [1965, null] } });
+    const world = { features: [old, young], variants: catalogue.variants };
+    const sentence = describeVerdict(identifySpecimen(world, [look('old', 'a'), look('young', 'a')]), world);
+    expect(sentence).include('what is cast in contradicts itself: parts of two tools');
   });
 
   it('puts quarters into words', () => {

@@ -6,17 +6,22 @@ import type { Identification } from './identifySpecimen.ts';
 export function describeVerdict(identification: Identification, catalogue: IdentifyCatalogue): string {
   const leader = identification.ranked[0];
   if (!leader) return 'The catalogue has no variant of this casting yet.';
-  if (identification.noneProbability > leader.probability) {
+  const when = describeInterval(identification.date.interval90);
+  if (identification.evidence.length === 0)
+    return `Nothing looked at yet; ${countVariants(identification.ranked.length)} possible, ${when}.`;
+  if (identification.noneProbability >= 0.5) {
     return `Probably none of the catalogue's variants (${formatPercent(identification.noneProbability)}); the nearest is ${leader.name}.`;
   }
-  const when = describeInterval(identification.date.interval90);
   const altered = identification.evidence
     .filter((weight) => weight.alteredChance > 0.5)
     .map((weight) => catalogue.features.find((feature) => feature.id === weight.featureId)?.label.toLowerCase() ?? '');
   const later = altered.length ? `; not as it left the factory: ${altered.join(', ')}` : '';
   const lead = leader.probability >= 0.5 ? leader.name : `Not settled; ${leader.name} leads`;
-  return `${lead}, ${when}, ${formatPercent(leader.probability)}${later}.`;
+  const torn = identification.impossible ? '; what is cast in contradicts itself: parts of two tools' : '';
+  return `${lead}, ${when}, ${formatPercent(leader.probability)}${later}${torn}.`;
 }
+
+const countVariants = (count: number) => (count === 1 ? 'one variant is' : `${count} variants are`);
 
 const SEASONS = ['early', 'spring', 'summer', 'late'] as const;
 

@@ -45,6 +45,9 @@ export function ConflictDialog() {
 }
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
+  title: 'name',
+  why: 'why this one',
+  reason: 'reason',
   stateId: 'what was seen',
   dueOn: 'due day',
   originNote: 'where it came from',

@@ -24,7 +24,7 @@ export function Tray() {
     <nav
       ref={row}
       aria-label="Tray"
-      className="order-last flex w-full min-w-0 grow items-end gap-1 overflow-x-auto min-[1100px]:order-none min-[1100px]:w-auto"
+      className="order-last flex w-full min-w-0 grow items-end gap-1 overflow-x-auto min-[1100px]:order-none min-[1100px]:w-0 min-[1100px]:flex-1"
       onKeyDown={move}
     >
       {lanes.map((lane) => {

@@ -1,9 +1,8 @@
 import type { BenchView } from '@sardonyx/contract';
-import { describeTonight, findNextSession } from '@sardonyx/core';
+import { describeTonight, findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { formatMinutes } from '../../shared/format.ts';
-import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Lane } from './Lane.tsx';
 
@@ -72,17 +71,39 @@ function Tonight({ view }: { readonly view: BenchView }) {
   );
 }
 
+const FIRST_STEPS: Readonly<Record<Station, string>> = {
+  identify: 'which issue it is and when it was made, from what you can see on it',
+  survey: 'what is wrong, what is missing, how it looked when it came in',
+  open: 'how it comes apart with the least risk, in which order',
+  strip: 'paint off wet, mended, with the hazards before each step and clocks that ring',
+  finish: 'the coats of each part, as planned beside what is on it',
+  close: 'how it goes back so that nothing is opened twice',
+  'sign-off': 'its record, to keep and to hand on',
+};
+
+/** The first run: what to do, and what will happen then. */
 function EmptyBench() {
   return (
-    <div className="mx-auto max-w-2xl space-y-4 p-8">
-      <h1>The bench is empty.</h1>
-      <EmptyNote title="Put the first model on it.">
-        You do not have to know what it is: an unknown casting is identified at the first station. Everything you write
-        down stays in your own folder on this machine.
-      </EmptyNote>
+    <div className="mx-auto max-w-3xl space-y-6 p-8">
+      <h1>The bench is empty. Put the first model on it.</h1>
+      <p className="text-lead">
+        You do not have to know what it is. Everything you write down stays in your own folder on this machine.
+      </p>
       <Link to="/put-on-bench" className="main-button">
         Put a model on the bench
       </Link>
+      <section>
+        <h2 className="mb-2">Then it moves along the bench, from left to right</h2>
+        <ol>
+          {STATIONS.map((station, i) => (
+            <li key={station} className="grid grid-cols-[2rem_9rem_1fr] items-baseline border-t border-hairline py-2">
+              <span className="figure text-soft-ink">{i + 1}</span>
+              <strong>{STATION_LABELS[station]}</strong>
+              <span>{FIRST_STEPS[station]}</span>
+            </li>
+          ))}
+        </ol>
+      </section>
     </div>
   );
 }

@@ -39,9 +39,9 @@ export function JobHead() {
         </label>
       )}
       {!isClosed && (
-        <details className="ml-auto">
+        <details className="ml-auto open:w-full">
           <summary className="quiet-button">Facts of the job</summary>
-          <div className="grid w-full max-w-xl gap-3 py-2 sm:grid-cols-2">
+          <div className="grid w-full gap-3 py-2 sm:grid-cols-2 min-[1100px]:grid-cols-[1fr_12rem_2fr_2fr]">
             <Autosaved kind="jobs" row={job} field="title" label="Name" />
             <Autosaved kind="jobs" row={job} field="dueOn" label="Due on" type="date" />
             <Autosaved kind="jobs" row={job} field="why" label="Why this one" />

@@ -8,13 +8,16 @@ import { EvidenceList } from './identify/EvidenceList.tsx';
 import { LookPoints } from './identify/LookPoints.tsx';
 import { RankedVariants } from './identify/RankedVariants.tsx';
 
+/** Below this a look tells the variants apart too little to be named. */
+const WORTH_A_LOOK_BITS = 0.05;
+
 /** Which issue is it, when was it made: look-points on the model, the verdict beside them. */
 export function IdentifyStation() {
   const known = useIdentification();
   const { catalogue, identification, looks } = known;
   const [featureId, setFeatureId] = useState<string | null>(null);
   const chosen = featureId ?? looks[0]?.featureId ?? catalogue.features[0]?.id ?? null;
-  const next = looks.find((look) => look.gainBits > 0.01);
+  const next = looks.find((look) => look.gainBits > WORTH_A_LOOK_BITS);
   const nextFeature = catalogue.features.find((feature) => feature.id === next?.featureId);
   return (
     <Zones model={<LookPoints {...known} chosen={chosen} onChoose={setFeatureId} />}>

@@ -29,7 +29,11 @@ export function RankedVariants({ identification }: { readonly identification: Id
             <Probability value={variant.probability} />
             {!specimen.casting && !isClosed && (
               <td className="py-1 pl-3 text-right">
-                <button type="button" className="quiet-button" onClick={() => settle(variant.castingId, variant.name)}>
+                <button
+                  type="button"
+                  className="quiet-button whitespace-nowrap"
+                  onClick={() => settle(variant.castingId, variant.name)}
+                >
                   This casting
                 </button>
               </td>
@@ -58,7 +62,7 @@ export function RankedVariants({ identification }: { readonly identification: Id
 function Probability({ value }: { readonly value: number }) {
   return (
     <>
-      <td className="w-40 py-1.5" aria-hidden>
+      <td className="w-32 py-1.5" aria-hidden>
         <div className="h-3 border border-strong-line">
           <div className="h-full bg-ink" style={{ width: `${value * 100}%` }} />
         </div>
