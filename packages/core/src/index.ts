@@ -18,6 +18,7 @@ export {
 } from './model/workpiece.ts';
 export { createSeededRandom, pickOne } from './numeric/seededRandom.ts';
 export { identifySpecimen } from './identify/identifySpecimen.ts';
+export { selectAnswers } from './identify/selectAnswers.ts';
 export { computeNextLooks } from './identify/computeNextLook.ts';
 export { describeInterval, describeVerdict, formatPercent } from './identify/describeVerdict.ts';
 export { computeOpeningOrder } from './assembly/computeOpeningOrder.ts';

@@ -12,19 +12,31 @@ export interface Workroom {
   readonly sentJobs: Map<string, Buffer>;
 }
 
-/** Runs a change in one transaction and forgets what was sent before. Changes are queued: the driver has one connection. */
-export async function change<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
+/** The driver has one connection: what reads several tables or writes waits for its turn, so nobody sees half a change. */
+export async function inTurn<T>(room: Workroom, act: () => Promise<T>): Promise<T> {
   const waitFor = queues.get(room) ?? Promise.resolve();
-  const result = waitFor.then(() => room.source.transaction(act));
+  const result = waitFor.then(act);
   queues.set(
     room,
     result.catch(() => undefined),
   );
-  try {
-    return await result;
-  } finally {
-    room.sentJobs.clear();
-  }
+  return result;
 }
 
 const queues = new WeakMap<Workroom, Promise<unknown>>();
+
+/** Reads from one moment. */
+export function look<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
+  return inTurn(room, () => act(room.source.manager));
+}
+
+/** Runs a change in one transaction and forgets what was sent before. */
+export function change<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
+  return inTurn(room, async () => {
+    try {
+      return await room.source.transaction(act);
+    } finally {
+      room.sentJobs.clear();
+    }
+  });
+}

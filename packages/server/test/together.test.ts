@@ -96,6 +96,57 @@ describe('many hands at one bench', () => {
       .expect(400);
   });
 
+  it('changes both plans when a part moves from one job to another, and no signed-off one', async () => {
+    const wheels = 'sg-04-1.seat';
+    expect((await job('sg-04')).tasks.map((task) => task.key)).include('soap:seat');
+    await bench.http.patch(`/api/specimen-parts/${wheels}`).send({ version: 1, specimenId: 'sg-00-1' }).expect(422);
+    await bench.http.patch(`/api/specimen-parts/${wheels}`).send({ version: 1, specimenId: 'sg-01-1' }).expect(200);
+    expect((await job('sg-04')).tasks.map((task) => task.key)).not.include('soap:seat');
+    expect((await job('sg-01')).tasks.map((task) => task.key)).include('soap:seat');
+  });
+
+  it('leaves a logged coat as it was logged', async () => {
+    const applied = (await job('sg-07')).specimens[1]!.layers.find((layer) => layer.stage === 'applied')!;
+    for (const request of [
+      bench.http.delete(`/api/layers/${applied.id}`),
+      bench.http.patch(`/api/layers/${applied.id}`).send({ version: 1, name: 'something else' }),
+    ])
+      expect(((await request.expect(422)).body as ErrorBody).code).equal('logged');
+  });
+
+  it('does not remove what somebody changed since it was seen', async () => {
+    const { body } = await bench.http.post('/api/findings').send(finding('seen')).expect(201);
+    const { id } = body as Finding;
+    await bench.http.patch(`/api/findings/${id}`).send({ version: 1, note: 'changed' }).expect(200);
+    const refused = await bench.http.delete(`/api/findings/${id}?version=1`).expect(409);
+    expect((refused.body as ErrorBody).current).deep.include({ note: 'changed', version: 2 });
+    await bench.http.delete(`/api/findings/${id}?version=2`).expect(204);
+  });
+
+  it('takes a state only for the feature that has it, and keeps looks of other ranges out of the record', async () => {
+    const look = (featureId: string, stateId: string) =>
+      bench.http.post('/api/observations').send({ specimenId: 'sg-04-1', featureId, stateId, certainty: 'sure' });
+    await look('hand-span.grille', 'hand-span.wheel-type.metal').expect(422);
+    await look('quayside.lamp', 'quayside.lamp.soldered').expect(201);
+    await look('hand-span.grille', 'hand-span.grille.solid').expect(201);
+    const { body } = await bench.http.get('/api/jobs/sg-04/record.json').expect(200);
+    expect((body as { specimens: { verdict: string }[] }).specimens[0]!.verdict).match(/^(Not settled; )?\w/);
+  });
+
+  it('reads no half of a change: every job seen beside writes has its findings and their tasks together', async () => {
+    const writes = Array.from({ length: 12 }, (_, i) =>
+      bench.http
+        .post('/api/findings')
+        .send({ ...finding(`bend ${i}`), specimenPartId: 'sg-04-1.body', kind: i % 2 ? 'bent' : 'chips' }),
+    );
+    const reads = Array.from({ length: 12 }, () => job('sg-04'));
+    const [, ...seen] = await Promise.all([Promise.all(writes), ...reads]);
+    for (const view of [...seen, await job('sg-04')]) {
+      const isBent = view.specimens[0]!.findings.some((one) => one.kind === 'bent');
+      expect(view.tasks.some((task) => task.key === 'straighten:body')).equal(isBent);
+    }
+  });
+
   it('does not restore what a newer version saved', async () => {
     const { body } = await bench.http.get('/api/everything.zip').buffer(true).parse(readBinary);
     await bench.room.source.query(

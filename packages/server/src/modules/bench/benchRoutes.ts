@@ -1,7 +1,7 @@
 import type { Health, ShelfView } from '@sardonyx/contract';
 import { Router } from 'express';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
-import type { Workroom } from '../../workroom.ts';
+import { look, type Workroom } from '../../workroom.ts';
 import { readBench } from './readBench.ts';
 
 export function createBenchRoutes(room: Workroom): Router {
@@ -11,7 +11,7 @@ export function createBenchRoutes(room: Workroom): Router {
     response.json(health);
   });
   router.get('/bench', async (_request, response) => {
-    response.json(await readBench(room.source.manager, room.now()));
+    response.json(await look(room, (manager) => readBench(manager, room.now())));
   });
   router.get('/shelf', async (_request, response) => {
     const shelf: ShelfView = {

@@ -8,16 +8,16 @@ import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow, VariantRow
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import { badInput } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
-import { change, type Workroom } from '../../workroom.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
 import { readCastingView } from './readCastingView.ts';
 
 export function createCatalogueRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/castings', async (_request, response) => {
-    response.json(await readCatalogue(room.source.manager));
+    response.json(await look(room, readCatalogue));
   });
   router.get('/castings/:id', async (request, response) => {
-    response.json(await readCastingView(room.source.manager, request.params.id));
+    response.json(await look(room, (manager) => readCastingView(manager, request.params.id)));
   });
   router.post('/castings', async (request, response) => {
     const body = await validateBody(CreateCasting, request.body);

@@ -8,7 +8,7 @@ import { JobRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
 import { badInput, refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
-import { change, type Workroom } from '../../workroom.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { fitOutSpecimen } from './fitOutSpecimen.ts';
@@ -18,11 +18,13 @@ export function createJobRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/jobs/:id', async (request, response) => {
     const { id } = request.params;
-    let sent = room.sentJobs.get(id);
-    if (!sent) {
-      sent = Buffer.from(JSON.stringify(await readJobView(room.source.manager, id)));
-      room.sentJobs.set(id, sent);
-    }
+    const sent =
+      room.sentJobs.get(id) ??
+      (await look(room, async (manager) => {
+        const text = Buffer.from(JSON.stringify(await readJobView(manager, id)));
+        room.sentJobs.set(id, text);
+        return text;
+      }));
     response.set('Content-Type', 'application/json; charset=utf-8').end(sent);
   });
   router.post('/jobs', async (request, response) => {

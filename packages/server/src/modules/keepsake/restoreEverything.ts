@@ -6,7 +6,7 @@ import { createDataSource, DATABASE_FILE, openDatabase } from '../../data-source
 import { PhotoRow } from '../../entities/workpiece.ts';
 import { badInput } from '../../http/errors.ts';
 import { MIGRATIONS } from '../../migrations/index.ts';
-import type { Workroom } from '../../workroom.ts';
+import { inTurn, type Workroom } from '../../workroom.ts';
 import { PHOTO_FOLDER, THUMBNAIL_FOLDER } from '../photos/photoStore.ts';
 import { hashOf, MANIFEST_FILE, type Manifest } from './saveEverything.ts';
 
@@ -23,7 +23,7 @@ export async function restoreEverything(room: Workroom, zip: Uint8Array): Promis
       await writeFile(join(draft, path), bytes);
     }
     await checkDatabase(join(draft, DATABASE_FILE), files);
-    return await swap(room, draft);
+    return await inTurn(room, () => swap(room, draft));
   } finally {
     await rm(draft, { recursive: true, force: true });
   }

@@ -1,4 +1,4 @@
-import { createRecord, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
+import { createRecord, describeVerdict, identifySpecimen, selectAnswers, type JobRecord } from '@sardonyx/core';
 import type { SpecimenView } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
 import { readJobView } from '../jobs/readJobView.ts';
@@ -16,7 +16,10 @@ export async function readRecord(manager: EntityManager, jobId: string): Promise
       casting: specimen.casting
         ? `${specimen.casting.maker.name}, ${specimen.casting.range.name} ${specimen.casting.casting.number} ${specimen.casting.casting.name}`
         : 'not known',
-      verdict: describeVerdict(identifySpecimen(specimen.catalogue, specimen.observations), specimen.catalogue),
+      verdict: describeVerdict(
+        identifySpecimen(specimen.catalogue, selectAnswers(specimen.catalogue, specimen.observations)),
+        specimen.catalogue,
+      ),
       parts: createParts(specimen),
     })),
   });

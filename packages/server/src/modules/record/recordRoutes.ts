@@ -1,19 +1,19 @@
 import { Router } from 'express';
-import type { Workroom } from '../../workroom.ts';
+import { look, type Workroom } from '../../workroom.ts';
 import { createRecordPdf } from './createRecordPdf.ts';
 import { readRecord } from './readRecord.ts';
 
 export function createRecordRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/jobs/:id/record.json', async (request, response) => {
-    const record = await readRecord(room.source.manager, request.params.id);
+    const record = await look(room, (manager) => readRecord(manager, request.params.id));
     response
       .attachment(`${record.job.number}-record.json`)
       .type('json')
       .send(JSON.stringify(record, null, 2));
   });
   router.get('/jobs/:id/record.pdf', async (request, response) => {
-    const record = await readRecord(room.source.manager, request.params.id);
+    const record = await look(room, (manager) => readRecord(manager, request.params.id));
     response
       .attachment(`${record.job.number}-record.pdf`)
       .type('pdf')

@@ -17,7 +17,7 @@ import {
   CreateWant,
 } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
-import { CastingRow } from '../../entities/catalogue.ts';
+import { CastingRow, FeatureStateRow } from '../../entities/catalogue.ts';
 import type { VersionedRow } from '../../entities/versionedRow.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
 import {
@@ -49,6 +49,8 @@ export interface RowKind {
   readonly movesPlan: boolean;
   /** Rules between fields; throws a refusal. */
   readonly check?: (manager: EntityManager, row: never) => Promise<void> | void;
+  /** Rows that stand as they were logged: neither changed nor removed. */
+  readonly isLogged?: (row: never) => boolean;
   /** What else follows from a saved row. */
   readonly afterSave?: (manager: EntityManager, row: never, before: never) => Promise<void>;
 }
@@ -74,6 +76,11 @@ export const ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: false,
     jobOf: (manager, row: ObservationRow) => jobOfSpecimen(manager, row.specimenId),
+    check: async (manager, row: ObservationRow) => {
+      if (row.stateId === null) return;
+      if (!(await manager.existsBy(FeatureStateRow, { id: row.stateId, featureId: row.featureId })))
+        throw refused('state', 'This cannot be seen at that place.', { stateId: 'Choose one of its states.' });
+    },
   },
   {
     path: 'findings',
@@ -136,6 +143,7 @@ export const ROW_KINDS: readonly RowKind[] = [
     movesPlan: true,
     defaults: { factory: false, tempC: null, appliedAt: null, appliedBy: null, note: '' },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
+    isLogged: (row: CoatingLayerRow) => row.stage === 'applied',
   },
   {
     path: 'jobs',

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Router } from 'express';
+import type { EntityManager } from 'typeorm';
+import { refused, stale } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
@@ -22,8 +24,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
       const body = await validateBody(createType, fields);
       const row = await change(room, async (manager) => {
         const made = manager.create(kind.type, { ...kind.defaults, ...body, id: String(id), version: 1 });
-        const jobId = await kind.jobOf(manager, made as never);
-        await assertJobIsOpen(manager, jobId);
+        const jobId = await findOpenJob(manager, kind, made);
         await kind.check?.(manager, made as never);
         await manager.insert(kind.type, made);
         if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
@@ -37,12 +38,15 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
       const { version, ...changes } = await validateBody(changeType, request.body);
       const row = await change(room, async (manager) => {
         const before = await findRow(manager, kind.type, request.params.id, kind.what);
-        await assertJobIsOpen(manager, await kind.jobOf(manager, before as never));
-        await kind.check?.(manager, { ...before, ...changes } as never);
+        const jobBefore = await findOpenJob(manager, kind, before);
+        const after = { ...before, ...changes };
+        const jobAfter = await findOpenJob(manager, kind, after);
+        await kind.check?.(manager, after as never);
         const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
         await kind.afterSave?.(manager, saved as never, before as never);
-        const jobId = await kind.jobOf(manager, saved as never);
-        if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
+        // A part that moved to another model changes the plans of both.
+        if (kind.movesPlan)
+          for (const jobId of new Set([jobBefore, jobAfter])) if (jobId) await recompilePlan(manager, jobId);
         return saved;
       });
       response.json(row);
@@ -52,12 +56,21 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
     router.delete(`/${kind.path}/:id`, async (request, response) => {
       await change(room, async (manager) => {
         const before = await findRow(manager, kind.type, request.params.id, kind.what);
-        const jobId = await kind.jobOf(manager, before as never);
-        await assertJobIsOpen(manager, jobId);
+        const jobId = await findOpenJob(manager, kind, before);
+        const { version } = request.query;
+        if (version !== undefined && Number(version) !== before.version) throw stale({ ...before });
         await manager.delete(kind.type, { id: request.params.id });
         if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
       });
       response.status(204).end();
     });
   }
+}
+
+/** The job of a row that may be changed; refuses what is signed off or stands as it was logged. */
+async function findOpenJob(manager: EntityManager, kind: RowKind, row: object): Promise<string | null> {
+  if (kind.isLogged?.(row as never)) throw refused('logged', `${kind.what} was logged; it stands as it is.`);
+  const jobId = await kind.jobOf(manager, row as never);
+  await assertJobIsOpen(manager, jobId);
+  return jobId;
 }

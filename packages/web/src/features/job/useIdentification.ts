@@ -1,4 +1,4 @@
-import { computeNextLooks, identifySpecimen, type Answer } from '@sardonyx/core';
+import { computeNextLooks, identifySpecimen, selectAnswers } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useJob } from './JobContext.tsx';
 
@@ -7,9 +7,7 @@ export function useIdentification() {
   const { specimen } = useJob();
   const { catalogue, observations } = specimen;
   return useMemo(() => {
-    const answers: Answer[] = observations.filter((one) =>
-      catalogue.features.some((feature) => feature.id === one.featureId),
-    );
+    const answers = selectAnswers(catalogue, observations);
     const identification = identifySpecimen(catalogue, answers);
     return { catalogue, identification, looks: computeNextLooks(catalogue, answers, identification) };
   }, [catalogue, observations]);

@@ -122,8 +122,12 @@ export const api = createApi({
       invalidatesTags: (_result, _error, { kind }) =>
         kind === 'castings' ? ['Catalogue', 'Bench', 'Job'] : ['Bench', 'Job'],
     }),
-    deleteRow: build.mutation<null, { kind: RowKind; id: string }>({
-      query: ({ kind, id }) => ({ url: `${kind}/${encodeURIComponent(id)}`, method: 'DELETE' }),
+    deleteRow: build.mutation<null, { kind: RowKind; id: string; version: number }>({
+      query: ({ kind, id, version }) => ({
+        url: `${kind}/${encodeURIComponent(id)}`,
+        method: 'DELETE',
+        params: { version },
+      }),
       invalidatesTags: ['Bench', 'Job'],
     }),
   }),

@@ -83,7 +83,7 @@ export const createRow = createAsyncThunk<
   track(dispatch, async () => {
     const { data, error } = await run<Row>(dispatch, api.endpoints.createRow.initiate({ kind, body }));
     if (data) {
-      dispatch(edits.undoKept({ act: 'delete', kind, id: data.id, label }));
+      dispatch(edits.undoKept({ act: 'delete', kind, id: data.id, version: data.version, label }));
       return null;
     }
     if (error!.kind !== 'offline') return isShownInPlace ? error! : refuse(dispatch, label, error!);
@@ -99,7 +99,10 @@ export const deleteRow = createAsyncThunk<
 >('edits/deleteRow', ({ kind, row, keep, label }, { dispatch }) =>
   track(dispatch, async () => {
     const fields = row as unknown as Fields;
-    const { error } = await run<null>(dispatch, api.endpoints.deleteRow.initiate({ kind, id: row.id }));
+    const { error } = await run<null>(
+      dispatch,
+      api.endpoints.deleteRow.initiate({ kind, id: row.id, version: row.version }),
+    );
     if (error?.kind === 'offline') {
       dispatch(edits.unsentKept({ act: 'delete', kind, id: row.id, label, before: fields, changes: {} }));
       return null;
@@ -142,7 +145,8 @@ function createUndoRequest(undo: Undo) {
       version: undo.version,
       changes: undo.changes,
     });
-  if (undo.act === 'delete') return api.endpoints.deleteRow.initiate({ kind: undo.kind, id: undo.id });
+  if (undo.act === 'delete')
+    return api.endpoints.deleteRow.initiate({ kind: undo.kind, id: undo.id, version: undo.version });
   return api.endpoints.createRow.initiate({ kind: undo.kind, body: undo.body });
 }
 
@@ -165,7 +169,11 @@ export const sendUnsent = createAsyncThunk<void, void>('edits/sendUnsent', async
     if (next.act === 'change') await sendChange(dispatch, next, Number(next.before.version));
     else if (next.act === 'create')
       await dispatch(createRow({ kind: next.kind, body: next.changes, label: next.label }));
-    else await run(dispatch, api.endpoints.deleteRow.initiate({ kind: next.kind, id: next.id }));
+    else
+      await run(
+        dispatch,
+        api.endpoints.deleteRow.initiate({ kind: next.kind, id: next.id, version: Number(next.before.version) }),
+      );
     if (!(getState() as unknown as { connection: { isOnline: boolean } }).connection.isOnline) return;
   }
 });

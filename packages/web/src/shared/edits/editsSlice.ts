@@ -14,7 +14,13 @@ export type Undo =
       readonly changes: Fields;
       readonly label: string;
     }
-  | { readonly act: 'delete'; readonly kind: RowKind; readonly id: string; readonly label: string }
+  | {
+      readonly act: 'delete';
+      readonly kind: RowKind;
+      readonly id: string;
+      readonly version: number;
+      readonly label: string;
+    }
   | { readonly act: 'create'; readonly kind: RowKind; readonly body: Fields; readonly label: string };
 
 /** Two people changed the same fields of a row. */
