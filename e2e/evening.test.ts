@@ -66,7 +66,7 @@ describe('an evening at the bench', function () {
   });
 
   it('decides otherwise than the house, with a reason, and the plan follows', async () => {
-    await test.page.goto(`${test.bench.address}/jobs/sg-07/strip`);
+    await test.page.goto(`${test.bench.address}/jobs/sg-07/open`);
     await test.page.getByText('How this job is done, where restorers disagree').click();
     const line = test.page.getByRole('listitem').filter({ hasText: 'Opening a rivet' });
     await line.getByRole('combobox').selectOption('big bit first');

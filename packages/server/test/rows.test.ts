@@ -50,6 +50,11 @@ describe('rows that people edit', () => {
     await bench.http.patch('/api/jobs/sg-04').send({ version: 1, title: null }).expect(400);
     await bench.http.patch('/api/jobs/sg-04').send({ why: 'no version' }).expect(400);
     await bench.http.post('/api/findings').send([finding()]).expect(400);
+    for (const id of ['', '../x', 7, 'y'.repeat(500)])
+      await bench.http
+        .post('/api/findings')
+        .send({ ...finding(), id })
+        .expect(400);
   });
 
   it('refuses days that do not exist', async () => {

@@ -2,6 +2,8 @@ import type { JointKind, PartRole } from '../model/catalogue.ts';
 import type { TaskTag } from '../model/work.ts';
 import { isSlowInk } from './finishingTasks.ts';
 import type { PlanInput, PlanJoint, PlanPart, TaskDraft } from './planTypes.ts';
+import { chooseOption } from './schools.ts';
+import { selectTappedPosts } from './selectTappedPosts.ts';
 
 /** Parts that are put back one by one, and the tag the order rules know them by. */
 const FITTED: Partial<Record<PartRole, TaskTag>> = {
@@ -49,10 +51,19 @@ const CLOSING: Readonly<Record<JointKind, { readonly title: string; readonly how
     'push fit': { title: 'Push it home', how: 'Straight, with a rag between finger and part.', minutes: 3 },
   };
 
+/** How a decal goes down, by school (S20). */
+const SLIDING: Readonly<Record<string, string>> = {
+  'wet pad and two sets': 'wet the panel, slide the paper away, roll out with a bud.',
+  'bare paper slide': 'slide it from the paper where it belongs, roll out with a bud.',
+  'setting fluid':
+    'brush setting fluid on the panel, slide it on, softener on the relief. Test both on the paint first.',
+};
+
 /** Close: everything back in the construction's own order, then decals and slow ink. */
 export function createClosingTasks(input: PlanInput): TaskDraft[] {
   const tasks: TaskDraft[] = input.opening.length > 0 ? input.parts.flatMap((part) => createFitTasks(part)) : [];
-  const closing = [...input.opening].reverse().map(createClosingTask);
+  const tapped = selectTappedPosts(input);
+  const closing = [...input.opening].reverse().map((joint) => createClosingTask(joint, tapped.has(joint.key)));
   tasks.push(...closing);
   if (closing.length > 0) {
     tasks.push({
@@ -81,6 +92,7 @@ export function createClosingTasks(input: PlanInput): TaskDraft[] {
       });
     }
   }
+  const placing = chooseOption('S20', input.decisions);
   for (const part of input.parts) {
     for (const coat of part.coats) {
       if (coat.kind === 'decal') {
@@ -92,10 +104,8 @@ export function createClosingTasks(input: PlanInput): TaskDraft[] {
           tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
           handsOnMin: 20,
           passiveMin: 60,
-          how: 'Cut close, dry-fit, wet the panel, slide the paper away, roll out with a bud. If it folds: keep it wet, run the end off the edge.',
-          because: coat.crossesSeam
-            ? 'Planned across a seam; school: wet pad and two sets (S20).'
-            : 'Planned; school: wet pad and two sets (S20).',
+          how: `Cut close, dry-fit, ${SLIDING[placing] ?? SLIDING['wet pad and two sets']!} If it folds: keep it wet, run the end off the edge.`,
+          because: `Planned${coat.crossesSeam ? ' across a seam' : ''}; school: ${placing} (S20).`,
         });
       }
       if (isSlowInk(coat)) {
@@ -151,8 +161,15 @@ function createFitTasks(part: PlanPart): TaskDraft[] {
   ];
 }
 
-function createClosingTask(joint: PlanJoint): TaskDraft {
-  const closing = CLOSING[joint.kind];
+const FALSE_RIVET = {
+  title: 'Glue the false rivet on',
+  how: 'The shaved head over its hole with the least adhesive that holds. It cannot be opened again without breaking it.',
+  minutes: 6,
+};
+
+function createClosingTask(joint: PlanJoint, isTapped: boolean): TaskDraft {
+  const isFalseRivet = joint.kind === 'rivet post' && !isTapped;
+  const closing = isFalseRivet ? FALSE_RIVET : CLOSING[joint.kind];
   const isAxle = joint.kind === 'formed axle';
   return {
     key: `close:${joint.key}`,
@@ -166,7 +183,8 @@ function createClosingTask(joint: PlanJoint): TaskDraft {
       ...(isAxle ? (['form axle ends'] as const) : []),
       ...(joint.kind === 'solder' ? (['spark', 'heat'] as const) : []),
     ],
-    hazards: joint.kind === 'solder' ? ['soldering-iron'] : joint.kind === 'glue' ? ['cyanoacrylate'] : [],
+    hazards:
+      joint.kind === 'solder' ? ['soldering-iron'] : joint.kind === 'glue' || isFalseRivet ? ['cyanoacrylate'] : [],
     ...(isAxle ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
     handsOnMin: closing.minutes,
     how: closing.how,

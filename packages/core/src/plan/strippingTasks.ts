@@ -1,5 +1,7 @@
 import { isMetal } from '../model/material.ts';
 import type { PlanInput, PlanPart, TaskDraft } from './planTypes.ts';
+import { chooseOption } from './schools.ts';
+import { selectTappedPosts } from './selectTappedPosts.ts';
 
 /** Strip & mend: paint off wet, wash, inspect, straighten, mend, drill, trial fit. */
 export function createStrippingTasks(input: PlanInput): TaskDraft[] {
@@ -10,7 +12,8 @@ export function createStrippingTasks(input: PlanInput): TaskDraft[] {
     if (isPestSuspect(part)) continue;
     tasks.push(...mergeByKey(createRepairTasks(part)));
   }
-  for (const joint of input.opening.filter((candidate) => candidate.kind === 'rivet post')) {
+  const tapped = selectTappedPosts(input);
+  for (const joint of input.opening.filter((candidate) => tapped.has(candidate.key))) {
     tasks.push({
       key: `tap:${joint.key}`,
       station: 'strip',
@@ -22,7 +25,7 @@ export function createStrippingTasks(input: PlanInput): TaskDraft[] {
       cannotBeUndone: 'the thread stays in the post',
       handsOnMin: 20,
       how: 'Depth stop set, cutting oil, half a turn on and a quarter back. Clear the swarf, run the screw in once.',
-      because: 'School: tapped screw (S2). It can be opened again.',
+      because: `School: ${chooseOption('S2', input.decisions)} (S2). A screw can be opened again.`,
     });
   }
   const wanted = input.parts.filter((part) => part.wants.some((want) => want.state !== 'waived'));

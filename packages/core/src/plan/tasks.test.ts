@@ -175,6 +175,37 @@ describe('finishing and closing tasks', () => {
     expect(keys.indexOf('check-motion')).greaterThan(keys.indexOf('close:front-post'));
   });
 
+  it('close the posts as the school says: screws, one screw and false heads, or glue', () => {
+    const opening = [
+      makeJoint('front', 'rivet post', ['body', 'base']),
+      makeJoint('rear', 'rivet post', ['body', 'base']),
+    ];
+    const planFor = (S2: string) => createPlainModel({ opening, decisions: { S2 } });
+    const tapsOf = (S2: string) =>
+      createStrippingTasks(planFor(S2)).flatMap((task) => (task.key.startsWith('tap:') ? [task.key] : []));
+    expect(tapsOf('tapped screw')).deep.equal(['tap:front', 'tap:rear']);
+    expect(tapsOf('one screw and false heads')).deep.equal(['tap:front']);
+    expect(tapsOf('glued false rivet')).deep.equal([]);
+    const glued = byKey(createClosingTasks(planFor('one screw and false heads')), 'close:rear');
+    expect(glued.title).include('Glue the false rivet on');
+    expect(glued.hazards).deep.equal(['cyanoacrylate']);
+    expect(byKey(createClosingTasks(planFor('one screw and false heads')), 'close:front').title).include(
+      'Run the screw home',
+    );
+  });
+
+  it('place a decal as the school says', () => {
+    const model = (decisions: Record<string, string>) => ({
+      ...withParts(makePart('body', { coats: [makeCoat('decal')] })),
+      decisions,
+    });
+    const decal = (decisions: Record<string, string>) =>
+      byKey(createClosingTasks(model(decisions)), 'decal:body:outside');
+    expect(decal({}).because).include('wet pad and two sets (S20)');
+    expect(decal({ S20: 'setting fluid' }).how).include('Test both on the paint first');
+    expect(decal({ S20: 'one set' }).how).include('wet the panel');
+  });
+
   it('touch nothing in when no axle was formed', () => {
     const keys = createClosingTasks(createPlainModel({ opening: [makeJoint('s', 'screw', ['body', 'base'])] })).map(
       (task) => task.key,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
-import { refused, stale } from '../../http/errors.ts';
+import { badInput, refused, stale } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
@@ -21,9 +21,10 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
     router.post(`/${kind.path}`, async (request, response) => {
       // Taking back a deletion sends the old id along, so that what refers to it fits again.
       const { id = randomUUID(), ...fields } = (request.body ?? {}) as Record<string, unknown>;
+      if (typeof id !== 'string' || !/^[\w.:-]{1,120}$/.test(id)) throw badInput('Not saved: this id cannot be used.');
       const body = await validateBody(createType, fields);
       const row = await change(room, async (manager) => {
-        const made = manager.create(kind.type, { ...kind.defaults, ...body, id: String(id), version: 1 });
+        const made = manager.create(kind.type, { ...kind.defaults, ...body, id, version: 1 });
         const jobId = await findOpenJob(manager, kind, made);
         await kind.check?.(manager, made as never);
         await manager.insert(kind.type, made);

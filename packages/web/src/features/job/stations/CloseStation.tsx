@@ -7,7 +7,7 @@ import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
 
-const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S5', 'S20'].includes(school.key));
+const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S20'].includes(school.key));
 const CHECKS = [
   'Wheels the right way round, all four on the ground',
   'Ride height level, running clearance on both sides',

@@ -1,15 +1,10 @@
-import { computeStack, computeStationState, FINEST_RELIEF_UM, SCHOOLS } from '@sardonyx/core';
+import { computeStack, computeStationState, FINEST_RELIEF_UM } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
-import { Decisions } from './Decisions.tsx';
 import { PartCoats } from './finish/PartCoats.tsx';
-
-const SCHOOLS_HERE = SCHOOLS.filter((school) =>
-  ['S6', 'S7', 'S8', 'S12', 'S13', 'S14', 'S19', 'S21'].includes(school.key),
-);
 
 /** Primer to clear: what is planned for each part, what is on it, and the next coat. */
 export function FinishStation() {
@@ -32,7 +27,6 @@ export function FinishStation() {
       model={
         <>
           <PartMapView />
-          <Decisions schools={SCHOOLS_HERE} />
         </>
       }
     >

@@ -1,4 +1,4 @@
-import { computeStationState } from '@sardonyx/core';
+import { computeStationState, SCHOOLS } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
@@ -6,6 +6,9 @@ import { numberSteps } from '../numberSteps.ts';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { Decisions } from './Decisions.tsx';
+
+const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S3', 'S4'].includes(school.key));
 
 /** How it comes apart: the joints in order, numbered on the part map. */
 export function OpenStation() {
@@ -25,6 +28,7 @@ export function OpenStation() {
               </li>
             ))}
           </ol>
+          <Decisions schools={SCHOOLS_HERE} />
         </>
       }
     >

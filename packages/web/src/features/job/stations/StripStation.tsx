@@ -1,14 +1,9 @@
-import { computeStationState, SCHOOLS } from '@sardonyx/core';
+import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
-import { Decisions } from './Decisions.tsx';
-
-const SCHOOLS_HERE = SCHOOLS.filter((school) =>
-  ['S1', 'S3', 'S4', 'S11', 'S15', 'S16', 'S17', 'S18'].includes(school.key),
-);
 
 /** Paint off, wash, inspect, mend: each task with its hazard and its clock. */
 export function StripStation() {
@@ -26,7 +21,6 @@ export function StripStation() {
         <>
           <PartMapView marks={left} markWord="tasks left" />
           <p className="text-note text-soft-ink">Figures count what is left to do on a part.</p>
-          <Decisions schools={SCHOOLS_HERE} />
         </>
       }
     >
