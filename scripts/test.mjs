@@ -95,18 +95,18 @@ await buildWeb();
 await driver;
 const chromium = await findChromium();
 const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });
-// The walk through a whole job mostly waits for held buttons: everything else runs beside it.
+// The walk through a whole job mostly waits for held buttons: the other views are tried beside it.
 await Promise.all([
-  inChromium('a restorer at work in Chromium', ['e2e/dumper.test.ts', 'e2e/clocksAndRefusals.test.ts']),
   (async () => {
     await suite('server', ['packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);
-    await inChromium('the page in Chromium', [
-      'e2e/evening.test.ts',
-      'e2e/firstRun.test.ts',
-      'e2e/saving.test.ts',
-      'e2e/views.test.ts',
-    ]);
+    await inChromium('a restorer at work in Chromium', ['e2e/dumper.test.ts', 'e2e/clocksAndRefusals.test.ts']);
   })(),
+  inChromium('the page in Chromium', [
+    'e2e/views.test.ts',
+    'e2e/saving.test.ts',
+    'e2e/firstRun.test.ts',
+    'e2e/evening.test.ts',
+  ]),
 ]);
 await rm(reports, { recursive: true, force: true });
 

@@ -4,12 +4,15 @@ import sharp from 'sharp';
 
 /** What a restorer does with hands on the page, in words. */
 
-/** Keeps a held button down long enough, by keyboard. */
+/** Keeps a held button down, by keyboard, until it has acted; a slow machine is waited for. */
 export async function hold(button: Locator): Promise<void> {
-  await button.focus();
   const page = button.page();
+  const isHeld = async () => (await button.count()) > 0 && (await button.innerText()).includes('Keep holding');
+  await button.focus();
+  const began = Date.now();
   await page.keyboard.down('Space');
-  await page.waitForTimeout(1700);
+  await page.waitForTimeout(1600);
+  while ((await isHeld()) && Date.now() - began < 8000) await page.waitForTimeout(50);
   await page.keyboard.up('Space');
 }
 
@@ -20,7 +23,7 @@ export async function holdWithPointer(button: Locator): Promise<void> {
   const { mouse } = button.page();
   await mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await mouse.down();
-  await button.page().waitForTimeout(1700);
+  await button.page().waitForTimeout(2500);
   await mouse.up();
 }
 
