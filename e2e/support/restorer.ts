@@ -7,7 +7,12 @@ import sharp from 'sharp';
 /** Keeps a held button down, by keyboard, until it has acted; a slow machine is waited for. */
 export async function hold(button: Locator): Promise<void> {
   const page = button.page();
-  const isHeld = async () => (await button.count()) > 0 && (await button.innerText()).includes('Keep holding');
+  // Once it has acted the button may be gone: then it is not held any more.
+  const isHeld = () =>
+    button.innerText({ timeout: 300 }).then(
+      (text) => text.includes('Keep holding'),
+      () => false,
+    );
   await button.focus();
   const began = Date.now();
   await page.keyboard.down('Space');
