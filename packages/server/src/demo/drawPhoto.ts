@@ -13,6 +13,7 @@ export function drawPhoto(
   parts: readonly Pick<SpecimenPart, 'key' | 'material' | 'state'>[],
   mirrored: boolean,
   seed: number,
+  chipCount = 26,
 ): string {
   const random = createSeededRandom(seed);
   const width = view.widthMm + 2 * MARGIN_MM;
@@ -25,7 +26,7 @@ export function drawPhoto(
     return `<path d="${shape.d}" fill="${fill}" fill-opacity="${opacity}" stroke="#000" stroke-opacity=".25" stroke-width=".2"/>`;
   });
   const coats = present.filter((shape) => shape.surface === 'coat');
-  const chips = Array.from({ length: 26 }, () => {
+  const chips = Array.from({ length: chipCount }, () => {
     const [left, top, right, bottom] = coats[Math.floor(random() * coats.length)]?.box ?? [0, 0, 1, 1];
     const onEdge = random() < 0.5;
     const x = onEdge ? left + random() * (right - left) : random() < 0.5 ? left + 0.8 : right - 0.8;

@@ -45,10 +45,11 @@ export async function seedJob(manager: EntityManager, folder: string, note: JobN
     await manager.insert(DecisionRow, { id: `${id}.${school}`, version: 1, jobId: id, school, option, reason });
   }
   for (const specimen of note.specimens) await seedSpecimen(manager, id, specimen, day);
-  if (note.photographed) await seedPhotos(manager, folder, id, note, intake);
+  if (note.photographed) await seedPhotos(manager, folder, id, note, 'before', intake);
   await recompilePlan(manager, id);
   for (const specimen of note.specimens) await workThrough(manager, specimen, id, intake, now);
   await settleStation(manager, id, note, now);
+  if (note.signedOff) await seedPhotos(manager, folder, id, note, 'after', day(-5));
 }
 
 async function seedSpecimen(
@@ -270,30 +271,38 @@ async function seedPhotos(
   folder: string,
   jobId: string,
   note: JobNote,
-  intake: Date,
+  stage: 'before' | 'after',
+  takenAt: Date,
 ): Promise<void> {
   const [first] = note.specimens;
   if (!first) return;
   const casting = await manager.findOneByOrFail(CastingRow, { id: first.castingId });
   const parts: SpecimenPart[] = await manager.findBy(SpecimenPartRow, { specimenId: first.id });
   const areas = (await manager.find(AreaRow)).filter((area) => parts.some((part) => part.id === area.specimenPartId));
-  const layers = (await manager.findBy(CoatingLayerRow, { stage: 'found' })).filter((layer) =>
-    areas.some((area) => area.id === layer.areaId),
+  const layers = (await manager.findBy(CoatingLayerRow, { stage: stage === 'before' ? 'found' : 'applied' })).filter(
+    (layer) => areas.some((area) => area.id === layer.areaId),
   );
   for (const [i, { side, view, mirrored }] of SHOTS.entries()) {
     const drawing = casting.drawing.views.find((candidate) => candidate.view === view)!;
-    const svg = drawPhoto(drawing, computePaint(parts, areas, layers), parts, mirrored, i + 1);
+    const svg = drawPhoto(
+      drawing,
+      computePaint(parts, areas, layers),
+      parts,
+      mirrored,
+      i + 1,
+      stage === 'before' ? 26 : 0,
+    );
     const stored = await storePhoto(folder, Buffer.from(svg));
     await manager.insert(PhotoRow, {
-      id: `${jobId}.before-${side}`,
+      id: `${jobId}.${stage}-${side}`,
       version: 1,
       jobId,
       specimenId: first.id,
-      stage: 'before',
+      stage,
       side,
       caption: 'Drawn for the demo',
       ...stored,
-      takenAt: intake.toISOString(),
+      takenAt: takenAt.toISOString(),
     });
   }
 }
