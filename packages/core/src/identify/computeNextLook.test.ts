@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { createRandomCase, look, makeFeature, makeVariant } from '../../test/support/identifyWorld.ts';
 import { DEFAULT_SETTINGS, type IdentifyCatalogue } from './catalogue.ts';
-import { combineLikelihood, computeLikelihood, readingChance } from './computeLikelihood.ts';
+import { combineLikelihood, createLikelihood, readingChance } from './createLikelihood.ts';
 import { computeNextLooks } from './computeNextLook.ts';
 import { describeInterval, describeVerdict, formatPercent } from './describeVerdict.ts';
 import { identifySpecimen } from './identifySpecimen.ts';
@@ -57,7 +57,7 @@ describe('computeNextLooks', () => {
         : identification.noneProbability;
       const raw = feature.states.map((state) =>
         combineLikelihood(
-          computeLikelihood({ featureId, stateId: state.id, certainty: 'sure' }, feature, variant, DEFAULT_SETTINGS),
+          createLikelihood({ featureId, stateId: state.id, certainty: 'sure' }, feature, DEFAULT_SETTINGS)(variant),
         ),
       );
       const total = raw.reduce((a, b) => a + b, 0);
@@ -75,7 +75,7 @@ describe('computeNextLooks', () => {
   }
 });
 
-describe('computeLikelihood', () => {
+describe('createLikelihood', () => {
   const alike = makeFeature({
     key: 'ends',
     states: ['domed', 'pressed', 'crimped'],
@@ -97,13 +97,13 @@ describe('computeLikelihood', () => {
 
   it('mixes several recorded states by their shares', () => {
     const variant = makeVariant('v', [1960, 1962], { ends: { domed: 0.75, crimped: 0.25 } });
-    const { original } = computeLikelihood(look('ends', 'domed'), alike, variant, DEFAULT_SETTINGS);
+    const { original } = createLikelihood(look('ends', 'domed'), alike, DEFAULT_SETTINGS)(variant);
     expect(original).closeTo(0.75 * 0.98 + 0.25 * 0.01, 1e-12);
   });
 
   it('is even for a feature the variant has no record of', () => {
     expect(
-      computeLikelihood(look('ends', 'domed'), alike, makeVariant('v', [1960, 1962], {}), DEFAULT_SETTINGS).original,
+      createLikelihood(look('ends', 'domed'), alike, DEFAULT_SETTINGS)(makeVariant('v', [1960, 1962], {})).original,
     ).closeTo(1 / 3, 1e-12);
   });
 });

@@ -6,7 +6,7 @@ import {
   type IdentifySettings,
   type IdentifyVariant,
 } from './catalogue.ts';
-import { combineLikelihood, createLikelihood } from './computeLikelihood.ts';
+import { combineLikelihood, createLikelihood } from './createLikelihood.ts';
 import type { Identification } from './identifySpecimen.ts';
 
 export interface NextLook {

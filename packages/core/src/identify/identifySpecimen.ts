@@ -9,7 +9,7 @@ import {
   type IdentifyVariant,
 } from './catalogue.ts';
 import { computeHardBounds, type HardBounds } from './computeHardBounds.ts';
-import { combineLikelihood, createLikelihood, type AnswerLikelihood } from './computeLikelihood.ts';
+import { combineLikelihood, createLikelihood, type AnswerLikelihood } from './createLikelihood.ts';
 import { computeStateDateWeights, selectDatedAnswers } from './computeStateDates.ts';
 import { computeDateSpan, type DateSpan } from './computeDateSpan.ts';
 import { computeSpanDensity, createQuarterAxis, type QuarterAxis } from './quarters.ts';

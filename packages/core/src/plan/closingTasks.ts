@@ -188,6 +188,6 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean): TaskDraft {
     ...(isAxle ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
     handsOnMin: closing.minutes,
     how: closing.how,
-    because: `${joint.label} was opened.`,
+    because: `Opened before: ${joint.label}.`,
   };
 }

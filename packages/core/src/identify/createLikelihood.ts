@@ -51,16 +51,6 @@ export function createLikelihood(
   };
 }
 
-/** The same for one variant at once. */
-export function computeLikelihood(
-  answer: Answer,
-  feature: IdentifyFeature,
-  variant: IdentifyVariant | null,
-  settings: IdentifySettings,
-): LikelihoodParts {
-  return createLikelihood(answer, feature, settings)(variant);
-}
-
 /** P(o | v) as one number. */
 export function combineLikelihood(parts: LikelihoodParts): number {
   return (1 - parts.alteredChance) * parts.original + parts.alteredChance * parts.altered;
