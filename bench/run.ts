@@ -3,12 +3,15 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { apiTopic } from './api.ts';
 import { demo } from './demo.ts';
-import { isMet, type Figure } from './figure.ts';
-import { identify } from './identify.ts';
+import { describeGoal, isMet, type Figure } from './figure.ts';
+import { bruteForce } from './identify/bruteForce.ts';
+import { calibration } from './identify/calibration.ts';
+import { policy } from './identify/policy.ts';
+import { speed } from './identify/speed.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
-const topics = [identify, demo, apiTopic, web].filter((topic) =>
+const topics = [bruteForce, calibration, policy, speed, demo, apiTopic, web].filter((topic) =>
   topic.names.some((name) => name.startsWith(values.only)),
 );
 if (topics.length === 0) throw new Error(`No figure begins with "${values.only}".`);
@@ -18,14 +21,14 @@ for (const topic of topics)
   figures.push(...(await topic.measure()).filter((figure) => figure.name.startsWith(values.only)));
 
 const show = (value: number) => (value >= 100 ? value.toFixed(0) : value.toPrecision(3));
-console.log(`${'figure'.padEnd(24)}${'value'.padStart(10)}  ${'unit'.padEnd(6)}${'goal'.padEnd(18)}met   yardstick`);
+console.log(`${'figure'.padEnd(34)}${'value'.padStart(10)}  ${'unit'.padEnd(6)}${'goal'.padEnd(18)}met   yardstick`);
 for (const figure of figures) {
-  const goal = `${figure.goal.kind} ${figure.goal.value}`;
+  const met = !figure.goal ? '' : isMet(figure) ? 'yes' : 'MISSED';
   console.log(
-    `${figure.name.padEnd(24)}${show(figure.value).padStart(10)}  ${figure.unit.padEnd(6)}${goal.padEnd(18)}${isMet(figure) ? 'yes ' : 'MISSED'}  ${figure.yardstick}`,
+    `${figure.name.padEnd(34)}${show(figure.value).padStart(10)}  ${figure.unit.padEnd(6)}${describeGoal(figure).padEnd(18)}${met.padEnd(6)}  ${figure.yardstick}`,
   );
 }
 if (values.json) {
-  const plain = figures.map(({ goal, ...figure }) => ({ ...figure, goal: `${goal.kind} ${goal.value}` }));
+  const plain = figures.map((figure) => ({ ...figure, goal: describeGoal(figure) }));
   await writeFile(values.json, JSON.stringify(plain, null, 2) + '\n');
 }

@@ -18,6 +18,22 @@ export {
   LogCoat,
   StartTimer,
 } from './requests/work.ts';
+export {
+  ChangeFeature,
+  ChangeFeatureState,
+  ChangeHistory,
+  ChangeHouseStyle,
+  ChangeMeasurement,
+  ChangeSource,
+  ChangeVariant,
+  CreateFeature,
+  CreateFeatureState,
+  CreateMeasurement,
+  CreateSource,
+  CreateVariant,
+  RecordedState,
+  RecordStates,
+} from './requests/identify.ts';
 export { ChangeCasting, CreateCasting, NewCastingPart, NewJoint } from './requests/catalogue.ts';
 export type {
   BenchLane,
@@ -28,6 +44,8 @@ export type {
   ErrorBody,
   FoundPlace,
   Health,
+  HouseView,
+  ImportReport,
   JobView,
   ShelfView,
   SpecimenView,

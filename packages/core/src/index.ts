@@ -14,16 +14,45 @@ export {
   PART_STATES,
   PHOTO_SIDES,
   PHOTO_STAGES,
+  SIZE_NAMES,
   WANT_STATES,
 } from './model/workpiece.ts';
+export { ALTERATION_GROUPS, SOURCE_CERTAINTIES } from './model/catalogue.ts';
+export { DEFAULT_LOSS_THRESHOLD } from './model/house.ts';
+export { groupBy } from './groupBy.ts';
 export { createSeededRandom, pickOne } from './numeric/seededRandom.ts';
-export { identifySpecimen } from './identify/identifySpecimen.ts';
-export { selectAnswers } from './identify/selectAnswers.ts';
-export { computeNextLooks } from './identify/computeNextLook.ts';
-export { describeInterval, describeVerdict, formatPercent } from './identify/describeVerdict.ts';
+export { DEFAULT_SETTINGS, NOMINAL_READING } from './identify/catalogue.ts';
+export { assembleCatalogue } from './identify/assembleCatalogue.ts';
+export { DEFAULT_HISTORIES } from './identify/histories.ts';
+export { createIdentifier } from './identify/createIdentifier.ts';
+export { answerAll, describePosterior, identifySpecimen } from './identify/identifySpecimen.ts';
+export { hullOf } from './identify/computeDateSpan.ts';
+export { selectAnswers, selectStatements } from './identify/selectAnswers.ts';
+export { computeExpectedLoss } from './identify/computeExpectedLoss.ts';
+export { foreseeLooks, selectMindChangers } from './identify/foreseeLooks.ts';
+export { createReport, syncAnswersInPlace } from './identify/createReport.ts';
+export { checkStop } from './identify/checkStop.ts';
+export { compareVariants } from './identify/compareVariants.ts';
+export { compareSpecimens } from './identify/compareSpecimens.ts';
+export { computeToolOrder } from './identify/computeToolOrder.ts';
+export { createPracticeRound, findLookPath, isVisiblyAltered, scorePractice } from './identify/practice.ts';
+export { computeNextLooks, QUESTIONS, rankLooks, WORTH_A_LOOK_BITS } from './identify/computeNextLooks.ts';
+export {
+  describeInterval,
+  describeRegion,
+  describeVerdict,
+  formatPercent,
+  selectAltered,
+} from './identify/describeVerdict.ts';
+export { CSV_COLUMNS } from './catalogue/csvLayout.ts';
+export { TABLE_NAMES } from './catalogue/catalogueTables.ts';
+export { readCatalogueCsv } from './catalogue/readCatalogueCsv.ts';
+export { planCatalogueImport } from './catalogue/planCatalogueImport.ts';
+export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 export { computeOpeningOrder } from './assembly/computeOpeningOrder.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';
+export { needsStopCheck } from './plan/needsStopCheck.ts';
 export { SCHOOLS } from './plan/schools.ts';
 export { checkRoom, checkStart, selectOpenLinks } from './plan/checkStart.ts';
 export { selectJointsToOpen } from './plan/selectJointsToOpen.ts';
@@ -48,20 +77,44 @@ export { computePartMap } from './drawing/computePartMap.ts';
 export type { Material } from './model/material.ts';
 export type * from './model/catalogue.ts';
 export type * from './model/drawing.ts';
+export type { HouseStyle } from './model/house.ts';
 export type { Station } from './model/stations.ts';
 export type * from './model/work.ts';
 export type * from './model/workpiece.ts';
 export type { RandomSource } from './numeric/seededRandom.ts';
 export type {
   Answer,
+  DatedStatement,
   IdentifyCatalogue,
   IdentifyFeature,
+  IdentifyHistory,
+  IdentifyMeasure,
+  IdentifySettings,
   IdentifyState,
   IdentifyVariant,
+  MeasuredAnswer,
+  StateAnswer,
 } from './identify/catalogue.ts';
-export type { EvidenceWeight, Identification, RankedVariant } from './identify/identifySpecimen.ts';
+export type { CatalogueRows } from './identify/assembleCatalogue.ts';
+export type { Identifier, Posterior } from './identify/createIdentifier.ts';
+export type { Identification, RankedHistory, RankedVariant } from './identify/identifySpecimen.ts';
+export type { EvidenceWeight } from './identify/computeEvidence.ts';
+export type { DateSpan, YearInterval } from './identify/computeDateSpan.ts';
 export type { Bound, HardBounds } from './identify/computeHardBounds.ts';
-export type { NextLook } from './identify/computeNextLook.ts';
+export type { ExpectedLoss, LossShare } from './identify/computeExpectedLoss.ts';
+export type { IdentifyReport } from './identify/createReport.ts';
+export type { Foreseen } from './identify/foreseeLooks.ts';
+export type { SettlingLook, StopCheck } from './identify/checkStop.ts';
+export type { VariantDifference } from './identify/compareVariants.ts';
+export type { ComparedPart, ComparedSpecimen } from './identify/compareSpecimens.ts';
+export type { ToolOrder, ToolOrderReason } from './identify/computeToolOrder.ts';
+export type { LookPath, PracticeGuess, PracticeRound, PracticeScore } from './identify/practice.ts';
+export type { DrawnFeature, DrawnSpecimen } from './identify/drawSpecimen.ts';
+export type { NextLook, Question } from './identify/computeNextLooks.ts';
+export type { CatalogueTables, TableName } from './catalogue/catalogueTables.ts';
+export type { CsvColumn, CsvKind } from './catalogue/csvLayout.ts';
+export type { CsvProblem, CsvReading } from './catalogue/readCatalogueCsv.ts';
+export type { ImportPlan } from './catalogue/planCatalogueImport.ts';
 export type { OpeningJoint, OpeningOrder, OpeningStep } from './assembly/computeOpeningOrder.ts';
 export type { HazardCard } from './process/hazardCards.ts';
 export type { CompiledPlan, PlanInput, PlanJoint, PlanPart, PlannedTask } from './plan/planTypes.ts';

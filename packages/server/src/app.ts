@@ -8,6 +8,7 @@ import { createBenchRoutes } from './modules/bench/benchRoutes.ts';
 import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
 import { createCoatRoutes } from './modules/coats/coatRoutes.ts';
 import { createFindRoutes } from './modules/find/findRoutes.ts';
+import { createHouseRoutes } from './modules/house/houseRoutes.ts';
 import { createJobRoutes } from './modules/jobs/jobRoutes.ts';
 import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
@@ -60,6 +61,7 @@ export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Ex
     createTimerRoutes,
     createRecordRoutes,
     createCatalogueRoutes,
+    createHouseRoutes,
     createKeepsakeRoutes,
     createFindRoutes,
     createRowRoutes,

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { join } from 'node:path';
 import { DataSource } from 'typeorm';
+import { furnish } from './furnish.ts';
 import { ENTITIES } from './entities/index.ts';
 import { MIGRATIONS } from './migrations/index.ts';
 
@@ -11,6 +12,7 @@ export async function openDatabase(folder: string): Promise<DataSource> {
   const source = createDataSource(folder === ':memory:' ? folder : join(folder, DATABASE_FILE));
   await source.initialize();
   await source.runMigrations({ transaction: 'each' });
+  await furnish(source);
   return source;
 }
 

@@ -5,6 +5,7 @@ import type { BenchView, CatalogueView, Health, JobView, ShelfView } from '@sard
 import { STATIONS } from '@sardonyx/core';
 import { expect } from 'chai';
 import { openDatabase } from '../src/data-source.ts';
+import { MIGRATIONS } from '../src/migrations/index.ts';
 import { seedDemo } from '../src/demo/seedDemo.ts';
 import { createTestBench, openRoom, type TestBench } from './support/createTestBench.ts';
 
@@ -25,7 +26,7 @@ describe('schema', () => {
 
   it('can be taken back and run again', async () => {
     const source = await openDatabase(':memory:');
-    await source.undoLastMigration();
+    for (let i = 0; i < MIGRATIONS.length; i++) await source.undoLastMigration();
     const tables = (await source.query(
       "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite%'",
     )) as { name: string }[];

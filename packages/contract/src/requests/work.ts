@@ -17,6 +17,8 @@ export class ActOnTask {
   @IsIn(['start', 'done', 'take back']) act!: 'start' | 'done' | 'take back';
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
   @IsString() @MaxLength(500) note!: string;
+  /** Why an irreversible step is begun although the model may be worth more as it is; it goes into the log. */
+  @IsChanged() @IsString() @IsNotEmpty() @MaxLength(500) goAheadBecause?: string;
 }
 
 /** A coat that was put on. */

@@ -3,16 +3,20 @@ import type {
   Casting,
   CastingPart,
   CoatingLayer,
+  CsvProblem,
   Decision,
   Drawing,
   DrawingView,
   Feature,
   FeatureState,
   Finding,
+  History,
+  HouseStyle,
   IdentifyCatalogue,
   Job,
   Joint,
   Maker,
+  Measurement,
   Observation,
   PaintOfParts,
   PaintPot,
@@ -99,6 +103,18 @@ export interface CatalogueEntry {
   readonly variantCount: number;
   readonly onShelf: number;
   readonly drawing: Drawing;
+  /** Variants with what is known of them, for finding: name, colours and rarity. */
+  readonly variants: readonly CatalogueVariant[];
+}
+
+export interface CatalogueVariant {
+  readonly id: string;
+  readonly name: string;
+  readonly rarity: number;
+  readonly fromYear: number;
+  readonly toYear: number;
+  /** Models on the shelf that are most probably this one; their ids. */
+  readonly onShelf: readonly string[];
 }
 
 export interface CatalogueView {
@@ -114,6 +130,11 @@ export interface SpecimenView {
   readonly areas: readonly Area[];
   readonly layers: readonly CoatingLayer[];
   readonly observations: readonly Observation[];
+  readonly measurements: readonly Measurement[];
+  /** What people said of this very specimen's date. */
+  readonly sources: readonly Source[];
+  /** Others of the same casting, on the bench, in the drawer or signed off. */
+  readonly alike: readonly { readonly specimenId: string; readonly jobId: string | null; readonly name: string }[];
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
 }
@@ -125,6 +146,7 @@ export interface JobView {
   readonly tasks: readonly Task[];
   readonly log: readonly TaskLog[];
   readonly photos: readonly Photo[];
+  readonly house: HouseStyle;
   /** What compiling the plan had to say beyond its tasks. */
   readonly planNotices: readonly string[];
 }
@@ -144,6 +166,26 @@ export interface FoundPlace {
   readonly title: string;
   readonly where: string;
   readonly path: string;
+}
+
+/** How an import stands. All or nothing: with a problem nothing was changed. */
+export interface ImportReport {
+  readonly id: string;
+  readonly state: 'reading' | 'checking' | 'writing' | 'done' | 'refused' | 'cancelled';
+  /** 0 to 1, of the state it is in. */
+  readonly progress: number;
+  readonly rows: number;
+  readonly added: number;
+  readonly changed: number;
+  readonly unchanged: number;
+  readonly problems: readonly CsvProblem[];
+  /** There are more problems than are listed. */
+  readonly problemCount: number;
+}
+
+export interface HouseView {
+  readonly house: HouseStyle;
+  readonly histories: readonly History[];
 }
 
 /** Every refusal and failure has this shape. `fields` names each field that was wrong; `current` is the row as it stands now. */

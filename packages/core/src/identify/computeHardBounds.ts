@@ -1,4 +1,4 @@
-import type { DatedAnswer } from './computeStateDates.ts';
+import type { DatedAnswer } from './computeDateWeights.ts';
 
 export interface Bound {
   readonly year: number;
@@ -10,21 +10,21 @@ export interface Bound {
 export interface HardBounds {
   readonly notBefore: Bound | null;
   readonly notAfter: Bound | null;
-  /** Two observations that cannot share one date: the latest start lies after the earliest end. */
   readonly conflict: { readonly later: Bound; readonly earlier: Bound } | null;
 }
 
 /**
- * Hard bounds come from what is cast in only. The conflicting pair is looked for among all dated answers: for spans on a
- * line a conflict always shows as the latest start being later than the earliest end.
+ * Hard bounds come from sure readings of what cannot be exchanged. The conflicting pair is looked for among all dated
+ * answers: for spans on a line, a set that cannot share one date always has a pair that cannot, the latest start and the
+ * earliest end.
  */
 export function computeHardBounds(dated: readonly DatedAnswer[]): HardBounds {
-  const castIn = dated.filter((answer) => answer.feature.castIn);
+  const hard = dated.filter((answer) => answer.isHard);
   const later = latestStart(dated);
   const earlier = earliestEnd(dated);
   return {
-    notBefore: latestStart(castIn),
-    notAfter: earliestEnd(castIn),
+    notBefore: latestStart(hard),
+    notAfter: earliestEnd(hard),
     conflict: later && earlier && later.year > earlier.year ? { later, earlier } : null,
   };
 }

@@ -1,10 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { look, makeFeature } from '../../test/support/identifyWorld.ts';
-import { computeDateSpan } from './computeDateSpan.ts';
+import { computeDateSpan, hullOf, type YearInterval } from './computeDateSpan.ts';
 import { computeHardBounds } from './computeHardBounds.ts';
-import { computeStateDateWeights, selectDatedAnswers } from './computeStateDates.ts';
-import { computeSpanDensity, createQuarterAxis, quarterMiddle } from './quarters.ts';
+import { DEFAULT_SETTINGS } from './catalogue.ts';
+import { computeDateWeights, selectDatedAnswers } from './computeDateWeights.ts';
+import { DEFAULT_HISTORIES } from './histories.ts';
+import { computeSpanDensity, createQuarterAxis } from './quarters.ts';
 
 const span = (from: number, to: number, fuzz = 0.5) => ({
   startEarliest: from,
@@ -67,47 +69,62 @@ describe('quarters', () => {
 describe('computeDateSpan', () => {
   const axis = { firstYear: 1960, count: 8 };
 
-  it('takes the most probable quarters first', () => {
+  it('takes the most probable quarters first, and of the last one only what is needed', () => {
     const density = Float64Array.from([0, 0.1, 0.5, 0.2, 0.1, 0.1, 0, 0]);
-    const { interval50, interval90 } = computeDateSpan(axis, density);
-    expect(interval50).deep.equal({ fromYear: 1960.5, toYear: 1960.75 });
-    expect(interval90).deep.equal({ fromYear: 1960.25, toYear: 1961.25 });
+    const { region50, region90 } = computeDateSpan(axis, density);
+    expect(region50).deep.equal([{ fromYear: 1960.5, toYear: 1960.75 }]);
+    expect(region90).deep.equal([{ fromYear: 1960.25, toYear: 1961.25 }]);
+    const uneven = computeDateSpan(axis, Float64Array.from([0, 0.2, 0.6, 0.2, 0, 0, 0, 0]));
+    expect(uneven.region90[0]!.fromYear).closeTo(1960.25, 1e-9);
+    expect(uneven.region90[0]!.toYear).closeTo(1960.75 + 0.125, 1e-9);
   });
 
-  it('keeps the 50 % interval inside the 90 % one, and its mass at least as asked (property)', () => {
+  it('keeps a gap in the dates as a gap', () => {
+    const { region90 } = computeDateSpan(axis, Float64Array.from([0.45, 0, 0, 0, 0, 0, 0.55, 0]));
+    expect(region90).length(2);
+    expect(hullOf(region90).fromYear).equal(region90[0]!.fromYear);
+    expect(hullOf(region90).toYear).equal(region90[1]!.toYear);
+  });
+
+  it('holds exactly the mass it says, level within a quarter (property)', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 8, maxLength: 8 }), (raw) => {
         const total = raw.reduce((a, b) => a + b, 0);
         fc.pre(total > 1e-6);
         const density = Float64Array.from(raw, (value) => value / total);
-        const { interval50, interval90 } = computeDateSpan(axis, density);
-        expect(interval50.fromYear).least(interval90.fromYear);
-        expect(interval50.toYear).most(interval90.toYear);
-        let mass = 0;
-        density.forEach((p, q) => {
-          const year = quarterMiddle(axis, q);
-          if (year > interval90.fromYear && year < interval90.toYear) mass += p;
-        });
-        expect(mass).least(0.9 - 1e-9);
+        const { region50, region90 } = computeDateSpan(axis, density);
+        expect(massOf(region50, density)).closeTo(0.5, 1e-9);
+        expect(massOf(region90, density)).closeTo(0.9, 1e-9);
       }),
     );
   });
+
+  function massOf(region: readonly YearInterval[], density: Float64Array): number {
+    let mass = 0;
+    for (const { fromYear, toYear } of region)
+      density.forEach((p, q) => {
+        const begin = axis.firstYear + q / 4;
+        mass += p * 4 * Math.max(0, Math.min(toYear, begin + 0.25) - Math.max(fromYear, begin));
+      });
+    return mass;
+  }
 });
 
 describe('hard bounds and range-wide dates', () => {
   const base = makeFeature({
     key: 'base',
     states: ['old', 'new'],
-    castIn: true,
+    group: 'body casting',
     years: { old: [null, 1961], new: [1959, null] },
   });
   const wheels = makeFeature({
     key: 'wheels',
     states: ['metal', 'black'],
-    alteredChance: 0.15,
+    group: 'wheels',
     years: { metal: [null, 1961], black: [1965, null] },
   });
-  const dated = (...answers: ReturnType<typeof look>[]) => selectDatedAnswers(answers, [base, wheels]);
+  const dated = (...answers: ReturnType<typeof look>[]) =>
+    selectDatedAnswers(answers, [base, wheels], DEFAULT_SETTINGS);
 
   it('takes bounds from what is cast in only', () => {
     const bounds = computeHardBounds(dated(look('base', 'new'), look('wheels', 'black')));
@@ -126,13 +143,24 @@ describe('hard bounds and range-wide dates', () => {
     expect(dated(look('base', null, 'cannot see'), look('wheels', 'black', 'replaced'))).deep.equal([]);
   });
 
-  it('is a wall for cast-in states and evidence for others', () => {
+  it('is a wall for what cannot be exchanged and evidence for the rest, by history', () => {
     const axis = { firstYear: 1958, count: 40 };
-    const hard = computeStateDateWeights(dated(look('base', 'old')), axis);
-    const soft = computeStateDateWeights(dated(look('wheels', 'black')), axis);
-    expect(hard[39]).equal(0);
+    const weigh = (...answers: ReturnType<typeof look>[]) =>
+      computeDateWeights({ histories: DEFAULT_HISTORIES, axis }, dated(...answers), [], DEFAULT_SETTINGS)!;
+    const hard = weigh(look('base', 'old'));
+    const soft = weigh(look('wheels', 'black'));
+    const unsure = weigh(look('base', 'old', 'unsure'));
     expect(hard[0]).equal(1);
-    expect(soft[0]).equal(0.15);
+    expect(hard[39]).equal(0);
+    expect(unsure[39]).closeTo(0.5, 1e-12);
     expect(soft[39]).equal(1);
+    // Untouched: only a misreading; wheels changed: altered or misread.
+    expect(soft[0]).closeTo(0.035, 1e-12);
+    expect(soft[40]).closeTo(1 - 0.2 * 0.965, 1e-12);
+  });
+
+  it('says nothing when nothing speaks of the date', () => {
+    const axis = { firstYear: 1958, count: 40 };
+    expect(computeDateWeights({ histories: DEFAULT_HISTORIES, axis }, [], [], DEFAULT_SETTINGS)).equal(null);
   });
 });

@@ -1,34 +1,58 @@
 import type { IdentifyCatalogue } from './catalogue.ts';
-import type { YearInterval } from './computeDateSpan.ts';
+import { hullOf, type YearInterval } from './computeDateSpan.ts';
 import type { Identification } from './identifySpecimen.ts';
 
-/** The verdict in one sentence, with its certainty and what speaks of later alteration. */
+/** Most gaps that a sentence can carry. */
+const MOST_PIECES = 2;
+
+/** The verdict in one sentence, with its certainty and what was altered later. */
 export function describeVerdict(identification: Identification, catalogue: IdentifyCatalogue): string {
-  const leader = identification.ranked[0];
+  const { ranked, variantCount, noneProbability, date, evidence, impossible } = identification;
+  const leader = ranked[0];
   if (!leader) return 'The catalogue has no variant of this casting yet.';
-  const when = describeInterval(identification.date.interval90);
-  if (identification.evidence.length === 0)
-    return `Nothing looked at yet; ${countVariants(identification.ranked.length)} possible, ${when}.`;
-  if (identification.noneProbability >= 0.5) {
-    return `Probably none of the catalogue's variants (${formatPercent(identification.noneProbability)}); the nearest is ${leader.name}.`;
+  const when = describeRegion(date.region90);
+  if (evidence.length === 0) return `Nothing looked at yet; ${countVariants(variantCount)} possible, ${when}.`;
+  if (noneProbability >= 0.5) {
+    return `Probably none of the catalogue's variants (${formatPercent(noneProbability)}); the nearest is ${leader.name}.`;
   }
-  const altered = identification.evidence
-    .filter((weight) => weight.alteredChance > 0.5)
-    .map((weight) => catalogue.features.find((feature) => feature.id === weight.featureId)?.label.toLowerCase() ?? '');
-  const later = altered.length ? `; not as it left the factory: ${altered.join(', ')}` : '';
   const lead = leader.probability >= 0.5 ? leader.name : `Not settled; ${leader.name} leads`;
-  const torn = identification.impossible ? '; what is cast in contradicts itself: parts of two tools' : '';
-  return `${lead}, ${when}, ${formatPercent(leader.probability)}${later}${torn}.`;
+  const torn = impossible ? '; what is cast in contradicts itself: parts of two tools' : '';
+  return `${lead}, ${when}, ${formatPercent(leader.probability)}${describeAltered(identification, catalogue)}${torn}.`;
+}
+
+/** "; repainted (91 %): body colour": what speaks of later alteration among what was seen. */
+function describeAltered(identification: Identification, catalogue: IdentifyCatalogue): string {
+  const altered = selectAltered(identification).map(
+    (id) => catalogue.features.find((feature) => feature.id === id)?.label.toLowerCase() ?? '',
+  );
+  const history = identification.histories[0]!;
+  const isOriginal = history.probability === identification.untouchedProbability;
+  if (altered.length === 0) return isOriginal ? '' : `; ${history.label} (${formatPercent(history.probability)})`;
+  const what = altered.join(', ');
+  return isOriginal || history.probability < 0.5
+    ? `; not as it left the factory: ${what}`
+    : `; ${history.label} (${formatPercent(history.probability)}): ${what}`;
+}
+
+/** The features seen that were more likely altered than not. */
+export function selectAltered({ evidence, alteredChances }: Identification): string[] {
+  return evidence.map((weight) => weight.featureId).filter((id) => (alteredChances[id] ?? 0) > 0.5);
 }
 
 const countVariants = (count: number) => (count === 1 ? 'one variant is' : `${count} variants are`);
 
+/** "spring 1962 to summer 1963", or two such with a gap between; with more gaps the whole stretch. */
+export function describeRegion(region: readonly YearInterval[]): string {
+  const pieces = region.length <= MOST_PIECES ? region : [hullOf(region)];
+  return pieces.map(describeInterval).join(' or ');
+}
+
 const SEASONS = ['early', 'spring', 'summer', 'late'] as const;
 
-/** "spring 1962 to summer 1963": quarters in words. */
+/** "spring 1962 to summer 1963": the quarters that an interval touches, in words. */
 export function describeInterval(interval: YearInterval): string {
   const from = describeQuarter(interval.fromYear);
-  const to = describeQuarter(interval.toYear - 0.25);
+  const to = describeQuarter(Math.max(interval.fromYear, interval.toYear - 1e-6));
   return from === to ? from : `${from} to ${to}`;
 }
 
@@ -42,6 +66,6 @@ function describeQuarter(year: number): string {
 export function formatPercent(probability: number): string {
   const percent = Math.round(probability * 100);
   if (percent === 0 && probability > 0) return 'under 1 %';
-  if (percent === 100 && probability < 1) return 'over 99 %';
+  if (percent === 100 && probability < 1 - 1e-9) return 'over 99 %';
   return `${percent} %`;
 }

@@ -1,18 +1,18 @@
 import { InvalidInputError } from '../model/errors.ts';
-import { logSumExp } from '../numeric/logSumExp.ts';
 import {
   DEFAULT_SETTINGS,
   type Answer,
+  type DatedStatement,
   type IdentifyCatalogue,
-  type IdentifyFeature,
   type IdentifySettings,
-  type IdentifyVariant,
 } from './catalogue.ts';
-import { computeHardBounds, type HardBounds } from './computeHardBounds.ts';
-import { combineLikelihood, createLikelihood, type AnswerLikelihood } from './createLikelihood.ts';
-import { computeStateDateWeights, selectDatedAnswers } from './computeStateDates.ts';
+import { computeDateDensity } from './computeDateDensity.ts';
 import { computeDateSpan, type DateSpan } from './computeDateSpan.ts';
-import { computeSpanDensity, createQuarterAxis, type QuarterAxis } from './quarters.ts';
+import { computeAlteredChances, computeEvidence, sumHistories, type EvidenceWeight } from './computeEvidence.ts';
+import { computeHardBounds, type HardBounds } from './computeHardBounds.ts';
+import { createIdentifier, type Identifier, type Posterior } from './createIdentifier.ts';
+import type { QuarterAxis } from './quarters.ts';
+import { selectMass } from './selectMass.ts';
 
 export interface RankedVariant {
   readonly variantId: string;
@@ -21,161 +21,113 @@ export interface RankedVariant {
   readonly probability: number;
 }
 
-export interface EvidenceWeight {
-  readonly featureId: string;
-  /** log2 of the leader's likelihood over the mean of its rivals: above 0 speaks for the leader. */
-  readonly bits: number;
-  /** Chance that this feature was altered after it left the factory. */
-  readonly alteredChance: number;
+export interface RankedHistory {
+  readonly key: string;
+  readonly label: string;
+  readonly probability: number;
 }
 
 export interface Identification {
+  /** The most probable variants, best first; at most `MOST_RANKED`. */
   readonly ranked: readonly RankedVariant[];
+  readonly variantCount: number;
   /** Probability that the specimen is none of the catalogue's variants. */
   readonly noneProbability: number;
+  /** Most probable first. */
+  readonly histories: readonly RankedHistory[];
+  /** Probability of the history that alters nothing. */
+  readonly untouchedProbability: number;
   readonly evidence: readonly EvidenceWeight[];
+  /** featureId -> chance that it was altered after it left the factory; looks not taken included. */
+  readonly alteredChances: Readonly<Record<string, number>>;
   readonly axis: QuarterAxis;
+  /** Probability per quarter. */
   readonly dateDensity: Float64Array;
   readonly date: DateSpan;
   readonly bounds: HardBounds;
-  /** No quarter and variant can explain the answers together; the ranking is then by features alone. */
+  /** No quarter and variant can explain the answers together; the dates are then set aside. */
   readonly impossible: boolean;
 }
 
+export const MOST_RANKED = 40;
+/** Evidence and alterations are summed over a sample of the mass of this size; smaller catalogues are summed whole. */
+const EVIDENCE_SAMPLE = 4000;
+
 /**
- * Exact posterior over variant and quarter, given the answers so far.
- *
- * Joint weight of variant v and quarter q: prior(v) T_v(q) W(q) prod_f P(o_f | v), with T_v the production span, W the
- * range-wide dates of the states seen. "None in the catalogue" is a variant with nothing recorded and a flat date.
- * Priors are even over the variants. Worked in logs.
- *
- * An empty catalogue leaves only "none". When cast-in dates exclude every variant and quarter the dates are set aside and
- * `impossible` is true. Throws InvalidInputError for an answer about a feature or state that the catalogue does not have.
+ * Everything that the answers so far say of a specimen: see createIdentifier for the model. An empty catalogue leaves only
+ * "none". Throws InvalidInputError for an answer about a feature or state that the catalogue does not have.
  */
 export function identifySpecimen(
   catalogue: IdentifyCatalogue,
   answers: readonly Answer[],
   settings: IdentifySettings = DEFAULT_SETTINGS,
+  statements: readonly DatedStatement[] = [],
 ): Identification {
-  const features = new Map(catalogue.features.map((feature) => [feature.id, feature]));
-  answers.forEach((answer, index) => assertAnswer(answer, features, index));
-  const axis = createQuarterAxis(catalogue.variants.map((variant) => variant.span));
-  const dated = selectDatedAnswers(answers, catalogue.features);
-  const weights = computeStateDateWeights(dated, axis);
-  const hypotheses: readonly (IdentifyVariant | null)[] = [...catalogue.variants, null];
+  return describePosterior(answerAll(catalogue, answers, settings, statements).computePosterior());
+}
 
-  const likelihoods = answers.map((answer) => createLikelihood(answer, features.get(answer.featureId)!, settings));
-  const featureLogs = hypotheses.map((variant) => sumLogs(likelihoods, variant));
-  const spans = [...computeSpans(catalogue, axis), new Float64Array(axis.count).fill(1 / axis.count)];
-  const priors = hypotheses.map((variant) =>
-    Math.log(
-      variant
-        ? (1 - settings.nonePrior) / catalogue.variants.length
-        : catalogue.variants.length
-          ? settings.nonePrior
-          : 1,
-    ),
-  );
-  const dateShares = spans.map((span) => dot(span, weights));
-  const impossible = dateShares.every((share) => share === 0);
-  const logs = hypotheses.map((_, i) => priors[i]! + featureLogs[i]! + (impossible ? 0 : Math.log(dateShares[i]!)));
-  const total = logSumExp(logs);
-  const posterior = logs.map((log) => Math.exp(log - total));
-
-  const density = new Float64Array(axis.count);
-  posterior.forEach((probability, i) => {
-    const share = impossible ? 1 : dateShares[i]!;
-    if (probability === 0 || share === 0) return;
-    for (let q = 0; q < axis.count; q++)
-      density[q]! += (probability * spans[i]![q]! * (impossible ? 1 : weights[q]!)) / share;
+/** An identifier with all answers given. The error names the answer that does not fit. */
+export function answerAll(
+  catalogue: IdentifyCatalogue,
+  answers: readonly Answer[],
+  settings: IdentifySettings = DEFAULT_SETTINGS,
+  statements: readonly DatedStatement[] = [],
+): Identifier {
+  const identifier = createIdentifier(catalogue, settings);
+  identifier.setStatementsInPlace(statements);
+  answers.forEach((answer, i) => {
+    try {
+      identifier.setAnswerInPlace(answer.featureId, answer);
+    } catch (error) {
+      if (!(error instanceof InvalidInputError)) throw error;
+      throw new InvalidInputError(error.code, error.message, `answers[${i}].${error.path}`, error.details);
+    }
   });
+  return identifier;
+}
 
-  const ranked = catalogue.variants
-    .map((variant, i) => ({
-      variantId: variant.id,
-      name: variant.name,
-      castingId: variant.castingId,
-      probability: posterior[i]!,
-    }))
-    .sort((a, b) => b.probability - a.probability || a.variantId.localeCompare(b.variantId));
-
+/** A posterior in the field's terms. */
+export function describePosterior(posterior: Posterior): Identification {
+  const { encoded, byHypothesis, dated, isImpossible } = posterior;
+  const { variantCount, histories, untouched, source, axis } = encoded;
+  const sample = selectMass(posterior, EVIDENCE_SAMPLE);
+  const dates = computeDateDensity(posterior);
+  const leading = selectLeading(byHypothesis, variantCount, MOST_RANKED);
+  const leader = leading.length && byHypothesis[leading[0]!]! > 0 ? leading[0]! : variantCount;
+  const chances = sumHistories(sample, histories.length);
   return {
-    ranked,
-    noneProbability: posterior[posterior.length - 1]!,
-    evidence: answers.map((answer, i) =>
-      weighAnswer(answer, features.get(answer.featureId)!, likelihoods[i]!, hypotheses, posterior),
-    ),
+    ranked: leading.map((i) => {
+      const { id, name, castingId } = source.variants[i]!;
+      return { variantId: id, name, castingId, probability: byHypothesis[i]! };
+    }),
+    variantCount,
+    noneProbability: byHypothesis[variantCount]!,
+    histories: histories
+      .map(({ key, label }, h) => ({ key, label, probability: chances[h]! }))
+      .sort((a, b) => b.probability - a.probability),
+    untouchedProbability: untouched < 0 ? 0 : chances[untouched]!,
+    evidence: computeEvidence(posterior, sample, leader),
+    alteredChances: Object.fromEntries(computeAlteredChances(posterior, sample, dates)),
     axis,
-    dateDensity: density,
-    date: computeDateSpan(axis, density),
+    dateDensity: dates.density,
+    date: computeDateSpan(axis, dates.density),
     bounds: computeHardBounds(dated),
-    impossible,
+    impossible: isImpossible,
   };
 }
 
-/** Production spans depend on the catalogue alone: worked out once for each. */
-const spansOf = new WeakMap<IdentifyCatalogue, readonly Float64Array[]>();
-
-function computeSpans(catalogue: IdentifyCatalogue, axis: QuarterAxis): readonly Float64Array[] {
-  const known = spansOf.get(catalogue);
-  if (known) return known;
-  const spans = catalogue.variants.map((variant) => computeSpanDensity(axis, variant.span));
-  spansOf.set(catalogue, spans);
-  return spans;
-}
-
-function sumLogs(likelihoods: readonly AnswerLikelihood[], variant: IdentifyVariant | null): number {
-  let sum = 0;
-  for (const likelihood of likelihoods) sum += Math.log(combineLikelihood(likelihood(variant)));
-  return sum;
-}
-
-/** Weight in bits for the leader against its rivals (weighted by their probability), and the chance of an alteration. */
-function weighAnswer(
-  answer: Answer,
-  feature: IdentifyFeature,
-  likelihoodOf: AnswerLikelihood,
-  hypotheses: readonly (IdentifyVariant | null)[],
-  posterior: readonly number[],
-): EvidenceWeight {
-  const leader = posterior.indexOf(Math.max(...posterior));
-  const silent = answer.stateId === null || answer.certainty === 'cannot see' || answer.certainty === 'missing';
-  let rivalSum = 0;
-  let rivalMass = 0;
-  let altered = 0;
-  let leaderLikelihood = 1;
-  hypotheses.forEach((variant, i) => {
-    const parts = likelihoodOf(variant);
-    const likelihood = combineLikelihood(parts);
-    if (likelihood > 0) altered += posterior[i]! * ((parts.alteredChance * parts.altered) / likelihood);
-    if (i === leader) leaderLikelihood = likelihood;
-    else {
-      rivalSum += posterior[i]! * likelihood;
-      rivalMass += posterior[i]!;
-    }
-  });
-  const bits = silent || rivalMass === 0 ? 0 : Math.log2(leaderLikelihood / (rivalSum / rivalMass));
-  return { featureId: feature.id, bits, alteredChance: silent ? feature.alteredChance : altered };
-}
-
-function assertAnswer(answer: Answer, features: ReadonlyMap<string, IdentifyFeature>, index: number): void {
-  const feature = features.get(answer.featureId);
-  if (!feature)
-    throw new InvalidInputError(
-      'unknown-feature',
-      'This feature is not in the catalogue.',
-      `answers[${index}].featureId`,
-      { given: answer.featureId },
-    );
-  if (answer.stateId !== null && !feature.states.some((state) => state.id === answer.stateId)) {
-    throw new InvalidInputError('unknown-state', `${feature.label} has no such state.`, `answers[${index}].stateId`, {
-      given: answer.stateId,
-    });
+/** Indices of the `most` largest, best first; ties go to the earlier. One pass with a short sorted list. */
+function selectLeading(probabilities: Float64Array, count: number, most: number): number[] {
+  const leading: number[] = [];
+  let bar = -1;
+  for (let i = 0; i < count; i++) {
+    const p = probabilities[i]!;
+    if (leading.length === most && p <= bar) continue;
+    let at = leading.length;
+    while (at > 0 && probabilities[leading[at - 1]!]! < p) at--;
+    leading.splice(at, 0, i);
+    if (leading.length > most) leading.pop();
+    if (leading.length === most) bar = probabilities[leading[most - 1]!]!;
   }
-}
-
-function dot(a: Float64Array, b: Float64Array): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
-  return sum;
+  return leading;
 }

@@ -9,8 +9,8 @@ export interface QuarterAxis {
 /** The shortest axis of whole years that holds every span. At least one year long. */
 export function createQuarterAxis(spans: readonly ProductionSpan[]): QuarterAxis {
   if (spans.length === 0) return { firstYear: 1950, count: 4 };
-  const first = Math.floor(Math.min(...spans.map((span) => span.startEarliest)));
-  const last = Math.ceil(Math.max(...spans.map((span) => span.endLatest)));
+  const first = Math.floor(spans.reduce((least, span) => Math.min(least, span.startEarliest), Infinity));
+  const last = Math.ceil(spans.reduce((most, span) => Math.max(most, span.endLatest), -Infinity));
   return { firstYear: first, count: Math.max(4, (last - first) * 4) };
 }
 

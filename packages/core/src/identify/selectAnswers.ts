@@ -1,12 +1,33 @@
-import type { Answer, IdentifyCatalogue } from './catalogue.ts';
+import type { Source } from '../model/catalogue.ts';
+import type { Measurement, Observation } from '../model/workpiece.ts';
+import type { Answer, DatedStatement, IdentifyCatalogue } from './catalogue.ts';
 
 /**
- * The observations that this catalogue can weigh. A model that was looked at before anybody knew its casting may carry
- * answers about features of other ranges: they are kept on the specimen and left out here.
+ * What was seen and measured of a specimen, as answers that this catalogue can weigh. A model that was looked at before
+ * anybody knew its casting may carry looks at features of other ranges: they are kept on the specimen and left out here.
  */
-export function selectAnswers<T extends Answer>(catalogue: IdentifyCatalogue, observations: readonly T[]): T[] {
-  return observations.filter((answer) => {
-    const feature = catalogue.features.find((candidate) => candidate.id === answer.featureId);
-    return feature && (answer.stateId === null || feature.states.some((state) => state.id === answer.stateId));
+export function selectAnswers(
+  catalogue: IdentifyCatalogue,
+  observations: readonly Pick<Observation, 'featureId' | 'stateId' | 'certainty'>[],
+  measurements: readonly Pick<Measurement, 'what' | 'valueMm' | 'spreadMm'>[] = [],
+): Answer[] {
+  const seen = observations.filter(({ featureId, stateId }) => {
+    const feature = catalogue.features.find((candidate) => candidate.id === featureId);
+    return feature && (stateId === null || feature.states.some((state) => state.id === stateId));
   });
+  const measured = measurements.filter(({ what }) => catalogue.measures.some((measure) => measure.id === what));
+  return [
+    ...seen.map(({ featureId, stateId, certainty }) => ({ featureId, stateId, certainty })),
+    ...measured.map(({ what, valueMm, spreadMm }) => ({ featureId: what, valueMm, spreadMm })),
+  ];
 }
+
+/** Dated sources as soft evidence. */
+export const selectStatements = (sources: readonly Source[]): DatedStatement[] =>
+  sources.map(({ statement, fromYear, toYear, certainty }) => ({
+    ...{ label: statement, fromYear, certainty },
+    toYear: endOfYear(toYear),
+  }));
+
+/** "1962" as an end means all of it; a decimal year is meant as it stands. */
+const endOfYear = (year: number | null): number | null => (year !== null && Number.isInteger(year) ? year + 1 : year);

@@ -104,6 +104,32 @@ export interface Joint extends Versioned {
   readonly ways: readonly JointWay[];
 }
 
+/**
+ * What is altered together. The body casting is the specimen itself and cannot be exchanged; the base can, with all that
+ * is cast into it.
+ */
+export const ALTERATION_GROUPS = [
+  'body casting',
+  'base casting',
+  'outer coat',
+  'decals',
+  'base coat',
+  'sheltered coat',
+  'wheels',
+  'fitted part',
+] as const;
+export type AlterationGroup = (typeof ALTERATION_GROUPS)[number];
+
+/** What may have happened to a model since it left the factory: it sets the chance of alteration of every group at once. */
+export interface History extends Versioned {
+  readonly key: string;
+  readonly label: string;
+  /** Chance of this history before anything was looked at (planning estimate). */
+  readonly prior: number;
+  /** Chance, 0 to 1, that a feature of the group was altered (planning estimate). */
+  readonly rates: Readonly<Record<AlterationGroup, number>>;
+}
+
 export interface Feature extends Versioned {
   readonly rangeId: string;
   readonly key: string;
@@ -113,10 +139,9 @@ export interface Feature extends Versioned {
   readonly partRole: PartRole;
   /** 1 a glance, 2 a magnifier, 4 a tool, 8 needs opening. */
   readonly effort: number;
-  /** Cast into the metal: it cannot have been changed by swapping a part or painting. */
-  readonly castIn: boolean;
-  /** Chance, 0 to 1, that this feature was altered after it left the factory (planning estimate). */
-  readonly alteredChance: number;
+  /** What the look destroys; empty for a harmless one. */
+  readonly destroys: string;
+  readonly group: AlterationGroup;
 }
 
 export interface FeatureState extends Versioned {
@@ -156,12 +181,20 @@ export interface VariantState extends Versioned {
   readonly share: number;
 }
 
-/** A dated statement somebody made; contradictory ones stand side by side. */
+export const SOURCE_CERTAINTIES = ['certain', 'likely', 'doubtful'] as const;
+export type SourceCertainty = (typeof SOURCE_CERTAINTIES)[number];
+
+/**
+ * A dated statement somebody made; contradictory ones stand side by side. It is about one specimen, about one variant, or
+ * (both null) about the casting as a whole, which then only stands to be read.
+ */
 export interface Source extends Versioned {
-  readonly castingId: string;
+  readonly castingId: string | null;
+  readonly variantId: string | null;
+  readonly specimenId: string | null;
   readonly statement: string;
   readonly fromYear: number | null;
   readonly toYear: number | null;
   readonly origin: string;
-  readonly certainty: 'certain' | 'likely' | 'doubtful';
+  readonly certainty: SourceCertainty;
 }

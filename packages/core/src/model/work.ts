@@ -132,7 +132,7 @@ export interface TaskLog {
   readonly jobId: string;
   readonly who: string;
   readonly at: string;
-  readonly act: 'started' | 'done' | 'taken back' | 'note';
+  readonly act: 'started' | 'done' | 'taken back' | 'note' | 'went ahead';
   readonly note: string;
 }
 

@@ -74,6 +74,17 @@ export interface Observation extends Versioned {
   readonly certainty: Certainty;
 }
 
+export const SIZE_NAMES = ['length', 'wheelbase'] as const;
+export type SizeName = (typeof SIZE_NAMES)[number];
+
+/** A size taken of a specimen, with the standard deviation of the measuring. */
+export interface Measurement extends Versioned {
+  readonly specimenId: string;
+  readonly what: SizeName;
+  readonly valueMm: number;
+  readonly spreadMm: number;
+}
+
 export const FINDING_KINDS = [
   'chips',
   'fade',

@@ -112,7 +112,11 @@ function createVariantStates(
   index: number,
   known: ReadonlySet<string>,
 ): VariantState[] {
-  return variant.states.split(' ').flatMap((word) => {
+  // What lies lowest under later paint is what the sheltered places show.
+  const under = /sheltered-colour:(\S+)/.exec(variant.states)?.[1];
+  const words = variant.states.split(' ');
+  if (under && note.rangeId === 'hand-span') words.push(`under-colour:${under}`);
+  return words.flatMap((word) => {
     const [featureKey, list = ''] = word.split(':');
     const keys = list.split('/');
     return keys.map((key) => {
@@ -137,6 +141,8 @@ function createSources(note: CastingNote): Source[] {
     id: `${note.id}.source-${i + 1}`,
     version: 1,
     castingId: note.id,
+    variantId: null,
+    specimenId: null,
     statement,
     fromYear,
     toYear,

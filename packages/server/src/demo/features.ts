@@ -18,10 +18,10 @@ const feature = (
   howToLook: string,
   partRole: Feature['partRole'],
   effort: number,
-  castIn: boolean,
-  alteredChance: number,
+  group: Feature['group'],
   states: readonly StateNote[],
-): FeatureNote => ({ key, label, howToLook, partRole, effort, castIn, alteredChance, states });
+  destroys = '',
+): FeatureNote => ({ key, label, howToLook, partRole, effort, destroys, group, states });
 
 const OSTREL_COLOURS: readonly StateNote[] = [
   ['cream', 'Cream', null, null, ['chalk', 'sand'], '#e6d9b4'],
@@ -45,9 +45,21 @@ const sheltered = (colours: readonly StateNote[]) =>
     'Inside the wheel arches, under the seat, behind the base: use a small torch.',
     'body',
     4,
-    false,
-    0.03,
+    'sheltered coat',
     colours,
+  );
+
+/** The only look that destroys something: it comes after every harmless one. */
+const cutWindow = (colours: readonly StateNote[]) =>
+  feature(
+    'under-colour',
+    'First coat in a cut window',
+    'Through all coats with a scalpel, 2 mm wide, at a place that will not show; read the lowest one under a magnifier.',
+    'body',
+    8,
+    'sheltered coat',
+    colours,
+    'a spot of the paint, 2 mm wide',
   );
 
 const OSTREL: readonly FeatureNote[] = [
@@ -57,19 +69,18 @@ const OSTREL: readonly FeatureNote[] = [
     'Compare a clean flat face with daylight from the side.',
     'body',
     1,
-    false,
-    0.12,
+    'outer coat',
     OSTREL_COLOURS,
   ),
   sheltered(OSTREL_COLOURS),
+  cutWindow(OSTREL_COLOURS),
   feature(
     'wheel-type',
     'Wheels',
     'Look at the face and the tread; a magnifier shows the casting mark of metal wheels.',
     'wheel',
     1,
-    false,
-    0.15,
+    'wheels',
     [
       ['metal', 'Cast metal', null, 1961],
       ['grey', 'Grey plastic', 1960.5, 1966.5, ['black']],
@@ -83,8 +94,7 @@ const OSTREL: readonly FeatureNote[] = [
     'Tilt it under the lamp: a dome shines all round, a crimp is flat and rough.',
     'axle',
     2,
-    false,
-    0.12,
+    'wheels',
     [
       ['crimped', 'Crimped flat', null, 1962.5],
       ['domed', 'Domed', 1961, 1972, ['pressed']],
@@ -97,8 +107,7 @@ const OSTREL: readonly FeatureNote[] = [
     'Raking light and a magnifier; count the lines.',
     'base',
     2,
-    true,
-    0.02,
+    'base casting',
     [
       ['full', 'Works name in full, two lines', null, 1961, ['frame']],
       ['frame', 'Short name in a frame', 1959, 1970, ['full', 'patent']],
@@ -111,29 +120,28 @@ const OSTREL: readonly FeatureNote[] = [
     'Scratch nothing: look at an edge where it has rubbed.',
     'base',
     1,
-    false,
-    0.08,
+    'base coat',
     [
       ['bare', 'Bare metal', null, 1964],
       ['black', 'Painted black', 1957, null],
       ['body', 'Body colour', null, 1960],
     ],
   ),
-  feature('glazing-colour', 'Glazing', 'Hold it against white paper.', 'glazing', 1, false, 0.06, [
+  feature('glazing-colour', 'Glazing', 'Hold it against white paper.', 'glazing', 1, 'fitted part', [
     ['none', 'No glazing', null, 1963],
     ['clear', 'Clear', 1961, null],
     ['tinted', 'Tinted', 1964, 1971],
   ]),
-  feature('grille', 'Grille', 'From the front, against the light.', 'body', 1, true, 0.01, [
+  feature('grille', 'Grille', 'From the front, against the light.', 'body', 1, 'body casting', [
     ['solid', 'Solid, ribs only', null, 1966],
     ['pierced', 'Pierced', 1962, null],
   ]),
-  feature('load-fixing', 'How the loose part is held', 'Look underneath; move it gently.', 'load', 2, false, 0.05, [
+  feature('load-fixing', 'How the loose part is held', 'Look underneath; move it gently.', 'load', 2, 'fitted part', [
     ['cast', 'Cast in one'],
     ['loose', 'Loose, hooked in', null, 1965],
     ['pinned', 'On a pin', 1956, null],
   ]),
-  feature('decal', 'Decal', 'Look for an edge in raking light, also where one has been.', 'body', 1, false, 0.15, [
+  feature('decal', 'Decal', 'Look for an edge in raking light, also where one has been.', 'body', 1, 'decals', [
     ['none', 'None'],
     ['small', 'Small crest', null, 1966, ['large']],
     ['large', 'Large lettering', 1962, null, ['small']],
@@ -156,24 +164,23 @@ const BRINDLE: readonly FeatureNote[] = [
     'Compare a clean flat face with daylight from the side.',
     'body',
     1,
-    false,
-    0.15,
+    'outer coat',
     BRINDLE_COLOURS,
   ),
   sheltered(BRINDLE_COLOURS),
-  feature('wheel-type', 'Wheels', 'Look through the spokes against the light.', 'wheel', 1, false, 0.12, [
+  feature('wheel-type', 'Wheels', 'Look through the spokes against the light.', 'wheel', 1, 'wheels', [
     ['spoked', 'Open spokes', null, 1934],
     ['disc', 'Tinplate discs', 1933, null],
   ]),
-  feature('base-text', 'Lettering on the base', 'Raking light and a magnifier.', 'base', 2, true, 0.02, [
+  feature('base-text', 'Lettering on the base', 'Raking light and a magnifier.', 'base', 2, 'base casting', [
     ['script', 'Name in script', null, 1935],
     ['block', 'Name in block letters', 1934, null],
   ]),
-  feature('lamp', 'Lamp bracket', 'Look for a line of solder.', 'trim', 2, false, 0.1, [
+  feature('lamp', 'Lamp bracket', 'Look for a line of solder.', 'trim', 2, 'fitted part', [
     ['soldered', 'Soldered on', null, 1938],
     ['cast', 'Cast with the dash', 1937, null],
   ]),
-  feature('decal', 'Lining', 'Look for an edge in raking light.', 'body', 1, false, 0.15, [
+  feature('decal', 'Lining', 'Look for an edge in raking light.', 'body', 1, 'decals', [
     ['none', 'None'],
     ['lined', 'Transfer lining', 1931, null],
   ]),
@@ -195,28 +202,27 @@ const KESTROVA: readonly FeatureNote[] = [
     'Below the waist line, on a flat face.',
     'body',
     1,
-    false,
-    0.12,
+    'outer coat',
     KESTROVA_COLOURS,
   ),
   sheltered(KESTROVA_COLOURS),
-  feature('base-text', 'Lettering on the base', 'Raking light and a magnifier.', 'base', 2, true, 0.02, [
+  feature('base-text', 'Lettering on the base', 'Raking light and a magnifier.', 'base', 2, 'base casting', [
     ['scale', 'Name and scale', null, 1976],
     ['made', 'Name, scale and country', 1974, null],
   ]),
-  feature('glazing-colour', 'Glazing', 'Hold it against white paper.', 'glazing', 1, false, 0.05, [
+  feature('glazing-colour', 'Glazing', 'Hold it against white paper.', 'glazing', 1, 'fitted part', [
     ['clear', 'Clear'],
     ['smoke', 'Smoke', 1975, null],
   ]),
-  feature('trim-plating', 'Bright trim', 'Plating mirrors the lamp, paint scatters it.', 'trim', 1, false, 0.1, [
+  feature('trim-plating', 'Bright trim', 'Plating mirrors the lamp, paint scatters it.', 'trim', 1, 'fitted part', [
     ['plated', 'Vacuum plated', null, 1980],
     ['silver', 'Painted silver', 1978, null],
   ]),
-  feature('wheel-type', 'Wheels', 'Look at the hub and whether the tyre comes off.', 'wheel', 1, false, 0.15, [
+  feature('wheel-type', 'Wheels', 'Look at the hub and whether the tyre comes off.', 'wheel', 1, 'wheels', [
     ['spun', 'Turned hub, rubber tyre', null, 1977],
     ['moulded', 'Moulded in one', 1975, null],
   ]),
-  feature('decal', 'Number plate', 'Look for an edge in raking light.', 'body', 1, false, 0.1, [
+  feature('decal', 'Number plate', 'Look for an edge in raking light.', 'body', 1, 'decals', [
     ['paper', 'Paper', null, 1975],
     ['printed', 'Printed', 1974, null],
   ]),

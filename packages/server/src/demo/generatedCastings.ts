@@ -33,7 +33,7 @@ const NAMES: Readonly<Record<BodyType, readonly string[]>> = {
 export function createGeneratedCastings(features: readonly Feature[], states: readonly FeatureState[]): CastingNote[] {
   const random = createSeededRandom(1951);
   return Object.entries(COUNT_BY_RANGE).flatMap(([rangeId, count]) => {
-    const own = features.filter((feature) => feature.rangeId === rangeId);
+    const own = features.filter((feature) => feature.rangeId === rangeId && feature.key !== 'under-colour');
     return Array.from({ length: count }, (_, i) => createCastingNote(rangeId, i, own, states, random));
   });
 }

@@ -2,7 +2,7 @@ import type { EntityManager } from 'typeorm';
 import * as rows from '../entities/catalogue.ts';
 import { PaintPotRow, PaintProductRow } from '../entities/paint.ts';
 import { RestorerRow, TimerRow } from '../entities/work.ts';
-import { SpecimenRow } from '../entities/workpiece.ts';
+import { SourceRow, SpecimenRow } from '../entities/workpiece.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { change, type Workroom } from '../workroom.ts';
 import { createCatalogue } from './createCatalogue.ts';
@@ -40,7 +40,7 @@ async function seedCatalogue(manager: EntityManager): Promise<void> {
   await put(rows.JointRow, joints);
   await put(rows.VariantRow, variants);
   await put(rows.VariantStateRow, variantStates);
-  await put(rows.SourceRow, sources);
+  await put(SourceRow, sources);
   await put(PaintProductRow, products);
   await put(PaintPotRow, pots);
 }

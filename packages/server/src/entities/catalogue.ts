@@ -1,4 +1,4 @@
-import type { BodyType, Drawing, JointKind, JointWay, Material, PartRole, Source as DatedSource } from '@sardonyx/core';
+import type { AlterationGroup, BodyType, Drawing, JointKind, JointWay, Material, PartRole } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
 
@@ -137,11 +137,11 @@ export class FeatureRow extends VersionedRow {
   @Column('integer')
   effort!: number;
 
-  @Column('boolean')
-  castIn!: boolean;
+  @Column('text', { default: '' })
+  destroys!: string;
 
-  @Column('real')
-  alteredChance!: number;
+  @Column('text', { default: 'fitted part' })
+  group!: AlterationGroup;
 
   @References(() => ToyRangeRow, 'rangeId')
   range?: Relation<ToyRangeRow>;
@@ -234,27 +234,19 @@ export class VariantStateRow extends VersionedRow {
   state?: Relation<FeatureStateRow>;
 }
 
-@Entity('dated_source')
-export class SourceRow extends VersionedRow {
-  @Index()
+/** What may have happened to a model since it left the factory; the same for all ranges of the house. */
+@Unique(['key'])
+@Entity('history')
+export class HistoryRow extends VersionedRow {
   @Column('text')
-  castingId!: string;
-
-  @Column('text')
-  statement!: string;
-
-  @Column('real', { nullable: true })
-  fromYear!: number | null;
-
-  @Column('real', { nullable: true })
-  toYear!: number | null;
+  key!: string;
 
   @Column('text')
-  origin!: string;
+  label!: string;
 
-  @Column('text')
-  certainty!: DatedSource['certainty'];
+  @Column('real')
+  prior!: number;
 
-  @References(() => CastingRow, 'castingId')
-  casting?: Relation<CastingRow>;
+  @Column('simple-json')
+  rates!: Record<AlterationGroup, number>;
 }

@@ -10,10 +10,12 @@ import type {
   PartRole,
   PartState,
   Photo,
+  SizeName,
+  SourceCertainty,
   WantState,
 } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
-import { CastingRow, FeatureRow, FeatureStateRow } from './catalogue.ts';
+import { CastingRow, FeatureRow, FeatureStateRow, VariantRow } from './catalogue.ts';
 import { PaintProductRow } from './paint.ts';
 import { JobRow } from './work.ts';
 import { References, VersionedRow } from './versionedRow.ts';
@@ -173,6 +175,64 @@ export class ObservationRow extends VersionedRow {
 
   @References(() => FeatureStateRow, 'stateId', 'SET NULL')
   state?: Relation<FeatureStateRow>;
+}
+
+@Unique(['specimenId', 'what'])
+@Entity('measurement')
+export class MeasurementRow extends VersionedRow {
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  what!: SizeName;
+
+  @Column('real')
+  valueMm!: number;
+
+  @Column('real')
+  spreadMm!: number;
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
+}
+
+/** A dated statement about a casting, one of its variants, or one specimen. */
+@Entity('dated_source')
+export class SourceRow extends VersionedRow {
+  @Index()
+  @Column('text', { nullable: true })
+  castingId!: string | null;
+
+  @Column('text', { nullable: true })
+  variantId!: string | null;
+
+  @Index()
+  @Column('text', { nullable: true })
+  specimenId!: string | null;
+
+  @Column('text')
+  statement!: string;
+
+  @Column('real', { nullable: true })
+  fromYear!: number | null;
+
+  @Column('real', { nullable: true })
+  toYear!: number | null;
+
+  @Column('text')
+  origin!: string;
+
+  @Column('text')
+  certainty!: SourceCertainty;
+
+  @References(() => CastingRow, 'castingId')
+  casting?: Relation<CastingRow>;
+
+  @References(() => VariantRow, 'variantId')
+  variant?: Relation<VariantRow>;
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
 }
 
 @Entity('finding')

@@ -1,13 +1,14 @@
 /** Writes the next migration: what the entities want and the migrations so far do not give. `npm run migration -- Name`. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { openDatabase } from '../data-source.ts';
+import { createDataSource } from '../data-source.ts';
 
 const name = process.argv[2];
 if (!name || !/^[A-Z][A-Za-z]+$/.test(name))
   throw new Error('Give the migration a name: npm run migration -- AddSomething');
 
-const source = await openDatabase(':memory:');
+const source = await createDataSource(':memory:').initialize();
+await source.runMigrations();
 const log = await source.driver.createSchemaBuilder().log();
 await source.destroy();
 if (log.upQueries.length === 0) {

@@ -1,12 +1,16 @@
 import { useState } from 'react';
 import { Dialog } from '../shared/ui/Dialog.tsx';
-import { areSingleKeysOn, setSingleKeys } from './useShortcuts.ts';
+import { areSingleKeysOn, setSingleKeys } from '../shared/ui/singleKeys.ts';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl or Cmd + K', 'Find a model, casting, part or paint'],
   ['Alt + 1 to 7', 'Go to a station of the job'],
   ['Ctrl or Cmd + Z', 'Undo the last edit of this window'],
   ['Arrow keys', 'Move along the tray, and through look-points and parts'],
+  ['1 to 9, 0', 'In the list of looks: what you see'],
+  ['s, l, u', 'In the list of looks: sure, likely, unsure'],
+  ['c, r, m', 'In the list of looks: cannot see, replaced, missing'],
+  ['n', 'In the list of looks: to the look that tells most next'],
   ['Hold Space or Enter', 'Act that cannot be undone: 1.5 seconds'],
   ['Esc', 'Step out of what is open'],
   ['b', 'To the bench'],
@@ -34,7 +38,7 @@ export function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; r
             setSingleKeys(event.target.checked);
           }}
         />
-        Single keys (b, ?) are on
+        Single keys are on (b, ?, and those of the list of looks)
       </label>
     </Dialog>
   );

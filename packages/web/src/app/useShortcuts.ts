@@ -3,14 +3,7 @@ import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { undoLast } from '../shared/edits/editRow.ts';
 import { useAppDispatch } from '../shared/store.ts';
-
-const SINGLE_KEYS = 'sardonyx.singleKeys';
-
-export const areSingleKeysOn = () => localStorage.getItem(SINGLE_KEYS) !== 'off';
-export const setSingleKeys = (on: boolean) => localStorage.setItem(SINGLE_KEYS, on ? 'on' : 'off');
-
-const isField = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+import { areSingleKeysOn, isField } from '../shared/ui/singleKeys.ts';
 
 /** Keys that work on every screen. Single keys act outside fields only, and can be switched off. */
 export function useShortcuts(open: { readonly find: () => void; readonly sheet: () => void }): void {

@@ -33,7 +33,7 @@ describe('format', () => {
 describe('app errors', () => {
   it('keep the server’s message, its fields and the row that stands now', () => {
     const error = convertToAppError(409, { code: 'stale', message: 'Changed meanwhile.', current: { version: 3 } });
-    expect(error).deep.equal({ kind: 'stale', message: 'Changed meanwhile.', current: { version: 3 } });
+    expect(error).deep.equal({ kind: 'stale', code: 'stale', message: 'Changed meanwhile.', current: { version: 3 } });
     expect(convertToAppError(400, { message: 'No.', fields: { who: 'Say who.' } })).deep.include({
       kind: 'bad input',
       fields: { who: 'Say who.' },

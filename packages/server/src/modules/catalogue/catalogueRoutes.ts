@@ -1,15 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import type { CatalogueView } from '@sardonyx/contract';
-import { CreateCasting } from '@sardonyx/contract';
-import { createBodyTypeDrawing, type JointKind, type JointWay } from '@sardonyx/core';
-import { Router } from 'express';
+import { CreateCasting, RecordStates } from '@sardonyx/contract';
+import { createBodyTypeDrawing, writeCatalogueCsv, type JointKind, type JointWay } from '@sardonyx/core';
+import { Router, text } from 'express';
 import type { EntityManager } from 'typeorm';
-import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow, VariantRow } from '../../entities/catalogue.ts';
-import { SpecimenRow } from '../../entities/workpiece.ts';
-import { badInput } from '../../http/errors.ts';
+import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow } from '../../entities/catalogue.ts';
+import { badInput, notFound } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
+import { readCatalogueTables } from './catalogueFile.ts';
+import { beginImport, type RunningImport } from './importCatalogue.ts';
 import { readCastingView } from './readCastingView.ts';
+import { readCatalogue } from './readCatalogueView.ts';
+import { recordStates } from './recordStates.ts';
+import { readCatalogueJson } from './catalogueJson.ts';
 
 export function createCatalogueRoutes(room: Workroom): Router {
   const router = Router();
@@ -24,43 +27,48 @@ export function createCatalogueRoutes(room: Workroom): Router {
     const casting = await change(room, (manager) => addCasting(manager, body));
     response.status(201).json(casting);
   });
+  router.put('/variants/:id/recorded', async (request, response) => {
+    const body = await validateBody(RecordStates, request.body);
+    await change(room, (manager) => recordStates(manager, request.params.id, body));
+    response.status(204).end();
+  });
+  router.get('/catalogue.csv', async (_request, response) => {
+    const csv = writeCatalogueCsv(await look(room, readCatalogueTables));
+    response.attachment('catalogue.csv').type('text/csv').send(csv);
+  });
+  router.get('/catalogue.json', async (_request, response) => {
+    const file = await look(room, readCatalogueJson);
+    response.attachment('catalogue.json').json(file);
+  });
+  addImportRoutes(router, room);
   return router;
 }
 
-async function readCatalogue(manager: EntityManager): Promise<CatalogueView> {
-  const makers = new Map((await manager.find(MakerRow)).map((maker) => [maker.id, maker]));
-  const ranges = await manager.find(ToyRangeRow, { order: { name: 'ASC' } });
-  const castings = await manager.find(CastingRow);
-  const variants = await manager.find(VariantRow);
-  const specimens = await manager.find(SpecimenRow);
-  return {
-    ranges: ranges.map((range) => ({ ...range, makerName: makers.get(range.makerId)?.name ?? '' })),
-    castings: castings
-      .map((casting) => {
-        const range = ranges.find((candidate) => candidate.id === casting.rangeId)!;
-        const own = variants.filter((variant) => variant.castingId === casting.id);
-        const { id, number, name, bodyType, lengthMm, wheelbaseMm, drawing } = casting;
-        return {
-          id,
-          number,
-          name,
-          bodyType,
-          lengthMm,
-          wheelbaseMm,
-          drawing,
-          rangeName: range.name,
-          makerName: makers.get(range.makerId)?.name ?? '',
-          fromYear: own.length ? Math.floor(Math.min(...own.map((variant) => variant.startEarliest))) : null,
-          toYear: own.length ? Math.floor(Math.max(...own.map((variant) => variant.endLatest))) : null,
-          variantCount: own.length,
-          onShelf: specimens.filter((specimen) => specimen.castingId === id).length,
-        };
-      })
-      .sort(
-        (a, b) => a.makerName.localeCompare(b.makerName) || a.number.localeCompare(b.number, 'en', { numeric: true }),
-      ),
+/** An import runs on while the page asks how it stands; the last few reports are kept. */
+function addImportRoutes(router: Router, room: Workroom): void {
+  const imports = new Map<string, RunningImport>();
+  const find = (id: string) => {
+    const running = imports.get(id);
+    if (!running) throw notFound('This import');
+    return running;
   };
+  router.post('/catalogue/imports', text({ type: 'text/csv', limit: '80mb' }), (request, response) => {
+    if (typeof request.body !== 'string') throw badInput('Nothing was read: send the file as text/csv.');
+    const running = beginImport(room, request.body);
+    imports.set(running.report.id, running);
+    if (imports.size > KEPT_IMPORTS) imports.delete(imports.keys().next().value!);
+    response.status(202).json(running.report);
+  });
+  router.get('/catalogue/imports/:id', (request, response) => {
+    response.json(find(request.params.id).report);
+  });
+  router.delete('/catalogue/imports/:id', (request, response) => {
+    find(request.params.id).isCancelled = true;
+    response.status(204).end();
+  });
 }
+
+const KEPT_IMPORTS = 20;
 
 async function addCasting(manager: EntityManager, body: CreateCasting): Promise<CastingRow> {
   if (!(await manager.existsBy(ToyRangeRow, { id: body.rangeId }))) await addOwnRange(manager, body.rangeId);

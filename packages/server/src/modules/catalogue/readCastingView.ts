@@ -8,11 +8,11 @@ import {
   FeatureStateRow,
   JointRow,
   MakerRow,
-  SourceRow,
   ToyRangeRow,
   VariantRow,
   VariantStateRow,
 } from '../../entities/catalogue.ts';
+import { SourceRow } from '../../entities/workpiece.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /** A casting with its parts, joints, variants and the features its range is known by. */

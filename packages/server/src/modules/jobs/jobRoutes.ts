@@ -12,7 +12,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { fitOutSpecimen } from './fitOutSpecimen.ts';
-import { readJobView } from './readJobView.ts';
+import { readJobView, readSpecimenView } from './readJobView.ts';
 
 export function createJobRoutes(room: Workroom): Router {
   const router = Router();
@@ -26,6 +26,12 @@ export function createJobRoutes(room: Workroom): Router {
         return text;
       }));
     response.set('Content-Type', 'application/json; charset=utf-8').end(sent);
+  });
+  router.get('/specimens/:id', async (request, response) => {
+    const view = await look(room, async (manager) =>
+      readSpecimenView(manager, await findRow(manager, SpecimenRow, request.params.id, 'This model')),
+    );
+    response.json(view);
   });
   router.post('/jobs', async (request, response) => {
     const body = await validateBody(CreateJob, request.body);

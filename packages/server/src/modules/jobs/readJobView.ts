@@ -1,12 +1,15 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
-import { In, type EntityManager } from 'typeorm';
+import { In, Not, type EntityManager } from 'typeorm';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import {
   AreaRow,
   CoatingLayerRow,
   FindingRow,
+  MeasurementRow,
   ObservationRow,
   PhotoRow,
+  SourceRow,
   SpecimenPartRow,
   SpecimenRow,
   WantRow,
@@ -27,6 +30,7 @@ export async function readJobView(manager: EntityManager, jobId: string): Promis
     tasks: await manager.find(TaskRow, { where: { jobId }, order: { specimenId: 'ASC', seq: 'ASC' } }),
     log: await manager.find(TaskLogRow, { where: { jobId }, order: { at: 'ASC' } }),
     photos: await manager.find(PhotoRow, { where: { jobId }, order: { takenAt: 'ASC' } }),
+    house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
     planNotices: await readPlanNotices(manager, job, specimens),
   };
 }
@@ -47,7 +51,16 @@ export async function readSpecimenView(manager: EntityManager, specimen: Specime
       order: { seq: 'ASC' },
     }),
     observations: await manager.findBy(ObservationRow, { specimenId: specimen.id }),
+    measurements: await manager.findBy(MeasurementRow, { specimenId: specimen.id }),
+    sources: await manager.findBy(SourceRow, { specimenId: specimen.id }),
+    alike: await findAlike(manager, specimen),
     findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),
     wants: await manager.findBy(WantRow, { specimenPartId: In(partIds) }),
   };
+}
+
+async function findAlike(manager: EntityManager, { id, castingId }: SpecimenRow): Promise<SpecimenView['alike']> {
+  if (!castingId) return [];
+  const others = await manager.find(SpecimenRow, { where: { castingId, id: Not(id) }, order: { id: 'ASC' } });
+  return others.map((other) => ({ specimenId: other.id, jobId: other.jobId, name: other.name }));
 }

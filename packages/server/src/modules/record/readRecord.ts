@@ -1,4 +1,11 @@
-import { createRecord, describeVerdict, identifySpecimen, selectAnswers, type JobRecord } from '@sardonyx/core';
+import {
+  createRecord,
+  describeVerdict,
+  identifySpecimen,
+  selectAnswers,
+  selectStatements,
+  type JobRecord,
+} from '@sardonyx/core';
 import type { SpecimenView } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
 import { readJobView } from '../jobs/readJobView.ts';
@@ -17,7 +24,12 @@ export async function readRecord(manager: EntityManager, jobId: string): Promise
         ? `${specimen.casting.maker.name}, ${specimen.casting.range.name} ${specimen.casting.casting.number} ${specimen.casting.casting.name}`
         : 'not known',
       verdict: describeVerdict(
-        identifySpecimen(specimen.catalogue, selectAnswers(specimen.catalogue, specimen.observations)),
+        identifySpecimen(
+          specimen.catalogue,
+          selectAnswers(specimen.catalogue, specimen.observations, specimen.measurements),
+          undefined,
+          selectStatements(specimen.sources),
+        ),
         specimen.catalogue,
       ),
       parts: createParts(specimen),

@@ -2,29 +2,44 @@ import { SCHOOLS } from '@sardonyx/core';
 import {
   ChangeCasting,
   ChangeDecision,
+  ChangeFeature,
+  ChangeFeatureState,
   ChangeFinding,
+  ChangeHistory,
+  ChangeHouseStyle,
   ChangeJob,
   ChangeLayer,
+  ChangeMeasurement,
   ChangeObservation,
   ChangePhoto,
+  ChangeSource,
   ChangeSpecimen,
   ChangeSpecimenPart,
+  ChangeVariant,
   ChangeWant,
   CreateDecision,
+  CreateFeature,
+  CreateFeatureState,
   CreateFinding,
   CreateLayer,
+  CreateMeasurement,
   CreateObservation,
+  CreateSource,
+  CreateVariant,
   CreateWant,
 } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
-import { CastingRow, FeatureStateRow } from '../../entities/catalogue.ts';
+import { CastingRow, FeatureRow, FeatureStateRow, HistoryRow, VariantRow } from '../../entities/catalogue.ts';
+import { HouseStyleRow } from '../../entities/house.ts';
 import type { VersionedRow } from '../../entities/versionedRow.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
 import {
   CoatingLayerRow,
   FindingRow,
+  MeasurementRow,
   ObservationRow,
   PhotoRow,
+  SourceRow,
   SpecimenPartRow,
   SpecimenRow,
   WantRow,
@@ -51,6 +66,8 @@ export interface RowKind {
   readonly check?: (manager: EntityManager, row: never) => Promise<void> | void;
   /** Rows that stand as they were logged: neither changed nor removed. */
   readonly isLogged?: (row: never) => boolean;
+  /** Rules for taking it away; throws a refusal. */
+  readonly checkDelete?: (manager: EntityManager, row: never) => Promise<void>;
   /** What else follows from a saved row. */
   readonly afterSave?: (manager: EntityManager, row: never, before: never) => Promise<void>;
 }
@@ -63,6 +80,7 @@ const findJob = (joins: string, table: string) => async (manager: EntityManager,
 };
 const PART = 'JOIN specimen_part ON specimen_part.specimenId = specimen.id';
 const jobOfSpecimen = findJob('', 'specimen');
+const noJob = async () => null;
 const jobOfPart = findJob(PART, 'specimen_part');
 const jobOfArea = findJob(`${PART} JOIN area ON area.specimenPartId = specimen_part.id`, 'area');
 
@@ -178,10 +196,116 @@ export const ROW_KINDS: readonly RowKind[] = [
     what: 'This casting',
     type: CastingRow,
     change: ChangeCasting,
+    mayDelete: true,
     movesPlan: false,
-    jobOf: async () => null,
+    jobOf: noJob,
+    checkDelete: async (manager, row: CastingRow) => {
+      const here = await manager.countBy(SpecimenRow, { castingId: row.id });
+      if (here > 0)
+        throw refused(
+          'in-use',
+          `Not removed: ${here} ${here === 1 ? 'model' : 'models'} on your shelf are of this casting.`,
+        );
+    },
+  },
+  {
+    path: 'measurements',
+    what: 'This size',
+    type: MeasurementRow,
+    create: CreateMeasurement,
+    change: ChangeMeasurement,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: (manager, row: MeasurementRow) => jobOfSpecimen(manager, row.specimenId),
+  },
+  {
+    path: 'sources',
+    what: 'This statement',
+    type: SourceRow,
+    create: CreateSource,
+    change: ChangeSource,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: async (manager, row: SourceRow) => (row.specimenId ? jobOfSpecimen(manager, row.specimenId) : null),
+    check: checkSource,
+  },
+  {
+    path: 'features',
+    what: 'This feature',
+    type: FeatureRow,
+    create: CreateFeature,
+    change: ChangeFeature,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: noJob,
+    checkDelete: async (manager, row: FeatureRow) => {
+      if (await manager.existsBy(ObservationRow, { featureId: row.id }))
+        throw refused('in-use', 'Not removed: models were looked at for it, and their looks would go with it.');
+    },
+  },
+  {
+    path: 'feature-states',
+    what: 'This state',
+    type: FeatureStateRow,
+    create: CreateFeatureState,
+    change: ChangeFeatureState,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: noJob,
+    check: (_, row: FeatureStateRow) => checkYears(row.fromYear, row.toYear, 'toYear'),
+    checkDelete: async (manager, row: FeatureStateRow) => {
+      if (await manager.existsBy(ObservationRow, { stateId: row.id }))
+        throw refused('in-use', 'Not removed: it was seen on a model, and that look would lose what it saw.');
+    },
+  },
+  {
+    path: 'variants',
+    what: 'This issue',
+    type: VariantRow,
+    create: CreateVariant,
+    change: ChangeVariant,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: noJob,
+    check: (_, row: VariantRow) => {
+      checkYears(row.startEarliest, row.startLatest, 'startLatest');
+      checkYears(row.startLatest, row.endEarliest, 'endEarliest');
+      checkYears(row.endEarliest, row.endLatest, 'endLatest');
+    },
+  },
+  {
+    path: 'histories',
+    what: 'This history',
+    type: HistoryRow,
+    change: ChangeHistory,
+    movesPlan: false,
+    jobOf: noJob,
+  },
+  {
+    path: 'house-style',
+    what: 'The house style',
+    type: HouseStyleRow,
+    change: ChangeHouseStyle,
+    movesPlan: false,
+    jobOf: noJob,
   },
 ];
+
+function checkYears(from: number | null, to: number | null, field: string): void {
+  if (from !== null && to !== null && from > to)
+    throw refused('years', `Not saved: ${to} is before ${from}.`, { [field]: `Not before ${from}.` });
+}
+
+/** A statement is about one specimen, or about a casting and perhaps one of its variants. */
+async function checkSource(manager: EntityManager, row: SourceRow): Promise<void> {
+  checkYears(row.fromYear, row.toYear, 'toYear');
+  if ((row.specimenId === null) === (row.castingId === null))
+    throw refused('about', 'A statement is about one model or about one casting.', {
+      statement: 'Say what it is about.',
+    });
+  if (row.variantId && !(await manager.existsBy(VariantRow, { id: row.variantId, castingId: row.castingId! })))
+    throw refused('about', 'This issue is not one of that casting.', { variantId: 'Choose one of its issues.' });
+}
 
 /** Signed-off jobs are closed: their rows are read, not changed. */
 export async function assertJobIsOpen(manager: EntityManager, jobId: string | null): Promise<void> {

@@ -60,6 +60,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         const jobId = await findOpenJob(manager, kind, before);
         const { version } = request.query;
         if (version !== undefined && Number(version) !== before.version) throw stale({ ...before });
+        await kind.checkDelete?.(manager, before as never);
         await manager.delete(kind.type, { id: request.params.id });
         if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
       });

@@ -8,6 +8,7 @@ import { WantRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
+import { assertMayStrip } from './assertMayStrip.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
@@ -27,19 +28,14 @@ async function actOnTask(manager: EntityManager, taskId: string, body: ActOnTask
   await assertJobIsOpen(manager, task.jobId);
   if (body.act === 'take back') await assertNothingRestsOn(manager, task);
   else if (!(body.act === 'done' && task.state === 'doing')) await assertMayStart(manager, task, now);
+  const wentAhead = body.act === 'take back' ? null : await assertMayStrip(manager, task, body.goAheadBecause);
   if (body.act === 'done') await assertWantIsSolved(manager, task);
   const state = body.act === 'start' ? 'doing' : body.act === 'done' ? 'done' : 'to do';
   const act = body.act === 'start' ? 'started' : body.act === 'done' ? 'done' : 'taken back';
   await manager.update(TaskRow, { id: task.id }, { state, version: task.version + 1 });
-  await manager.insert(TaskLogRow, {
-    id: randomUUID(),
-    taskId: task.id,
-    jobId: task.jobId,
-    who: body.who,
-    at: now.toISOString(),
-    act,
-    note: body.note,
-  });
+  const entry = { taskId: task.id, jobId: task.jobId, who: body.who, at: now.toISOString() };
+  if (wentAhead) await manager.insert(TaskLogRow, { id: randomUUID(), ...entry, act: 'went ahead', note: wentAhead });
+  await manager.insert(TaskLogRow, { id: randomUUID(), ...entry, act, note: body.note });
   await moveJobAlong(manager, task.jobId);
   return findRow(manager, TaskRow, task.id, 'This task');
 }

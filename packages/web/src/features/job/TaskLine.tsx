@@ -1,5 +1,6 @@
 import { selectOpenLinks, type Task } from '@sardonyx/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { StartClock } from '../clocks/index.ts';
 import { PhotoDrop } from '../photos/index.ts';
 import { useActOnTaskMutation } from '../../shared/api/api.ts';
@@ -94,11 +95,14 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
   const [error, setError] = useState<AppError | null>(null);
   const [act, { isLoading }] = useActOnTaskMutation();
   const isGrave = task.irreversible || task.hazards.length > 0;
-  const send = async (what: 'start' | 'done' | 'take back') => {
+  const [reason, setReason] = useState('');
+  const isStopped = error?.code === 'stop-before-strip';
+  const send = async (what: 'start' | 'done' | 'take back', goAheadBecause?: string) => {
     setError(null);
     try {
-      await act({ id: task.id, act: what, who, note }).unwrap();
+      await act({ id: task.id, act: what, who, note, ...(goAheadBecause && { goAheadBecause }) }).unwrap();
       setNote('');
+      setReason('');
     } catch (problem) {
       setError(readAppError(problem));
     }
@@ -113,7 +117,7 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
         </label>
       )}
       <div className="flex flex-wrap gap-3">
-        {task.state === 'to do' && isReady && isGrave && (
+        {task.state === 'to do' && isReady && isGrave && !isStopped && (
           <HeldButton disabled={isLoading} onHeld={() => void send('start')}>
             Start: {task.title}
             {task.irreversible && <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>}
@@ -140,7 +144,29 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
           </button>
         )}
       </div>
-      {error && <ErrorNote error={error} onClose={() => setError(null)} />}
+      {isStopped && (
+        <div role="alert" className="space-y-2 border-4 border-sard bg-sheet p-3">
+          <p className="font-semibold">
+            <span aria-hidden>■ </span>
+            {error.message}
+          </p>
+          <p>
+            <Link className="underline underline-offset-4" to={`/jobs/${task.jobId}/identify`}>
+              Look at it again
+            </Link>{' '}
+            first. If it must go on all the same, say why; it goes into the record.
+          </p>
+          <label className="block">
+            <span className="text-note">Why it goes on</span>
+            <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
+          </label>
+          <HeldButton disabled={isLoading || reason.trim() === ''} onHeld={() => void send('start', reason)}>
+            Go on all the same: {task.title}
+            <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>
+          </HeldButton>
+        </div>
+      )}
+      {error && !isStopped && <ErrorNote error={error} onClose={() => setError(null)} />}
     </div>
   );
 }

@@ -1,14 +1,19 @@
-import { computeNextLooks, identifySpecimen, selectAnswers } from '@sardonyx/core';
+import { selectAnswers, selectStatements } from '@sardonyx/core';
 import { useMemo } from 'react';
+import { useReport } from './identifier/useReport.ts';
 import { useJob } from './JobContext.tsx';
 
 /** Everything identification has to say about the specimen in hand. */
 export function useIdentification() {
-  const { specimen } = useJob();
-  const { catalogue, observations } = specimen;
-  return useMemo(() => {
-    const answers = selectAnswers(catalogue, observations);
-    const identification = identifySpecimen(catalogue, answers);
-    return { catalogue, identification, looks: computeNextLooks(catalogue, answers, identification) };
-  }, [catalogue, observations]);
+  const { specimen, view } = useJob();
+  const { catalogue, observations, measurements, sources } = specimen;
+  const asked = useMemo(
+    () => ({
+      catalogue,
+      answers: selectAnswers(catalogue, observations, measurements),
+      statements: selectStatements(sources),
+    }),
+    [catalogue, observations, measurements, sources],
+  );
+  return useReport(asked.catalogue, asked.answers, asked.statements, view.house.lossThreshold);
 }

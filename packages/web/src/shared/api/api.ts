@@ -8,7 +8,11 @@ import type {
   Health,
   JobView,
   LogCoat,
+  HouseView,
+  ImportReport,
+  RecordStates,
   ShelfView,
+  SpecimenView,
   StartTimer,
   TimersView,
 } from '@sardonyx/contract';
@@ -44,16 +48,32 @@ export type RowKind =
   | 'jobs'
   | 'specimens'
   | 'photos'
-  | 'castings';
+  | 'castings'
+  | 'measurements'
+  | 'sources'
+  | 'features'
+  | 'feature-states'
+  | 'variants'
+  | 'histories'
+  | 'house-style';
 
 export interface Row {
   readonly id: string;
   readonly version: number;
 }
 
+const CATALOGUE_KINDS: readonly RowKind[] = ['castings', 'features', 'feature-states', 'variants', 'sources'];
+
+/** What must be asked again after an edit. */
+function tagsOf(_result: unknown, _error: unknown, { kind }: { readonly kind: RowKind }) {
+  if (kind === 'house-style' || kind === 'histories') return ['House', 'Job'] as const;
+  if (CATALOGUE_KINDS.includes(kind)) return ['Catalogue', 'Bench', 'Job'] as const;
+  return kind === 'observations' ? (['Bench', 'Job', 'Catalogue'] as const) : (['Bench', 'Job'] as const);
+}
+
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health'],
+  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -63,6 +83,8 @@ export const api = createApi({
     getShelf: build.query<ShelfView, void>({ query: () => 'shelf', providesTags: ['Shelf'] }),
     getCatalogue: build.query<CatalogueView, void>({ query: () => 'castings', providesTags: ['Catalogue'] }),
     getCasting: build.query<CastingView, string>({ query: (id) => `castings/${id}`, providesTags: ['Catalogue'] }),
+    getSpecimen: build.query<SpecimenView, string>({ query: (id) => `specimens/${id}`, providesTags: ['Job'] }),
+    getHouse: build.query<HouseView, void>({ query: () => 'house', providesTags: ['House'] }),
     getTimers: build.query<TimersView, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     findPlaces: build.query<FoundPlace[], string>({ query: (q) => ({ url: 'find', params: { q } }) }),
     createJob: build.mutation<Job, CreateJob>({
@@ -73,7 +95,10 @@ export const api = createApi({
       query: (body) => ({ url: 'castings', method: 'POST', body }),
       invalidatesTags: ['Catalogue'],
     }),
-    actOnTask: build.mutation<Task, { id: string; act: 'start' | 'done' | 'take back'; who: string; note: string }>({
+    actOnTask: build.mutation<
+      Task,
+      { id: string; act: 'start' | 'done' | 'take back'; who: string; note: string; goAheadBecause?: string }
+    >({
       query: ({ id, ...body }) => ({ url: `tasks/${encodeURIComponent(id)}/acts`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
     }),
@@ -106,9 +131,25 @@ export const api = createApi({
       }),
       invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health'],
     }),
+    recordStates: build.mutation<null, RecordStates & { readonly variantId: string }>({
+      query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
+      invalidatesTags: ['Catalogue', 'Job'],
+    }),
+    beginImport: build.mutation<ImportReport, string>({
+      query: (body) => ({
+        url: 'catalogue/imports',
+        method: 'POST',
+        body,
+        headers: { 'content-type': 'text/csv' },
+      }),
+    }),
+    getImport: build.query<ImportReport, string>({ query: (id) => `catalogue/imports/${id}` }),
+    cancelImport: build.mutation<null, string>({
+      query: (id) => ({ url: `catalogue/imports/${id}`, method: 'DELETE' }),
+    }),
     createRow: build.mutation<Row, { kind: RowKind; body: Readonly<Record<string, unknown>> }>({
       query: ({ kind, body }) => ({ url: kind, method: 'POST', body }),
-      invalidatesTags: ['Bench', 'Job'],
+      invalidatesTags: tagsOf,
     }),
     changeRow: build.mutation<
       Row,
@@ -119,8 +160,7 @@ export const api = createApi({
         method: 'PATCH',
         body: { ...changes, version },
       }),
-      invalidatesTags: (_result, _error, { kind }) =>
-        kind === 'castings' ? ['Catalogue', 'Bench', 'Job'] : ['Bench', 'Job'],
+      invalidatesTags: tagsOf,
     }),
     deleteRow: build.mutation<null, { kind: RowKind; id: string; version: number }>({
       query: ({ kind, id, version }) => ({
@@ -128,7 +168,7 @@ export const api = createApi({
         method: 'DELETE',
         params: { version },
       }),
-      invalidatesTags: ['Bench', 'Job'],
+      invalidatesTags: tagsOf,
     }),
   }),
 });
@@ -141,6 +181,12 @@ export const {
   useGetCatalogueQuery,
   useGetCastingQuery,
   useGetTimersQuery,
+  useGetSpecimenQuery,
+  useGetHouseQuery,
+  useRecordStatesMutation,
+  useBeginImportMutation,
+  useGetImportQuery,
+  useCancelImportMutation,
   useFindPlacesQuery,
   useCreateJobMutation,
   useCreateCastingMutation,

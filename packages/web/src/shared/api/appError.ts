@@ -3,6 +3,8 @@ import type { ErrorBody } from '@sardonyx/contract';
 /** Everything that can go wrong with a request, as plain data; one component shows it. */
 export interface AppError {
   readonly kind: 'offline' | 'bad input' | 'missing' | 'stale' | 'refused' | 'fault';
+  /** The server's name for it. */
+  readonly code?: string;
   readonly message: string;
   readonly fields?: Readonly<Record<string, string>>;
   /** For a stale save: the row as it stands now. */
@@ -27,6 +29,7 @@ export function convertToAppError(status: number, body: unknown): AppError {
   return {
     kind: KINDS[status] ?? 'fault',
     message: known.message ?? 'Something broke on the way. Nothing was saved; try again.',
+    ...(known.code ? { code: known.code } : {}),
     ...(known.fields ? { fields: known.fields } : {}),
     ...(known.current ? { current: known.current } : {}),
   };

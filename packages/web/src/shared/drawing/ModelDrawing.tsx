@@ -20,6 +20,8 @@ interface ModelDrawingProps {
   readonly parts: readonly DrawnPart[];
   readonly label: string;
   readonly className?: string;
+  /** Only this part of the view, in mm. */
+  readonly crop?: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
   /** Marks in the drawing's millimetres. */
   readonly children?: ReactNode;
 }
@@ -27,13 +29,17 @@ interface ModelDrawingProps {
 const PAD_MM = 2;
 
 /** One view of a model in its paint; what is missing is an outline. */
-export function ModelDrawing({ view, paint, parts, label, className = '', children }: ModelDrawingProps) {
+export function ModelDrawing({ view, paint, parts, label, className = '', crop, children }: ModelDrawingProps) {
   return (
     <svg
       role={children ? 'group' : 'img'}
       aria-label={label}
       className={className}
-      viewBox={`${-PAD_MM} ${-PAD_MM} ${view.widthMm + 2 * PAD_MM} ${view.heightMm + 2 * PAD_MM + 1}`}
+      viewBox={
+        crop
+          ? `${crop.x} ${crop.y} ${crop.width} ${crop.height}`
+          : `${-PAD_MM} ${-PAD_MM} ${view.widthMm + 2 * PAD_MM} ${view.heightMm + 2 * PAD_MM + 1}`
+      }
     >
       <ellipse cx={view.widthMm / 2} cy={view.heightMm} rx={view.widthMm * 0.48} ry={1.1} fill="#000" opacity={0.22} />
       {mergeShapes(view).map((shape, i) => (

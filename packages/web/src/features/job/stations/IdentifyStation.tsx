@@ -1,51 +1,124 @@
-import { describeVerdict } from '@sardonyx/core';
+import {
+  describeVerdict,
+  QUESTIONS,
+  rankLooks,
+  WORTH_A_LOOK_BITS,
+  type IdentifyCatalogue,
+  type NextLook,
+  type Question,
+} from '@sardonyx/core';
 import { useState } from 'react';
+import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { useIdentification } from '../useIdentification.ts';
 import { Verdict, Zones } from '../Zones.tsx';
+import { CompareExamples } from './identify/CompareExamples.tsx';
 import { DateRuler } from './identify/DateRuler.tsx';
 import { EvidenceList } from './identify/EvidenceList.tsx';
 import { LookPoints } from './identify/LookPoints.tsx';
+import { MindChangers } from './identify/MindChangers.tsx';
+import { Originality } from './identify/Originality.tsx';
 import { RankedVariants } from './identify/RankedVariants.tsx';
+import { Sizes } from './identify/Sizes.tsx';
+import { Statements } from './identify/Statements.tsx';
+import { StopNotice } from './identify/StopNotice.tsx';
 
-/** Below this a look tells the variants apart too little to be named. */
-const WORTH_A_LOOK_BITS = 0.05;
+const QUESTION_WORDS: Readonly<Record<Question, string>> = {
+  variant: 'Which issue is it?',
+  date: 'When was it made?',
+  original: 'Is it all original?',
+};
 
-/** Which issue is it, when was it made: look-points on the model, the verdict beside them. */
+/** Which issue is it, when was it made, is it original, should it be left alone: looks on the model, the verdict beside. */
 export function IdentifyStation() {
-  const known = useIdentification();
-  const { catalogue, identification, looks } = known;
+  const { report, catalogue, isStale, problem } = useIdentification();
   const [featureId, setFeatureId] = useState<string | null>(null);
-  const chosen = featureId ?? looks[0]?.featureId ?? catalogue.features[0]?.id ?? null;
-  const next = looks.find((look) => look.gainBits > WORTH_A_LOOK_BITS);
-  const nextFeature = catalogue.features.find((feature) => feature.id === next?.featureId);
+  const [question, setQuestion] = useState<Question>('variant');
   return (
-    <Zones model={<LookPoints {...known} chosen={chosen} onChoose={setFeatureId} />}>
-      <Verdict
-        rest={
-          nextFeature ? (
-            <>
-              Look next at{' '}
-              <button
-                type="button"
-                className="underline underline-offset-4"
-                onClick={() => setFeatureId(nextFeature.id)}
-              >
-                {nextFeature.label.toLowerCase()}
-              </button>
-              : it would settle {next!.gainBits.toFixed(1)} bits on average.
-            </>
-          ) : (
-            'No look left that would tell the variants apart.'
-          )
-        }
-      >
-        {describeVerdict(identification, catalogue)}
-      </Verdict>
-      <DateRuler identification={identification} />
-      <RankedVariants identification={identification} />
-      <EvidenceList identification={identification} catalogue={catalogue} />
+    <Zones
+      model={
+        <LookPoints
+          catalogue={catalogue}
+          looks={report?.looks ?? []}
+          question={question}
+          chosen={featureId}
+          onChoose={setFeatureId}
+        />
+      }
+    >
+      {problem && <EmptyNote title="This could not be worked out.">{problem}</EmptyNote>}
+      {!report && !problem && <p role="status">Weighing what was seen ...</p>}
+      {report && (
+        <div className="space-y-6" aria-busy={isStale}>
+          <Verdict
+            rest={
+              <NextLookLine
+                {...{ catalogue, question }}
+                looks={report.looks}
+                onQuestion={setQuestion}
+                onChoose={setFeatureId}
+              />
+            }
+          >
+            <span aria-live="polite">
+              {describeVerdict(report.identification, catalogue).replace(/ %/g, '\u00a0%')}
+            </span>
+          </Verdict>
+          <StopNotice stop={report.stop} catalogue={catalogue} onChoose={setFeatureId} />
+          <DateRuler identification={report.identification} catalogue={catalogue} />
+          <RankedVariants identification={report.identification} catalogue={catalogue} />
+          <Sizes measures={catalogue.measures} />
+          <Originality identification={report.identification} catalogue={catalogue} />
+          <EvidenceList identification={report.identification} catalogue={catalogue} />
+          <MindChangers mindChangers={report.mindChangers} catalogue={catalogue} onChoose={setFeatureId} />
+          <Statements />
+          <CompareExamples />
+        </div>
+      )}
       <TaskList station="identify" />
     </Zones>
+  );
+}
+
+interface NextLookLineProps {
+  readonly catalogue: IdentifyCatalogue;
+  readonly looks: readonly NextLook[];
+  readonly question: Question;
+  readonly onQuestion: (question: Question) => void;
+  readonly onChoose: (featureId: string) => void;
+}
+
+/** The question to be settled, and the look that settles most of it for the least effort. */
+function NextLookLine({ catalogue, looks, question, onQuestion, onChoose }: NextLookLineProps) {
+  const [next] = rankLooks(looks, question);
+  const label = [...catalogue.features, ...catalogue.measures].find((look) => look.id === next?.featureId)?.label;
+  const isWorth = next !== undefined && next.gainBits[question] >= WORTH_A_LOOK_BITS;
+  return (
+    <>
+      <span role="radiogroup" aria-label="Which question to settle first" className="mt-2 flex flex-wrap gap-x-4">
+        {QUESTIONS.map((one) => (
+          <label key={one} className="flex min-h-9 items-center gap-2">
+            <input type="radio" name="question" checked={one === question} onChange={() => onQuestion(one)} />
+            {QUESTION_WORDS[one]}
+          </label>
+        ))}
+      </span>
+      {isWorth && label ? (
+        <span>
+          Look next at{' '}
+          <button
+            type="button"
+            className="font-semibold text-ink underline underline-offset-4"
+            onClick={() => onChoose(next.featureId)}
+          >
+            {label.toLowerCase()}
+          </button>
+          : worth <span className="figure">{next.gainBits[question].toFixed(1)}</span> bits on average
+          {next.destroys && `, but it destroys ${next.destroys}`}.
+        </span>
+      ) : (
+        <span>No look is left that would tell much about it.</span>
+      )}
+    </>
   );
 }

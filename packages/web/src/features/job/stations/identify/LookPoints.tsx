@@ -1,119 +1,218 @@
-import type { Identification, IdentifyCatalogue, NextLook, ViewKind } from '@sardonyx/core';
-import { useState } from 'react';
+import {
+  rankLooks,
+  type IdentifyCatalogue,
+  type IdentifyFeature,
+  type NextLook,
+  type Question,
+  type ViewKind,
+} from '@sardonyx/core';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
 import { EmptyNote } from '../../../../shared/ui/Notice.tsx';
+import { areSingleKeysOn, isField } from '../../../../shared/ui/singleKeys.ts';
 import { useJob } from '../../JobContext.tsx';
-import { LookLine } from './LookLine.tsx';
+import { LookInHand } from './LookInHand.tsx';
+import { describeEffort } from './describeEffort.ts';
+import { CERTAINTY_KEYS, useAnswer } from './useAnswer.ts';
 
 const VIEW_WORDS: Readonly<Record<ViewKind, string>> = { side: 'Side', base: 'Base', end: 'Front' };
 
 interface LookPointsProps {
   readonly catalogue: IdentifyCatalogue;
-  readonly identification: Identification;
   readonly looks: readonly NextLook[];
+  readonly question: Question;
+  /** null: whatever tells most next. */
   readonly chosen: string | null;
+  readonly onChoose: (featureId: string | null) => void;
+}
+
+/**
+ * Things to look at on the model: numbered points on the drawing, hollow until answered, and the same list under it in the
+ * order that settles the question fastest. One selection for both; the whole run works by keyboard.
+ */
+export function LookPoints({ catalogue, looks, question, chosen, onChoose }: LookPointsProps) {
+  const { specimen, isClosed } = useJob();
+  const answer = useAnswer();
+  const list = useRef<HTMLOListElement>(null);
+  const answered = new Set(specimen.observations.map((one) => one.featureId));
+  const featureById = new Map(catalogue.features.map((feature) => [feature.id, feature]));
+  const open = rankLooks(looks, question).filter(
+    (look) => featureById.has(look.featureId) && !answered.has(look.featureId),
+  );
+  const order = [...open.map((look) => look.featureId), ...[...answered].filter((id) => featureById.has(id))];
+  const inHand = featureById.get(chosen ?? order[0] ?? '') ?? null;
+
+  const move = (id: string | null) => {
+    onChoose(id);
+    requestAnimationFrame(() => list.current?.querySelector<HTMLElement>('[aria-current="true"]')?.focus());
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (!inHand || isField(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+    const at = order.indexOf(inHand.id);
+    if (event.key === 'ArrowDown') move(order[Math.min(order.length - 1, at + 1)]!);
+    else if (event.key === 'ArrowUp') move(order[Math.max(0, at - 1)]!);
+    else if (!areSingleKeysOn() || isClosed) return;
+    else if (event.key === 'n') move(null);
+    else if (/^\d$/.test(event.key)) {
+      const state = inHand.states[(Number(event.key) + 9) % 10];
+      if (state) answer(inHand, { stateId: state.id });
+      onChoose(inHand.id);
+    } else if (CERTAINTY_KEYS[event.key]) {
+      answer(inHand, { certainty: CERTAINTY_KEYS[event.key]! });
+      onChoose(inHand.id);
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  if (catalogue.features.length === 0)
+    return (
+      <>
+        <Drawing catalogue={catalogue} order={[]} answered={answered} inHand={null} onChoose={onChoose} />
+        <EmptyNote title="The catalogue has no issues of this casting yet.">
+          It can be restored all the same; what it is is written down as not known.
+        </EmptyNote>
+      </>
+    );
+  return (
+    <div className="space-y-3" onKeyDown={onKey}>
+      <Drawing catalogue={catalogue} order={order} answered={answered} inHand={inHand} onChoose={onChoose} />
+      {inHand && (
+        <LookInHand
+          feature={inHand}
+          onNext={() => move(null)}
+          hasNext={open.some((look) => look.featureId !== inHand.id)}
+        />
+      )}
+      <ol
+        ref={list}
+        aria-label="Things to look at on the model"
+        className="max-h-96 overflow-y-auto border border-hairline bg-sheet"
+      >
+        {order.map((id, i) => (
+          <LookRow
+            key={id}
+            feature={featureById.get(id)!}
+            number={i + 1}
+            isInHand={id === inHand?.id}
+            onChoose={onChoose}
+          />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+interface LookRowProps {
+  readonly feature: IdentifyFeature;
+  readonly number: number;
+  readonly isInHand: boolean;
   readonly onChoose: (featureId: string) => void;
 }
 
-/** Numbered points on the drawing, hollow until answered, and the same list under it in the order that settles most. */
-export function LookPoints({ catalogue, looks, chosen, onChoose }: LookPointsProps) {
+function LookRow({ feature, number, isInHand, onChoose }: LookRowProps) {
+  const { specimen } = useJob();
+  const answer = specimen.observations.find((one) => one.featureId === feature.id);
+  const seen = feature.states.find((state) => state.id === answer?.stateId);
+  return (
+    <li
+      className={`border-b border-hairline border-l-4 last:border-b-0 ${isInHand ? 'border-l-sard' : 'border-l-transparent'}`}
+    >
+      <button
+        type="button"
+        aria-current={isInHand}
+        className="flex min-h-11 w-full items-center gap-3 px-3 text-left"
+        onClick={() => onChoose(feature.id)}
+      >
+        <span
+          className={`figure inline-grid size-7 shrink-0 place-items-center border border-ink ${answer ? 'bg-ink text-sheet' : ''}`}
+        >
+          {number}
+        </span>
+        <span className={isInHand ? 'font-semibold' : ''}>{feature.label}</span>
+        <span className="ml-auto text-right text-soft-ink">
+          {answer ? [seen?.label, answer.certainty].filter(Boolean).join(', ') : describeEffort(feature)}
+        </span>
+      </button>
+    </li>
+  );
+}
+
+interface DrawingProps {
+  readonly catalogue: IdentifyCatalogue;
+  readonly order: readonly string[];
+  readonly answered: ReadonlySet<string>;
+  readonly inHand: IdentifyFeature | null;
+  readonly onChoose: (featureId: string) => void;
+}
+
+function Drawing({ catalogue, order, answered, inHand, onChoose }: DrawingProps) {
   const { specimen, paint } = useJob();
   const drawing = specimen.casting?.casting.drawing;
   const keyOf = new Map(specimen.casting?.features.map((feature) => [feature.id, feature.key]));
-  const answered = new Set(specimen.observations.map((one) => one.featureId));
-  const order = [
-    ...looks.map((look) => look.featureId),
-    ...catalogue.features.filter((feature) => answered.has(feature.id)).map((feature) => feature.id),
-  ];
-  const numberOf = new Map(order.map((id, i) => [id, i + 1]));
-  const homeView = drawing?.views.find((view) =>
-    view.anchors.some((anchor) => anchor.featureKey === keyOf.get(chosen ?? '')),
+  const home = drawing?.views.find((view) =>
+    view.anchors.some((anchor) => anchor.featureKey === keyOf.get(inHand?.id ?? '')),
   )?.view;
-  const [picked, setPicked] = useState<ViewKind | null>(null);
-  const view = drawing?.views.find((candidate) => candidate.view === (picked ?? homeView ?? 'side'));
-  const choose = (id: string) => {
-    setPicked(null);
-    onChoose(id);
-  };
+  const [picked, setPicked] = useState<{ readonly view: ViewKind; readonly for: string | undefined } | null>(null);
+  const shown = picked && picked.for === inHand?.id ? picked.view : home;
+  const view = drawing?.views.find((candidate) => candidate.view === (shown ?? 'side')) ?? drawing?.views[0];
+  if (!drawing || !view)
+    return (
+      <EmptyNote title="Nobody knows yet what this is.">
+        Answer what you can see, and measure it on the right; the catalogue narrows down. When one casting leads, say so
+        and its drawing and parts appear.
+      </EmptyNote>
+    );
   return (
-    <>
-      {drawing && view ? (
-        <div>
-          <div role="group" aria-label="Side of the drawing" className="flex gap-2">
-            {drawing.views.map((candidate) => (
-              <button
-                key={candidate.view}
-                type="button"
-                aria-pressed={candidate.view === view.view}
-                className={`quiet-button ${candidate.view === view.view ? 'font-bold text-ink' : ''}`}
-                onClick={() => setPicked(candidate.view)}
-              >
-                {VIEW_WORDS[candidate.view]}
-              </button>
-            ))}
-          </div>
-          <ModelDrawing
-            view={view}
-            paint={paint}
-            parts={specimen.parts}
-            label={`${specimen.specimen.name}, ${VIEW_WORDS[view.view].toLowerCase()}`}
-            className="h-64 w-full border border-hairline bg-paper"
+    <div>
+      <div role="group" aria-label="Side of the drawing" className="flex gap-2">
+        {drawing.views.map((candidate) => (
+          <button
+            key={candidate.view}
+            type="button"
+            aria-pressed={candidate.view === view.view}
+            className={`quiet-button ${candidate.view === view.view ? 'font-bold text-ink' : ''}`}
+            onClick={() => setPicked({ view: candidate.view, for: inHand?.id })}
           >
-            {view.anchors.map((anchor) => {
-              const feature = catalogue.features.find((candidate) => keyOf.get(candidate.id) === anchor.featureKey);
-              if (!feature) return null;
-              const isChosen = feature.id === chosen;
-              return (
-                <g key={feature.id} className="cursor-pointer" onClick={() => choose(feature.id)} aria-hidden>
-                  <circle
-                    cx={anchor.x}
-                    cy={anchor.y}
-                    r={isChosen ? 3.2 : 2.6}
-                    fill={answered.has(feature.id) ? 'var(--ink)' : 'var(--sheet)'}
-                    stroke={isChosen ? 'var(--sard)' : 'var(--ink)'}
-                    strokeWidth={isChosen ? 0.9 : 0.4}
-                  />
-                  <text
-                    x={anchor.x}
-                    y={anchor.y + 1.1}
-                    textAnchor="middle"
-                    fontSize={3}
-                    fontWeight={700}
-                    fill={answered.has(feature.id) ? 'var(--sheet)' : 'var(--ink)'}
-                  >
-                    {numberOf.get(feature.id)}
-                  </text>
-                </g>
-              );
-            })}
-          </ModelDrawing>
-        </div>
-      ) : (
-        <EmptyNote title="Nobody knows yet what this is.">
-          Answer what you can see below; the catalogue narrows down. When one casting leads, say so on the right and its
-          drawing and parts appear.
-        </EmptyNote>
-      )}
-      {catalogue.features.length === 0 ? (
-        <EmptyNote title="The catalogue has no variants of this casting yet.">
-          It can be restored all the same; what it is is written down as not known.
-        </EmptyNote>
-      ) : (
-        <ol aria-label="Things to look at on the model" className="border border-hairline bg-sheet">
-          {order.map((id) => {
-            const feature = catalogue.features.find((candidate) => candidate.id === id)!;
-            return (
-              <LookLine
-                key={id}
-                feature={feature}
-                number={numberOf.get(id)!}
-                isChosen={id === chosen}
-                onChoose={() => choose(id)}
+            {VIEW_WORDS[candidate.view]}
+          </button>
+        ))}
+      </div>
+      <ModelDrawing
+        view={view}
+        paint={paint}
+        parts={specimen.parts}
+        label={`${specimen.specimen.name}, ${VIEW_WORDS[view.view].toLowerCase()}`}
+        className="h-52 w-full border border-hairline bg-paper"
+      >
+        {view.anchors.map((anchor) => {
+          const feature = catalogue.features.find((candidate) => keyOf.get(candidate.id) === anchor.featureKey);
+          if (!feature) return null;
+          const isInHand = feature.id === inHand?.id;
+          return (
+            <g key={feature.id} className="cursor-pointer" onClick={() => onChoose(feature.id)} aria-hidden>
+              <circle
+                cx={anchor.x}
+                cy={anchor.y}
+                r={isInHand ? 3.2 : 2.6}
+                fill={answered.has(feature.id) ? 'var(--ink)' : 'var(--sheet)'}
+                stroke={isInHand ? 'var(--sard)' : 'var(--ink)'}
+                strokeWidth={isInHand ? 0.9 : 0.4}
               />
-            );
-          })}
-        </ol>
-      )}
-    </>
+              <text
+                x={anchor.x}
+                y={anchor.y + 1.1}
+                textAnchor="middle"
+                fontSize={3}
+                fontWeight={700}
+                fill={answered.has(feature.id) ? 'var(--sheet)' : 'var(--ink)'}
+              >
+                {order.indexOf(feature.id) + 1}
+              </text>
+            </g>
+          );
+        })}
+      </ModelDrawing>
+    </div>
   );
 }

@@ -1,73 +1,140 @@
-import { formatPercent, type Identification } from '@sardonyx/core';
+import { formatPercent, type Identification, type IdentifyCatalogue } from '@sardonyx/core';
+import { useState } from 'react';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
+import { CompareVariants } from './CompareVariants.tsx';
 
 const SHOWN = 5;
 
-/** The variants by probability, "none of them" among them. For an unknown model the casting can be settled from here. */
-export function RankedVariants({ identification }: { readonly identification: Identification }) {
+interface RankedVariantsProps {
+  readonly identification: Identification;
+  readonly catalogue: IdentifyCatalogue;
+}
+
+/** The issues by probability with what fits each and what does not; any two side by side. */
+export function RankedVariants({ identification, catalogue }: RankedVariantsProps) {
   const { specimen, isClosed } = useJob();
   const dispatch = useAppDispatch();
-  const { ranked, noneProbability } = identification;
+  const { ranked, variantCount, noneProbability } = identification;
+  const [compared, setCompared] = useState<readonly string[]>([]);
   if (ranked.length === 0) return null;
   const shown = ranked.slice(0, SHOWN);
-  const others = ranked.slice(SHOWN).reduce((sum, variant) => sum + variant.probability, 0);
+  const others = 1 - noneProbability - shown.reduce((sum, variant) => sum + variant.probability, 0);
   const settle = (castingId: string, name: string) =>
     void dispatch(
       changeRow({ kind: 'specimens', row: specimen.specimen, changes: { castingId }, label: `casting: ${name}` }),
     );
+  const toggle = (id: string) =>
+    setCompared((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before.slice(-1), id]));
   return (
-    <table className="w-full border-collapse">
-      <caption className="sr-only">Variants by probability</caption>
-      <tbody>
-        {shown.map((variant) => (
-          <tr key={variant.variantId} className="border-t border-hairline">
-            <th scope="row" className="py-1.5 pr-3 text-left font-normal">
-              {variant.name}
-            </th>
-            <Probability value={variant.probability} />
-            {!specimen.casting && !isClosed && (
-              <td className="py-1 pl-3 text-right">
+    <section aria-label="Issues by probability">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">Issues by probability</caption>
+        <thead className="sr-only">
+          <tr>
+            <th>Issue</th>
+            <th>Bar</th>
+            <th>Probability</th>
+            <th>Compare</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((variant) => (
+            <tr key={variant.variantId} className="border-t border-hairline align-top">
+              <th scope="row" className="py-1.5 pr-3 text-left font-normal">
+                <span className={variant === ranked[0] ? 'font-semibold' : ''}>{variant.name}</span>
+                <Fit variantId={variant.variantId} catalogue={catalogue} />
+              </th>
+              <Probability value={variant.probability} />
+              <td className="py-0.5 pl-2 text-right whitespace-nowrap">
+                {!specimen.casting && !isClosed && (
+                  <button
+                    type="button"
+                    className="quiet-button"
+                    onClick={() => settle(variant.castingId, variant.name)}
+                  >
+                    This casting
+                  </button>
+                )}
                 <button
                   type="button"
-                  className="quiet-button whitespace-nowrap"
-                  onClick={() => settle(variant.castingId, variant.name)}
+                  aria-pressed={compared.includes(variant.variantId)}
+                  aria-label={`Compare ${variant.name}`}
+                  className={`quiet-button ml-2 ${compared.includes(variant.variantId) ? 'font-bold text-ink' : ''}`}
+                  onClick={() => toggle(variant.variantId)}
                 >
-                  This casting
+                  {compared.includes(variant.variantId) ? '● compared' : '○ compare'}
                 </button>
               </td>
-            )}
-          </tr>
-        ))}
-        {ranked.length > SHOWN && (
-          <tr className="border-t border-hairline text-soft-ink">
+            </tr>
+          ))}
+          {variantCount > SHOWN && (
+            <tr className="border-t border-hairline text-soft-ink">
+              <th scope="row" className="py-1.5 pr-3 text-left font-normal">
+                {variantCount - SHOWN} more
+              </th>
+              <Probability value={Math.max(0, others)} />
+              <td />
+            </tr>
+          )}
+          <tr className="border-y border-hairline text-soft-ink">
             <th scope="row" className="py-1.5 pr-3 text-left font-normal">
-              {ranked.length - SHOWN} more
+              None in the catalogue
             </th>
-            <Probability value={others} />
+            <Probability value={noneProbability} />
+            <td />
           </tr>
-        )}
-        <tr className="border-y border-hairline text-soft-ink">
-          <th scope="row" className="py-1.5 pr-3 text-left font-normal">
-            None in the catalogue
-          </th>
-          <Probability value={noneProbability} />
-        </tr>
-      </tbody>
-    </table>
+        </tbody>
+      </table>
+      {compared.length === 2 && <CompareVariants catalogue={catalogue} variantIds={compared} />}
+      {compared.length === 1 && <p className="mt-1 text-note text-soft-ink">Choose a second one to compare it with.</p>}
+    </section>
+  );
+}
+
+/** Which looks fit this issue and which do not. */
+function Fit({ variantId, catalogue }: { readonly variantId: string; readonly catalogue: IdentifyCatalogue }) {
+  const { specimen } = useJob();
+  const variant = catalogue.variants.find((candidate) => candidate.id === variantId);
+  const fits: string[] = [];
+  const misfits: string[] = [];
+  for (const { featureId, stateId, certainty } of specimen.observations) {
+    const feature = catalogue.features.find((candidate) => candidate.id === featureId);
+    const recorded = variant?.states[featureId];
+    if (!feature || !recorded || !stateId || certainty === 'replaced') continue;
+    (recorded[stateId] ? fits : misfits).push(feature.label.toLowerCase());
+  }
+  if (fits.length + misfits.length === 0) return null;
+  return (
+    <span className="block text-note text-soft-ink">
+      {fits.length > 0 && (
+        <>
+          <span className="sr-only">For it: </span>
+          <span aria-hidden>+ </span>
+          {fits.join(', ')}
+        </>
+      )}
+      {misfits.length > 0 && (
+        <span className="block text-ink">
+          <span className="sr-only">Against it: </span>
+          <span aria-hidden>− </span>
+          {misfits.join(', ')}
+        </span>
+      )}
+    </span>
   );
 }
 
 function Probability({ value }: { readonly value: number }) {
   return (
     <>
-      <td className="w-32 py-1.5" aria-hidden>
+      <td className="w-24 py-2.5" aria-hidden>
         <div className="h-3 border border-strong-line">
           <div className="h-full bg-ink" style={{ width: `${value * 100}%` }} />
         </div>
       </td>
-      <td className="figure w-28 py-1.5 pl-3 text-right whitespace-nowrap">{formatPercent(value)}</td>
+      <td className="figure w-24 py-1.5 pl-2 text-right whitespace-nowrap">{formatPercent(value)}</td>
     </>
   );
 }

@@ -1,0 +1,148 @@
+import {
+  ALTERATION_GROUPS,
+  PART_ROLES,
+  SIZE_NAMES,
+  SOURCE_CERTAINTIES,
+  type AlterationGroup,
+  type PartRole,
+  type SizeName,
+  type SourceCertainty,
+} from '@sardonyx/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsHexColor,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
+
+const KEY = /^[a-z0-9][a-z0-9-]{0,39}$/;
+const KEY_WORDS = { message: 'A key is small letters, digits and hyphens.' };
+const NAME_IT = { message: 'Give it a name.' };
+const YEAR_WORDS = { message: 'A year, with a decimal part where it is known: 1962.5.' };
+
+export class CreateMeasurement {
+  @IsString() @IsNotEmpty() specimenId!: string;
+  @IsIn(SIZE_NAMES) what!: SizeName;
+  @IsNumber({}, { message: 'The size in mm, as a number.' }) @Min(1) @Max(600) valueMm!: number;
+  @IsNumber() @Min(0) @Max(20) spreadMm!: number;
+}
+
+export class ChangeMeasurement extends VersionedChange {
+  @IsChanged() @IsNumber({}, { message: 'The size in mm, as a number.' }) @Min(1) @Max(600) valueMm?: number;
+  @IsChanged() @IsNumber() @Min(0) @Max(20) spreadMm?: number;
+}
+
+/** A dated statement, about exactly one of casting (with or without variant) and specimen. */
+export class CreateSource {
+  @OrNull() @IsString() castingId!: string | null;
+  @OrNull() @IsString() variantId!: string | null;
+  @OrNull() @IsString() specimenId!: string | null;
+  @IsString() @IsNotEmpty({ message: 'What does it say?' }) @MaxLength(120) statement!: string;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear!: number | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear!: number | null;
+  @IsString() @IsNotEmpty({ message: 'Who says so, and where?' }) @MaxLength(500) origin!: string;
+  @IsIn(SOURCE_CERTAINTIES) certainty!: SourceCertainty;
+}
+
+export class ChangeSource extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty({ message: 'What does it say?' }) @MaxLength(120) statement?: string;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear?: number | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear?: number | null;
+  @IsChanged() @IsString() @IsNotEmpty({ message: 'Who says so, and where?' }) @MaxLength(500) origin?: string;
+  @IsChanged() @IsIn(SOURCE_CERTAINTIES) certainty?: SourceCertainty;
+}
+
+export class CreateFeature {
+  @IsString() @IsNotEmpty() rangeId!: string;
+  @Matches(KEY, KEY_WORDS) key!: string;
+  @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label!: string;
+  @IsString() @MaxLength(500) howToLook!: string;
+  @IsIn(PART_ROLES) partRole!: PartRole;
+  @IsInt() @Min(1) @Max(8) effort!: number;
+  @IsString() @MaxLength(120) destroys!: string;
+  @IsIn(ALTERATION_GROUPS) group!: AlterationGroup;
+}
+
+export class ChangeFeature extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label?: string;
+  @IsChanged() @IsString() @MaxLength(500) howToLook?: string;
+  @IsChanged() @IsIn(PART_ROLES) partRole?: PartRole;
+  @IsChanged() @IsInt() @Min(1) @Max(8) effort?: number;
+  @IsChanged() @IsString() @MaxLength(120) destroys?: string;
+  @IsChanged() @IsIn(ALTERATION_GROUPS) group?: AlterationGroup;
+}
+
+export class CreateFeatureState {
+  @IsString() @IsNotEmpty() featureId!: string;
+  @Matches(KEY, KEY_WORDS) key!: string;
+  @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label!: string;
+  @OrNull() @IsHexColor() colourHex!: string | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear!: number | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear!: number | null;
+  @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) lookAlikes!: string[];
+}
+
+export class ChangeFeatureState extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label?: string;
+  @IsChangedOrNull() @IsHexColor() colourHex?: string | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear?: number | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear?: number | null;
+  @IsChanged() @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) lookAlikes?: string[];
+}
+
+export class CreateVariant {
+  @IsString() @IsNotEmpty() castingId!: string;
+  @Matches(KEY, KEY_WORDS) key!: string;
+  @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) name!: string;
+  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startEarliest!: number;
+  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startLatest!: number;
+  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endEarliest!: number;
+  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endLatest!: number;
+  @IsNumber() @Min(0) @Max(10) rarity!: number;
+  @IsString() @MaxLength(500) rarityEvidence!: string;
+}
+
+export class ChangeVariant extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) name?: string;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startEarliest?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startLatest?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endEarliest?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endLatest?: number;
+  @IsChanged() @IsNumber() @Min(0) @Max(10) rarity?: number;
+  @IsChanged() @IsString() @MaxLength(500) rarityEvidence?: string;
+}
+
+export class RecordedState {
+  @IsString() @IsNotEmpty() stateId!: string;
+  @IsNumber() @Min(0.0001) @Max(1) share!: number;
+}
+
+/** What a variant is known with for one feature, as a set; empty means "not recorded". */
+export class RecordStates {
+  @IsString() @IsNotEmpty() featureId!: string;
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => RecordedState)
+  states!: RecordedState[];
+}
+
+export class ChangeHouseStyle extends VersionedChange {
+  @IsChanged() @IsNumber({}, { message: 'Rarity points, 0 to 10.' }) @Min(0) @Max(10) lossThreshold?: number;
+}
+
+export class ChangeHistory extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(60) label?: string;
+  @IsChanged() @IsNumber({}, { message: 'A share, 0 to 1.' }) @Min(0.001) @Max(1) prior?: number;
+}

@@ -1,0 +1,88 @@
+import { groupBy } from '../groupBy.ts';
+import type { Casting, Feature, FeatureState, History, Source, Variant, VariantState } from '../model/catalogue.ts';
+import { SIZE_NAMES, type SizeName } from '../model/workpiece.ts';
+import { selectStatements } from './selectAnswers.ts';
+import type { IdentifyCatalogue, IdentifyFeature, IdentifyMeasure, IdentifyVariant } from './catalogue.ts';
+
+/** The rows that identification rests on, as they are kept. */
+export interface CatalogueRows {
+  readonly castings: readonly Pick<Casting, 'id' | 'number' | 'name' | 'lengthMm' | 'wheelbaseMm'>[];
+  readonly features: readonly Feature[];
+  readonly states: readonly FeatureState[];
+  readonly variants: readonly Variant[];
+  readonly variantStates: readonly VariantState[];
+  readonly sources: readonly Source[];
+  readonly histories: readonly History[];
+}
+
+/** From one casting of a tool to the next, with the rounding of the catalogue; standard deviation, planning estimate. */
+const CASTING_TOLERANCE_MM = 0.3;
+
+const SIZE_WORDS: Readonly<Record<SizeName, { label: string; howToLook: string }>> = {
+  length: { label: 'Length', howToLook: 'Calipers over the body, bumpers and hooks left out; three readings.' },
+  wheelbase: { label: 'Wheelbase', howToLook: 'From axle middle to axle middle, on both sides.' },
+};
+
+/**
+ * Rows as identification wants them. `isOneCasting`: only its variants are in the rows, and their names stand without the
+ * casting; sizes then tell nothing apart and are left out. Features that no variant is known by are left out too.
+ */
+export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): IdentifyCatalogue {
+  const used = new Set(rows.variantStates.map((row) => row.featureId));
+  const statesOf = groupBy(rows.states, (state) => state.featureId);
+  const recordedOf = groupBy(rows.variantStates, (row) => row.variantId);
+  const saidOf = groupBy(
+    rows.sources.filter((source) => source.variantId !== null),
+    (source) => source.variantId!,
+  );
+  const castings = new Map(rows.castings.map((casting) => [casting.id, casting]));
+  return {
+    features: rows.features
+      .filter((feature) => used.has(feature.id))
+      .map((feature) => assembleFeature(feature, statesOf.get(feature.id) ?? [])),
+    measures: isOneCasting ? [] : SIZE_NAMES.map(createMeasure),
+    variants: rows.variants.map((variant): IdentifyVariant => {
+      const casting = castings.get(variant.castingId);
+      const { startEarliest, startLatest, endEarliest, endLatest } = variant;
+      return {
+        id: variant.id,
+        name: isOneCasting || !casting ? variant.name : `${casting.number} ${casting.name}, ${variant.name}`,
+        castingId: variant.castingId,
+        rarity: variant.rarity,
+        span: { startEarliest, startLatest, endEarliest, endLatest },
+        states: groupShares(recordedOf.get(variant.id) ?? []),
+        sizesMm: isOneCasting || !casting ? {} : { length: casting.lengthMm, wheelbase: casting.wheelbaseMm },
+        statements: selectStatements(saidOf.get(variant.id) ?? []),
+      };
+    }),
+    histories: rows.histories.map(({ key, label, prior, rates }) => ({ key, label, prior, rates })),
+  };
+}
+
+const createMeasure = (name: SizeName): IdentifyMeasure => ({
+  id: name,
+  ...SIZE_WORDS[name],
+  effort: 4,
+  toleranceMm: CASTING_TOLERANCE_MM,
+});
+
+function assembleFeature(feature: Feature, states: readonly FeatureState[]): IdentifyFeature {
+  const { id, label, howToLook, effort, destroys, group } = feature;
+  const idOf = new Map(states.map((state) => [state.key, state.id]));
+  return {
+    ...{ id, label, howToLook, effort, destroys, group },
+    states: states.map((state) => ({
+      id: state.id,
+      label: state.label,
+      fromYear: state.fromYear,
+      toYear: state.toYear,
+      lookAlikes: state.lookAlikes.flatMap((key) => idOf.get(key) ?? []),
+    })),
+  };
+}
+
+function groupShares(rows: readonly VariantState[]): Record<string, Record<string, number>> {
+  const shares: Record<string, Record<string, number>> = {};
+  for (const row of rows) (shares[row.featureId] ??= {})[row.stateId] = row.share;
+  return shares;
+}

@@ -1,0 +1,60 @@
+import type { IdentifySettings, IdentifyVariant } from './catalogue.ts';
+import { computeSpanDensity, quarterMiddle, type QuarterAxis } from './quarters.ts';
+import { weighStatements } from './weighStatements.ts';
+
+/** The production densities of all hypotheses one after the other, without their zeros at both ends. */
+export interface EncodedSpans {
+  /** First quarter of each hypothesis. */
+  readonly first: Int32Array;
+  /** Where its values begin; one more entry at the end. */
+  readonly offset: Int32Array;
+  readonly values: Float64Array;
+}
+
+/**
+ * Densities per quarter, each summing to 1: the span's trapezoid, weighed by what people said of the dates. A variant that
+ * nobody dated, and "none in the catalogue" at the end, are flat.
+ */
+export function encodeSpans(
+  axis: QuarterAxis,
+  variants: readonly IdentifyVariant[],
+  settings: IdentifySettings,
+): EncodedSpans {
+  const first = new Int32Array(variants.length + 1);
+  const offset = new Int32Array(variants.length + 2);
+  let values = new Float64Array(Math.max(axis.count, 1024));
+  let used = 0;
+  for (let i = 0; i <= variants.length; i++) {
+    const density = createDensity(axis, variants[i], settings);
+    const begin = density.findIndex((value) => value > 0);
+    const end = density.findLastIndex((value) => value > 0) + 1;
+    if (used + end - begin > values.length) {
+      const grown = new Float64Array(2 * values.length + axis.count);
+      grown.set(values);
+      values = grown;
+    }
+    values.set(density.subarray(begin, end), used);
+    first[i] = begin;
+    offset[i] = used;
+    used += end - begin;
+  }
+  offset[variants.length + 1] = used;
+  return { first, offset, values: values.slice(0, used) };
+}
+
+function createDensity(
+  axis: QuarterAxis,
+  variant: IdentifyVariant | undefined,
+  settings: IdentifySettings,
+): Float64Array {
+  const density = variant?.span
+    ? computeSpanDensity(axis, variant.span)
+    : new Float64Array(axis.count).fill(1 / axis.count);
+  if (!variant?.statements.length) return density;
+  let sum = 0;
+  for (let q = 0; q < axis.count; q++) {
+    density[q]! *= weighStatements(variant.statements, quarterMiddle(axis, q), settings);
+    sum += density[q]!;
+  }
+  return density.map((value) => value / sum);
+}

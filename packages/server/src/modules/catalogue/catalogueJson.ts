@@ -1,0 +1,19 @@
+import type { EntityManager } from 'typeorm';
+import { CastingPartRow, HistoryRow, JointRow } from '../../entities/catalogue.ts';
+import { readCatalogueTables } from './catalogueFile.ts';
+
+/** The whole catalogue with parts, joints, drawings and histories: docs/formats/catalogue.schema.json. */
+export async function readCatalogueJson(manager: EntityManager) {
+  const tables = await readCatalogueTables(manager);
+  const whole = {
+    ...tables,
+    parts: await manager.find(CastingPartRow, { order: { id: 'ASC' } }),
+    joints: await manager.find(JointRow, { order: { id: 'ASC' } }),
+    histories: await manager.find(HistoryRow, { order: { id: 'ASC' } }),
+  };
+  const plain = Object.entries(whole).map(([name, rows]) => [
+    name,
+    (rows as readonly { version: number }[]).map(({ version: _, ...fields }) => fields),
+  ]);
+  return { format: 'sardonyx-catalogue', formatVersion: 1, ...Object.fromEntries(plain) } as Record<string, unknown>;
+}

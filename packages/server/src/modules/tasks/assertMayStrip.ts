@@ -1,0 +1,46 @@
+import {
+  answerAll,
+  createReport,
+  formatPercent,
+  needsStopCheck,
+  selectAnswers,
+  selectStatements,
+} from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { HouseStyleRow } from '../../entities/house.ts';
+import { TaskLogRow, TaskRow } from '../../entities/work.ts';
+import { MeasurementRow, ObservationRow, SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { refused } from '../../http/errors.ts';
+import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
+import { findRow } from '../rows/versionedRows.ts';
+
+/**
+ * Holds back the first irreversible step of a model that may be worth more as it is. With a reason it goes on; what goes
+ * into the log is returned, null when there was nothing to override.
+ */
+export async function assertMayStrip(manager: EntityManager, task: TaskRow, reason?: string): Promise<string | null> {
+  const { specimenId } = task;
+  const tasks = await manager.findBy(TaskRow, { specimenId });
+  if (!needsStopCheck(task, tasks, await manager.findBy(TaskLogRow, { jobId: task.jobId }))) return null;
+  const { castingId } = await findRow(manager, SpecimenRow, specimenId, 'This model');
+  const catalogue = await readIdentifyCatalogue(manager, castingId);
+  const answers = selectAnswers(
+    catalogue,
+    await manager.findBy(ObservationRow, { specimenId }),
+    await manager.findBy(MeasurementRow, { specimenId }),
+  );
+  const statements = selectStatements(await manager.findBy(SourceRow, { specimenId }));
+  const identifier = answerAll(catalogue, answers, undefined, statements);
+  const { lossThreshold } = await findRow(manager, HouseStyleRow, 'house', 'The house style');
+  const { stop } = createReport(identifier, lossThreshold);
+  if (!stop.isHeld) return null;
+  const { loss } = stop;
+  const [worst] = loss.from;
+  const said = `expected loss ${loss.points.toFixed(1)} of 10, the house allows ${lossThreshold}; ${worst!.name} in its original coat ${formatPercent(worst!.chance)}`;
+  if (reason) return `${reason} (${said})`;
+  const look = catalogue.features.find(({ id }) => id === stop.settledBy?.featureId);
+  throw refused(
+    'stop-before-strip',
+    `Stop before you strip: ${said}. ${look ? `Look first at: ${look.label.toLowerCase()}.` : 'No harmless look would settle it.'}`,
+  );
+}

@@ -1,0 +1,55 @@
+import type { Answer, DatedStatement, IdentifyCatalogue, IdentifyReport } from '@sardonyx/core';
+import { useEffect, useRef, useState } from 'react';
+import type { IdentifyAnswer, IdentifyRequest } from './protocol.ts';
+
+export interface Reported {
+  /** null until the first answer came. */
+  readonly report: IdentifyReport | null;
+  /** The catalogue that the report is about. */
+  readonly catalogue: IdentifyCatalogue;
+  /** A newer answer is being worked out; the report shown is the one before. */
+  readonly isStale: boolean;
+  readonly problem: string | null;
+}
+
+/** Identifies in a worker. Typing and pressing go on meanwhile; only the newest question is answered. */
+export function useReport(
+  catalogue: IdentifyCatalogue,
+  answers: readonly Answer[],
+  statements: readonly DatedStatement[],
+  threshold: number,
+): Reported {
+  const worker = useRef<Worker | null>(null);
+  const sent = useRef<{ id: number; catalogue: IdentifyCatalogue | null }>({ id: 0, catalogue: null });
+  const [got, setGot] = useState<Reported>({ report: null, catalogue, isStale: true, problem: null });
+  useEffect(() => {
+    const own = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+    worker.current = own;
+    sent.current = { id: sent.current.id, catalogue: null };
+    return () => {
+      own.terminate();
+      worker.current = null;
+    };
+  }, []);
+  useEffect(() => {
+    const own = worker.current!;
+    const id = sent.current.id + 1;
+    const request: IdentifyRequest = {
+      ...{ id, answers, statements, threshold },
+      catalogue: sent.current.catalogue === catalogue ? null : catalogue,
+    };
+    sent.current = { id, catalogue };
+    own.onmessage = ({ data }: MessageEvent<IdentifyAnswer>) => {
+      if (data.id !== sent.current.id) return;
+      if (data.problem) sent.current.catalogue = null;
+      setGot({ report: data.report, catalogue, isStale: false, problem: data.problem });
+    };
+    own.postMessage(request);
+    setGot((before) =>
+      before.catalogue.variants === catalogue.variants || before.report === null
+        ? { ...before, isStale: true }
+        : { report: null, catalogue, isStale: true, problem: null },
+    );
+  }, [catalogue, answers, statements, threshold]);
+  return got;
+}

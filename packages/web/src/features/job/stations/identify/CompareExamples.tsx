@@ -1,0 +1,74 @@
+import { compareSpecimens, type ComparedPart } from '@sardonyx/core';
+import { useState } from 'react';
+import { useGetSpecimenQuery } from '../../../../shared/api/api.ts';
+import { Pending } from '../../../../shared/ui/Pending.tsx';
+import { useJob } from '../../JobContext.tsx';
+
+/** Another example of the same casting beside this one: the better part of each. */
+export function CompareExamples() {
+  const { specimen } = useJob();
+  const [otherId, setOtherId] = useState('');
+  if (specimen.alike.length === 0) return null;
+  return (
+    <section aria-label="Another example of this casting">
+      <h2 className="mb-1">Another example of this casting</h2>
+      <label className="block max-w-sm">
+        <span className="text-note">Compare part by part with</span>
+        <select value={otherId} onChange={(event) => setOtherId(event.target.value)}>
+          <option value="">choose one</option>
+          {specimen.alike.map((other) => (
+            <option key={other.specimenId} value={other.specimenId}>
+              {other.name}
+              {other.jobId ? '' : ' (in the drawer)'}
+            </option>
+          ))}
+        </select>
+      </label>
+      {otherId && <Compared otherId={otherId} />}
+    </section>
+  );
+}
+
+const PICKS: Readonly<Record<ComparedPart['pick'], string>> = {
+  first: '◀ this one',
+  second: '▶ the other',
+  even: '= even',
+  none: '✕ neither',
+};
+
+function Compared({ otherId }: { readonly otherId: string }) {
+  const { specimen } = useJob();
+  const { data: other, error } = useGetSpecimenQuery(otherId);
+  if (!other) return <Pending what="the other example" error={error} />;
+  const rows = compareSpecimens(specimen, other);
+  const better = rows.filter((row) => row.pick === 'second').length;
+  return (
+    <>
+      <p className="mt-2 font-semibold">
+        {better === 0
+          ? `${other.specimen.name} has nothing better to give.`
+          : `${better} of ${rows.length} parts are better on ${other.specimen.name}.`}
+      </p>
+      <table className="w-full border-collapse">
+        <thead>
+          <tr className="text-left text-note">
+            <th className="py-1">Part</th>
+            <th className="py-1">Better</th>
+            <th className="py-1">Because</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key} className="border-t border-hairline">
+              <th scope="row" className="py-1 text-left font-normal">
+                {row.name}
+              </th>
+              <td className={`py-1 ${row.pick === 'second' ? 'font-semibold' : ''}`}>{PICKS[row.pick]}</td>
+              <td className="py-1 text-soft-ink">{row.because}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
