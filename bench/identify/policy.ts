@@ -46,7 +46,12 @@ export const policy: Topic = {
       ({ name, value, unit: '', goal: { kind: 'at most', value: most }, yardstick: `${against}, ${how}` }) as const;
     return Promise.resolve([
       figure('identify.effortRatioList', tool.effort / list.effort, 0.45, 'effort against a plain list'),
-      figure('identify.effortRatioSorted', tool.effort / byEffort.effort, 0.75, 'effort against a list sorted by effort'),
+      figure(
+        'identify.effortRatioSorted',
+        tool.effort / byEffort.effort,
+        0.75,
+        'effort against a list sorted by effort',
+      ),
       figure('identify.looksRatio', tool.looks / list.looks, 0.75, 'looks against a plain list'),
     ]);
   },
@@ -55,7 +60,7 @@ export const policy: Topic = {
 const createSpent = (): Spent => ({ looks: 0, effort: 0 });
 
 const chooseNext = (identifier: Identifier) =>
-  rankLooks(computeNextLooks(identifier.computePosterior()), 'variant')[0]?.featureId;
+  rankLooks(computeNextLooks(identifier.computePosterior(), 'variant'))[0]?.featureId;
 
 function walk(
   catalogue: IdentifyCatalogue,

@@ -25,7 +25,12 @@ export const speed: Topic = {
       figure('identify.update50kMs', median(middle!.times), 16, `median; ${how(middle!)}`),
       figure('identify.update50kP95Ms', percentile(middle!.times, 0.95), 24, `95 of 100; ${how(middle!)}`),
       {
-        ...figure('identify.growth', median(middle!.times) / median(small!.times), 4.5, 'median at 50,000 against 12,500'),
+        ...figure(
+          'identify.growth',
+          median(middle!.times) / median(small!.times),
+          4.5,
+          'median at 50,000 against 12,500',
+        ),
         unit: '',
       },
       {
@@ -49,7 +54,11 @@ async function runWorker(): Promise<UpdateTimes[]> {
   const target = JSON.stringify(new URL('./updateWorker.ts', import.meta.url).href);
   // A worker does not inherit the loader for TypeScript; it registers its own first.
   const boot = `import('tsx/esm/api').then(({ register }) => (register(), import(${target})))`;
-  const worker = new Worker(boot, { eval: true, workerData: { sizes: SIZES }, resourceLimits: { maxOldGenerationSizeMb: 4096 } });
+  const worker = new Worker(boot, {
+    eval: true,
+    workerData: { sizes: SIZES },
+    resourceLimits: { maxOldGenerationSizeMb: 4096 },
+  });
   const got: UpdateTimes[] = [];
   await new Promise<void>((done, fail) => {
     worker.on('message', (times: UpdateTimes) => {

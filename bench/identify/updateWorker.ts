@@ -1,6 +1,13 @@
 /** Runs in a worker: times changed answers over simulated catalogues of the sizes asked for. */
 import { parentPort, workerData } from 'node:worker_threads';
-import { computeNextLooks, createIdentifier, createSeededRandom, describePosterior, pickOne, rankLooks } from '@sardonyx/core';
+import {
+  computeNextLooks,
+  createIdentifier,
+  createSeededRandom,
+  describePosterior,
+  pickOne,
+  rankLooks,
+} from '@sardonyx/core';
 import { createSimulatedCatalogue } from '../../packages/core/test/support/simulatedCatalogue.ts';
 
 export interface UpdateTimes {
@@ -32,7 +39,7 @@ function timeUpdates(variants: number, rounds: number): UpdateTimes {
     });
     const posterior = identifier.computePosterior();
     describePosterior(posterior);
-    rankLooks(computeNextLooks(posterior), 'variant');
+    rankLooks(computeNextLooks(posterior, 'variant'));
     if (round >= WARM_UP) times.push(performance.now() - began);
     given.push(feature.id);
     if (given.length > 8) identifier.setAnswerInPlace(given.shift()!, null);

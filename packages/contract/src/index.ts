@@ -40,6 +40,7 @@ export type {
   BenchView,
   CastingView,
   CatalogueEntry,
+  CatalogueVariant,
   CatalogueView,
   ErrorBody,
   FoundPlace,

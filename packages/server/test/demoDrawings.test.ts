@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { resolve } from 'node:path';
 import type { CastingView, CatalogueView } from '@sardonyx/contract';
-import { computeOpeningOrder, computePartMap, identifySpecimen, type JobRecord } from '@sardonyx/core';
+import { computeOpeningOrder, computePartMap, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
 import { Ajv } from 'ajv';
 import { expect } from 'chai';
 import sharp from 'sharp';
@@ -125,7 +125,12 @@ describe('what the demo says', () => {
         observations: Parameters<typeof identifySpecimen>[1];
       }[];
     }>('jobs/sg-05');
-    const { bounds } = identifySpecimen(specimens[0]!.catalogue, specimens[0]!.observations);
+    const { catalogue, observations } = specimens[0]!;
+    const identification = identifySpecimen(catalogue, observations);
+    expect(describeVerdict(identification, catalogue)).include(
+      'two tools are mixed: the base belongs to another issue',
+    );
+    const { bounds } = identification;
     expect(bounds.conflict?.later.setBy).include('patent line');
     expect(bounds.conflict?.earlier.setBy).match(/Maroon|Solid/);
   });

@@ -87,6 +87,8 @@ export interface CastingView {
   readonly variants: readonly Variant[];
   readonly variantStates: readonly VariantState[];
   readonly sources: readonly Source[];
+  /** Models of it on the shelf: on the bench, in the drawer, signed off. */
+  readonly specimens: readonly { readonly id: string; readonly jobId: string | null; readonly name: string }[];
 }
 
 export interface CatalogueEntry {
@@ -133,8 +135,6 @@ export interface SpecimenView {
   readonly measurements: readonly Measurement[];
   /** What people said of this very specimen's date. */
   readonly sources: readonly Source[];
-  /** Others of the same casting, on the bench, in the drawer or signed off. */
-  readonly alike: readonly { readonly specimenId: string; readonly jobId: string | null; readonly name: string }[];
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
 }

@@ -1,4 +1,5 @@
 import type { Posterior } from './createIdentifier.ts';
+import type { MassSample } from './selectMass.ts';
 
 /** Mass of date and history together, [history * quarters + quarter], and of the date alone. */
 export interface HistoryDates {
@@ -6,36 +7,37 @@ export interface HistoryDates {
   readonly density: Float64Array;
 }
 
-/** Hypotheses with less than this are left out: 50,000 of them change no quarter by 1e-9. */
-const NEGLIGIBLE = 1e-15;
-
 /**
  * The date per quarter: the mixture of the production spans over variants and histories, cut by the range-wide dates.
- * When nothing speaks of the date the histories share one density.
+ * When nothing speaks of the date the histories share one density. Summed over a sample of the mass: exact when that is all.
  */
-export function computeDateDensity({ encoded, joint, byHypothesis, dateShares, dateWeights }: Posterior): HistoryDates {
-  const { spans, axis, histories, hypothesisCount } = encoded;
+export function computeDateDensity(
+  { encoded, dateShares, dateWeights }: Posterior,
+  { index, weight, history }: MassSample,
+): HistoryDates {
+  const { spans, axis, histories } = encoded;
   const { first, offset, values } = spans;
   const size = histories.length;
   const byHistory = new Float64Array(size * axis.count);
   const density = new Float64Array(axis.count);
   if (!dateWeights || !dateShares) {
     const sums = new Float64Array(size);
-    for (let i = 0; i < hypothesisCount; i++) {
-      for (let h = 0; h < size; h++) sums[h]! += joint[i * size + h]!;
-      const p = byHypothesis[i]!;
-      if (p < NEGLIGIBLE) continue;
+    for (let s = 0; s < index.length; s++) {
+      const i = index[s]!;
+      const p = weight[s]!;
+      for (let h = 0; h < size; h++) sums[h]! += p * history[s * size + h]!;
       for (let k = offset[i]!, q = first[i]!; k < offset[i + 1]!; k++, q++) density[q]! += p * values[k]!;
     }
     for (let at = 0; at < byHistory.length; at++)
       byHistory[at] = sums[Math.floor(at / axis.count)]! * density[at % axis.count]!;
     return { byHistory, density };
   }
-  for (let i = 0; i < hypothesisCount; i++) {
-    if (byHypothesis[i]! < NEGLIGIBLE) continue;
+  for (let s = 0; s < index.length; s++) {
+    const i = index[s]!;
     for (let h = 0; h < size; h++) {
-      const p = joint[i * size + h]! / dateShares[i * size + h]!;
-      if (!(p > NEGLIGIBLE * NEGLIGIBLE)) continue;
+      const mass = weight[s]! * history[s * size + h]!;
+      if (mass === 0) continue;
+      const p = mass / dateShares[i * size + h]!;
       for (let k = offset[i]!, at = h * axis.count + first[i]!; k < offset[i + 1]!; k++, at++)
         byHistory[at]! += p * values[k]!;
     }

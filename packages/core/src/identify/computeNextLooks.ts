@@ -3,7 +3,7 @@ import { isDated, leakOutside, selectOutside } from './computeDateWeights.ts';
 import type { Posterior } from './createIdentifier.ts';
 import type { EncodedLook } from './encodeCatalogue.ts';
 import { createSampleDates, type SampleDates } from './createSampleDates.ts';
-import { selectMass, type MassSample } from './selectMass.ts';
+import { selectMass, thinSample, type MassSample } from './selectMass.ts';
 import { entropyTerm, mutualInformation } from '../numeric/entropy.ts';
 
 export const QUESTIONS = ['variant', 'date', 'original'] as const;
@@ -14,53 +14,52 @@ export interface NextLook {
   readonly featureId: string;
   readonly effort: number;
   readonly destroys: string;
-  /** Expected drop in the entropy of the answer to each question, in bits. */
-  readonly gainBits: Readonly<Record<Question, number>>;
+  /** Expected drop in the entropy of the answer to the question, in bits. */
+  readonly gainBits: number;
 }
 
-export interface SampleSizes {
-  readonly variants: number;
-  readonly dates: number;
-}
-
-/** Gains are summed over samples of the posterior mass of these sizes; smaller catalogues are summed whole. */
-const SAMPLES: SampleSizes = { variants: 4000, dates: 500 };
+/** Dates are weighed quarter by quarter on a thinner sample; small catalogues are summed whole. */
+const DATE_SAMPLE = 500;
 
 /** Below this a look tells too little about a question to be named, in bits. */
 export const WORTH_A_LOOK_BITS = 0.05;
 
 /**
- * Every look not taken yet with what it is expected to tell about each question.
+ * Every look not taken yet with what it is expected to tell about a question.
  *
  * Gain is the mutual information between the question and a sure reading: H(o) - sum_x p(x) H(o | x) (T. M. Cover and
  * J. A. Thomas, Elements of Information Theory, 1991, ch. 2). A reading that would cut the dates is weighed with its cut.
  */
-export function computeNextLooks(posterior: Posterior, sizes: SampleSizes = SAMPLES): NextLook[] {
+export function computeNextLooks(posterior: Posterior, question: Question): NextLook[] {
   const { encoded, answers } = posterior;
   const answered = new Set(answers.map((answer) => answer.featureId));
   const open = encoded.looks.filter((look) => !answered.has(look.id));
-  const sample = selectMass(posterior, sizes.variants);
-  const dateSample = selectMass(posterior, sizes.dates);
+  const sample = selectMass(posterior);
+  const dateSample = thinSample(sample, DATE_SAMPLE);
   const dates = createSampleDates(posterior, dateSample);
-  return open.map((look) => {
+  const gainOf = (look: EncodedLook): number => {
     const cut = look.feature?.states.some(isDated) ? createCut(look, posterior, dates) : null;
+    if (question === 'date') return gainOfDate(look, posterior, dateSample, dates, cut);
     const [variant, original] = cut
       ? gainsWithDates(look, posterior, dateSample, cut)
       : gainsWithoutDates(look, posterior, sample);
-    const gainBits = { variant, original, date: gainOfDate(look, posterior, dateSample, dates, cut) };
-    return { featureId: look.id, effort: look.effort, destroys: look.destroys, gainBits };
-  });
+    return question === 'variant' ? variant : original;
+  };
+  return open.map((look) => ({
+    ...{ featureId: look.id, effort: look.effort, destroys: look.destroys },
+    gainBits: gainOf(look),
+  }));
 }
 
 /**
- * Best first by gain per effort for one question. A look that destroys something comes after every harmless one that
- * would tell enough to be named.
+ * Best first by gain per effort. A look that destroys something comes after every harmless one that would tell enough to
+ * be named.
  */
-export function rankLooks(looks: readonly NextLook[], question: Question): NextLook[] {
+export function rankLooks(looks: readonly NextLook[]): NextLook[] {
   const isHeldBack = (look: NextLook) => look.destroys !== '';
-  const isUseful = (look: NextLook) => look.gainBits[question] >= WORTH_A_LOOK_BITS;
+  const isUseful = (look: NextLook) => look.gainBits >= WORTH_A_LOOK_BITS;
   const classOf = (look: NextLook) => (isHeldBack(look) ? (isUseful(look) ? 1 : 3) : isUseful(look) ? 0 : 2);
-  const rate = (look: NextLook) => look.gainBits[question] / look.effort;
+  const rate = (look: NextLook) => look.gainBits / look.effort;
   return [...looks].sort(
     (a, b) =>
       classOf(a) - classOf(b) || rate(b) - rate(a) || a.effort - b.effort || (a.featureId < b.featureId ? -1 : 1),
@@ -175,7 +174,7 @@ function splitGain(marginal: Float64Array, one: Float64Array): number {
   return mutualInformation([one, marginal.map((p, o) => Math.max(0, p - one[o]!))]);
 }
 
-/** The date, quarter by quarter, with the classes summed up first. */
+/** The date, quarter by quarter, with the classes that the sample has summed up first. */
 function gainOfDate(
   look: EncodedLook,
   posterior: Posterior,
@@ -184,36 +183,56 @@ function gainOfDate(
   cut: Cut | null,
 ): number {
   const { axis, histories } = posterior.encoded;
-  const { outcomeCount: outcomes, sureReading, altered, classCount, classOf } = look;
+  const { outcomeCount: outcomes, sureReading, altered } = look;
   const quarters = axis.count;
   const size = histories.length;
   const layers = cut ? size : 1;
-  const kept = new Float64Array(layers * classCount * quarters);
+  const { classes, rankOf } = selectUsedClasses(look, sample);
+  const kept = new Float64Array(layers * classes.length * quarters);
   const changed = new Float64Array(layers * quarters);
   for (let s = 0; s < sample.index.length; s++) {
-    const c = classOf[sample.index[s]!]!;
+    const c = rankOf[look.classOf[sample.index[s]!]!]!;
     for (let h = 0; h < size; h++) {
       const layer = cut ? h : 0;
       const weight = sample.weight[s]! * sample.history[s * size + h]!;
       if (weight === 0) continue;
-      dates.addInPlace(s, h, weight * (1 - altered[h]!), kept, (layer * classCount + c) * quarters);
+      dates.addInPlace(s, h, weight * (1 - altered[h]!), kept, (layer * classes.length + c) * quarters);
       if (altered[h]! > 0) dates.addInPlace(s, h, (weight * altered[h]!) / outcomes, changed, layer * quarters);
     }
   }
   const rows = Array.from({ length: quarters }, () => new Float64Array(outcomes));
+  const outside = Array.from({ length: outcomes }, (_, o) => (cut ? selectOutsideSet(look, o, posterior) : null));
   for (let layer = 0; layer < layers; layer++) {
-    for (let o = 0; o < outcomes; o++) {
-      const outside = cut ? selectOutsideSet(look, o, posterior) : null;
-      const leak = leakOutside(look.group === 'body casting', altered[layer]!, posterior.settings.readingRight.sure);
-      for (let q = 0; q < quarters; q++) {
-        let p = changed[layer * quarters + q]!;
-        for (let c = 0; c < classCount; c++)
-          p += kept[(layer * classCount + c) * quarters + q]! * sureReading[c * outcomes + o]!;
-        rows[q]![o]! += outside?.has(q) ? p * leak : p;
+    const leak = leakOutside(look.group === 'body casting', altered[layer]!, posterior.settings.readingRight.sure);
+    for (let q = 0; q < quarters; q++) {
+      const row = rows[q]!;
+      for (let o = 0; o < outcomes; o++) {
+        const p = changed[layer * quarters + q]!;
+        if (p > 0) row[o]! += outside[o]?.has(q) ? p * leak : p;
+      }
+      for (let c = 0; c < classes.length; c++) {
+        const mass = kept[(layer * classes.length + c) * quarters + q]!;
+        if (mass === 0) continue;
+        const from = classes[c]! * outcomes;
+        for (let o = 0; o < outcomes; o++) {
+          const p = mass * sureReading[from + o]!;
+          row[o]! += outside[o]?.has(q) ? p * leak : p;
+        }
       }
     }
   }
   return mutualInformation(rows);
+}
+
+/** A large catalogue has many classes of which a sample holds few. */
+function selectUsedClasses({ classOf, classCount }: EncodedLook, { index }: MassSample) {
+  const rankOf = new Int32Array(classCount).fill(-1);
+  const classes: number[] = [];
+  for (const i of index) {
+    const c = classOf[i]!;
+    if (rankOf[c]! < 0) rankOf[c] = classes.push(c) - 1;
+  }
+  return { classes, rankOf };
 }
 
 function selectOutsideSet({ feature }: EncodedLook, o: number, { encoded }: Posterior): Set<number> | null {

@@ -217,21 +217,40 @@ function computeDates(
   return { dated, weights, shares: weights && computeShares(encoded, weights) };
 }
 
-/** sum_q T_i(q) W_h(q), laid out like joint. */
+/**
+ * sum_q T_i(q) W_h(q), laid out like joint. The weights are level between the years that the answers name, so each span is
+ * summed stretch by stretch.
+ */
 function computeShares({ spans, axis, histories, hypothesisCount }: EncodedCatalogue, weights: Float64Array) {
   const size = histories.length;
   const shares = new Float64Array(hypothesisCount * size);
-  const { first, offset, values } = spans;
-  for (let i = 0, at = 0; i < hypothesisCount; i++) {
+  const { first, offset, cumulated } = spans;
+  const levelUntil = findLevels(weights, axis.count, size);
+  for (let i = 0; i < hypothesisCount; i++) {
     const begin = offset[i]!;
-    const end = offset[i + 1]!;
-    for (let h = 0; h < size; h++, at++) {
-      let sum = 0;
-      for (let k = begin, w = h * axis.count + first[i]!; k < end; k++, w++) sum += values[k]! * weights[w]!;
-      shares[at] = sum;
+    const from = first[i]!;
+    const end = from + offset[i + 1]! - begin;
+    let before = 0;
+    for (let q = from; q < end;) {
+      const until = Math.min(end, levelUntil[q]!);
+      const upTo = cumulated[begin + until - from - 1]!;
+      for (let h = 0; h < size; h++) shares[i * size + h]! += (upTo - before) * weights[h * axis.count + q]!;
+      before = upTo;
+      q = until;
     }
   }
   return shares;
+}
+
+/** For each quarter the first later one where the weight of any history is another. */
+function findLevels(weights: Float64Array, quarters: number, size: number): Int32Array {
+  const until = new Int32Array(quarters).fill(quarters);
+  for (let q = quarters - 2; q >= 0; q--) {
+    let isLevel = true;
+    for (let h = 0; h < size; h++) if (weights[h * quarters + q] !== weights[h * quarters + q + 1]) isLevel = false;
+    until[q] = isLevel ? until[q + 1]! : q + 1;
+  }
+  return until;
 }
 
 function speaksOfDate(answer: Answer | null, { feature }: EncodedLook): boolean {

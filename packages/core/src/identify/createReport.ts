@@ -2,7 +2,7 @@ import type { Answer, DatedStatement } from './catalogue.ts';
 import { isMeasured } from './catalogue.ts';
 import { checkStop, type StopCheck } from './checkStop.ts';
 import { computeExpectedLoss } from './computeExpectedLoss.ts';
-import { computeNextLooks, rankLooks, type NextLook } from './computeNextLooks.ts';
+import { computeNextLooks, rankLooks, type NextLook, type Question } from './computeNextLooks.ts';
 import type { Identifier } from './createIdentifier.ts';
 import { foreseeLooks, selectMindChangers, type Foreseen } from './foreseeLooks.ts';
 import { describePosterior, type Identification } from './identifySpecimen.ts';
@@ -10,7 +10,7 @@ import { describePosterior, type Identification } from './identifySpecimen.ts';
 /** Everything that is said of a specimen. */
 export interface IdentifyReport {
   readonly identification: Identification;
-  /** Looks not taken yet. */
+  /** Looks not taken yet, those that tell most about the question for their effort first. */
   readonly looks: readonly NextLook[];
   readonly mindChangers: readonly Foreseen[];
   readonly stop: StopCheck;
@@ -20,13 +20,17 @@ export interface IdentifyReport {
 const SMALL_CATALOGUE = 2000;
 const MOST_FORESEEN = 6;
 
-/** `threshold`: the expected loss that the house allows, in rarity points. */
-export function createReport(identifier: Identifier, threshold: number): IdentifyReport {
+/** `question`: what the next looks should settle. `threshold`: the expected loss that the house allows, in rarity points. */
+export function createReport(
+  identifier: Identifier,
+  threshold: number,
+  question: Question = 'variant',
+): IdentifyReport {
   const posterior = identifier.computePosterior();
   const identification = describePosterior(posterior);
-  const looks = computeNextLooks(posterior);
+  const looks = rankLooks(computeNextLooks(posterior, question));
   const loss = computeExpectedLoss(posterior);
-  const telling = rankLooks(looks, 'variant').map((look) => look.featureId);
+  const telling = looks.map((look) => look.featureId);
   const isSmall = posterior.encoded.variantCount <= SMALL_CATALOGUE;
   const foreseen = foreseeLooks(identifier, isSmall ? telling : telling.slice(0, MOST_FORESEEN));
   const [leader] = identification.ranked;

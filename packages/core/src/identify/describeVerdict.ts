@@ -7,7 +7,7 @@ const MOST_PIECES = 2;
 
 /** The verdict in one sentence, with its certainty and what was altered later. */
 export function describeVerdict(identification: Identification, catalogue: IdentifyCatalogue): string {
-  const { ranked, variantCount, noneProbability, date, evidence, impossible } = identification;
+  const { ranked, variantCount, noneProbability, date, evidence } = identification;
   const leader = ranked[0];
   if (!leader) return 'The catalogue has no variant of this casting yet.';
   const when = describeRegion(date.region90);
@@ -16,8 +16,16 @@ export function describeVerdict(identification: Identification, catalogue: Ident
     return `Probably none of the catalogue's variants (${formatPercent(noneProbability)}); the nearest is ${leader.name}.`;
   }
   const lead = leader.probability >= 0.5 ? leader.name : `Not settled; ${leader.name} leads`;
-  const torn = impossible ? '; what is cast in contradicts itself: parts of two tools' : '';
+  const torn = describeTorn(identification, catalogue);
   return `${lead}, ${when}, ${formatPercent(leader.probability)}${describeAltered(identification, catalogue)}${torn}.`;
+}
+
+/** What is cast in and does not belong together: the body is the model, so the base is what came from another tool. */
+function describeTorn(identification: Identification, catalogue: IdentifyCatalogue): string {
+  if (identification.impossible) return '; what is cast in contradicts itself: parts of two tools';
+  const altered = selectAltered(identification);
+  const isBaseForeign = catalogue.features.some(({ id, group }) => group === 'base casting' && altered.includes(id));
+  return isBaseForeign ? '; two tools are mixed: the base belongs to another issue' : '';
 }
 
 /** "; repainted (91 %): body colour": what speaks of later alteration among what was seen. */

@@ -9,6 +9,8 @@ export interface EncodedSpans {
   /** Where its values begin; one more entry at the end. */
   readonly offset: Int32Array;
   readonly values: Float64Array;
+  /** Mass of a hypothesis up to and with each of its quarters, laid out like values. */
+  readonly cumulated: Float64Array;
 }
 
 /**
@@ -39,7 +41,13 @@ export function encodeSpans(
     used += end - begin;
   }
   offset[variants.length + 1] = used;
-  return { first, offset, values: values.slice(0, used) };
+  values = values.slice(0, used);
+  const cumulated = new Float64Array(used);
+  for (let i = 0; i <= variants.length; i++) {
+    let sum = 0;
+    for (let k = offset[i]!; k < offset[i + 1]!; k++) cumulated[k] = sum += values[k]!;
+  }
+  return { first, offset, values, cumulated };
 }
 
 function createDensity(

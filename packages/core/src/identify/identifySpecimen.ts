@@ -50,8 +50,6 @@ export interface Identification {
 }
 
 export const MOST_RANKED = 40;
-/** Evidence and alterations are summed over a sample of the mass of this size; smaller catalogues are summed whole. */
-const EVIDENCE_SAMPLE = 4000;
 
 /**
  * Everything that the answers so far say of a specimen: see createIdentifier for the model. An empty catalogue leaves only
@@ -90,8 +88,8 @@ export function answerAll(
 export function describePosterior(posterior: Posterior): Identification {
   const { encoded, byHypothesis, dated, isImpossible } = posterior;
   const { variantCount, histories, untouched, source, axis } = encoded;
-  const sample = selectMass(posterior, EVIDENCE_SAMPLE);
-  const dates = computeDateDensity(posterior);
+  const sample = selectMass(posterior);
+  const dates = computeDateDensity(posterior, sample);
   const leading = selectLeading(byHypothesis, variantCount, MOST_RANKED);
   const leader = leading.length && byHypothesis[leading[0]!]! > 0 ? leading[0]! : variantCount;
   const chances = sumHistories(sample, histories.length);

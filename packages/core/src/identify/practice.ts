@@ -46,8 +46,8 @@ export function findLookPath(
   let effort = 0;
   for (;;) {
     const posterior = identifier.computePosterior();
-    const [next] = rankLooks(computeNextLooks(posterior), question);
-    const isWorth = next && next.destroys === '' && next.gainBits[question] >= WORTH_A_LOOK_BITS;
+    const [next] = rankLooks(computeNextLooks(posterior, question));
+    const isWorth = next && next.destroys === '' && next.gainBits >= WORTH_A_LOOK_BITS;
     const reading = readings.get(next?.featureId ?? '');
     if (computeLeadingMass(posterior, groups) >= SETTLED || !isWorth || !reading)
       return { featureIds, effort, identification: describePosterior(posterior) };

@@ -32,6 +32,11 @@ export const router = createBrowserRouter([
         path: 'catalogue/:castingId',
         lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.CastingPage)),
       },
+      { path: 'house', lazy: lazyPage(() => import('../features/house/index.ts').then((module) => module.HousePage)) },
+      {
+        path: 'practice',
+        lazy: lazyPage(() => import('../features/practice/index.ts').then((module) => module.PracticePage)),
+      },
       { path: 'safe', lazy: lazyPage(() => import('../features/keepsake/index.ts').then((module) => module.SafePage)) },
       { path: '*', element: <Nowhere /> },
     ],

@@ -11,6 +11,7 @@ import { readCatalogueTables } from './catalogueFile.ts';
 import { beginImport, type RunningImport } from './importCatalogue.ts';
 import { readCastingView } from './readCastingView.ts';
 import { readCatalogue } from './readCatalogueView.ts';
+import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
 import { recordStates } from './recordStates.ts';
 import { readCatalogueJson } from './catalogueJson.ts';
 
@@ -21,6 +22,10 @@ export function createCatalogueRoutes(room: Workroom): Router {
   });
   router.get('/castings/:id', async (request, response) => {
     response.json(await look(room, (manager) => readCastingView(manager, request.params.id)));
+  });
+  router.get('/castings/:id/identify', async (request, response) => {
+    const { id } = request.params;
+    response.json(await look(room, (manager) => readIdentifyCatalogue(manager, id)));
   });
   router.post('/castings', async (request, response) => {
     const body = await validateBody(CreateCasting, request.body);

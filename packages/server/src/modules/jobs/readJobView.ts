@@ -1,5 +1,5 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
-import { In, Not, type EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import {
@@ -53,14 +53,7 @@ export async function readSpecimenView(manager: EntityManager, specimen: Specime
     observations: await manager.findBy(ObservationRow, { specimenId: specimen.id }),
     measurements: await manager.findBy(MeasurementRow, { specimenId: specimen.id }),
     sources: await manager.findBy(SourceRow, { specimenId: specimen.id }),
-    alike: await findAlike(manager, specimen),
     findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),
     wants: await manager.findBy(WantRow, { specimenPartId: In(partIds) }),
   };
-}
-
-async function findAlike(manager: EntityManager, { id, castingId }: SpecimenRow): Promise<SpecimenView['alike']> {
-  if (!castingId) return [];
-  const others = await manager.find(SpecimenRow, { where: { castingId, id: Not(id) }, order: { id: 'ASC' } });
-  return others.map((other) => ({ specimenId: other.id, jobId: other.jobId, name: other.name }));
 }

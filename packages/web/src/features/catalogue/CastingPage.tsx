@@ -1,40 +1,56 @@
-import type { CastingView } from '@sardonyx/contract';
-import { lazy, Suspense } from 'react';
-import { Link, useParams } from 'react-router';
-import { useGetCastingQuery } from '../../shared/api/api.ts';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useGetCastingQuery, useGetSpecimenQuery } from '../../shared/api/api.ts';
+import { deleteRow } from '../../shared/edits/editRow.ts';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
+import { useAppDispatch } from '../../shared/store.ts';
 import { EmptyNote, LoadingNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
+import { CastingSources } from './CastingSources.tsx';
+import { EditFeatures } from './EditFeatures.tsx';
+import { EditVariants } from './EditVariants.tsx';
+import { VariantTable } from './VariantTable.tsx';
 
 const VariantTimeline = lazy(() =>
   import('./VariantTimeline.tsx').then((module) => ({ default: module.VariantTimeline })),
 );
 
-/** One casting: its issues along the years, its parts and how it holds together. */
+/** One casting: its issues along the years, its parts and how it holds together. Everything known of it can be edited. */
 export function CastingPage() {
   const { castingId = '' } = useParams();
+  const [params, setParams] = useSearchParams();
   const { data, error } = useGetCastingQuery(castingId);
+  const shownId = params.get('model') ?? data?.specimens[0]?.id ?? '';
+  const { data: model } = useGetSpecimenQuery(shownId, { skip: !shownId });
+  const [isEditing, setEditing] = useState(false);
   if (!data) return <Pending what="the casting" error={error} />;
-  const { casting, maker, range, variants, parts, joints, sources } = data;
+  const { casting, maker, range, variants, parts, joints, specimens } = data;
   const rarest = [...variants].sort((a, b) => b.rarity - a.rarity)[0];
   return (
     <div className="mx-auto max-w-[84rem] space-y-6 p-4">
-      <div>
-        <p className="text-soft-ink">
-          <Link className="underline underline-offset-4" to="/catalogue">
-            Catalogue
-          </Link>{' '}
-          · {maker.name} · {range.name}
-        </p>
-        <h1>
-          {casting.number} {casting.name}
-          {variants.length > 0 &&
-            `: ${variants.length} issues, ${Math.floor(Math.min(...variants.map((v) => v.startEarliest)))} to ${Math.floor(Math.max(...variants.map((v) => v.endLatest)))}`}
-        </h1>
-        <p className="text-soft-ink">
-          {casting.lengthMm} mm long, wheelbase {casting.wheelbaseMm} mm. {casting.construction}
-          {rarest && rarest.rarity >= 4 && ` Rarest: ${rarest.name} (${rarest.rarity} of 10). ${rarest.rarityEvidence}`}
-        </p>
+      <div className="flex flex-wrap items-start justify-between gap-4">
+        <div className="min-w-0">
+          <p className="text-soft-ink">
+            <Link className="underline underline-offset-4" to="/catalogue">
+              Catalogue
+            </Link>{' '}
+            · {maker.name} · {range.name}
+          </p>
+          <h1>
+            {casting.number} {casting.name}
+            {variants.length > 0 &&
+              `: ${variants.length} issues, ${Math.floor(Math.min(...variants.map((v) => v.startEarliest)))} to ${Math.floor(Math.max(...variants.map((v) => v.endLatest)))}`}
+          </h1>
+          <p className="max-w-4xl text-soft-ink">
+            {casting.lengthMm} mm long, wheelbase {casting.wheelbaseMm} mm. {casting.construction}
+            {rarest &&
+              rarest.rarity >= 4 &&
+              ` Rarest: ${rarest.name} (${rarest.rarity} of 10). ${rarest.rarityEvidence}`}
+          </p>
+        </div>
+        <button type="button" aria-pressed={isEditing} className="plain-button" onClick={() => setEditing(!isEditing)}>
+          {isEditing ? 'Done editing' : 'Edit what is known'}
+        </button>
       </div>
       <div className="grid gap-4 md:grid-cols-[2fr_2fr_1fr]">
         {casting.drawing.views.map((view) => (
@@ -44,22 +60,56 @@ export function CastingPage() {
             paint={{}}
             parts={parts.map((part) => ({ key: part.key, material: part.material, state: 'sound' }))}
             label={`${casting.name}, ${view.view}`}
-            className="h-44 w-full border border-hairline bg-paper"
+            className="h-36 w-full border border-hairline bg-paper"
           />
         ))}
       </div>
       {variants.length > 0 ? (
         <>
+          {specimens.length > 0 && (
+            <label className="flex flex-wrap items-center gap-3">
+              <span>▼ Evidence of a model on the shelf, notched on the features:</span>
+              <select
+                style={{ width: 'auto' }}
+                value={shownId}
+                onChange={(event) => setParams({ model: event.target.value }, { replace: true })}
+              >
+                {specimens.map((specimen) => (
+                  <option key={specimen.id} value={specimen.id}>
+                    {specimen.name}
+                  </option>
+                ))}
+              </select>
+              {model?.specimen.jobId && (
+                <Link
+                  className="underline underline-offset-4"
+                  to={`/jobs/${model.specimen.jobId}/identify?specimen=${encodeURIComponent(model.specimen.id)}`}
+                >
+                  Identify it
+                </Link>
+              )}
+            </label>
+          )}
           <Suspense fallback={<LoadingNote what="the timeline" />}>
-            <VariantTimeline variants={variants} />
+            <VariantTimeline view={data} observations={model?.observations ?? []} />
           </Suspense>
-          <VariantTable view={data} />
+          {!isEditing && <VariantTable view={data} />}
         </>
       ) : (
-        <EmptyNote title="No issue of it is known here.">
-          It can be restored all the same; Identify will say that it cannot tell them apart.
-        </EmptyNote>
+        !isEditing && (
+          <EmptyNote title="No issue of it is known here.">
+            It can be restored all the same; Identify will say that it cannot tell them apart. Add what you know with
+            “Edit what is known”.
+          </EmptyNote>
+        )
       )}
+      {isEditing && (
+        <>
+          <EditVariants view={data} />
+          <EditFeatures view={data} />
+        </>
+      )}
+      <CastingSources view={data} isEditing={isEditing} />
       <div className="grid gap-6 md:grid-cols-2">
         <section>
           <h2>Parts</h2>
@@ -96,69 +146,41 @@ export function CastingPage() {
           </ul>
         </section>
       </div>
-      {sources.length > 0 && (
-        <section>
-          <h2>What was said of its dates</h2>
-          <ul>
-            {sources.map((source) => (
-              <li key={source.id} className="border-t border-hairline py-1">
-                {source.statement}{' '}
-                {source.fromYear &&
-                  `(${source.fromYear}${source.toYear && source.toYear !== source.fromYear ? ` to ${source.toYear}` : ''})`}
-                : {source.origin} <span className="text-soft-ink">({source.certainty})</span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      {isEditing && <RemoveCasting casting={casting} onShelf={specimens.length} />}
     </div>
   );
 }
 
-/** The timeline's twin: every variant with what it is known by. */
-function VariantTable({ view }: { readonly view: CastingView }) {
-  const { variants, features, states, variantStates } = view;
-  const known = features.filter((feature) => variantStates.some((one) => one.featureId === feature.id));
-  const labelOf = new Map(states.map((state) => [state.id, state]));
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Issues and what they are known by">
-      <table className="w-full border-collapse text-note">
-        <thead>
-          <tr>
-            <th className="border-b border-strong-line p-1.5 text-left">Issue</th>
-            <th className="border-b border-strong-line p-1.5 text-left">Years</th>
-            {known.map((feature) => (
-              <th key={feature.id} className="border-b border-strong-line p-1.5 text-left">
-                {feature.label}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {variants.map((variant) => (
-            <tr key={variant.id}>
-              <th scope="row" className="border-b border-hairline p-1.5 text-left font-semibold">
-                {variant.name}
-              </th>
-              <td className="border-b border-hairline p-1.5 whitespace-nowrap">
-                {Math.floor(variant.startEarliest)} to {Math.floor(variant.endLatest)}
-              </td>
-              {known.map((feature) => {
-                const own = variantStates.filter((one) => one.variantId === variant.id && one.featureId === feature.id);
-                return (
-                  <td key={feature.id} className="border-b border-hairline p-1.5">
-                    {own.length ? (
-                      own.map((one) => labelOf.get(one.stateId)?.label).join(' or ')
-                    ) : (
-                      <span className="text-soft-ink">not recorded</span>
-                    )}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+interface RemoveCastingProps {
+  readonly casting: { readonly id: string; readonly version: number; readonly number: string; readonly name: string };
+  readonly onShelf: number;
+}
+
+/** Takes the casting with all its issues out of the catalogue; asks twice. */
+function RemoveCasting({ casting, onShelf }: RemoveCastingProps) {
+  const [isAsked, setAsked] = useState(false);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  if (onShelf > 0)
+    return <p className="text-soft-ink">It cannot be removed: {onShelf} of your models are of this casting.</p>;
+  const remove = async () => {
+    const label = `${casting.number} ${casting.name} removed`;
+    const problem = await dispatch(deleteRow({ kind: 'castings', row: casting, keep: null, label })).unwrap();
+    if (!problem) await navigate('/catalogue');
+  };
+  return isAsked ? (
+    <div role="alert" className="flex flex-wrap items-center gap-4 border-2 border-sard p-3">
+      <p>Its issues, parts and joints go with it, and this cannot be undone. Save the catalogue as JSON first.</p>
+      <button type="button" className="main-button" onClick={() => void remove()}>
+        Remove {casting.number} {casting.name}
+      </button>
+      <button type="button" className="plain-button" onClick={() => setAsked(false)}>
+        Keep it
+      </button>
     </div>
+  ) : (
+    <button type="button" className="quiet-button" onClick={() => setAsked(true)}>
+      Remove this casting from the catalogue
+    </button>
   );
 }

@@ -1,106 +1,173 @@
+import type { CatalogueEntry, CatalogueVariant } from '@sardonyx/contract';
 import { useDeferredValue, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useGetCatalogueQuery, useGetShelfQuery } from '../../shared/api/api.ts';
+import { useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
+import { FileExchange } from './FileExchange.tsx';
+import { PaintFound } from './PaintFound.tsx';
 
-/** All castings known here; typing narrows the list. */
+const SHELVES = {
+  all: 'Everything known',
+  here: 'On the shelf',
+  begun: 'Begun, not complete',
+  lacking: 'Not on the shelf',
+} as const;
+type Shelf = keyof typeof SHELVES;
+
+/** More than this nobody reads; typing narrows it. */
+const MOST_SHOWN = 60;
+const RARE = 5;
+
+/** All castings known here, what the shelf holds of each and what it lacks; typing narrows the list. */
 export function CataloguePage() {
   const { data, error } = useGetCatalogueQuery();
-  const [params] = useSearchParams();
-  const [text, setText] = useState('');
+  const [params, setParams] = useSearchParams();
+  const [text, setText] = useState(params.get('q') ?? '');
+  const shelf = (params.get('shelf') ?? 'all') as Shelf;
+  const isRareOnly = params.get('rare') === 'yes';
   const words = useDeferredValue(text).toLowerCase().split(/\s+/).filter(Boolean);
   if (!data) return <Pending what="the catalogue" error={error} />;
-  const shown = data.castings.filter((casting) =>
-    words.every((word) =>
-      `${casting.number} ${casting.name} ${casting.makerName} ${casting.rangeName} ${casting.bodyType}`
-        .toLowerCase()
-        .includes(word),
-    ),
-  );
-  const variants = shown.reduce((sum, casting) => sum + casting.variantCount, 0);
-  const onShelf = shown.filter((casting) => casting.onShelf > 0).length;
+  const set = (name: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value) before.set(name, value);
+        else before.delete(name);
+        return before;
+      },
+      { replace: true },
+    );
+  const found = data.castings.filter((entry) => isOnShelf(entry, shelf) && matches(entry, words, isRareOnly));
+  const variants = found.flatMap((entry) => entry.variants);
+  const held = variants.filter((variant) => variant.onShelf.length > 0).length;
   return (
     <div className="mx-auto max-w-[84rem] space-y-4 p-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div>
           <h1>
-            {shown.length} castings with {variants} variants; {onShelf} of them stand here.
+            {found.length} castings with {variants.length} issues; the shelf holds {held} and lacks{' '}
+            {variants.length - held}.
           </h1>
           <p className="text-soft-ink">
-            Open one to see its issues along the years, or add a casting that is not in here.
+            An issue is held when a model on the shelf is more probably that one than not. Open a casting to see its
+            issues along the years.
           </p>
         </div>
-        <Link to="/catalogue/new" className="plain-button">
-          Add a casting of your own
-        </Link>
+        <div className="flex flex-wrap gap-3">
+          <a href="#file" className="plain-button">
+            CSV and JSON
+          </a>
+          <Link to="/catalogue/new" className="plain-button">
+            Add a casting of your own
+          </Link>
+        </div>
       </div>
       <PaintFound id={params.get('paint')} />
-      <label className="block max-w-md">
-        <span className="font-semibold">Narrow down</span>
-        <input
-          type="search"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          placeholder="Number, name, maker or kind"
-        />
-      </label>
-      {shown.length === 0 ? (
-        <EmptyNote title={data.castings.length ? 'No casting is called that.' : 'The catalogue is empty.'}>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <label className="block grow max-w-md">
+          <span className="font-semibold">Narrow down</span>
+          <input
+            type="search"
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+              set('q', event.target.value);
+            }}
+            placeholder="Number, name, maker, kind, colour or issue"
+          />
+        </label>
+        <fieldset className="flex flex-wrap gap-x-4">
+          <legend className="font-semibold">Shelf</legend>
+          {Object.entries(SHELVES).map(([key, label]) => (
+            <label key={key} className="flex min-h-9 items-center gap-2">
+              <input
+                type="radio"
+                name="shelf"
+                checked={shelf === key}
+                onChange={() => set('shelf', key === 'all' ? '' : key)}
+              />
+              {label}
+            </label>
+          ))}
+        </fieldset>
+        <label className="flex min-h-9 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={isRareOnly}
+            onChange={(event) => set('rare', event.target.checked ? 'yes' : '')}
+          />
+          With an issue of rarity {RARE} or more
+        </label>
+      </div>
+      {found.length === 0 ? (
+        <EmptyNote title={data.castings.length ? 'No casting is like that.' : 'The catalogue is empty.'}>
           {data.castings.length
-            ? 'Try fewer letters, or add it as a casting of your own.'
-            : 'Add the castings that you restore: parts and joints by a short form.'}
+            ? 'Try fewer letters or another shelf, or add it as a casting of your own.'
+            : 'Add the castings that you restore by a short form, or bring a catalogue in as CSV below.'}
         </EmptyNote>
       ) : (
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-x-6">
-          {shown.map((casting) => (
-            <li key={casting.id} className="border-t border-hairline">
-              <Link to={`/catalogue/${casting.id}`} className="flex items-center gap-3 py-2 hover:bg-sunk">
-                <ModelDrawing
-                  view={casting.drawing.views[0]!}
-                  paint={{}}
-                  parts={[]}
-                  label={`${casting.name}, side`}
-                  className="h-14 w-24 shrink-0 bg-paper"
-                />
-                <span className="min-w-0">
-                  <span className="block">
-                    <span className="figure">{casting.number}</span> {casting.name}
-                  </span>
-                  <span className="block text-note text-soft-ink">
-                    {casting.makerName}
-                    {casting.fromYear && `, ${casting.fromYear} to ${casting.toYear}`}
-                  </span>
-                  <span className="block text-note text-soft-ink">
-                    {casting.variantCount} variants{casting.onShelf > 0 && `, ${casting.onShelf} here`}
-                  </span>
-                </span>
-              </Link>
-            </li>
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(19rem,1fr))] gap-x-6">
+          {found.slice(0, MOST_SHOWN).map((entry) => (
+            <CastingLine key={entry.id} entry={entry} />
           ))}
         </ul>
       )}
+      {found.length > MOST_SHOWN && (
+        <p className="text-soft-ink">{found.length - MOST_SHOWN} more: type to narrow down.</p>
+      )}
+      <FileExchange />
     </div>
   );
 }
 
-/** A paint that was found by name. */
-function PaintFound({ id }: { readonly id: string | null }) {
-  const { data: shelf } = useGetShelfQuery(undefined, { skip: !id });
-  const product = shelf?.products.find((candidate) => candidate.id === id);
-  if (!product) return null;
-  const pots = shelf!.pots.filter((pot) => pot.productId === id);
+function CastingLine({ entry }: { readonly entry: CatalogueEntry }) {
+  const held = entry.variants.filter((variant) => variant.onShelf.length > 0).length;
   return (
-    <p className="flex items-center gap-3 border border-strong-line bg-sheet p-3">
-      <span aria-hidden className="size-8 border border-ink" style={{ background: product.colourHex }} />
-      <span>
-        <strong>
-          {product.line} {product.name}
-        </strong>
-        : {product.binder} {product.kind}, {product.gloss}.{' '}
-        {pots.map((pot) => `${pot.place}, ${pot.leftMl} ml left`).join('; ') || 'No pot here.'}
-      </span>
-    </p>
+    <li className="border-t border-hairline">
+      <Link to={`/catalogue/${entry.id}`} className="flex items-center gap-3 py-2 hover:bg-sunk">
+        <ModelDrawing
+          view={entry.drawing.views[0]!}
+          paint={{}}
+          parts={[]}
+          label={`${entry.name}, side`}
+          className="h-14 w-24 shrink-0 bg-paper"
+        />
+        <span className="min-w-0">
+          <span className="block">
+            <span className="figure">{entry.number}</span> {entry.name}
+          </span>
+          <span className="block text-note text-soft-ink">
+            {entry.makerName}
+            {entry.fromYear && `, ${entry.fromYear} to ${entry.toYear}`}
+          </span>
+          <span className="flex flex-wrap items-center gap-x-2 text-note">
+            <span aria-hidden className="tracking-tight">
+              {entry.variants.slice(0, 12).map((variant) => (variant.onShelf.length ? '●' : '○'))}
+            </span>
+            <span className="text-soft-ink">
+              {entry.variants.length === 0 ? 'no issue known' : `holds ${held} of ${entry.variants.length}`}
+            </span>
+          </span>
+        </span>
+      </Link>
+    </li>
   );
 }
+
+function isOnShelf({ onShelf, variants }: CatalogueEntry, shelf: Shelf): boolean {
+  const isComplete = variants.every((variant) => variant.onShelf.length > 0);
+  if (shelf === 'here') return onShelf > 0;
+  if (shelf === 'begun') return onShelf > 0 && !isComplete;
+  return shelf === 'all' || onShelf === 0;
+}
+
+function matches(entry: CatalogueEntry, words: readonly string[], isRareOnly: boolean): boolean {
+  if (isRareOnly && !entry.variants.some(isRare)) return false;
+  const about = `${entry.number} ${entry.name} ${entry.makerName} ${entry.rangeName} ${entry.bodyType}`.toLowerCase();
+  return words.every(
+    (word) => about.includes(word) || entry.variants.some((variant) => variant.name.toLowerCase().includes(word)),
+  );
+}
+
+const isRare = (variant: CatalogueVariant) => variant.rarity >= RARE;

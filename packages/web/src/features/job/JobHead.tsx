@@ -1,7 +1,7 @@
 import { useNavigate, useLocation } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { formatDay, formatDue } from '../../shared/format.ts';
-import { Autosaved } from './Autosaved.tsx';
+import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useJob } from './JobContext.tsx';
 
 /** Which job, which of its models, and the facts of the job that can be changed here. */

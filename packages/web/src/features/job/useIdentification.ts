@@ -1,10 +1,10 @@
-import { selectAnswers, selectStatements } from '@sardonyx/core';
+import { selectAnswers, selectStatements, type Question } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useReport } from './identifier/useReport.ts';
 import { useJob } from './JobContext.tsx';
 
 /** Everything identification has to say about the specimen in hand. */
-export function useIdentification() {
+export function useIdentification(question: Question) {
   const { specimen, view } = useJob();
   const { catalogue, observations, measurements, sources } = specimen;
   const asked = useMemo(
@@ -15,5 +15,5 @@ export function useIdentification() {
     }),
     [catalogue, observations, measurements, sources],
   );
-  return useReport(asked.catalogue, asked.answers, asked.statements, view.house.lossThreshold);
+  return useReport(asked.catalogue, asked.answers, asked.statements, view.house.lossThreshold, question);
 }

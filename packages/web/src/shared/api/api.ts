@@ -16,7 +16,7 @@ import type {
   StartTimer,
   TimersView,
 } from '@sardonyx/contract';
-import type { Casting, CoatingLayer, Job, Photo, Task, Timer } from '@sardonyx/core';
+import type { Casting, CoatingLayer, IdentifyCatalogue, Job, Photo, Task, Timer } from '@sardonyx/core';
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
 import { cameOnline, wentOffline, type connectionSlice } from './connectionSlice.ts';
@@ -85,6 +85,10 @@ export const api = createApi({
     getCasting: build.query<CastingView, string>({ query: (id) => `castings/${id}`, providesTags: ['Catalogue'] }),
     getSpecimen: build.query<SpecimenView, string>({ query: (id) => `specimens/${id}`, providesTags: ['Job'] }),
     getHouse: build.query<HouseView, void>({ query: () => 'house', providesTags: ['House'] }),
+    getIdentifyCatalogue: build.query<IdentifyCatalogue, string>({
+      query: (castingId) => `castings/${castingId}/identify`,
+      providesTags: ['Catalogue', 'House'],
+    }),
     getTimers: build.query<TimersView, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     findPlaces: build.query<FoundPlace[], string>({ query: (q) => ({ url: 'find', params: { q } }) }),
     createJob: build.mutation<Job, CreateJob>({
@@ -183,6 +187,7 @@ export const {
   useGetTimersQuery,
   useGetSpecimenQuery,
   useGetHouseQuery,
+  useGetIdentifyCatalogueQuery,
   useRecordStatesMutation,
   useBeginImportMutation,
   useGetImportQuery,

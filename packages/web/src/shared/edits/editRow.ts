@@ -92,10 +92,13 @@ export const createRow = createAsyncThunk<
   }),
 );
 
-/** Takes a row away; undo puts it back with its old id. `keep` names the fields that a new row may carry. */
+/**
+ * Takes a row away; undo puts it back with its old id. `keep` names the fields that a new row may carry; null: it takes
+ * others with it and cannot be put back.
+ */
 export const deleteRow = createAsyncThunk<
   EditResult,
-  { kind: RowKind; row: Row; keep: readonly string[]; label: string }
+  { kind: RowKind; row: Row; keep: readonly string[] | null; label: string }
 >('edits/deleteRow', ({ kind, row, keep, label }, { dispatch }) =>
   track(dispatch, async () => {
     const fields = row as unknown as Fields;
@@ -108,6 +111,7 @@ export const deleteRow = createAsyncThunk<
       return null;
     }
     if (error) return refuse(dispatch, label, error);
+    if (keep === null) return null;
     dispatch(
       edits.undoKept({
         act: 'create',

@@ -1,4 +1,4 @@
-import type { Answer, DatedStatement, IdentifyCatalogue, IdentifyReport } from '@sardonyx/core';
+import type { Answer, DatedStatement, IdentifyCatalogue, IdentifyReport, Question } from '@sardonyx/core';
 
 /** What the page asks of the worker. The catalogue travels only when it is another one than before. */
 export interface IdentifyRequest {
@@ -7,6 +7,7 @@ export interface IdentifyRequest {
   readonly answers: readonly Answer[];
   readonly statements: readonly DatedStatement[];
   readonly threshold: number;
+  readonly question: Question;
 }
 
 export interface IdentifyAnswer {

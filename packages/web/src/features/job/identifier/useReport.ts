@@ -1,4 +1,4 @@
-import type { Answer, DatedStatement, IdentifyCatalogue, IdentifyReport } from '@sardonyx/core';
+import type { Answer, DatedStatement, IdentifyCatalogue, IdentifyReport, Question } from '@sardonyx/core';
 import { useEffect, useRef, useState } from 'react';
 import type { IdentifyAnswer, IdentifyRequest } from './protocol.ts';
 
@@ -18,6 +18,7 @@ export function useReport(
   answers: readonly Answer[],
   statements: readonly DatedStatement[],
   threshold: number,
+  question: Question,
 ): Reported {
   const worker = useRef<Worker | null>(null);
   const sent = useRef<{ id: number; catalogue: IdentifyCatalogue | null }>({ id: 0, catalogue: null });
@@ -35,7 +36,7 @@ export function useReport(
     const own = worker.current!;
     const id = sent.current.id + 1;
     const request: IdentifyRequest = {
-      ...{ id, answers, statements, threshold },
+      ...{ id, answers, statements, threshold, question },
       catalogue: sent.current.catalogue === catalogue ? null : catalogue,
     };
     sent.current = { id, catalogue };
@@ -50,6 +51,6 @@ export function useReport(
         ? { ...before, isStale: true }
         : { report: null, catalogue, isStale: true, problem: null },
     );
-  }, [catalogue, answers, statements, threshold]);
+  }, [catalogue, answers, statements, threshold, question]);
   return got;
 }

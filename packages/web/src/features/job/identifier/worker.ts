@@ -23,7 +23,7 @@ function answer(): void {
     }
     syncAnswersInPlace(identifier!, given, request.answers, request.statements);
     given = request.answers;
-    post({ id: request.id, report: createReport(identifier!, request.threshold), problem: null });
+    post({ id: request.id, report: createReport(identifier!, request.threshold, request.question), problem: null });
   } catch (error) {
     identifier = null;
     post({ id: request.id, report: null, problem: error instanceof Error ? error.message : String(error) });

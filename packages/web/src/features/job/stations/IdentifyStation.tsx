@@ -1,7 +1,6 @@
 import {
   describeVerdict,
   QUESTIONS,
-  rankLooks,
   WORTH_A_LOOK_BITS,
   type IdentifyCatalogue,
   type NextLook,
@@ -31,19 +30,14 @@ const QUESTION_WORDS: Readonly<Record<Question, string>> = {
 
 /** Which issue is it, when was it made, is it original, should it be left alone: looks on the model, the verdict beside. */
 export function IdentifyStation() {
-  const { report, catalogue, isStale, problem } = useIdentification();
   const [featureId, setFeatureId] = useState<string | null>(null);
   const [question, setQuestion] = useState<Question>('variant');
+  const { report, catalogue, isStale, problem } = useIdentification(question);
   return (
     <Zones
+      isSticky={false}
       model={
-        <LookPoints
-          catalogue={catalogue}
-          looks={report?.looks ?? []}
-          question={question}
-          chosen={featureId}
-          onChoose={setFeatureId}
-        />
+        <LookPoints catalogue={catalogue} looks={report?.looks ?? []} chosen={featureId} onChoose={setFeatureId} />
       }
     >
       {problem && <EmptyNote title="This could not be worked out.">{problem}</EmptyNote>}
@@ -90,9 +84,9 @@ interface NextLookLineProps {
 
 /** The question to be settled, and the look that settles most of it for the least effort. */
 function NextLookLine({ catalogue, looks, question, onQuestion, onChoose }: NextLookLineProps) {
-  const [next] = rankLooks(looks, question);
+  const [next] = looks;
   const label = [...catalogue.features, ...catalogue.measures].find((look) => look.id === next?.featureId)?.label;
-  const isWorth = next !== undefined && next.gainBits[question] >= WORTH_A_LOOK_BITS;
+  const isWorth = next !== undefined && next.gainBits >= WORTH_A_LOOK_BITS;
   return (
     <>
       <span role="radiogroup" aria-label="Which question to settle first" className="mt-2 flex flex-wrap gap-x-4">
@@ -113,7 +107,7 @@ function NextLookLine({ catalogue, looks, question, onQuestion, onChoose }: Next
           >
             {label.toLowerCase()}
           </button>
-          : worth <span className="figure">{next.gainBits[question].toFixed(1)}</span> bits on average
+          : worth <span className="figure">{next.gainBits.toFixed(1)}</span> bits on average
           {next.destroys && `, but it destroys ${next.destroys}`}.
         </span>
       ) : (

@@ -8,7 +8,8 @@ import { useJob } from '../../JobContext.tsx';
 export function CompareExamples() {
   const { specimen } = useJob();
   const [otherId, setOtherId] = useState('');
-  if (specimen.alike.length === 0) return null;
+  const others = specimen.casting?.specimens.filter((other) => other.id !== specimen.specimen.id) ?? [];
+  if (others.length === 0) return null;
   return (
     <section aria-label="Another example of this casting">
       <h2 className="mb-1">Another example of this casting</h2>
@@ -16,8 +17,8 @@ export function CompareExamples() {
         <span className="text-note">Compare part by part with</span>
         <select value={otherId} onChange={(event) => setOtherId(event.target.value)}>
           <option value="">choose one</option>
-          {specimen.alike.map((other) => (
-            <option key={other.specimenId} value={other.specimenId}>
+          {others.map((other) => (
+            <option key={other.id} value={other.id}>
               {other.name}
               {other.jobId ? '' : ' (in the drawer)'}
             </option>

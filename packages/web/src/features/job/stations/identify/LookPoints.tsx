@@ -1,11 +1,4 @@
-import {
-  rankLooks,
-  type IdentifyCatalogue,
-  type IdentifyFeature,
-  type NextLook,
-  type Question,
-  type ViewKind,
-} from '@sardonyx/core';
+import { type IdentifyCatalogue, type IdentifyFeature, type NextLook, type ViewKind } from '@sardonyx/core';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
 import { EmptyNote } from '../../../../shared/ui/Notice.tsx';
@@ -19,8 +12,8 @@ const VIEW_WORDS: Readonly<Record<ViewKind, string>> = { side: 'Side', base: 'Ba
 
 interface LookPointsProps {
   readonly catalogue: IdentifyCatalogue;
+  /** Not taken yet, best first. */
   readonly looks: readonly NextLook[];
-  readonly question: Question;
   /** null: whatever tells most next. */
   readonly chosen: string | null;
   readonly onChoose: (featureId: string | null) => void;
@@ -30,15 +23,13 @@ interface LookPointsProps {
  * Things to look at on the model: numbered points on the drawing, hollow until answered, and the same list under it in the
  * order that settles the question fastest. One selection for both; the whole run works by keyboard.
  */
-export function LookPoints({ catalogue, looks, question, chosen, onChoose }: LookPointsProps) {
+export function LookPoints({ catalogue, looks, chosen, onChoose }: LookPointsProps) {
   const { specimen, isClosed } = useJob();
   const answer = useAnswer();
   const list = useRef<HTMLOListElement>(null);
   const answered = new Set(specimen.observations.map((one) => one.featureId));
   const featureById = new Map(catalogue.features.map((feature) => [feature.id, feature]));
-  const open = rankLooks(looks, question).filter(
-    (look) => featureById.has(look.featureId) && !answered.has(look.featureId),
-  );
+  const open = looks.filter((look) => featureById.has(look.featureId) && !answered.has(look.featureId));
   const order = [...open.map((look) => look.featureId), ...[...answered].filter((id) => featureById.has(id))];
   const inHand = featureById.get(chosen ?? order[0] ?? '') ?? null;
 

@@ -3,7 +3,7 @@ import { Band } from '../../../../shared/drawing/Band.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/form/Field.tsx';
 import { useAppDispatch } from '../../../../shared/store.ts';
-import { Autosaved } from '../../Autosaved.tsx';
+import { Autosaved } from '../../../../shared/form/Autosaved.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { AddLayer } from './AddLayer.tsx';
 import { AddFinding, AddWant } from './AddToPart.tsx';

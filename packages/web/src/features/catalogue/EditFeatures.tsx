@@ -1,0 +1,164 @@
+import type { CastingView } from '@sardonyx/contract';
+import { CreateFeature, CreateFeatureState } from '@sardonyx/contract';
+import { ALTERATION_GROUPS, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
+import { deleteRow } from '../../shared/edits/editRow.ts';
+import { Autosaved } from '../../shared/form/Autosaved.tsx';
+import { Field } from '../../shared/form/Field.tsx';
+import { useRowForm } from '../../shared/form/useRowForm.ts';
+import { useAppDispatch } from '../../shared/store.ts';
+
+/** The features of the range: where to look, what may be seen there and in which years; they hold for all its castings. */
+export function EditFeatures({ view }: { readonly view: CastingView }) {
+  return (
+    <section aria-label="Edit the features" className="space-y-3">
+      <h2>Features of the range {view.range.name}</h2>
+      <p className="text-soft-ink">What is changed here holds for every casting of the range.</p>
+      {view.features.map((feature) => (
+        <EditFeature
+          key={feature.id}
+          feature={feature}
+          states={view.states.filter((one) => one.featureId === feature.id)}
+        />
+      ))}
+      <AddFeature rangeId={view.range.id} />
+    </section>
+  );
+}
+
+const KEEP_FEATURE = ['rangeId', 'key', 'label', 'howToLook', 'partRole', 'effort', 'destroys', 'group'];
+const KEEP_STATE = ['featureId', 'key', 'label', 'colourHex', 'fromYear', 'toYear', 'lookAlikes'];
+
+function EditFeature({ feature, states }: { readonly feature: Feature; readonly states: readonly FeatureState[] }) {
+  const dispatch = useAppDispatch();
+  return (
+    <details className="border border-hairline bg-sheet p-3">
+      <summary className="min-h-9 font-semibold">
+        {feature.label}{' '}
+        <span className="font-normal text-soft-ink">
+          {states.length} states, effort {feature.effort}, {feature.group}
+        </span>
+      </summary>
+      <div className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+        <Autosaved kind="features" row={feature} field="label" label="Name" />
+        <div className="lg:col-span-3">
+          <Autosaved kind="features" row={feature} field="howToLook" label="Where and how to look" />
+        </div>
+        <Autosaved
+          kind="features"
+          row={feature}
+          field="effort"
+          label="Effort: 1 glance, 2 magnifier, 4 tool, 8 opening"
+          type="number"
+        />
+        <Autosaved
+          kind="features"
+          row={feature}
+          field="group"
+          label="Altered together with"
+          options={ALTERATION_GROUPS}
+        />
+        <Autosaved kind="features" row={feature} field="partRole" label="Part" options={PART_ROLES} />
+        <Autosaved kind="features" row={feature} field="destroys" label="What the look destroys" />
+      </div>
+      <table className="mt-3 w-full border-collapse">
+        <tbody>
+          {states.map((state) => (
+            <tr key={state.id} className="border-t border-hairline align-top">
+              <td className="py-1 pr-3">
+                <Autosaved kind="feature-states" row={state} field="label" label="State" />
+              </td>
+              <td className="w-32 py-1 pr-3">
+                <Autosaved kind="feature-states" row={state} field="fromYear" label="From year" type="number" />
+              </td>
+              <td className="w-32 py-1 pr-3">
+                <Autosaved kind="feature-states" row={state} field="toYear" label="To year" type="number" />
+              </td>
+              <td className="w-24 pt-7 text-right">
+                <button
+                  type="button"
+                  className="quiet-button"
+                  aria-label={`Remove the state ${state.label}`}
+                  onClick={() =>
+                    void dispatch(
+                      deleteRow({ kind: 'feature-states', row: state, keep: KEEP_STATE, label: state.label }),
+                    )
+                  }
+                >
+                  Remove
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <AddState featureId={feature.id} />
+      <button
+        type="button"
+        className="quiet-button"
+        onClick={() =>
+          void dispatch(deleteRow({ kind: 'features', row: feature, keep: KEEP_FEATURE, label: feature.label }))
+        }
+      >
+        Remove this feature
+      </button>
+    </details>
+  );
+}
+
+function AddState({ featureId }: { readonly featureId: string }) {
+  const { register, errors, save } = useRowForm({
+    kind: 'feature-states',
+    type: CreateFeatureState,
+    start: { featureId, key: '', label: '', colourHex: null, fromYear: null, toYear: null, lookAlikes: [] },
+    labelOf: (values) => values.label,
+  });
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 border-t border-hairline py-2"
+      noValidate
+      onSubmit={(event) => void save(event)}
+    >
+      <Field label="New state" error={errors.label?.message ?? errors.root?.message}>
+        <input {...register('label')} />
+      </Field>
+      <Field label="Its key" error={errors.key?.message} hint="Small letters and hyphens.">
+        <input {...register('key')} />
+      </Field>
+      <button type="submit" className="plain-button">
+        Add the state
+      </button>
+    </form>
+  );
+}
+
+function AddFeature({ rangeId }: { readonly rangeId: string }) {
+  const { register, errors, save } = useRowForm({
+    kind: 'features',
+    type: CreateFeature,
+    start: {
+      ...{ rangeId, key: '', label: '', howToLook: '', partRole: 'body' as const, effort: 1, destroys: '' },
+      group: 'fitted part' as const,
+    },
+    labelOf: (values) => values.label,
+  });
+  return (
+    <form className="flex flex-wrap items-end gap-3" noValidate onSubmit={(event) => void save(event)}>
+      <Field label="New feature" error={errors.label?.message ?? errors.root?.message}>
+        <input {...register('label')} />
+      </Field>
+      <Field label="Its key" error={errors.key?.message} hint="Small letters and hyphens.">
+        <input {...register('key')} />
+      </Field>
+      <Field label="Altered together with" error={errors.group?.message}>
+        <select {...register('group')}>
+          {ALTERATION_GROUPS.map((group) => (
+            <option key={group}>{group}</option>
+          ))}
+        </select>
+      </Field>
+      <button type="submit" className="plain-button">
+        Add the feature
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { type Row, type RowKind } from '../api/api.ts';
+import type { AppError } from '../api/appError.ts';
+import { changeRow } from '../edits/editRow.ts';
+import { Field } from './Field.tsx';
+import { useAppDispatch } from '../store.ts';
+
+interface AutosavedProps<R extends Row> {
+  readonly kind: RowKind;
+  readonly row: R;
+  readonly field: keyof R & string;
+  readonly label: string;
+  /** 'number' and 'date' may be emptied where the row may be without. */
+  readonly type?: 'text' | 'date' | 'number';
+  /** The only values there are. */
+  readonly options?: readonly string[];
+}
+
+/** A field that saves itself when it is left. What was refused stays in the field, with the reason under it. */
+export function Autosaved<R extends Row>({ kind, row, field, label, type = 'text', options }: AutosavedProps<R>) {
+  const dispatch = useAppDispatch();
+  const saved = String(row[field] ?? '');
+  // The edit keeps the row it began with: a save made meanwhile elsewhere must show as such.
+  const [draft, setDraft] = useState<{ readonly text: string; readonly from: R } | null>(null);
+  const [error, setError] = useState<AppError | null>(null);
+  const save = async () => {
+    if (!draft) return;
+    const value = readValue(draft.text, type);
+    if (draft.text === String(draft.from[field] ?? '')) return setDraft(null);
+    const problem = await dispatch(
+      changeRow({
+        kind,
+        row: draft.from,
+        changes: { [field]: value },
+        label: `${label}: ${draft.text || 'empty'}`,
+        isShownInPlace: true,
+      }),
+    ).unwrap();
+    setError(problem);
+    if (!problem) setDraft(null);
+  };
+  return (
+    <Field label={label} error={error?.fields?.[field] ?? error?.message}>
+      {options ? (
+        <select
+          value={draft?.text ?? saved}
+          onChange={(event) => setDraft({ text: event.target.value, from: draft?.from ?? row })}
+          onBlur={() => void save()}
+        >
+          {options.map((option) => (
+            <option key={option}>{option}</option>
+          ))}
+        </select>
+      ) : (
+        <input
+          type={type === 'number' ? 'text' : type}
+          inputMode={type === 'number' ? 'decimal' : undefined}
+          value={draft?.text ?? saved}
+          onChange={(event) => setDraft({ text: event.target.value, from: draft?.from ?? row })}
+          onBlur={() => void save()}
+        />
+      )}
+    </Field>
+  );
+}
+
+/** What is no number stays as it was typed: the server says what is wrong with it. */
+function readValue(text: string, type: 'text' | 'date' | 'number'): string | number | null {
+  if (type === 'text') return text;
+  if (text.trim() === '') return null;
+  const number = Number(text.replace(',', '.'));
+  return type === 'number' && Number.isFinite(number) ? number : text;
+}
