@@ -34,6 +34,7 @@ export {
   RecordedState,
   RecordStates,
 } from './requests/identify.ts';
+export { CatalogueFile } from './requests/catalogueFile.ts';
 export { ChangeCasting, CreateCasting, NewCastingPart, NewJoint } from './requests/catalogue.ts';
 export type {
   BenchLane,

@@ -72,6 +72,7 @@ export { createBodyTypeDrawing } from './drawing/createBodyTypeDrawing.ts';
 export { createBaseView, createEndView } from './drawing/plainViews.ts';
 export { outlineCircle, outlinePolygon, outlineRectangle, outlineWithArches } from './drawing/paths.ts';
 export { fillShape } from './drawing/fillShape.ts';
+export { isDrawing } from './drawing/isDrawing.ts';
 export { computePartMap } from './drawing/computePartMap.ts';
 
 export type { Material } from './model/material.ts';

@@ -57,13 +57,18 @@ function addImportRoutes(router: Router, room: Workroom): void {
     if (!running) throw notFound('This import');
     return running;
   };
-  router.post('/catalogue/imports', text({ type: 'text/csv', limit: '80mb' }), (request, response) => {
-    if (typeof request.body !== 'string') throw badInput('Nothing was read: send the file as text/csv.');
-    const running = beginImport(room, request.body);
-    imports.set(running.report.id, running);
-    if (imports.size > KEPT_IMPORTS) imports.delete(imports.keys().next().value!);
-    response.status(202).json(running.report);
-  });
+  router.post(
+    '/catalogue/imports',
+    text({ type: ['text/csv', CATALOGUE_TYPE], limit: '80mb' }),
+    (request, response) => {
+      if (typeof request.body !== 'string')
+        throw badInput(`Nothing was read: send the file as text/csv or ${CATALOGUE_TYPE}.`);
+      const running = beginImport(room, request.body, request.is(CATALOGUE_TYPE) ? 'json' : 'csv');
+      imports.set(running.report.id, running);
+      if (imports.size > KEPT_IMPORTS) imports.delete(imports.keys().next().value!);
+      response.status(202).json(running.report);
+    },
+  );
   router.get('/catalogue/imports/:id', (request, response) => {
     response.json(find(request.params.id).report);
   });
@@ -74,6 +79,8 @@ function addImportRoutes(router: Router, room: Workroom): void {
 }
 
 const KEPT_IMPORTS = 20;
+/** Not application/json: whole catalogues are larger than other requests may be. */
+const CATALOGUE_TYPE = 'application/vnd.sardonyx-catalogue+json';
 
 async function addCasting(manager: EntityManager, body: CreateCasting): Promise<CastingRow> {
   if (!(await manager.existsBy(ToyRangeRow, { id: body.rangeId }))) await addOwnRange(manager, body.rangeId);

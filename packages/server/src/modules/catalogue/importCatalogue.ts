@@ -1,16 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { setImmediate as giveWay } from 'node:timers/promises';
-import type { ImportReport } from '@sardonyx/contract';
+import { CatalogueFile, type ImportReport } from '@sardonyx/contract';
 import {
   createBodyTypeDrawing,
   planCatalogueImport,
   readCatalogueCsv,
   TABLE_NAMES,
+  writeCatalogueCsv,
   type CatalogueTables,
   type ImportPlan,
 } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
-import { VariantStateRow } from '../../entities/catalogue.ts';
+import { CastingPartRow, JointRow, VariantStateRow } from '../../entities/catalogue.ts';
+import { badInput, HttpError } from '../../http/errors.ts';
+import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { readCatalogueTables, TABLE_CLASSES } from './catalogueFile.ts';
 
@@ -23,8 +26,11 @@ export interface RunningImport {
   isCancelled: boolean;
 }
 
+/** What only a JSON file has: it is taken for castings that are new. */
+type Extras = Pick<CatalogueFile, 'castings' | 'parts' | 'joints'>;
+
 /** Begins an import and returns at once; its report tells how it stands. All or nothing. */
-export function beginImport(room: Workroom, csv: string): RunningImport {
+export function beginImport(room: Workroom, text: string, kind: 'csv' | 'json'): RunningImport {
   const running: RunningImport = {
     report: {
       ...{ id: randomUUID(), state: 'reading', progress: 0, rows: 0, added: 0, changed: 0, unchanged: 0 },
@@ -32,7 +38,7 @@ export function beginImport(room: Workroom, csv: string): RunningImport {
     },
     isCancelled: false,
   };
-  runImport(room, csv, running).catch((error: unknown) => {
+  runImport(room, text, kind, running).catch((error: unknown) => {
     console.error('Import of a catalogue', error);
     const message = 'Something broke on our side while it was written. Nothing was changed; try again.';
     note(running, { state: 'refused', problems: [{ line: 0, column: null, message }], problemCount: 1 });
@@ -42,9 +48,11 @@ export function beginImport(room: Workroom, csv: string): RunningImport {
 
 class Cancelled extends Error {}
 
-async function runImport(room: Workroom, csv: string, running: RunningImport): Promise<void> {
+async function runImport(room: Workroom, text: string, kind: 'csv' | 'json', running: RunningImport): Promise<void> {
   try {
-    const reading = await walk(readCatalogueCsv(csv), running);
+    const file = kind === 'json' ? await readFile(text) : null;
+    // The same checks for both: a JSON file is checked row by row as the CSV that it would be.
+    const reading = await walk(readCatalogueCsv(file ? writeCatalogueCsv(withVersions(file)) : text), running);
     note(running, { state: 'checking', progress: 0, rows: reading.rows.length });
     const existing = await look(room, readCatalogueTables);
     const plan = await walk(planCatalogueImport(reading, existing, randomUUID), running);
@@ -56,16 +64,34 @@ async function runImport(room: Workroom, csv: string, running: RunningImport): P
       return;
     }
     note(running, { state: 'writing', progress: 0 });
-    await change(room, (manager) => write(manager, plan, running));
+    await change(room, (manager) => write(manager, plan, file, running));
     note(running, {
       ...{ state: 'done', progress: 1, unchanged: plan.unchanged },
       ...{ added: countRows(plan.added), changed: countRows(plan.changed) },
     });
   } catch (error) {
-    if (!(error instanceof Cancelled)) throw error;
-    note(running, { state: 'cancelled' });
+    if (error instanceof Cancelled) return note(running, { state: 'cancelled' });
+    if (!(error instanceof HttpError)) throw error;
+    const fields = Object.entries(error.body.fields ?? { file: error.body.message });
+    const problems = fields.map(([path, why]) => ({ line: 0, column: null, message: `${path}: ${why}` }));
+    note(running, { state: 'refused', problems: problems.slice(0, MOST_PROBLEMS), problemCount: problems.length });
   }
 }
+
+async function readFile(text: string): Promise<CatalogueFile> {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    throw badInput('This is not readable JSON.');
+  }
+  return validateBody(CatalogueFile, parsed);
+}
+
+const withVersions = (file: CatalogueFile): CatalogueTables =>
+  Object.fromEntries(
+    TABLE_NAMES.map((name) => [name, file[name].map((row) => ({ ...row, version: 1 }))]),
+  ) as unknown as CatalogueTables;
 
 const note = (running: RunningImport, news: Partial<ImportReport>) =>
   void (running.report = { ...running.report, ...news });
@@ -87,18 +113,26 @@ async function report(running: RunningImport, progress: number): Promise<void> {
   if (running.isCancelled) throw new Cancelled();
 }
 
-async function write(manager: EntityManager, plan: ImportPlan, running: RunningImport): Promise<void> {
+async function write(
+  manager: EntityManager,
+  plan: ImportPlan,
+  extras: Extras | null,
+  running: RunningImport,
+): Promise<void> {
   const total = countRows(plan.added) + countRows(plan.changed) + 1;
   let done = 0;
   for (const ids of inPieces(plan.removedVariantStateIds)) await manager.delete(VariantStateRow, { id: In([...ids]) });
   for (const name of TABLE_NAMES) {
     const type = TABLE_CLASSES[name];
-    const added = name === 'castings' ? plan.added.castings.map(withDrawing) : plan.added[name];
+    const added =
+      name === 'castings' ? plan.added.castings.map((casting) => withDrawing(casting, extras)) : plan.added[name];
     for (const rows of inPieces<object>(added)) {
       await manager.insert(type, [...rows]);
       done += rows.length;
       await report(running, done / total);
     }
+    if (name === 'castings' && extras)
+      for (const casting of plan.added.castings) await addPartsAndJoints(manager, casting, extras);
     for (const { id, version, ...fields } of plan.changed[name]) {
       await manager.update(type, { id }, { ...fields, version: version + 1 });
       if (++done % ROWS_AT_ONCE === 0) await report(running, done / total);
@@ -106,11 +140,29 @@ async function write(manager: EntityManager, plan: ImportPlan, running: RunningI
   }
 }
 
+type PlannedCasting = CatalogueTables['castings'][number];
+
+const findExtras = (casting: PlannedCasting, extras: Extras | null) =>
+  extras?.castings.find((one) => one.rangeId === casting.rangeId && one.number === casting.number);
+
 /** A casting that comes without a drawing gets the outline of its body type. */
-const withDrawing = (casting: CatalogueTables['castings'][number]) => ({
+const withDrawing = (casting: PlannedCasting, extras: Extras | null) => ({
   ...casting,
-  drawing: createBodyTypeDrawing(casting.bodyType, casting.lengthMm, casting.wheelbaseMm),
+  drawing:
+    findExtras(casting, extras)?.drawing ??
+    createBodyTypeDrawing(casting.bodyType, casting.lengthMm, casting.wheelbaseMm),
 });
+
+/** Parts and joints of a new casting, under its new id. */
+async function addPartsAndJoints(manager: EntityManager, casting: PlannedCasting, extras: Extras): Promise<void> {
+  const from = findExtras(casting, extras)?.id;
+  const own = <Row extends { castingId: string; key: string }>(rows: readonly Row[]) =>
+    rows
+      .filter((row) => row.castingId === from)
+      .map((row) => ({ ...row, id: `${casting.id}.${row.key}`, castingId: casting.id, version: 1 }));
+  await manager.insert(CastingPartRow, own(extras.parts));
+  await manager.insert(JointRow, own(extras.joints));
+}
 
 function inPieces<T>(rows: readonly T[]): (readonly T[])[] {
   return Array.from({ length: Math.ceil(rows.length / ROWS_AT_ONCE) }, (_, i) =>

@@ -12,7 +12,7 @@ export function FileExchange() {
   const [begin, { data: begun, error }] = useBeginImportMutation();
   const [isOver, setOver] = useState(false);
   const take = async (file: File | undefined) => {
-    if (file) await begin(await file.text());
+    if (file) await begin({ text: await file.text(), isJson: /\.json$/i.test(file.name) });
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
@@ -50,13 +50,13 @@ export function FileExchange() {
           onDragLeave={() => setOver(false)}
           onDrop={drop}
         >
-          <span className="block font-semibold">A catalogue as CSV: choose it or drop it here</span>
+          <span className="block font-semibold">A catalogue as CSV or JSON: choose it or drop it here</span>
           <span className="block text-note text-soft-ink">
             It adds and changes, and deletes nothing. With one bad row nothing is taken.
           </span>
           <input
             type="file"
-            accept=".csv,text/csv"
+            accept=".csv,.json,text/csv,application/json"
             onChange={(event) => {
               void take(event.target.files?.[0]);
               event.target.value = '';
@@ -128,7 +128,7 @@ function Progress({ begun }: { readonly begun: ImportReport }) {
             <tbody>
               {report.problems.map((problem, i) => (
                 <tr key={i} className="border-t border-hairline align-top">
-                  <td className="figure p-1.5">{problem.line}</td>
+                  <td className="figure p-1.5">{problem.line || '–'}</td>
                   <td className="figure p-1.5">{problem.column ?? '–'}</td>
                   <td className="p-1.5">{problem.message}</td>
                 </tr>

@@ -11,7 +11,9 @@ export function HousePage() {
   return (
     <div className="mx-auto max-w-4xl space-y-8 p-6">
       <section className="space-y-3">
-        <h1>Stop before you strip above {house.lossThreshold} points of rarity</h1>
+        <h1>
+          Stop before you strip above {house.lossThreshold} {house.lossThreshold === 1 ? 'point' : 'points'} of rarity
+        </h1>
         <p>
           Before the first step that cannot be undone, the bench works out what it is expected to cost: rarity (0 to 10)
           times the chance that the model is that issue in its original coat. Above this the step is held back until

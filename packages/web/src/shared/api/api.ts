@@ -139,12 +139,12 @@ export const api = createApi({
       query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
       invalidatesTags: ['Catalogue', 'Job'],
     }),
-    beginImport: build.mutation<ImportReport, string>({
-      query: (body) => ({
+    beginImport: build.mutation<ImportReport, { text: string; isJson: boolean }>({
+      query: ({ text, isJson }) => ({
         url: 'catalogue/imports',
         method: 'POST',
-        body,
-        headers: { 'content-type': 'text/csv' },
+        body: text,
+        headers: { 'content-type': isJson ? 'application/vnd.sardonyx-catalogue+json' : 'text/csv' },
       }),
     }),
     getImport: build.query<ImportReport, string>({ query: (id) => `catalogue/imports/${id}` }),

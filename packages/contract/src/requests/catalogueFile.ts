@@ -1,0 +1,131 @@
+import {
+  BODY_TYPES,
+  isDrawing,
+  JOINT_KINDS,
+  MATERIALS,
+  PART_ROLES,
+  type BodyType,
+  type Drawing,
+  type JointKind,
+  type JointWay,
+  type Material,
+  type PartRole,
+} from '@sardonyx/core';
+import { Type } from 'class-transformer';
+import {
+  Equals,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsObject,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
+import { OrNull } from '../validation.ts';
+import { CreateFeature, CreateFeatureState, CreateSource, CreateVariant } from './identify.ts';
+
+/** A list of rows of one class. */
+function Rows(type: () => new () => object): PropertyDecorator {
+  return (target, key) => {
+    IsArray()(target, key);
+    ValidateNested({ each: true })(target, key);
+    Type(type)(target, key);
+  };
+}
+
+export class FileMaker {
+  @IsString() @IsNotEmpty() id!: string;
+  @IsString() @IsNotEmpty() name!: string;
+  @OrNull() @IsInt() fromYear!: number | null;
+  @OrNull() @IsInt() toYear!: number | null;
+  @IsString() about!: string;
+}
+
+export class FileRange {
+  @IsString() @IsNotEmpty() id!: string;
+  @IsString() @IsNotEmpty() makerId!: string;
+  @IsString() @IsNotEmpty() name!: string;
+  @IsString() about!: string;
+}
+
+export class FileFeature extends CreateFeature {
+  @IsString() @IsNotEmpty() id!: string;
+}
+
+export class FileState extends CreateFeatureState {
+  @IsString() @IsNotEmpty() id!: string;
+}
+
+export class FileCasting {
+  @IsString() @IsNotEmpty() id!: string;
+  @IsString() @IsNotEmpty() rangeId!: string;
+  @IsString() @IsNotEmpty() number!: string;
+  @IsString() @IsNotEmpty() name!: string;
+  @IsIn(BODY_TYPES) bodyType!: BodyType;
+  @IsNumber() lengthMm!: number;
+  @IsNumber() wheelbaseMm!: number;
+  @IsString() construction!: string;
+  @ValidateBy({ name: 'isDrawing', validator: { validate: isDrawing, defaultMessage: () => 'is no drawing' } })
+  drawing!: Drawing;
+}
+
+export class FileVariant extends CreateVariant {
+  @IsString() @IsNotEmpty() id!: string;
+}
+
+export class FileVariantState {
+  @IsString() @IsNotEmpty() id!: string;
+  @IsString() @IsNotEmpty() variantId!: string;
+  @IsString() @IsNotEmpty() featureId!: string;
+  @IsString() @IsNotEmpty() stateId!: string;
+  @IsNumber() @Min(0) @Max(1) share!: number;
+}
+
+export class FileSource extends CreateSource {
+  @IsString() @IsNotEmpty() id!: string;
+}
+
+export class FilePart {
+  @IsString() @IsNotEmpty() id!: string;
+  @IsString() @IsNotEmpty() castingId!: string;
+  @IsString() @IsNotEmpty() key!: string;
+  @IsString() @IsNotEmpty() name!: string;
+  @IsIn(PART_ROLES) role!: PartRole;
+  @IsIn(MATERIALS) material!: Material;
+  @IsInt() @Min(1) @Max(60) count!: number;
+  @IsString() @MaxLength(300) dependentBits!: string;
+}
+
+export class FileJoint {
+  @IsString() @IsNotEmpty() id!: string;
+  @IsString() @IsNotEmpty() castingId!: string;
+  @IsString() @IsNotEmpty() key!: string;
+  @IsString() @IsNotEmpty() label!: string;
+  @IsIn(JOINT_KINDS) kind!: JointKind;
+  @IsArray() @IsString({ each: true }) partKeys!: string[];
+  @IsArray() @IsObject({ each: true }) ways!: JointWay[];
+}
+
+/** docs/formats/catalogue.schema.json */
+export class CatalogueFile {
+  @Equals('sardonyx-catalogue') format!: 'sardonyx-catalogue';
+  @Equals(1) formatVersion!: 1;
+  @Rows(() => FileMaker) makers!: FileMaker[];
+  @Rows(() => FileRange) ranges!: FileRange[];
+  @Rows(() => FileFeature) features!: FileFeature[];
+  @Rows(() => FileState) states!: FileState[];
+  @Rows(() => FileCasting) castings!: FileCasting[];
+  @Rows(() => FileVariant) variants!: FileVariant[];
+  @Rows(() => FileVariantState) variantStates!: FileVariantState[];
+  @Rows(() => FileSource) sources!: FileSource[];
+  @Rows(() => FilePart) parts!: FilePart[];
+  @Rows(() => FileJoint) joints!: FileJoint[];
+  /** Written out for others to read; a house keeps its own. */
+  @IsArray() histories!: object[];
+}

@@ -1,0 +1,33 @@
+import { SURFACES, VIEW_KINDS, type Drawing } from '../model/drawing.ts';
+
+/** Whether a value from outside is a drawing: views with shapes and anchors, and nothing but path data in the paths. */
+export function isDrawing(value: unknown): value is Drawing {
+  return isRecord(value) && Array.isArray(value.views) && value.views.length > 0 && value.views.every(isView);
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
+const isSize = (value: unknown) => typeof value === 'number' && Number.isFinite(value);
+const PATH_DATA = /^[MmLlHhVvCcSsQqTtAaZz0-9\s,.eE+-]*$/;
+
+const isView = (view: unknown): boolean =>
+  isRecord(view) &&
+  VIEW_KINDS.includes(view.view as never) &&
+  isSize(view.widthMm) &&
+  isSize(view.heightMm) &&
+  Array.isArray(view.shapes) &&
+  view.shapes.every(isShape) &&
+  Array.isArray(view.anchors) &&
+  view.anchors.every(isAnchor);
+
+const isShape = (shape: unknown): boolean =>
+  isRecord(shape) &&
+  typeof shape.partKey === 'string' &&
+  SURFACES.includes(shape.surface as never) &&
+  typeof shape.d === 'string' &&
+  PATH_DATA.test(shape.d) &&
+  Array.isArray(shape.box) &&
+  shape.box.length === 4 &&
+  shape.box.every(isSize);
+
+const isAnchor = (anchor: unknown): boolean =>
+  isRecord(anchor) && typeof anchor.featureKey === 'string' && isSize(anchor.x) && isSize(anchor.y);

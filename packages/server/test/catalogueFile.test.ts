@@ -1,0 +1,86 @@
+import { readFile } from 'node:fs/promises';
+import { resolve } from 'node:path';
+import type { CastingView, ImportReport } from '@sardonyx/contract';
+import { Ajv } from 'ajv';
+import { expect } from 'chai';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+const JSON_TYPE = 'application/vnd.sardonyx-catalogue+json';
+
+describe('the catalogue as a file', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+
+  const csv = async () => (await bench.http.get('/api/catalogue.csv').expect(200)).text;
+  const json = async () => (await bench.http.get('/api/catalogue.json').expect(200)).body as Record<string, object[]>;
+  async function bring(text: string, type = 'text/csv'): Promise<ImportReport> {
+    const { body } = await bench.http.post('/api/catalogue/imports').set('content-type', type).send(text).expect(202);
+    for (;;) {
+      const report = await bench.get<ImportReport>(`catalogue/imports/${(body as ImportReport).id}`);
+      if (!['reading', 'checking', 'writing'].includes(report.state)) return report;
+    }
+  }
+
+  it('changes nothing when it is brought in as it went out', async () => {
+    const before = await csv();
+    const report = await bring(before);
+    expect(report).include({ state: 'done', added: 0, changed: 0 });
+    expect(report.unchanged).greaterThan(4000);
+    expect(await csv()).equal(before);
+  });
+
+  it('comes back exactly after a casting was removed', async () => {
+    const before = await csv();
+    await bench.http.delete('/api/castings/hand-span-3').expect(204);
+    expect(await csv()).not.equal(before);
+    const report = await bring(before);
+    expect(report.state, JSON.stringify(report.problems)).equal('done');
+    expect(report.added).greaterThan(50);
+    expect(await csv()).equal(before);
+  });
+
+  it('comes back with parts, joints and drawing as JSON', async () => {
+    const text = JSON.stringify(await json());
+    const before = await bench.get<CastingView>('castings/hand-span-4');
+    await bench.http.delete('/api/castings/hand-span-4').expect(204);
+    const report = await bring(text, JSON_TYPE);
+    expect(report.state, JSON.stringify(report.problems)).equal('done');
+    const { castings } = await bench.get<{ castings: { id: string; number: string; rangeName: string }[] }>('castings');
+    const { id } = castings.find(
+      (casting) => casting.number === before.casting.number && casting.rangeName === 'Hand-Span',
+    )!;
+    const after = await bench.get<CastingView>(`castings/${id}`);
+    expect(after.casting.drawing).deep.equal(before.casting.drawing);
+    const keys = (view: CastingView) => [...view.parts, ...view.joints].map((one) => one.key).sort();
+    expect(keys(after)).deep.equal(keys(before));
+  });
+
+  it('fits its published layout', async () => {
+    const file = resolve(import.meta.dirname, '../../../docs/formats/catalogue.schema.json');
+    const validate = new Ajv({ allErrors: true }).compile(JSON.parse(await readFile(file, 'utf8')) as object);
+    expect(validate(await json()), JSON.stringify(validate.errors?.slice(0, 3))).equal(true);
+    expect(validate({ format: 'sardonyx-catalogue' })).equal(false);
+  });
+
+  it('takes nothing from a file with one bad row, and names line and column', async () => {
+    const before = await csv();
+    const lines = before.split('\r\n');
+    const at = lines.findIndex((line) => line.startsWith('variant,'));
+    lines[0] = lines[0]!;
+    lines.splice(1, 0, 'maker,tern,,,,,,Tern Works,,,,,,,,,,,,1950,,,1960,,');
+    lines[at + 1] = lines[at + 1]!.replace(/,(\d+(\.\d+)?),$/, ',many,');
+    const report = await bring(lines.join('\r\n'));
+    expect(report).include({ state: 'refused', problemCount: 1 });
+    expect(report.problems[0]).include({ line: at + 2, column: 'rarity' });
+    expect(await csv()).equal(before);
+  });
+
+  it('says what is wrong with a JSON file', async () => {
+    expect((await bring('{', JSON_TYPE)).problems[0]!.message).include('not readable JSON');
+    const report = await bring(JSON.stringify({ ...(await json()), makers: [{ id: 'x' }] }), JSON_TYPE);
+    expect(report.state).equal('refused');
+    expect(report.problems.map((problem) => problem.message).join(' ')).include('makers.0.name');
+    await bench.http.post('/api/catalogue/imports').send({}).expect(400);
+  });
+});
