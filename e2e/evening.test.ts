@@ -35,7 +35,7 @@ describe('an evening at the bench', function () {
       ['Lining', 'Transfer lining'],
     ] as const) {
       const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
-      if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
+      await line.click();
       await test.page
         .getByRole('group', { name: `${feature}: what do you see?` })
         .getByRole('button', { name: state })
@@ -162,7 +162,7 @@ describe('an evening at the bench', function () {
   it('narrows the catalogue down as it is typed', async () => {
     await test.page.goto(`${test.bench.address}/catalogue`);
     await test.page.getByLabel('Narrow down').fill('ostrel snow');
-    await test.page.getByRole('heading', { name: /^1 castings with 2 variants/ }).waitFor();
+    await test.page.getByRole('heading', { name: /^1 casting with 2 issues/ }).waitFor();
     await test.page.getByRole('link', { name: /27\/1 Snowplough/ }).click();
     await test.page.getByRole('img', { name: /Issues along the years/ }).waitFor();
     await test.page.getByLabel('Issues and what they are known by').getByText('Beacon orange').first().waitFor();

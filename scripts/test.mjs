@@ -106,6 +106,7 @@ await Promise.all([
     'e2e/saving.test.ts',
     'e2e/firstRun.test.ts',
     'e2e/evening.test.ts',
+    'e2e/identify.test.ts',
   ]),
 ]);
 await rm(reports, { recursive: true, force: true });

@@ -30,6 +30,8 @@ export const VIEWS: readonly View[] = [
   { name: 'Catalogue', picture: 'catalogue', path: '/catalogue', ready: 'Narrow down' },
   { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },
   { name: 'New casting', picture: null, path: '/catalogue/new', ready: 'Add it to the catalogue' },
+  { name: 'Practice', picture: 'practice', path: '/practice?casting=milk-float&seed=4', ready: 'Which issue is it?' },
+  { name: 'House style', picture: null, path: '/house', ready: 'What has usually happened to a model' },
   { name: 'Put on the bench', picture: 'put-on-bench', path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
   { name: 'Find', picture: 'find', path: '/', ready: 'Put a model on the bench', act: findGreen },

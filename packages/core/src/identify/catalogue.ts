@@ -119,7 +119,7 @@ export const NOMINAL_READING: IdentifySettings['readingRight'] = { sure: 0.98, l
  * where readings are nominal and leaves it usable where they are wrong twice as often (docs/decisions/004).
  */
 export const DEFAULT_SETTINGS: IdentifySettings = {
-  readingRight: { sure: 0.965, likely: 0.78, unsure: 0.5 },
+  readingRight: { sure: 0.963, likely: 0.775, unsure: 0.5 },
   nonePrior: 0.02,
   statementRight: { certain: 0.95, likely: 0.8, doubtful: 0.6 },
   measureWrong: 0.02,

@@ -155,8 +155,8 @@ describe('hard bounds and range-wide dates', () => {
     expect(unsure[39]).closeTo(0.5, 1e-12);
     expect(soft[39]).equal(1);
     // Untouched: only a misreading; wheels changed: altered or misread.
-    expect(soft[0]).closeTo(0.035, 1e-12);
-    expect(soft[40]).closeTo(1 - 0.2 * 0.965, 1e-12);
+    expect(soft[0]).closeTo(0.037, 1e-12);
+    expect(soft[40]).closeTo(1 - 0.2 * 0.963, 1e-12);
   });
 
   it('says nothing when nothing speaks of the date', () => {

@@ -53,8 +53,8 @@ describe('identifySpecimen', () => {
     const { ranked, noneProbability } = identifySpecimen(makeCatalogue([wheels], variants), [look('wheels', 'metal')]);
     // Chance that wheels were altered: 0.22 * 0.8 + 0.17 * 0.1 + 0.11 * 0.6.
     const a = 0.259;
-    const first = (1 - a) * 0.965 + a / 3;
-    const others = (1 - a) * 0.0175 + a / 3;
+    const first = (1 - a) * 0.963 + a / 3;
+    const others = (1 - a) * 0.0185 + a / 3;
     const total = (0.98 / 3) * (first + 2 * others) + 0.02 / 3;
     expect(ranked[0]!.variantId).equal('first');
     expect(ranked[0]!.probability).closeTo(((0.98 / 3) * first) / total, 1e-12);
@@ -106,8 +106,8 @@ describe('identifySpecimen', () => {
     const { evidence, ranked } = identifySpecimen(one, [look('wheels', 'metal')]);
     expect(ranked[0]!.variantId).equal('first');
     const prior = 0.98 / 3;
-    const rivals = (2 * prior * 0.0175 + 0.02 / 3) / (2 * prior + 0.02);
-    expect(evidence[0]!.bits).closeTo(Math.log2(0.965 / rivals), 1e-9);
+    const rivals = (2 * prior * 0.0185 + 0.02 / 3) / (2 * prior + 0.02);
+    expect(evidence[0]!.bits).closeTo(Math.log2(0.963 / rivals), 1e-9);
   });
 
   it('takes "cannot see" and "missing" for no evidence', () => {

@@ -65,10 +65,16 @@ const DRAWN_HISTORIES: readonly IdentifyHistory[] = [
   },
 ];
 
-/** What identification believes: the same, with half of all models left alone, as in the histories a bench begins with. */
+/**
+ * What identification believes, as careful as the histories and readings a bench begins with (docs/decisions/004): half of
+ * all models left alone, and rates a twentieth higher.
+ */
 const BELIEVED_HISTORIES = DRAWN_HISTORIES.map((history) => ({
   ...history,
   prior: history.key === 'untouched' ? 0.5 : (history.prior * 0.5) / 0.45,
+  rates: Object.fromEntries(
+    Object.entries(history.rates).map(([group, rate]) => [group, rate * 1.05]),
+  ) as IdentifyHistory['rates'],
 }));
 
 export interface SimulatedWorld {

@@ -46,7 +46,7 @@ export function CataloguePage() {
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div>
           <h1>
-            {found.length} castings with {variants.length} issues; the shelf holds {held} and lacks{' '}
+            {count(found.length, 'casting')} with {count(variants.length, 'issue')}; the shelf holds {held} and lacks{' '}
             {variants.length - held}.
           </h1>
           <p className="text-soft-ink">
@@ -154,6 +154,8 @@ function CastingLine({ entry }: { readonly entry: CatalogueEntry }) {
     </li>
   );
 }
+
+const count = (number: number, what: string) => `${number} ${what}${number === 1 ? '' : 's'}`;
 
 function isOnShelf({ onShelf, variants }: CatalogueEntry, shelf: Shelf): boolean {
   const isComplete = variants.every((variant) => variant.onShelf.length > 0);

@@ -43,7 +43,7 @@ export function VariantTimeline({ view, observations }: VariantTimelineProps) {
     <div
       ref={box}
       role="img"
-      aria-label="Issues and states of features along the years; the same is in the table below"
+      aria-label="Issues along the years, and the states of features; the same is in the table below"
       style={{ height: rows.length * ROW_PX + 40 }}
       className="w-full border border-hairline bg-sheet"
     />

@@ -87,14 +87,8 @@ export function PracticeLooks({ view, catalogue, round, lookedAt, isOver, onLook
                   {state?.label}
                 </span>
               ) : (
-                <button
-                  type="button"
-                  className="plain-button"
-                  disabled={isOver}
-                  aria-label={`Look at ${feature.label}, effort ${feature.effort}`}
-                  onClick={() => onLook(feature.id)}
-                >
-                  Look, effort {feature.effort}
+                <button type="button" className="plain-button" disabled={isOver} onClick={() => onLook(feature.id)}>
+                  Look<span className="sr-only"> at {feature.label}</span>, effort {feature.effort}
                 </button>
               )}
             </li>

@@ -75,11 +75,7 @@ export function LookPoints({ catalogue, looks, chosen, onChoose }: LookPointsPro
           hasNext={open.some((look) => look.featureId !== inHand.id)}
         />
       )}
-      <ol
-        ref={list}
-        aria-label="Things to look at on the model"
-        className="max-h-96 overflow-y-auto border border-hairline bg-sheet"
-      >
+      <ol ref={list} aria-label="Things to look at on the model" className="border border-hairline bg-sheet">
         {order.map((id, i) => (
           <LookRow
             key={id}

@@ -60,11 +60,11 @@ export function RankedVariants({ identification, catalogue }: RankedVariantsProp
                 <button
                   type="button"
                   aria-pressed={compared.includes(variant.variantId)}
-                  aria-label={`Compare ${variant.name}`}
                   className={`quiet-button ml-2 ${compared.includes(variant.variantId) ? 'font-bold text-ink' : ''}`}
                   onClick={() => toggle(variant.variantId)}
                 >
                   {compared.includes(variant.variantId) ? '● compared' : '○ compare'}
+                  <span className="sr-only"> {variant.name}</span>
                 </button>
               </td>
             </tr>
