@@ -76,6 +76,40 @@ describe('the catalogue as a file', () => {
     expect(await csv()).equal(before);
   });
 
+  it('takes thousands of rows while others are served, shows how far it is, and can be stopped', async () => {
+    const [header] = (await csv()).split('\r\n');
+    const columns = header!.split(',');
+    const row = (cells: Readonly<Record<string, string>>) => columns.map((column) => cells[column] ?? '').join(',');
+    const years = { from_year: '1960', start_latest: '1960', end_earliest: '1962', to_year: '1963', rarity: '1' };
+    const variants = Array.from({ length: 6000 }, (_, i) =>
+      row({ kind: 'variant', range: 'hand-span', casting: '4/2', variant: `x${i}`, name: `Made up ${i}`, ...years }),
+    );
+    const text = [header, ...variants].join('\n');
+    const begin = async () =>
+      (
+        (await bench.http.post('/api/catalogue/imports').set('content-type', 'text/csv').send(text))
+          .body as ImportReport
+      ).id;
+    const first = await begin();
+    await bench.http.delete(`/api/catalogue/imports/${first}`).expect(204);
+    let stopped: ImportReport;
+    do stopped = await bench.get<ImportReport>(`catalogue/imports/${first}`);
+    while (['reading', 'checking', 'writing'].includes(stopped.state));
+    expect(stopped.state).equal('cancelled');
+    expect(await csv()).not.include('Made up');
+    const second = await begin();
+    const seen = new Set<string>();
+    let report: ImportReport;
+    do {
+      report = await bench.get<ImportReport>(`catalogue/imports/${second}`);
+      seen.add(`${report.state} ${report.progress}`);
+      await bench.http.get('/api/health').expect(200);
+    } while (['reading', 'checking', 'writing'].includes(report.state));
+    expect(report).include({ state: 'done', added: 6000 });
+    expect(seen.size).greaterThan(2);
+    await bench.http.get('/api/catalogue/imports/nobody').expect(404);
+  });
+
   it('says what is wrong with a JSON file', async () => {
     expect((await bring('{', JSON_TYPE)).problems[0]!.message).include('not readable JSON');
     const report = await bring(JSON.stringify({ ...(await json()), makers: [{ id: 'x' }] }), JSON_TYPE);

@@ -1,0 +1,97 @@
+import { expect } from 'chai';
+import type { Feature, FeatureState, Source, Variant, VariantState } from '../model/catalogue.ts';
+import { assembleCatalogue, type CatalogueRows } from './assembleCatalogue.ts';
+import { DEFAULT_HISTORIES } from './histories.ts';
+import { identifySpecimen } from './identifySpecimen.ts';
+import { selectAnswers, selectStatements } from './selectAnswers.ts';
+
+const feature = (key: string): Feature => ({
+  ...{ id: `r.${key}`, version: 1, rangeId: 'r', key, label: key, howToLook: 'look', partRole: 'body' },
+  ...{ effort: 2, destroys: '', group: 'outer coat' },
+});
+const state = (featureKey: string, key: string, more: Partial<FeatureState> = {}): FeatureState => ({
+  ...{ id: `r.${featureKey}.${key}`, version: 1, featureId: `r.${featureKey}`, key, label: key, colourHex: null },
+  ...{ fromYear: null, toYear: null, lookAlikes: [] },
+  ...more,
+});
+const variant = (id: string, castingId: string): Variant => ({
+  ...{ id, version: 1, castingId, key: id, name: `issue ${id}`, rarity: 2, rarityEvidence: '' },
+  ...{ startEarliest: 1960, startLatest: 1960.5, endEarliest: 1962, endLatest: 1963 },
+});
+const recorded = (variantId: string, featureKey: string, key: string, share = 1): VariantState => ({
+  ...{ id: `${variantId}.${featureKey}.${key}`, version: 1, variantId, share },
+  ...{ featureId: `r.${featureKey}`, stateId: `r.${featureKey}.${key}` },
+});
+const said = (variantId: string | null, fromYear: number | null, toYear: number | null): Source => ({
+  ...{ id: `s${variantId}`, version: 1, castingId: 'c1', variantId, specimenId: null, statement: 'shown' },
+  ...{ fromYear, toYear, origin: 'trade list', certainty: 'likely' },
+});
+const rows: CatalogueRows = {
+  castings: [
+    { id: 'c1', number: '4/2', name: 'Float', lengthMm: 62, wheelbaseMm: 36 },
+    { id: 'c2', number: '5/1', name: 'Van', lengthMm: 70, wheelbaseMm: 40 },
+  ],
+  features: [feature('colour'), feature('unused')],
+  states: [state('colour', 'red', { lookAlikes: ['maroon', 'gone'] }), state('colour', 'maroon'), state('unused', 'x')],
+  variants: [variant('v1', 'c1'), variant('v2', 'c2')],
+  variantStates: [
+    recorded('v1', 'colour', 'red', 0.7),
+    recorded('v1', 'colour', 'maroon', 0.3),
+    recorded('v2', 'colour', 'red'),
+  ],
+  sources: [said('v1', 1961, 1961), said(null, 1950, 1951)],
+  histories: DEFAULT_HISTORIES.map((history) => ({ ...history, id: history.key, version: 1 })),
+};
+
+describe('assembleCatalogue', () => {
+  const whole = assembleCatalogue(rows, false);
+  const one = assembleCatalogue({ ...rows, variants: rows.variants.slice(0, 1) }, true);
+
+  it('gathers the states of a variant with their shares, and leaves out features nobody is known by', () => {
+    expect(whole.features.map((entry) => entry.id)).deep.equal(['r.colour']);
+    expect(whole.variants[0]!.states).deep.equal({ 'r.colour': { 'r.colour.red': 0.7, 'r.colour.maroon': 0.3 } });
+  });
+
+  it('turns look-alikes from keys to ids and drops those that are gone', () => {
+    expect(whole.features[0]!.states[0]!.lookAlikes).deep.equal(['r.colour.maroon']);
+  });
+
+  it('names the casting and gives its sizes only where several are to be told apart', () => {
+    expect(whole.variants[0]!).deep.include({ name: '4/2 Float, issue v1', sizesMm: { length: 62, wheelbase: 36 } });
+    expect(whole.measures.map((measure) => measure.id)).deep.equal(['length', 'wheelbase']);
+    expect(one.variants[0]!).deep.include({ name: 'issue v1', sizesMm: {} });
+    expect(one.measures).deep.equal([]);
+  });
+
+  it('takes statements about a variant only, and a whole year as all of it', () => {
+    expect(whole.variants[0]!.statements).deep.equal([
+      { label: 'shown', fromYear: 1961, toYear: 1962, certainty: 'likely' },
+    ]);
+    expect(whole.variants[1]!.statements).deep.equal([]);
+    expect(selectStatements([said('v1', null, 1961.5)])[0]).include({ fromYear: null, toYear: 1961.5 });
+  });
+
+  it('can be identified with', () => {
+    const { ranked } = identifySpecimen(whole, [{ featureId: 'length', valueMm: 62.1, spreadMm: 0.1 }]);
+    expect(ranked[0]!.variantId).equal('v1');
+  });
+});
+
+describe('selectAnswers', () => {
+  const whole = assembleCatalogue(rows, false);
+  const seen = { featureId: 'r.colour', stateId: 'r.colour.red', certainty: 'sure' } as const;
+  const size = { what: 'length', valueMm: 62, spreadMm: 0.1 } as const;
+
+  it('keeps what the catalogue can weigh and leaves the rest on the specimen', () => {
+    const foreign = { featureId: 'q.wheels', stateId: 'q.wheels.grey', certainty: 'sure' } as const;
+    const gone = { ...seen, stateId: 'r.colour.gone' };
+    expect(selectAnswers(whole, [seen, foreign, gone], [size])).deep.equal([
+      seen,
+      { featureId: 'length', valueMm: 62, spreadMm: 0.1 },
+    ]);
+  });
+
+  it('leaves sizes out where the casting is known', () => {
+    expect(selectAnswers(assembleCatalogue(rows, true), [seen], [size])).deep.equal([seen]);
+  });
+});
