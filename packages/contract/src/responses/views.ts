@@ -5,7 +5,6 @@ import type {
   CoatingLayer,
   CsvProblem,
   Decision,
-  Drawing,
   DrawingView,
   Feature,
   FeatureState,
@@ -104,7 +103,8 @@ export interface CatalogueEntry {
   readonly toYear: number | null;
   readonly variantCount: number;
   readonly onShelf: number;
-  readonly drawing: Drawing;
+  /** Its first view: the list shows no more. */
+  readonly side: DrawingView;
   /** Variants with what is known of them, for finding: name, colours and rarity. */
   readonly variants: readonly CatalogueVariant[];
 }

@@ -24,7 +24,8 @@ export async function readCatalogue(manager: EntityManager): Promise<CatalogueVi
         const range = rangeById.get(rangeId)!;
         const own = variantsOf.get(id) ?? [];
         return {
-          ...{ id, number, name, bodyType, lengthMm, wheelbaseMm, drawing },
+          ...{ id, number, name, bodyType, lengthMm, wheelbaseMm },
+          side: drawing.views[0]!,
           rangeName: range.name,
           makerName: makers.get(range.makerId)?.name ?? '',
           fromYear: own.length ? Math.floor(Math.min(...own.map((variant) => variant.startEarliest))) : null,

@@ -127,7 +127,7 @@ function CastingLine({ entry }: { readonly entry: CatalogueEntry }) {
     <li className="border-t border-hairline">
       <Link to={`/catalogue/${entry.id}`} className="flex items-center gap-3 py-2 hover:bg-sunk">
         <ModelDrawing
-          view={entry.drawing.views[0]!}
+          view={entry.side}
           paint={{}}
           parts={[]}
           label={`${entry.name}, side`}

@@ -88,7 +88,9 @@ export function PracticeLooks({ view, catalogue, round, lookedAt, isOver, onLook
                 </span>
               ) : (
                 <button type="button" className="plain-button" disabled={isOver} onClick={() => onLook(feature.id)}>
-                  Look<span className="sr-only"> at {feature.label}</span>, effort {feature.effort}
+                  <span>
+                    Look<span className="sr-only"> at {feature.label}</span>, effort {feature.effort}
+                  </span>
                 </button>
               )}
             </li>

@@ -33,17 +33,12 @@ export function IdentifyStation() {
   const [featureId, setFeatureId] = useState<string | null>(null);
   const [question, setQuestion] = useState<Question>('variant');
   const { report, catalogue, isStale, problem } = useIdentification(question);
-  return (
-    <Zones
-      isSticky={false}
-      model={
-        <LookPoints catalogue={catalogue} looks={report?.looks ?? []} chosen={featureId} onChoose={setFeatureId} />
-      }
-    >
+  const lead = (
+    <div className="space-y-4" aria-busy={isStale}>
       {problem && <EmptyNote title="This could not be worked out.">{problem}</EmptyNote>}
       {!report && !problem && <p role="status">Weighing what was seen ...</p>}
       {report && (
-        <div className="space-y-6" aria-busy={isStale}>
+        <>
           <Verdict
             rest={
               <NextLookLine
@@ -59,6 +54,19 @@ export function IdentifyStation() {
             </span>
           </Verdict>
           <StopNotice stop={report.stop} catalogue={catalogue} onChoose={setFeatureId} />
+        </>
+      )}
+    </div>
+  );
+  const looks = report?.looks ?? [];
+  return (
+    <Zones
+      isSticky={false}
+      lead={lead}
+      model={<LookPoints {...{ catalogue, looks }} chosen={featureId} onChoose={setFeatureId} />}
+    >
+      {report && (
+        <>
           <DateRuler identification={report.identification} catalogue={catalogue} />
           <RankedVariants identification={report.identification} catalogue={catalogue} />
           <Sizes measures={catalogue.measures} />
@@ -67,7 +75,7 @@ export function IdentifyStation() {
           <MindChangers mindChangers={report.mindChangers} catalogue={catalogue} onChoose={setFeatureId} />
           <Statements />
           <CompareExamples />
-        </div>
+        </>
       )}
       <TaskList station="identify" />
     </Zones>

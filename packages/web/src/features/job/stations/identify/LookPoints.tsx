@@ -170,7 +170,7 @@ function Drawing({ catalogue, order, answered, inHand, onChoose }: DrawingProps)
         paint={paint}
         parts={specimen.parts}
         label={`${specimen.specimen.name}, ${VIEW_WORDS[view.view].toLowerCase()}`}
-        className="h-52 w-full border border-hairline bg-paper"
+        className="h-44 w-full border border-hairline bg-paper"
       >
         {view.anchors.map((anchor) => {
           const feature = catalogue.features.find((candidate) => keyOf.get(candidate.id) === anchor.featureKey);

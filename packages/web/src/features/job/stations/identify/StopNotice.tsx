@@ -38,8 +38,7 @@ export function StopNotice({ stop, catalogue, onChoose }: StopNoticeProps) {
         </p>
       ) : (
         <p className="mt-1">
-          No harmless look is left that would settle it. Clean it, record it, ask somebody who has one; stripping can
-          wait.
+          No harmless look would clear the way. Clean it, record it, ask somebody who has one; stripping can wait.
         </p>
       )}
     </section>
