@@ -9,6 +9,7 @@ import {
   openStation,
   taskLine,
   workThrough,
+  isWeighed,
 } from './support/restorer.ts';
 import { startBench } from './support/startBench.ts';
 import { useBench } from './support/useBench.ts';
@@ -40,7 +41,7 @@ describe('SG-04 from intake to sign-off', function () {
     for (const [i, [feature, state]] of looks.entries()) {
       const points = test.page.getByRole('list', { name: 'Things to look at on the model' });
       const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
-      if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
+      await line.click();
       const answer = test.page
         .getByRole('group', { name: `${feature}: what do you see?` })
         .getByRole('button', { name: state });
@@ -55,7 +56,8 @@ describe('SG-04 from intake to sign-off', function () {
       .getByRole('button', { name: 'likely', exact: true })
       .click();
     await test.page.getByText('Body colour, likely').waitFor();
-    expect(await heading().innerText()).match(/^Works ochre, plain skip, .*1957 to .*19(59|60), (over )?\d\d %/);
+    await isWeighed(test.page);
+    expect(await heading().innerText()).match(/^Works ochre, plain skip, .*1957 to .*19(59|60), (over )?\d\d\s%/);
     expect(await workThrough(test.page)).deep.equal(['identify']);
   });
 

@@ -1,6 +1,6 @@
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
-import { expectNoFaults, makePhoto, openStation, taskLine } from './support/restorer.ts';
+import { expectNoFaults, makePhoto, openStation, taskLine, isWeighed } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
 /** An evening at the bench: small acts on several models. */
@@ -42,6 +42,7 @@ describe('an evening at the bench', function () {
         .click();
       await points.getByText(`${state}, sure`).waitFor();
     }
+    await isWeighed(test.page);
     const leader = test.page
       .getByRole('row')
       .filter({ has: test.page.getByRole('button', { name: 'This casting' }) })

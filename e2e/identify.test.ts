@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
-import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
+import { expectNoFaults, hold, isWeighed, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
 /** Identifying, and what follows from it, as a restorer does it with the keyboard. */
@@ -33,7 +33,7 @@ describe('identify and date', function () {
         .last()
         .waitFor();
       taken.push(name);
-      await test.page.locator('[aria-busy="false"]').waitFor();
+      await isWeighed(test.page);
       await test.page.keyboard.press('n');
       await test.page.waitForFunction(
         (before) => document.querySelector('section[aria-label^="Look in hand"] h2')?.textContent !== before,
@@ -108,9 +108,9 @@ describe('identify and date', function () {
 
   it('teaches to read a casting, and scores it against its own path', async () => {
     await test.page.goto(`${test.bench.address}/practice?casting=milk-float&seed=4`);
-    const looks = test.page.getByRole('button', { name: /^Look at / });
-    await test.page.getByRole('button', { name: 'Look at Decal, effort 1' }).click();
-    await test.page.getByRole('button', { name: 'Look at Grille, effort 1' }).click();
+    const looks = test.page.getByRole('button', { name: /^Look, effort/ });
+    await test.page.getByRole('button', { name: /^Look, effort 1 ?: Decal/ }).click();
+    await test.page.getByRole('button', { name: /^Look, effort 1 ?: Grille/ }).click();
     expect(await looks.count()).greaterThan(5);
     await test.page.getByLabel(/Second issue, cream with crest/).check();
     await test.page.getByRole('button', { name: 'That is my reading' }).click();

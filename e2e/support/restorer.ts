@@ -32,6 +32,9 @@ export async function holdWithPointer(button: Locator): Promise<void> {
   await mouse.up();
 }
 
+/** Waits until the worker has weighed what was seen last. */
+export const isWeighed = (page: Page) => page.locator('[aria-busy="false"]').waitFor();
+
 export const taskLine = (page: Page, key: string) => page.locator(`li[data-task="${key}"]`);
 
 /** Goes to a station by its door. */
@@ -59,7 +62,15 @@ export async function workThrough(
     const held = taskLine(page, key).getByRole('button', { name: /^Start: / });
     if (await held.count()) {
       await hold(held);
-      await page.locator(`li[data-task="${key}"][data-state="doing"]`).waitFor();
+      const begun = page.locator(`li[data-task="${key}"][data-state="doing"]`);
+      const stop = taskLine(page, key).getByRole('alert');
+      await begun.or(stop).first().waitFor();
+      // A model that may be worth more as it is goes on with a reason only.
+      if (await stop.count()) {
+        await stop.getByLabel('Why it goes on').fill('The owner wants it on the road again.');
+        await hold(stop.getByRole('button', { name: /^Go on all the same/ }));
+      }
+      await begun.waitFor();
     }
     await taskLine(page, key).getByRole('button', { name: 'Done', exact: true }).click();
     await page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });

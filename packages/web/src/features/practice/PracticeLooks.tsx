@@ -88,9 +88,8 @@ export function PracticeLooks({ view, catalogue, round, lookedAt, isOver, onLook
                 </span>
               ) : (
                 <button type="button" className="plain-button" disabled={isOver} onClick={() => onLook(feature.id)}>
-                  <span>
-                    Look<span className="sr-only"> at {feature.label}</span>, effort {feature.effort}
-                  </span>
+                  Look, effort {feature.effort}
+                  <span className="sr-only">: {feature.label}</span>
                 </button>
               )}
             </li>
