@@ -67,8 +67,15 @@ describe('the catalogue as a file', () => {
     const before = await csv();
     const lines = before.split('\r\n');
     const at = lines.findIndex((line) => line.startsWith('variant,'));
-    lines[0] = lines[0]!;
-    lines.splice(1, 0, 'maker,tern,,,,,,Tern Works,,,,,,,,,,,,1950,,,1960,,');
+    const cells = { kind: 'maker', maker: 'tern', name: 'Tern Works' } as Record<string, string>;
+    lines.splice(
+      1,
+      0,
+      lines[0]!
+        .split(',')
+        .map((column) => cells[column] ?? '')
+        .join(','),
+    );
     lines[at + 1] = lines[at + 1]!.replace(/,(\d+(\.\d+)?),$/, ',many,');
     const report = await bring(lines.join('\r\n'));
     expect(report).include({ state: 'refused', problemCount: 1 });

@@ -68,6 +68,7 @@ export class CreateCasting {
 export class ChangeCasting extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Give the casting a name.' }) @MaxLength(80) name?: string;
   @IsChanged() @IsString() @MaxLength(500) construction?: string;
+  @IsChanged() @IsString() @MaxLength(2000) history?: string;
   @IsChanged() @IsNumber({}, { message: 'Length in mm, as a number.' }) @Min(10) @Max(600) lengthMm?: number;
   @IsChanged() @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @Min(5) @Max(500) wheelbaseMm?: number;
 }

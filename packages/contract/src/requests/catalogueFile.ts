@@ -71,6 +71,7 @@ export class FileCasting {
   @IsNumber() lengthMm!: number;
   @IsNumber() wheelbaseMm!: number;
   @IsString() construction!: string;
+  @IsString() history!: string;
   @ValidateBy({ name: 'isDrawing', validator: { validate: isDrawing, defaultMessage: () => 'is no drawing' } })
   drawing!: Drawing;
 }

@@ -65,7 +65,7 @@ const tables: fc.Arbitrary<CatalogueTables> = fc
       castings: [
         {
           ...{ id: 'c', version: 1, rangeId: 'small', number: '4/2', name: words[5]!, bodyType: BODY_TYPES[pick]! },
-          ...{ lengthMm: 50 + share, wheelbaseMm: 30.5, construction: words[1]! },
+          ...{ lengthMm: 50 + share, wheelbaseMm: 30.5, construction: words[1]!, history: words[3]! },
         },
       ],
       variants: [

@@ -9,6 +9,7 @@ export const CSV_COLUMNS = [
   'variant',
   'name',
   'about',
+  'history',
   'part_role',
   'body_type',
   'group',
@@ -64,7 +65,7 @@ export const CSV_LAYOUT: Readonly<Record<CsvKind, KindLayout>> = {
   casting: {
     key: ['range', 'casting'],
     required: ['name', 'body_type', 'length_mm', 'wheelbase_mm'],
-    optional: ['about'],
+    optional: ['about', 'history'],
   },
   variant: {
     key: ['range', 'casting', 'variant'],

@@ -121,7 +121,13 @@ function readFields(kind: CsvKind, cells: CsvCells, resolve: Resolve): object {
       };
     case 'casting':
       return {
-        ...{ rangeId: resolve('range', 'range'), number: cells.casting, name, construction: about },
+        ...{
+          rangeId: resolve('range', 'range'),
+          number: cells.casting,
+          name,
+          construction: about,
+          history: cells.history,
+        },
         ...{ bodyType: cells.body_type as BodyType },
         ...{ lengthMm: Number(cells.length_mm), wheelbaseMm: Number(cells.wheelbase_mm) },
       } satisfies Omit<Casting, 'id' | 'version' | 'drawing'>;

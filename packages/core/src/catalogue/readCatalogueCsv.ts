@@ -155,6 +155,7 @@ const CHECKS: Partial<Record<CsvColumn, (value: string) => string | null>> = {
       : `"${value}" is no number of a casting: up to 12 letters, digits, / . -`,
   name: upTo(120),
   about: upTo(500),
+  history: upTo(2000),
   destroys: upTo(120),
   part_role: oneOf(PART_ROLES),
   body_type: oneOf(BODY_TYPES),

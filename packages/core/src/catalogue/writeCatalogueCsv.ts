@@ -66,7 +66,13 @@ export function listCells(tables: CatalogueTables): KindCells[] {
     ),
     ...tables.castings.map((casting) =>
       join('casting', casting, {
-        ...{ range: casting.rangeId, casting: casting.number, name: casting.name, about: casting.construction },
+        ...{
+          range: casting.rangeId,
+          casting: casting.number,
+          name: casting.name,
+          about: casting.construction,
+          history: casting.history,
+        },
         ...{ body_type: casting.bodyType, length_mm: num(casting.lengthMm), wheelbase_mm: num(casting.wheelbaseMm) },
       }),
     ),

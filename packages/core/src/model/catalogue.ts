@@ -32,6 +32,8 @@ export interface Casting extends Versioned {
   readonly lengthMm: number;
   readonly wheelbaseMm: number;
   readonly construction: string;
+  /** What is known of the toy and of the vehicle that it shows. */
+  readonly history: string;
   readonly drawing: Drawing;
 }
 

@@ -48,6 +48,7 @@ export interface CastingNote {
   readonly lengthMm: number;
   readonly wheelbaseMm: number;
   readonly construction: string;
+  readonly history?: string;
   readonly drawing: Drawing;
   readonly parts: readonly PartNote[];
   readonly joints: readonly JointNote[];

@@ -45,9 +45,10 @@ function createCasting({
   lengthMm,
   wheelbaseMm,
   construction,
+  history = '',
   drawing,
 }: CastingNote): Casting {
-  return { id, version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, drawing };
+  return { id, version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, history, drawing };
 }
 
 function createParts(note: CastingNote): CastingPart[] {

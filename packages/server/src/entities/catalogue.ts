@@ -56,6 +56,9 @@ export class CastingRow extends VersionedRow {
   @Column('text')
   construction!: string;
 
+  @Column('text', { default: '' })
+  history!: string;
+
   @Column('simple-json')
   drawing!: Drawing;
 

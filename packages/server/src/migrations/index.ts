@@ -1,6 +1,11 @@
+import { CastingHistory1795699322496 } from './1795699322496-CastingHistory.ts';
 import { IdentifyAndDate1795695031297 } from './1795695031297-IdentifyAndDate.ts';
 import { Initial1795576601852 } from './1795576601852-Initial.ts';
 import type { MigrationInterface } from 'typeorm';
 
 /** In the order in which they run. Made by `npm run migration -- NAME`; by hand only what moves data. */
-export const MIGRATIONS: (new () => MigrationInterface)[] = [Initial1795576601852, IdentifyAndDate1795695031297];
+export const MIGRATIONS: (new () => MigrationInterface)[] = [
+  Initial1795576601852,
+  IdentifyAndDate1795695031297,
+  CastingHistory1795699322496,
+];

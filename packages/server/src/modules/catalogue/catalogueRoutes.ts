@@ -108,6 +108,7 @@ async function addCasting(manager: EntityManager, body: CreateCasting): Promise<
     lengthMm,
     wheelbaseMm,
     construction,
+    history: '',
     drawing,
   });
   await manager.insert(CastingRow, casting);

@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useGetCastingQuery, useGetSpecimenQuery } from '../../shared/api/api.ts';
 import { deleteRow } from '../../shared/edits/editRow.ts';
+import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
 import { EmptyNote, LoadingNote } from '../../shared/ui/Notice.tsx';
@@ -108,6 +109,29 @@ export function CastingPage() {
           <EditVariants view={data} />
           <EditFeatures view={data} />
         </>
+      )}
+      {isEditing ? (
+        <section aria-label="Edit the casting" className="grid gap-3 sm:grid-cols-2">
+          <Autosaved kind="castings" row={casting} field="name" label="Name" />
+          <Autosaved kind="castings" row={casting} field="construction" label="How it is put together" />
+          <Autosaved kind="castings" row={casting} field="lengthMm" label="Length, mm" type="number" />
+          <Autosaved kind="castings" row={casting} field="wheelbaseMm" label="Wheelbase, mm" type="number" />
+          <div className="sm:col-span-2">
+            <Autosaved
+              kind="castings"
+              row={casting}
+              field="history"
+              label="History of the toy and of the vehicle it shows"
+            />
+          </div>
+        </section>
+      ) : (
+        casting.history && (
+          <section>
+            <h2>The toy and the vehicle it shows</h2>
+            <p className="max-w-4xl">{casting.history}</p>
+          </section>
+        )
       )}
       <CastingSources view={data} isEditing={isEditing} />
       <div className="grid gap-6 md:grid-cols-2">
