@@ -3,6 +3,7 @@ import { makeCatalogue, makeFeature, makeVariant } from '../../test/support/iden
 import type { Finding, SpecimenPart } from '../model/workpiece.ts';
 import { compareSpecimens } from './compareSpecimens.ts';
 import { compareVariants, groupAlike } from './compareVariants.ts';
+import { selectCastRelief } from './selectCastRelief.ts';
 import { computeToolOrder } from './computeToolOrder.ts';
 
 const wheels = makeFeature({
@@ -42,6 +43,22 @@ describe('comparing two variants', () => {
   it('finds nothing between variants recorded alike, and groups them', () => {
     expect(compareVariants(catalogue, ['b', 'c'])).deep.equal([]);
     expect(groupAlike(catalogue)).deep.equal([['a'], ['b', 'c']]);
+  });
+});
+
+describe('relief that is meant to be there', () => {
+  it('is what the variant has cast in, and nothing else', () => {
+    const grille = makeFeature({ key: 'grille', states: ['solid', 'pierced'], group: 'body casting' });
+    const text = makeFeature({ key: 'text', states: ['full', 'frame'], group: 'base casting' });
+    const catalogue = makeCatalogue(
+      [grille, text, colour],
+      [makeVariant('a', null, { grille: { solid: 0.5, pierced: 0.5 }, text: 'frame', colour: 'red' })],
+    );
+    expect(selectCastRelief(catalogue, 'a').map(({ label, meant }) => `${label}: ${meant}`)).deep.equal([
+      'grille: solid or pierced',
+      'text: frame',
+    ]);
+    expect(selectCastRelief(catalogue, 'nobody')).deep.equal([]);
   });
 });
 

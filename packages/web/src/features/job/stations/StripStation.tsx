@@ -4,6 +4,7 @@ import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { MeantToBeThere } from './strip/MeantToBeThere.tsx';
 
 /** Paint off, wash, inspect, mend: each task with its hazard and its clock. */
 export function StripStation() {
@@ -31,6 +32,7 @@ export function StripStation() {
             ? 'Bare, mended and ready for primer.'
             : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands, ${formatMinutes(waitingLeftMin)} of watching and waiting.`}
       </Verdict>
+      <MeantToBeThere />
       <TaskList station="strip" />
     </Zones>
   );
