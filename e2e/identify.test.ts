@@ -176,6 +176,14 @@ describe('identify and date', function () {
       expect(await download('Catalogue as CSV')).equal(before);
     });
 
+    it('tells which of two tools came first, and by which features', async () => {
+      await test.page.goto(`${test.bench.address}/catalogue/coal-cart`);
+      await test.page.getByLabel('2/1 Coal Cart or').selectOption({ label: '15/3 Mobile Library' });
+      const order = test.page.getByRole('region', { name: 'Which tool came first' });
+      await order.getByText(/^2\/1 Coal Cart came first: (over 99|100) %/).waitFor();
+      await order.getByText(/Wheels: cast metal against .*black plastic/).waitFor();
+    });
+
     it('answers while typing what the shelf holds and lacks', async () => {
       await test.page.goto(`${test.bench.address}/catalogue`);
       await test.page.getByLabel('Narrow down').fill('signal red');

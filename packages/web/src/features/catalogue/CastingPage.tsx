@@ -10,6 +10,7 @@ import { Pending } from '../../shared/ui/Pending.tsx';
 import { CastingSources } from './CastingSources.tsx';
 import { EditFeatures } from './EditFeatures.tsx';
 import { EditVariants } from './EditVariants.tsx';
+import { ToolOrder } from './ToolOrder.tsx';
 import { VariantTable } from './VariantTable.tsx';
 
 const VariantTimeline = lazy(() =>
@@ -134,6 +135,7 @@ export function CastingPage() {
         )
       )}
       <CastingSources view={data} isEditing={isEditing} />
+      <ToolOrder view={data} />
       <div className="grid gap-6 md:grid-cols-2">
         <section>
           <h2>Parts</h2>

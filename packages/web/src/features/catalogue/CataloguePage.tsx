@@ -24,20 +24,29 @@ const RARE = 5;
 export function CataloguePage() {
   const { data, error } = useGetCatalogueQuery();
   const [params, setParams] = useSearchParams();
-  const [text, setText] = useState(params.get('q') ?? '');
-  const shelf = (params.get('shelf') ?? 'all') as Shelf;
-  const isRareOnly = params.get('rare') === 'yes';
-  const words = useDeferredValue(text).toLowerCase().split(/\s+/).filter(Boolean);
+  // The state leads and the address follows: a field must answer at once.
+  const [wanted, setWanted] = useState({
+    text: params.get('q') ?? '',
+    shelf: (params.get('shelf') ?? 'all') as Shelf,
+    isRareOnly: params.get('rare') === 'yes',
+  });
+  const { shelf, isRareOnly } = wanted;
+  const words = useDeferredValue(wanted.text).toLowerCase().split(/\s+/).filter(Boolean);
   if (!data) return <Pending what="the catalogue" error={error} />;
-  const set = (name: string, value: string) =>
+  const want = (change: Partial<typeof wanted>) => {
+    const next = { ...wanted, ...change };
+    setWanted(next);
     setParams(
       (before) => {
-        if (value) before.set(name, value);
-        else before.delete(name);
+        const set = (name: string, value: string) => (value ? before.set(name, value) : before.delete(name));
+        set('q', next.text);
+        set('shelf', next.shelf === 'all' ? '' : next.shelf);
+        set('rare', next.isRareOnly ? 'yes' : '');
         return before;
       },
       { replace: true },
     );
+  };
   const found = data.castings.filter((entry) => isOnShelf(entry, shelf) && matches(entry, words, isRareOnly));
   const variants = found.flatMap((entry) => entry.variants);
   const held = variants.filter((variant) => variant.onShelf.length > 0).length;
@@ -69,11 +78,8 @@ export function CataloguePage() {
           <span className="font-semibold">Narrow down</span>
           <input
             type="search"
-            value={text}
-            onChange={(event) => {
-              setText(event.target.value);
-              set('q', event.target.value);
-            }}
+            value={wanted.text}
+            onChange={(event) => want({ text: event.target.value })}
             placeholder="Number, name, maker, kind, colour or issue"
           />
         </label>
@@ -81,12 +87,7 @@ export function CataloguePage() {
           <legend className="font-semibold">Shelf</legend>
           {Object.entries(SHELVES).map(([key, label]) => (
             <label key={key} className="flex min-h-9 items-center gap-2">
-              <input
-                type="radio"
-                name="shelf"
-                checked={shelf === key}
-                onChange={() => set('shelf', key === 'all' ? '' : key)}
-              />
+              <input type="radio" name="shelf" checked={shelf === key} onChange={() => want({ shelf: key as Shelf })} />
               {label}
             </label>
           ))}
@@ -95,7 +96,7 @@ export function CataloguePage() {
           <input
             type="checkbox"
             checked={isRareOnly}
-            onChange={(event) => set('rare', event.target.checked ? 'yes' : '')}
+            onChange={(event) => want({ isRareOnly: event.target.checked })}
           />
           With an issue of rarity {RARE} or more
         </label>
