@@ -43,12 +43,12 @@ describe('an evening at the bench', function () {
       await points.getByText(`${state}, sure`).waitFor();
     }
     await isWeighed(test.page);
-    const leader = test.page
-      .getByRole('row')
-      .filter({ has: test.page.getByRole('button', { name: 'This casting' }) })
-      .first();
-    const name = await leader.getByRole('rowheader').innerText();
-    await leader.getByRole('button', { name: 'This casting' }).click();
+    const castings = test.page.getByRole('list', { name: 'Castings by probability' });
+    const name = await castings.getByRole('listitem').first().innerText();
+    await castings
+      .getByRole('button', { name: /^This casting/ })
+      .first()
+      .click();
     await test.page.getByRole('button', { name: 'Base', exact: true }).waitFor();
     await openStation(test.page, 'Survey');
     expect(await test.page.locator('[data-part]').count()).greaterThan(3);

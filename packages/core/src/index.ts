@@ -99,7 +99,7 @@ export type {
 } from './identify/catalogue.ts';
 export type { CatalogueRows } from './identify/assembleCatalogue.ts';
 export type { Identifier, Posterior } from './identify/createIdentifier.ts';
-export type { Identification, RankedHistory, RankedVariant } from './identify/identifySpecimen.ts';
+export type { Identification, RankedCasting, RankedHistory, RankedVariant } from './identify/identifySpecimen.ts';
 export type { EvidenceWeight } from './identify/computeEvidence.ts';
 export type { DateSpan, YearInterval } from './identify/computeDateSpan.ts';
 export type { Bound, HardBounds } from './identify/computeHardBounds.ts';

@@ -27,6 +27,10 @@ const said = (variantId: string | null, fromYear: number | null, toYear: number 
   ...{ fromYear, toYear, origin: 'trade list', certainty: 'likely' },
 });
 const rows: CatalogueRows = {
+  ranges: [
+    { id: 'r', name: 'Hand-Span' },
+    { id: 'q', name: 'Quayside' },
+  ],
   castings: [
     { id: 'c1', number: '4/2', name: 'Float', lengthMm: 62, wheelbaseMm: 36 },
     { id: 'c2', number: '5/1', name: 'Van', lengthMm: 70, wheelbaseMm: 40 },
@@ -74,6 +78,27 @@ describe('assembleCatalogue', () => {
   it('can be identified with', () => {
     const { ranked } = identifySpecimen(whole, [{ featureId: 'length', valueMm: 62.1, spreadMm: 0.1 }]);
     expect(ranked[0]!.variantId).equal('v1');
+  });
+});
+
+describe('features of several ranges', () => {
+  it('carry the name of their range where their own is not enough', () => {
+    const foreign = { ...feature('colour'), id: 'q.colour', rangeId: 'q' };
+    const lamp = { ...feature('lamp'), id: 'q.lamp', rangeId: 'q' };
+    const { features, castingNames } = assembleCatalogue(
+      {
+        ...rows,
+        features: [feature('colour'), foreign, lamp],
+        variantStates: [
+          ...rows.variantStates,
+          { ...recorded('v2', 'colour', 'red'), featureId: 'q.colour' },
+          { ...recorded('v2', 'colour', 'red'), featureId: 'q.lamp' },
+        ],
+      },
+      false,
+    );
+    expect(features.map((one) => one.label)).deep.equal(['colour (Hand-Span)', 'colour (Quayside)', 'lamp']);
+    expect(castingNames).deep.equal({ c1: '4/2 Float', c2: '5/1 Van' });
   });
 });
 

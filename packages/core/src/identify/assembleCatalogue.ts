@@ -1,5 +1,14 @@
 import { groupBy } from '../groupBy.ts';
-import type { Casting, Feature, FeatureState, History, Source, Variant, VariantState } from '../model/catalogue.ts';
+import type {
+  Casting,
+  Feature,
+  FeatureState,
+  History,
+  Source,
+  Variant,
+  VariantState,
+  ToyRange,
+} from '../model/catalogue.ts';
 import { SIZE_NAMES, type SizeName } from '../model/workpiece.ts';
 import { selectStatements } from './selectAnswers.ts';
 import type { IdentifyCatalogue, IdentifyFeature, IdentifyMeasure, IdentifyVariant } from './catalogue.ts';
@@ -7,6 +16,7 @@ import type { IdentifyCatalogue, IdentifyFeature, IdentifyMeasure, IdentifyVaria
 /** The rows that identification rests on, as they are kept. */
 export interface CatalogueRows {
   readonly castings: readonly Pick<Casting, 'id' | 'number' | 'name' | 'lengthMm' | 'wheelbaseMm'>[];
+  readonly ranges: readonly Pick<ToyRange, 'id' | 'name'>[];
   readonly features: readonly Feature[];
   readonly states: readonly FeatureState[];
   readonly variants: readonly Variant[];
@@ -29,6 +39,8 @@ const SIZE_WORDS: Readonly<Record<SizeName, { label: string; howToLook: string }
  */
 export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): IdentifyCatalogue {
   const used = new Set(rows.variantStates.map((row) => row.featureId));
+  const features = rows.features.filter((feature) => used.has(feature.id));
+  const rangeOf = nameRanges(features, rows.ranges);
   const statesOf = groupBy(rows.states, (state) => state.featureId);
   const recordedOf = groupBy(rows.variantStates, (row) => row.variantId);
   const saidOf = groupBy(
@@ -37,9 +49,10 @@ export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): I
   );
   const castings = new Map(rows.castings.map((casting) => [casting.id, casting]));
   return {
-    features: rows.features
-      .filter((feature) => used.has(feature.id))
-      .map((feature) => assembleFeature(feature, statesOf.get(feature.id) ?? [])),
+    features: features.map((feature) => ({
+      ...assembleFeature(feature, statesOf.get(feature.id) ?? []),
+      label: `${feature.label}${rangeOf(feature)}`,
+    })),
     measures: isOneCasting ? [] : SIZE_NAMES.map(createMeasure),
     variants: rows.variants.map((variant): IdentifyVariant => {
       const casting = castings.get(variant.castingId);
@@ -55,6 +68,9 @@ export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): I
         statements: selectStatements(saidOf.get(variant.id) ?? []),
       };
     }),
+    ...(isOneCasting
+      ? {}
+      : { castingNames: Object.fromEntries(rows.castings.map(({ id, number, name }) => [id, `${number} ${name}`])) }),
     histories: rows.histories.map(({ key, label, prior, rates }) => ({ key, label, prior, rates })),
   };
 }
@@ -65,6 +81,13 @@ const createMeasure = (name: SizeName): IdentifyMeasure => ({
   effort: 4,
   toleranceMm: CASTING_TOLERANCE_MM,
 });
+
+/** " (Hand-Span)" behind a label that several ranges have, nothing behind others. */
+function nameRanges(features: readonly Feature[], ranges: CatalogueRows['ranges']): (feature: Feature) => string {
+  const names = new Map(ranges.map((range) => [range.id, range.name]));
+  const byLabel = groupBy(features, (feature) => feature.label);
+  return ({ label, rangeId }) => (byLabel.get(label)!.length > 1 ? ` (${names.get(rangeId) ?? rangeId})` : '');
+}
 
 function assembleFeature(feature: Feature, states: readonly FeatureState[]): IdentifyFeature {
   const { id, label, howToLook, effort, destroys, group } = feature;

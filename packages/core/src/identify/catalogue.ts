@@ -7,6 +7,8 @@ export interface IdentifyCatalogue {
   readonly measures: readonly IdentifyMeasure[];
   readonly variants: readonly IdentifyVariant[];
   readonly histories: readonly IdentifyHistory[];
+  /** castingId -> name, where several castings are to be told apart. */
+  readonly castingNames?: Readonly<Record<string, string>>;
 }
 
 /** Something to look at, with the states it may be in. */

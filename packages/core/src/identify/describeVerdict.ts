@@ -15,9 +15,18 @@ export function describeVerdict(identification: Identification, catalogue: Ident
   if (noneProbability >= 0.5) {
     return `Probably none of the catalogue's variants (${formatPercent(noneProbability)}); the nearest is ${leader.name}.`;
   }
-  const lead = leader.probability >= 0.5 ? leader.name : `Not settled; ${leader.name} leads`;
+  const lead = leader.probability >= 0.5 ? leader.name : describeUnsettled(identification);
   const torn = describeTorn(identification, catalogue);
   return `${lead}, ${when}, ${formatPercent(leader.probability)}${describeAltered(identification, catalogue)}${torn}.`;
+}
+
+/** Where the issue is open the casting may be settled all the same. */
+function describeUnsettled({ ranked, castings }: Identification): string {
+  const [casting] = castings;
+  const isCastingKnown = castings.length > 1 && casting!.probability >= 0.5;
+  return isCastingKnown
+    ? `${casting!.name} (${formatPercent(casting!.probability)}), issue not settled; ${ranked[0]!.name} leads`
+    : `Not settled; ${ranked[0]!.name} leads`;
 }
 
 /** What is cast in and does not belong together: the body is the model, so the base is what came from another tool. */

@@ -22,6 +22,9 @@ export interface EncodedCatalogue {
   readonly variantCount: number;
   /** variantCount + 1. */
   readonly hypothesisCount: number;
+  /** Castings in the order of their first variant, and which one each variant is of. */
+  readonly castingIds: readonly string[];
+  readonly castingOf: Int32Array;
   /** Share of each variant among the catalogue's, by how common it is; sums to 1. */
   readonly variantPriors: Float64Array;
   readonly histories: readonly IdentifyHistory[];
@@ -61,6 +64,8 @@ export function encodeCatalogue(source: IdentifyCatalogue, settings: IdentifySet
   const { variants } = source;
   const histories = source.histories.length ? source.histories : DEFAULT_HISTORIES;
   const total = histories.reduce((sum, history) => sum + history.prior, 0);
+  const castingIds = [...new Set(variants.map((variant) => variant.castingId))];
+  const castingRank = new Map(castingIds.map((id, i) => [id, i]));
   const variantTotal = variants.reduce((sum, variant) => sum + commonness(variant), 0);
   const axis = createQuarterAxis(variants.flatMap((variant) => (variant.span ? [variant.span] : [])));
   const looks = [
@@ -71,6 +76,8 @@ export function encodeCatalogue(source: IdentifyCatalogue, settings: IdentifySet
     source,
     variantCount: variants.length,
     hypothesisCount: variants.length + 1,
+    castingIds,
+    castingOf: Int32Array.from(variants, (variant) => castingRank.get(variant.castingId)!),
     variantPriors: Float64Array.from(variants, (variant) => commonness(variant) / variantTotal),
     histories,
     historyPriors: Float64Array.from(histories, (history) => history.prior / total),

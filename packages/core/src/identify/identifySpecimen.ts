@@ -21,6 +21,12 @@ export interface RankedVariant {
   readonly probability: number;
 }
 
+export interface RankedCasting {
+  readonly castingId: string;
+  readonly name: string;
+  readonly probability: number;
+}
+
 export interface RankedHistory {
   readonly key: string;
   readonly label: string;
@@ -31,6 +37,8 @@ export interface Identification {
   /** The most probable variants, best first; at most `MOST_RANKED`. */
   readonly ranked: readonly RankedVariant[];
   readonly variantCount: number;
+  /** The most probable castings, best first; one entry where the casting is known. */
+  readonly castings: readonly RankedCasting[];
   /** Probability that the specimen is none of the catalogue's variants. */
   readonly noneProbability: number;
   /** Most probable first. */
@@ -99,6 +107,7 @@ export function describePosterior(posterior: Posterior): Identification {
       return { variantId: id, name, castingId, probability: byHypothesis[i]! };
     }),
     variantCount,
+    castings: rankCastings(posterior),
     noneProbability: byHypothesis[variantCount]!,
     histories: histories
       .map(({ key, label }, h) => ({ key, label, probability: chances[h]! }))
@@ -112,6 +121,18 @@ export function describePosterior(posterior: Posterior): Identification {
     bounds: computeHardBounds(dated),
     impossible: isImpossible,
   };
+}
+
+const MOST_CASTINGS = 5;
+
+function rankCastings({ encoded, byHypothesis }: Posterior): RankedCasting[] {
+  const { castingIds, castingOf, source } = encoded;
+  const sums = new Float64Array(castingIds.length);
+  for (let i = 0; i < castingOf.length; i++) sums[castingOf[i]!]! += byHypothesis[i]!;
+  return selectLeading(sums, sums.length, MOST_CASTINGS).map((i) => {
+    const castingId = castingIds[i]!;
+    return { castingId, name: source.castingNames?.[castingId] ?? castingId, probability: sums[i]! };
+  });
 }
 
 /** Indices of the `most` largest, best first; ties go to the earlier. One pass with a short sorted list. */

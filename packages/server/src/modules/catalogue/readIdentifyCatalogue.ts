@@ -5,6 +5,7 @@ import {
   FeatureRow,
   FeatureStateRow,
   HistoryRow,
+  ToyRangeRow,
   VariantRow,
   VariantStateRow,
 } from '../../entities/catalogue.ts';
@@ -26,6 +27,7 @@ export async function readIdentifyCatalogue(
       ? await manager.findBy(VariantStateRow, { variantId })
       : await manager.find(VariantStateRow),
     sources: castingId ? await manager.findBy(SourceRow, { variantId }) : await manager.find(SourceRow),
+    ranges: await manager.find(ToyRangeRow, { select: { id: true, name: true } }),
     features: await manager.find(FeatureRow, { order: { id: 'ASC' } }),
     states: await manager.find(FeatureStateRow, { order: { id: 'ASC' } }),
     histories: await manager.find(HistoryRow, { order: { prior: 'DESC', key: 'ASC' } }),

@@ -101,6 +101,30 @@ describe('edits of this window', () => {
     expect(state().edits.undo).deep.equal([]);
   });
 
+  it('are taken back one after the other, down to the first one on the row', async () => {
+    server
+      .willAnswer(200, { ...row, why: 'new', version: 4 })
+      .willAnswer(200, { ...row, why: 'newer', version: 5 })
+      .willAnswer(200, { ...row, why: 'new', version: 6 })
+      .willAnswer(200, { ...row, why: 'old', version: 7 });
+    await change({ why: 'new' });
+    await dispatch(
+      edits.changeRow({
+        kind: 'jobs',
+        row: { ...row, why: 'new', version: 4 } as never,
+        changes: { why: 'newer' },
+        label: 'why',
+      }),
+    ).unwrap();
+    await dispatch(edits.undoLast()).unwrap();
+    await dispatch(edits.undoLast()).unwrap();
+    expect(server.asked.slice(2).map((one) => one.body)).deep.equal([
+      { why: 'new', version: 5 },
+      { why: 'old', version: 6 },
+    ]);
+    expect(state().edits.refusal).equal(null);
+  });
+
   it('are not taken back over somebody’s later change', async () => {
     server
       .willAnswer(200, { ...row, version: 4 })

@@ -129,9 +129,9 @@ export const undoLast = createAsyncThunk<EditResult, void>('edits/undo', (_, { d
   track(dispatch, async () => {
     const last = (getState() as State).edits.undo.at(-1);
     if (!last) return null;
-    const { error } = await run<unknown>(dispatch, createUndoRequest(last));
+    const { data, error } = await run<Row | null>(dispatch, createUndoRequest(last));
     if (error?.kind === 'offline') return refuse(dispatch, `Undo: ${last.label}`, error);
-    dispatch(edits.undoTaken());
+    dispatch(edits.undoTaken(data?.version ?? null));
     if (!error) return null;
     const message =
       error.kind === 'stale'

@@ -73,6 +73,17 @@ const initialState = (): EditsState => ({
   refusal: null,
 });
 
+/** Taking an edit back raises the row's version: what this window did to it just before is guarded by the new one. */
+function moveOn(undo: readonly Undo[], version: number): Undo[] {
+  const taken = undo.at(-1)!;
+  return undo.slice(0, -1).map((earlier) => {
+    if (taken.act !== 'change' || earlier.act === 'create') return earlier;
+    const isJustBefore =
+      earlier.kind === taken.kind && earlier.id === taken.id && earlier.version === taken.version - 1;
+    return isJustBefore ? { ...earlier, version } : earlier;
+  });
+}
+
 /** This window's edits: what is being saved, what can be taken back, what waits for the server, what collided. */
 export const editsSlice = createSlice({
   name: 'edits',
@@ -88,7 +99,11 @@ export const editsSlice = createSlice({
       ...state,
       undo: [...state.undo, payload].slice(-MAX_UNDO),
     }),
-    undoTaken: (state) => ({ ...state, undo: state.undo.slice(0, -1) }),
+    /** `version`: what the row has now; earlier edits of it can then be taken back too. */
+    undoTaken: (state, { payload: version }: PayloadAction<number | null>) => ({
+      ...state,
+      undo: version === null ? state.undo.slice(0, -1) : moveOn(state.undo, version),
+    }),
     conflictFound: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),
     conflictClosed: (state) => ({ ...state, conflict: null }),
     refusalShown: (state, { payload }: PayloadAction<{ label: string; error: AppError }>) => ({

@@ -16,7 +16,7 @@ interface RankedVariantsProps {
 export function RankedVariants({ identification, catalogue }: RankedVariantsProps) {
   const { specimen, isClosed } = useJob();
   const dispatch = useAppDispatch();
-  const { ranked, variantCount, noneProbability } = identification;
+  const { ranked, variantCount, castings, noneProbability } = identification;
   const [compared, setCompared] = useState<readonly string[]>([]);
   if (ranked.length === 0) return null;
   const shown = ranked.slice(0, SHOWN);
@@ -29,6 +29,21 @@ export function RankedVariants({ identification, catalogue }: RankedVariantsProp
     setCompared((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before.slice(-1), id]));
   return (
     <section aria-label="Issues by probability">
+      {!specimen.casting && (
+        <ul aria-label="Castings by probability" className="mb-3">
+          {castings.map((casting) => (
+            <li key={casting.castingId} className="flex items-center gap-3 border-t border-hairline">
+              <span className="min-w-0 grow font-semibold">{casting.name}</span>
+              <span className="figure">{formatPercent(casting.probability)}</span>
+              {!isClosed && (
+                <button type="button" className="quiet-button" onClick={() => settle(casting.castingId, casting.name)}>
+                  This casting<span className="sr-only">: {casting.name}</span>
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
       <table className="w-full border-collapse">
         <caption className="sr-only">Issues by probability</caption>
         <thead className="sr-only">
@@ -48,15 +63,6 @@ export function RankedVariants({ identification, catalogue }: RankedVariantsProp
               </th>
               <Probability value={variant.probability} />
               <td className="py-0.5 pl-2 text-right whitespace-nowrap">
-                {!specimen.casting && !isClosed && (
-                  <button
-                    type="button"
-                    className="quiet-button"
-                    onClick={() => settle(variant.castingId, variant.name)}
-                  >
-                    This casting
-                  </button>
-                )}
                 <button
                   type="button"
                   aria-pressed={compared.includes(variant.variantId)}
