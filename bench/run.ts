@@ -8,10 +8,11 @@ import { bruteForce } from './identify/bruteForce.ts';
 import { calibration } from './identify/calibration.ts';
 import { policy } from './identify/policy.ts';
 import { speed } from './identify/speed.ts';
+import { photo } from './photo.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
-const topics = [bruteForce, calibration, policy, speed, demo, apiTopic, web].filter((topic) =>
+const topics = [bruteForce, calibration, policy, speed, photo, demo, apiTopic, web].filter((topic) =>
   topic.names.some((name) => name.startsWith(values.only)),
 );
 if (topics.length === 0) throw new Error(`No figure begins with "${values.only}".`);
