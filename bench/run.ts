@@ -2,6 +2,7 @@
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { apiTopic } from './api.ts';
+import { assembly } from './assembly.ts';
 import { demo } from './demo.ts';
 import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';
@@ -12,7 +13,7 @@ import { photo } from './photo.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
-const topics = [bruteForce, calibration, policy, speed, photo, demo, apiTopic, web].filter((topic) =>
+const topics = [bruteForce, calibration, policy, speed, assembly, photo, demo, apiTopic, web].filter((topic) =>
   topic.names.some((name) => name.startsWith(values.only)),
 );
 if (topics.length === 0) throw new Error(`No figure begins with "${values.only}".`);

@@ -50,6 +50,7 @@ export { TABLE_NAMES } from './catalogue/catalogueTables.ts';
 export { readCatalogueCsv } from './catalogue/readCatalogueCsv.ts';
 export { planCatalogueImport } from './catalogue/planCatalogueImport.ts';
 export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
+export { planOpening } from './assembly/planOpening.ts';
 export { computeOpeningOrder } from './assembly/computeOpeningOrder.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';
@@ -120,6 +121,14 @@ export type { CatalogueTables, TableName } from './catalogue/catalogueTables.ts'
 export type { CsvColumn, CsvKind } from './catalogue/csvLayout.ts';
 export type { CsvProblem, CsvReading } from './catalogue/readCatalogueCsv.ts';
 export type { ImportPlan } from './catalogue/planCatalogueImport.ts';
+export type {
+  ModelJoint,
+  ModelPart,
+  ModelWay,
+  OpeningModel,
+  OpeningPlan,
+  PlannedOpening,
+} from './assembly/openingModel.ts';
 export type { OpeningJoint, OpeningOrder, OpeningStep } from './assembly/computeOpeningOrder.ts';
 export type { HazardCard } from './process/hazardCards.ts';
 export type { CompiledPlan, PlanInput, PlanJoint, PlanPart, PlannedTask } from './plan/planTypes.ts';

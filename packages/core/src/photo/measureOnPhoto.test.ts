@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { createCamera, markCard, pointAt, tryLengths } from '../../test/support/simulatedPhotos.ts';
-import { InvalidInputError } from '../model/errors.ts';
+import type { InvalidInputError } from '../model/errors.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { smallestEigenvector } from '../numeric/symmetricEigen.ts';
 import { correctForDepth, measureAngle, measureDiameter, measureLength, measureTwist } from './measureOnPhoto.ts';
