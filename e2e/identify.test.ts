@@ -205,6 +205,14 @@ describe('identify and date', function () {
       await test.page.locator('h1').click();
       await test.page.keyboard.press('Control+z');
       await test.page.getByText('Maroon 1960 to 1963, rarity 2').waitFor();
+      // What takes others with it is asked twice.
+      await test.page.getByRole('button', { name: 'Remove this issue' }).first().click();
+      await test.page.getByText('What it is known by goes with it').waitFor();
+      await test.page.getByRole('button', { name: 'Keep it' }).click();
+      await test.page.getByText('Sand, stud crest 1966 to 1970').click();
+      await test.page.getByRole('button', { name: 'Remove this issue' }).last().click();
+      await test.page.getByRole('button', { name: 'Remove Sand, stud crest' }).click();
+      await test.page.getByRole('heading', { name: /^22\/2 Horse Box: 2 issues/ }).waitFor();
     });
   });
 });

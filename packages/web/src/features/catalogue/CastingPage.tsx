@@ -5,6 +5,7 @@ import { deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
+import { AskTwice } from '../../shared/ui/AskTwice.tsx';
 import { EmptyNote, LoadingNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { CastingSources } from './CastingSources.tsx';
@@ -184,7 +185,6 @@ interface RemoveCastingProps {
 
 /** Takes the casting with all its issues out of the catalogue; asks twice. */
 function RemoveCasting({ casting, onShelf }: RemoveCastingProps) {
-  const [isAsked, setAsked] = useState(false);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   if (onShelf > 0)
@@ -194,19 +194,12 @@ function RemoveCasting({ casting, onShelf }: RemoveCastingProps) {
     const problem = await dispatch(deleteRow({ kind: 'castings', row: casting, keep: null, label })).unwrap();
     if (!problem) await navigate('/catalogue');
   };
-  return isAsked ? (
-    <div role="alert" className="flex flex-wrap items-center gap-4 border-2 border-sard p-3">
-      <p>Its issues, parts and joints go with it, and this cannot be undone. Save the catalogue as JSON first.</p>
-      <button type="button" className="main-button" onClick={() => void remove()}>
-        Remove {casting.number} {casting.name}
-      </button>
-      <button type="button" className="plain-button" onClick={() => setAsked(false)}>
-        Keep it
-      </button>
-    </div>
-  ) : (
-    <button type="button" className="quiet-button" onClick={() => setAsked(true)}>
-      Remove this casting from the catalogue
-    </button>
+  return (
+    <AskTwice
+      offer="Remove this casting from the catalogue"
+      warning="Its issues, parts and joints go with it, and this cannot be undone. Save the catalogue as JSON first."
+      act={`Remove ${casting.number} ${casting.name}`}
+      onAct={() => void remove()}
+    />
   );
 }

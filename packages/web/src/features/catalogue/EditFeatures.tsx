@@ -6,6 +6,7 @@ import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { Field } from '../../shared/form/Field.tsx';
 import { useRowForm } from '../../shared/form/useRowForm.ts';
 import { useAppDispatch } from '../../shared/store.ts';
+import { AskTwice } from '../../shared/ui/AskTwice.tsx';
 
 /** The features of the range: where to look, what may be seen there and in which years; they hold for all its castings. */
 export function EditFeatures({ view }: { readonly view: CastingView }) {
@@ -25,9 +26,6 @@ export function EditFeatures({ view }: { readonly view: CastingView }) {
   );
 }
 
-const KEEP_FEATURE = ['rangeId', 'key', 'label', 'howToLook', 'partRole', 'effort', 'destroys', 'group'];
-const KEEP_STATE = ['featureId', 'key', 'label', 'colourHex', 'fromYear', 'toYear', 'lookAlikes'];
-
 function EditFeature({ feature, states }: { readonly feature: Feature; readonly states: readonly FeatureState[] }) {
   const dispatch = useAppDispatch();
   return (
@@ -43,13 +41,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
         <div className="lg:col-span-3">
           <Autosaved kind="features" row={feature} field="howToLook" label="Where and how to look" />
         </div>
-        <Autosaved
-          kind="features"
-          row={feature}
-          field="effort"
-          label="Effort: 1 glance, 2 magnifier, 4 tool, 8 opening"
-          type="number"
-        />
+        <Autosaved kind="features" row={feature} field="effort" label="Effort, 1 glance to 8 opening" type="number" />
         <Autosaved
           kind="features"
           row={feature}
@@ -73,34 +65,27 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
               <td className="w-32 py-1 pr-3">
                 <Autosaved kind="feature-states" row={state} field="toYear" label="To year" type="number" />
               </td>
-              <td className="w-24 pt-7 text-right">
-                <button
-                  type="button"
-                  className="quiet-button"
-                  aria-label={`Remove the state ${state.label}`}
-                  onClick={() =>
-                    void dispatch(
-                      deleteRow({ kind: 'feature-states', row: state, keep: KEEP_STATE, label: state.label }),
-                    )
+              <td className="w-44 pt-7 text-right">
+                <AskTwice
+                  offer={`Remove “${state.label}”`}
+                  warning="Issues known by it lose it, and this cannot be undone."
+                  act={`Remove ${state.label}`}
+                  onAct={() =>
+                    void dispatch(deleteRow({ kind: 'feature-states', row: state, keep: null, label: state.label }))
                   }
-                >
-                  Remove
-                </button>
+                />
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <AddState featureId={feature.id} />
-      <button
-        type="button"
-        className="quiet-button"
-        onClick={() =>
-          void dispatch(deleteRow({ kind: 'features', row: feature, keep: KEEP_FEATURE, label: feature.label }))
-        }
-      >
-        Remove this feature
-      </button>
+      <AskTwice
+        offer="Remove this feature"
+        warning="Its states go with it, on every issue of the range, and this cannot be undone."
+        act={`Remove ${feature.label}`}
+        onAct={() => void dispatch(deleteRow({ kind: 'features', row: feature, keep: null, label: feature.label }))}
+      />
     </details>
   );
 }

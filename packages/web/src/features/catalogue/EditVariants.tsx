@@ -6,6 +6,7 @@ import { readAppError } from '../../shared/api/appError.ts';
 import { createRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
+import { AskTwice } from '../../shared/ui/AskTwice.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 /** Every issue with its years, its rarity and what it is known by. */
@@ -42,18 +43,6 @@ export function EditVariants({ view }: { readonly view: CastingView }) {
   );
 }
 
-const KEEP = [
-  'castingId',
-  'key',
-  'name',
-  'startEarliest',
-  'startLatest',
-  'endEarliest',
-  'endLatest',
-  'rarity',
-  'rarityEvidence',
-];
-
 function EditVariant({ variant, view }: { readonly variant: Variant; readonly view: CastingView }) {
   const dispatch = useAppDispatch();
   return (
@@ -81,13 +70,14 @@ function EditVariant({ variant, view }: { readonly variant: Variant; readonly vi
           <EditStates key={feature.id} variant={variant} feature={feature} view={view} />
         ))}
       </div>
-      <button
-        type="button"
-        className="quiet-button mt-2"
-        onClick={() => void dispatch(deleteRow({ kind: 'variants', row: variant, keep: KEEP, label: variant.name }))}
-      >
-        Remove this issue
-      </button>
+      <div className="mt-2">
+        <AskTwice
+          offer="Remove this issue"
+          warning="What it is known by goes with it, and this cannot be undone."
+          act={`Remove ${variant.name}`}
+          onAct={() => void dispatch(deleteRow({ kind: 'variants', row: variant, keep: null, label: variant.name }))}
+        />
+      </div>
     </details>
   );
 }
