@@ -106,6 +106,26 @@ describe('identify and date', function () {
     expectNoFaults(test.page);
   });
 
+  it('keeps what people say of a date side by side, and lets it count (SG-10)', async () => {
+    await test.page.goto(`${test.bench.address}/jobs/sg-10/identify`);
+    await test.page.getByText('Add what somebody says').click();
+    for (const [says, who, from, to] of [
+      ['Bought new', 'The owner, from memory', '1957', '1957'],
+      ['A later present', 'A letter', '1962', '1963'],
+    ] as const) {
+      await test.page.getByLabel('What it says').fill(says);
+      await test.page.getByLabel('Who says so, and where').fill(who);
+      await test.page.getByLabel('From year').fill(from);
+      await test.page.getByLabel('To year').fill(to);
+      await test.page.getByRole('button', { name: 'Add the statement' }).click();
+      await test.page.getByText(`${says} (`).waitFor();
+    }
+    const said = test.page.getByRole('region', { name: 'What is said of its date' });
+    await said.getByText('A later present (1962 to 1963): A letter').waitFor();
+    await said.getByText('Bought new (1957): The owner, from memory').waitFor();
+    expectNoFaults(test.page);
+  });
+
   it('teaches to read a casting, and scores it against its own path', async () => {
     await test.page.goto(`${test.bench.address}/practice?casting=milk-float&seed=4`);
     const looks = test.page.getByRole('button', { name: /^Look, effort/ });

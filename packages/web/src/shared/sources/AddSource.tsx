@@ -1,0 +1,64 @@
+import { CreateSource } from '@sardonyx/contract';
+import { SOURCE_CERTAINTIES, type Source, type Variant } from '@sardonyx/core';
+import { Field } from '../form/Field.tsx';
+import { useRowForm } from '../form/useRowForm.ts';
+
+const asYear = { setValueAs: (text: unknown) => (text === '' || text === null ? null : Number(text)) };
+
+interface AddSourceProps {
+  /** What the statement is about. */
+  readonly about: Pick<Source, 'castingId' | 'specimenId'>;
+  /** Issues of the casting that it may be about instead. */
+  readonly variants?: readonly Variant[];
+}
+
+/** A form for what somebody says of a date. */
+export function AddSource({ about, variants = [] }: AddSourceProps) {
+  const { register, errors, save } = useRowForm({
+    kind: 'sources',
+    type: CreateSource,
+    start: {
+      ...about,
+      ...{ variantId: null, statement: '', origin: '', fromYear: null, toYear: null, certainty: 'likely' as const },
+    },
+    labelOf: (values) => values.statement,
+  });
+  return (
+    <form className="mt-2 grid items-start gap-3 sm:grid-cols-3" noValidate onSubmit={(event) => void save(event)}>
+      {variants.length > 0 && (
+        <Field label="About" error={errors.variantId?.message}>
+          <select {...register('variantId', { setValueAs: (id: string | null) => id || null })}>
+            <option value="">the casting as a whole</option>
+            {variants.map((variant) => (
+              <option key={variant.id} value={variant.id}>
+                {variant.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+      )}
+      <Field label="What it says" error={errors.statement?.message ?? errors.root?.message}>
+        <input {...register('statement')} />
+      </Field>
+      <Field label="Who says so, and where" error={errors.origin?.message}>
+        <input {...register('origin')} />
+      </Field>
+      <Field label="From year" error={errors.fromYear?.message}>
+        <input inputMode="decimal" {...register('fromYear', asYear)} />
+      </Field>
+      <Field label="To year" error={errors.toYear?.message}>
+        <input inputMode="decimal" {...register('toYear', asYear)} />
+      </Field>
+      <Field label="How certain" error={errors.certainty?.message}>
+        <select {...register('certainty')}>
+          {SOURCE_CERTAINTIES.map((certainty) => (
+            <option key={certainty}>{certainty}</option>
+          ))}
+        </select>
+      </Field>
+      <button type="submit" className="plain-button justify-self-start">
+        Add the statement
+      </button>
+    </form>
+  );
+}
