@@ -5,7 +5,8 @@ import { badInput, refused, stale } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
-import { assertJobIsOpen, ROW_KINDS, type RowKind } from './rowKinds.ts';
+import type { RowKind } from './rowKind.ts';
+import { assertJobIsOpen, ROW_KINDS } from './rowKinds.ts';
 import { findRow, saveChange } from './versionedRows.ts';
 
 /** POST, PATCH and DELETE for every noun that people edit, with versions, rules and the plan kept in step. */
