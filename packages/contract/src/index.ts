@@ -9,15 +9,21 @@ export {
   CreateWant,
 } from './requests/survey.ts';
 export { ChangeDecision, ChangeJob, ChangeSpecimen, CreateDecision, CreateJob, SignOff } from './requests/job.ts';
+export { ActOnTask, ChangeLayer, CreateLayer, LogCoat, StartTimer } from './requests/work.ts';
 export {
-  ActOnTask,
-  ChangeLayer,
+  ChangeComingOff,
+  ChangeJointWish,
+  CreateComingOff,
+  CreateFoundJoint,
+  CreateJointWish,
+} from './requests/opening.ts';
+export {
   ChangePhoto,
-  CreateLayer,
+  ChangePhotoMeasure,
+  CreatePhotoMeasure,
   DescribePhoto,
-  LogCoat,
-  StartTimer,
-} from './requests/work.ts';
+  PhotoControlBody,
+} from './requests/photo.ts';
 export {
   ChangeFeature,
   ChangeFeatureState,

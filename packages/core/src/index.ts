@@ -8,10 +8,13 @@ export {
   AREA_KINDS,
   CERTAINTIES,
   FINDING_KINDS,
+  FINDING_UNITS,
+  JOINT_WISHES,
   LAYER_KINDS,
   LAYER_STAGES,
   ORIGINS,
   PART_STATES,
+  PHOTO_MEASURES,
   PHOTO_SIDES,
   PHOTO_STAGES,
   SIZE_NAMES,
@@ -51,13 +54,17 @@ export { readCatalogueCsv } from './catalogue/readCatalogueCsv.ts';
 export { planCatalogueImport } from './catalogue/planCatalogueImport.ts';
 export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 export { planOpening } from './assembly/planOpening.ts';
-export { computeOpeningOrder } from './assembly/computeOpeningOrder.ts';
+export { RISK_WEIGHT_MIN } from './assembly/openingModel.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';
 export { needsStopCheck } from './plan/needsStopCheck.ts';
 export { SCHOOLS } from './plan/schools.ts';
 export { checkRoom, checkStart, selectOpenLinks } from './plan/checkStart.ts';
-export { selectJointsToOpen } from './plan/selectJointsToOpen.ts';
+export { chooseOpening } from './plan/chooseOpening.ts';
+export { compareAlternatives, explainJoints } from './plan/explainOpening.ts';
+export { createPlanParts } from './plan/createPlanParts.ts';
+export { describePieces } from './plan/describePieces.ts';
+export { listJoints } from './plan/listJoints.ts';
 export { reconcilePlan } from './plan/reconcilePlan.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { computePaint } from './film/computePaint.ts';
@@ -65,6 +72,7 @@ export { checkCoat } from './film/checkCoat.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { correctForDepth, measureAngle, measureDiameter, measureLength, measureTwist } from './photo/measureOnPhoto.ts';
+export { computePhotoMeasure, countPointsNeeded, POINTING_PX } from './photo/computePhotoMeasure.ts';
 export { mapPoint, solveHomography } from './photo/solveHomography.ts';
 export { findMissingSides } from './photo/findMissingSides.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
@@ -129,16 +137,27 @@ export type {
   OpeningPlan,
   PlannedOpening,
 } from './assembly/openingModel.ts';
-export type { OpeningJoint, OpeningOrder, OpeningStep } from './assembly/computeOpeningOrder.ts';
+export type { ChosenOpening } from './plan/chooseOpening.ts';
+export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
+export type { Pieces } from './plan/describePieces.ts';
 export type { HazardCard } from './process/hazardCards.ts';
-export type { CompiledPlan, PlanInput, PlanJoint, PlanPart, PlannedTask } from './plan/planTypes.ts';
+export type {
+  CompiledPlan,
+  KnownJoint,
+  OpeningQuestion,
+  PlanInput,
+  PlanJoint,
+  PlanPart,
+  PlannedTask,
+} from './plan/planTypes.ts';
 export type { Refusal } from './plan/checkStart.ts';
 export type { School } from './plan/schools.ts';
 export type { BandSlice, Stack } from './film/computeStack.ts';
 export type { CoatRefusal } from './film/checkCoat.ts';
 export type { NextSession, Tonight, TonightJob } from './schedule/describeTonight.ts';
 export type { Measured, PointingError } from './photo/measureOnPhoto.ts';
-export type { ControlPoint, Homography, Point } from './photo/solveHomography.ts';
+export type { ControlPoint, Point } from './model/plane.ts';
+export type { Homography } from './photo/solveHomography.ts';
 export type { StationState } from './schedule/computeStationState.ts';
 export type { TaskClock } from './schedule/chooseClock.ts';
 export type { NextTask } from './schedule/selectNextTask.ts';

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { resolve } from 'node:path';
 import type { CastingView, CatalogueView } from '@sardonyx/contract';
-import { computeOpeningOrder, computePartMap, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
+import { computePartMap, planOpening, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
 import { Ajv } from 'ajv';
 import { expect } from 'chai';
 import sharp from 'sharp';
@@ -29,11 +29,22 @@ describe('the demo’s castings', () => {
       const keys = new Set(partsOf(casting.id).map((part) => part.key));
       for (const joint of joints)
         for (const key of joint.partKeys) expect(keys.has(key), `${casting.number} ${joint.label}: ${key}`).equal(true);
-      const order = computeOpeningOrder(
-        joints,
-        joints.map((joint) => joint.key),
-      );
-      expect(order.kind, casting.number).equal('order');
+      const held = new Set(joints.flatMap((joint) => joint.partKeys));
+      for (const key of keys) expect(held.has(key), `${casting.number}: nothing holds ${key}`).equal(true);
+      const { steps } = planOpening({
+        parts: partsOf(casting.id).map(({ key }) => ({ key, treatment: key, maskPrice: {} })),
+        joints: joints.map(({ key, partKeys, ways }) => ({
+          ...{ key, partKeys },
+          ways: ways.map((way) => ({
+            key: way.key,
+            price: way.minutes,
+            behindJoints: way.behindJoints,
+            behindParts: [],
+          })),
+          wish: 'open' as const,
+        })),
+      });
+      expect(steps.length, casting.number).equal(joints.length);
     }
   });
 

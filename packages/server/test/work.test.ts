@@ -70,9 +70,9 @@ describe('work at the bench', () => {
     });
 
     it('are taken back only while nothing rests on them', async () => {
-      const { tasks } = await view('sg-06');
+      const { tasks } = await view('sg-08');
       const done = tasks.filter((task) => task.state === 'done');
-      expect(((await act('sg-06-1.identify', 'take back').expect(422)).body as ErrorBody).code).equal('rests-on');
+      expect(((await act('sg-08-1.identify', 'take back').expect(422)).body as ErrorBody).code).equal('rests-on');
       await act(done.at(-1)!.id, 'take back').expect(200);
       expect(await stateOf(done.at(-1)!.id)).equal('to do');
       expect(((await act(done.at(-1)!.id, 'take back').expect(422)).body as ErrorBody).code).equal('not-begun');
@@ -201,6 +201,10 @@ describe('work at the bench', () => {
   });
 
   describe('jobs', () => {
+    const foundLayer = (areaId: string) => ({
+      ...{ areaId, stage: 'found', seq: 0, kind: 'colour', name: 'Silver', colourHex: '#a8aaab' },
+      ...{ thicknessUm: 12, thicknessOrigin: 'planning estimate', productId: null },
+    });
     const intake = (changes: object = {}) => ({
       title: 'Ferry',
       castingId: 'coal-cart',
@@ -218,8 +222,18 @@ describe('work at the bench', () => {
       expect(made.specimens[0]!.parts.map((part) => part.key)).deep.equal(['body', 'base', 'wheels', 'axles']);
       expect(made.tasks.map((task) => task.key)).include.members([
         'identify',
-        'open:front-post',
-        'tap:front-post',
+        'photograph',
+        'know-materials',
+        'pest-check',
+      ]);
+      // Nothing is opened before the survey says what must come apart.
+      expect(made.tasks.map((task) => task.key)).not.include('open:front-post');
+      const area = made.specimens[0]!.areas.find((one) => one.specimenPartId.endsWith('.wheels'))!;
+      await bench.http.post('/api/layers').send(foundLayer(area.id)).expect(201);
+      expect((await view((body as Job).id)).tasks.map((task) => task.key)).include.members([
+        'open:axle-ends',
+        'strip:wheels',
+        'check:axle-ends',
         'close:axle-ends',
       ]);
     });
@@ -244,7 +258,9 @@ describe('work at the bench', () => {
         .expect(200);
       const known = await view(id);
       expect(known.specimens[0]!.parts).length(4);
-      expect(known.tasks.map((task) => task.key)).include('open:front-post');
+      const area = known.specimens[0]!.areas.find((one) => one.specimenPartId.endsWith('.wheels'))!;
+      await bench.http.post('/api/layers').send(foundLayer(area.id)).expect(201);
+      expect((await view(id)).tasks.map((task) => task.key)).include('open:axle-ends');
     });
 
     it('are refused with the field that is wrong', async () => {

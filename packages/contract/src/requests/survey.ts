@@ -1,18 +1,20 @@
 import {
   CERTAINTIES,
   FINDING_KINDS,
+  FINDING_UNITS,
   MATERIALS,
   ORIGINS,
   PART_STATES,
   WANT_STATES,
   type Certainty,
   type FindingKind,
+  type FindingUnit,
   type Material,
   type Origin,
   type PartState,
   type WantState,
 } from '@sardonyx/core';
-import { IsIn, IsInt, IsNotEmpty, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsNotEmpty, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
 
 export class CreateObservation {
@@ -27,17 +29,32 @@ export class ChangeObservation extends VersionedChange {
   @IsChanged() @IsIn(CERTAINTIES) certainty?: Certainty;
 }
 
+/** A view of the drawing, or a photo. */
+const PIN_PLACE = /^(side|base|end|photo:[\w.:-]{1,120})$/;
+const PIN_WORDS = { message: 'A pin stands on a view of the drawing or on a photo.' };
+const MEASURED_WORDS = { message: 'What was measured, as a number.' };
+
 export class CreateFinding {
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsIn(FINDING_KINDS) kind!: FindingKind;
   @IsInt() @Min(1) @Max(3) severity!: number;
   @IsString() @MaxLength(500) note!: string;
+  @IsChangedOrNull() @Matches(PIN_PLACE, PIN_WORDS) pinnedTo?: string | null;
+  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinX?: number | null;
+  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinY?: number | null;
+  @IsChangedOrNull() @IsNumber({}, MEASURED_WORDS) @Min(-10000) @Max(10000) measuredValue?: number | null;
+  @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
 }
 
 export class ChangeFinding extends VersionedChange {
   @IsChanged() @IsIn(FINDING_KINDS) kind?: FindingKind;
   @IsChanged() @IsInt() @Min(1) @Max(3) severity?: number;
   @IsChanged() @IsString() @MaxLength(500) note?: string;
+  @IsChangedOrNull() @Matches(PIN_PLACE, PIN_WORDS) pinnedTo?: string | null;
+  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinX?: number | null;
+  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinY?: number | null;
+  @IsChangedOrNull() @IsNumber({}, MEASURED_WORDS) @Min(-10000) @Max(10000) measuredValue?: number | null;
+  @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
 }
 
 export class CreateWant {

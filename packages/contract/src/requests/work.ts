@@ -1,4 +1,4 @@
-import { LAYER_KINDS, PHOTO_SIDES, PHOTO_STAGES, TIMER_KINDS, type LayerKind, type TimerKind } from '@sardonyx/core';
+import { LAYER_KINDS, TIMER_KINDS, type LayerKind, type TimerKind } from '@sardonyx/core';
 import {
   IsHexColor,
   IsIn,
@@ -60,18 +60,4 @@ export class StartTimer {
   @IsString() @IsNotEmpty() @MaxLength(120) label!: string;
   @IsIn(TIMER_KINDS) kind!: TimerKind;
   @IsNumber() @Min(0.05) @Max(60 * 24 * 60) minutes!: number;
-}
-
-export class ChangePhoto extends VersionedChange {
-  @IsChanged() @IsIn(PHOTO_STAGES) stage?: (typeof PHOTO_STAGES)[number];
-  @IsChanged() @IsIn(PHOTO_SIDES) side?: (typeof PHOTO_SIDES)[number];
-  @IsChanged() @IsString() @MaxLength(300) caption?: string;
-}
-
-/** The words that travel beside an uploaded picture. */
-export class DescribePhoto {
-  @IsString() @IsNotEmpty() jobId!: string;
-  @IsIn(PHOTO_STAGES) stage!: (typeof PHOTO_STAGES)[number];
-  @IsIn(PHOTO_SIDES) side!: (typeof PHOTO_SIDES)[number];
-  @IsString() @MaxLength(300) caption!: string;
 }

@@ -3,12 +3,14 @@ import type {
   Casting,
   CastingPart,
   CoatingLayer,
+  ComingOff,
   CsvProblem,
   Decision,
   DrawingView,
   Feature,
   FeatureState,
   Finding,
+  FoundJoint,
   History,
   HouseStyle,
   IdentifyCatalogue,
@@ -21,6 +23,7 @@ import type {
   PaintPot,
   PaintProduct,
   Photo,
+  PhotoMeasure,
   Restorer,
   Source,
   Specimen,
@@ -33,6 +36,7 @@ import type {
   Variant,
   VariantState,
   Want,
+  WishForJoint,
 } from '@sardonyx/core';
 
 /** What the server says of itself. */
@@ -137,6 +141,9 @@ export interface SpecimenView {
   readonly sources: readonly Source[];
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
+  readonly jointWishes: readonly WishForJoint[];
+  readonly foundJoints: readonly FoundJoint[];
+  readonly comingsOff: readonly ComingOff[];
 }
 
 export interface JobView {
@@ -146,6 +153,7 @@ export interface JobView {
   readonly tasks: readonly Task[];
   readonly log: readonly TaskLog[];
   readonly photos: readonly Photo[];
+  readonly photoMeasures: readonly PhotoMeasure[];
   readonly house: HouseStyle;
   /** What compiling the plan had to say beyond its tasks. */
   readonly planNotices: readonly string[];

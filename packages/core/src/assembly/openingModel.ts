@@ -1,3 +1,6 @@
+/** What one certain damage is worth in minutes (planning estimate). */
+export const RISK_WEIGHT_MIN = 60;
+
 /** A part with the treatment it needs: what is treated alike may stay together. */
 export interface ModelPart {
   readonly key: string;
@@ -19,6 +22,8 @@ export interface ModelJoint {
   readonly key: string;
   readonly partKeys: readonly string[];
   readonly ways: readonly ModelWay[];
+  /** Must be opened, or must stay closed, whatever it costs. */
+  readonly wish?: 'open' | 'closed';
 }
 
 export interface OpeningModel {

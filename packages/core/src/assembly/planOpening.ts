@@ -27,13 +27,13 @@ const TINY = 1e-9;
  * reached, the node splits on that way: used, with all that it needs, or not used. The first plan that can be replayed at
  * the price of its bound is the best.
  *
- * Throws InvalidInputError when parts that may neither be masked nor parted make every plan impossible.
+ * Throws InvalidInputError when parts that may neither be masked nor parted, or wishes, make every plan impossible.
  */
 export function planOpening(model: OpeningModel, { isEnough = () => false }: PlanLimits = {}): OpeningPlan {
   const root = createNode(
     model,
-    model.joints.map((joint) => joint.ways.map((way) => way.key)),
-    model.joints.map(() => true),
+    model.joints.map(({ ways, wish }) => (wish === 'closed' ? [] : ways.map((way) => way.key))),
+    model.joints.map(({ wish }) => wish !== 'open'),
   );
   const queue = [root];
   let best: { steps: PlannedOpening[]; price: number } | null = null;
@@ -92,10 +92,12 @@ function chooseCheapest(model: OpeningModel, node: Node): PlannedOpening[] {
 /** A plan for certain: opens also what stands in the way, each in its cheapest way, ways that deadlock exchanged. */
 function repair(model: OpeningModel, chosen: readonly PlannedOpening[]) {
   const wanted = new Set(chosen.map((step) => step.jointKey));
+  for (const { key, wish } of model.joints) if (wish === 'open') wanted.add(key);
   const open = new Set<string>();
   const steps: PlannedOpening[] = [];
   const cheapestReady = (jointKey: string) => {
     const joint = model.joints.find((one) => one.key === jointKey)!;
+    if (joint.wish === 'closed') return null;
     const ready = joint.ways.filter((way) => listNeeds(model, way, jointKey).every((key) => open.has(key)));
     return ready.length ? ready.reduce((a, b) => (b.price < a.price ? b : a)) : null;
   };

@@ -112,6 +112,7 @@ describe('comparing two examples', () => {
   });
   const found = (specimenPartId: string, kind: Finding['kind'], severity: number): Finding => ({
     ...{ id: `${specimenPartId}.${kind}`, version: 1, specimenPartId, kind, severity, note: '' },
+    ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
   });
 
   it('picks by state, then findings, then origin, and says why', () => {

@@ -1,5 +1,6 @@
-import type { PartRole, Versioned } from './catalogue.ts';
+import type { JointKind, PartRole, Versioned } from './catalogue.ts';
 import type { Material } from './material.ts';
+import type { ControlPoint, Point } from './plane.ts';
 
 export const ORIGINS = ['original', 'donor', 'bought', 'printed', 'made', 'unknown'] as const;
 export type Origin = (typeof ORIGINS)[number];
@@ -110,6 +111,45 @@ export interface Finding extends Versioned {
   /** 1 cosmetic, 2 must be mended, 3 stops the work. */
   readonly severity: number;
   readonly note: string;
+  /** Where it is pinned: a view of the drawing, or "photo:" with the photo's id; null while it is not. */
+  readonly pinnedTo: string | null;
+  /** On a drawing in its millimetres, on a photo as shares of width and height. */
+  readonly pinX: number | null;
+  readonly pinY: number | null;
+  readonly measuredValue: number | null;
+  readonly measuredUnit: FindingUnit | null;
+}
+
+/** What a finding is measured in. */
+export const FINDING_UNITS = ['mm', '°', 'g', '%'] as const;
+export type FindingUnit = (typeof FINDING_UNITS)[number];
+
+export const JOINT_WISHES = ['open', 'closed'] as const;
+export type JointWish = (typeof JOINT_WISHES)[number];
+
+/** A joint that the restorer wants opened or left closed, whatever is cheaper. */
+export interface WishForJoint extends Versioned {
+  readonly specimenId: string;
+  readonly jointKey: string;
+  readonly wish: JointWish;
+  readonly reason: string;
+}
+
+/** A joint that only came to light while opening: a hidden tab, glue of an earlier owner. */
+export interface FoundJoint extends Versioned {
+  readonly specimenId: string;
+  readonly kind: JointKind;
+  readonly label: string;
+  readonly partKeys: readonly string[];
+}
+
+/** How one part came off: what the closing will need to know. */
+export interface ComingOff extends Versioned {
+  readonly specimenPartId: string;
+  readonly fromSide: PhotoSide;
+  /** Which way round it sat, what was under it. */
+  readonly note: string;
+  readonly photoId: string | null;
 }
 
 export const WANT_STATES = ['open', 'ordered', 'solved', 'waived'] as const;
@@ -128,15 +168,43 @@ export interface Want extends Versioned {
 
 export const PHOTO_STAGES = ['before', 'during', 'after'] as const;
 export const PHOTO_SIDES = ['left', 'right', 'front', 'rear', 'top', 'base', 'detail'] as const;
+export type PhotoSide = (typeof PHOTO_SIDES)[number];
 
 export interface Photo extends Versioned {
   readonly jobId: string;
   readonly specimenId: string | null;
   readonly stage: (typeof PHOTO_STAGES)[number];
-  readonly side: (typeof PHOTO_SIDES)[number];
+  readonly side: PhotoSide;
   readonly caption: string;
   readonly hash: string;
   readonly widthPx: number;
   readonly heightPx: number;
   readonly takenAt: string;
+  /** Points whose place in one plane is known; null while the picture is not straightened. */
+  readonly control: PhotoControl | null;
+}
+
+export interface PhotoControl {
+  /** What the points are: "card, 85 by 54 mm". */
+  readonly name: string;
+  readonly points: readonly ControlPoint[];
+}
+
+export const PHOTO_MEASURES = ['length', 'diameter', 'angle', 'twist'] as const;
+export type PhotoMeasureKind = (typeof PHOTO_MEASURES)[number];
+
+/** Something measured on a straightened photograph, worked out by the core from its points. */
+export interface PhotoMeasure extends Versioned {
+  readonly photoId: string;
+  readonly kind: PhotoMeasureKind;
+  readonly label: string;
+  /** Pixels: two ends; three or more of a rim; corner and two arms; both ends of the front axle, then of the rear one. */
+  readonly points: readonly Point[];
+  /** How much nearer to the lens its plane lies than the card's, mm. */
+  readonly nearerMm: number;
+  /** From the lens to the card, mm; null where nobody measured it. */
+  readonly distanceMm: number | null;
+  /** mm or degrees, with one standard deviation. */
+  readonly value: number;
+  readonly sd: number;
 }

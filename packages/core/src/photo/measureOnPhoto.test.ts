@@ -5,7 +5,8 @@ import type { InvalidInputError } from '../model/errors.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { smallestEigenvector } from '../numeric/symmetricEigen.ts';
 import { correctForDepth, measureAngle, measureDiameter, measureLength, measureTwist } from './measureOnPhoto.ts';
-import { mapPoint, solveHomography, type Point } from './solveHomography.ts';
+import type { Point } from '../model/plane.ts';
+import { mapPoint, solveHomography } from './solveHomography.ts';
 
 const STILL = { pixelSd: 0, controlMmSd: 0 };
 const HAND = { pixelSd: 1, controlMmSd: 0 };

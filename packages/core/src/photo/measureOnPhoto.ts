@@ -1,4 +1,5 @@
-import { mapPoint, solveHomography, type ControlPoint, type Homography, type Point } from './solveHomography.ts';
+import type { ControlPoint, Point } from '../model/plane.ts';
+import { mapPoint, solveHomography, type Homography } from './solveHomography.ts';
 
 /** A measured value with the standard deviation that the pointing leaves in it. */
 export interface Measured {

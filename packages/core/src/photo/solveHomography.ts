@@ -1,16 +1,6 @@
 import { InvalidInputError } from '../model/errors.ts';
+import type { ControlPoint, Point } from '../model/plane.ts';
 import { smallestEigenvector } from '../numeric/symmetricEigen.ts';
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** A point seen in a photograph whose place in the plane is known. */
-export interface ControlPoint {
-  readonly pixel: Point;
-  readonly mm: Point;
-}
 
 /** From pixels to millimetres of one plane: nine entries row by row, up to a factor. */
 export type Homography = readonly number[];

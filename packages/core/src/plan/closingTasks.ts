@@ -13,43 +13,51 @@ const FITTED: Partial<Record<PartRole, TaskTag>> = {
   base: 'base on',
 };
 
-const CLOSING: Readonly<Record<JointKind, { readonly title: string; readonly how: string; readonly minutes: number }>> =
-  {
-    'rivet post': {
-      title: 'Run the screw home',
-      how: 'Screw in by hand, stop when it seats: zinc threads strip.',
-      minutes: 4,
-    },
-    screw: { title: 'Run the screw home', how: 'By hand, stop when it seats.', minutes: 3 },
-    'bent tab': {
-      title: 'Bend the tabs back',
-      how: 'One bend, supported, no further than it was. Each bend costs strength.',
-      minutes: 6,
-    },
-    'formed axle': {
-      title: 'Form the axle ends',
-      how: 'Check first: wheels the right way round, all four on the ground, ride height level, running clearance both sides. Cupped punch in a press.',
-      minutes: 12,
-    },
-    snap: { title: 'Snap it in', how: 'Warm the plastic in the hand, press level.', minutes: 3 },
-    glue: {
-      title: 'Glue it in',
-      how: 'Dry-fit, then the least that holds. Nothing near the glazing that fogs.',
-      minutes: 6,
-    },
-    solder: { title: 'Solder it back', how: 'Tin both faces, heat-sink beside it.', minutes: 15 },
-    'peened pin': {
-      title: 'Peen the pin',
-      how: 'Light taps, support under the far end. It must still swing.',
-      minutes: 8,
-    },
-    'sprung pin': {
-      title: 'Hook the spring, push the pin home',
-      how: 'Spring on its lugs first; swing it through its whole travel three times.',
-      minutes: 8,
-    },
-    'push fit': { title: 'Push it home', how: 'Straight, with a rag between finger and part.', minutes: 3 },
-  };
+interface Closing {
+  readonly title: string;
+  readonly how: string;
+  readonly minutes: number;
+  /** Until it may be handled (planning estimate). */
+  readonly cureMin?: number;
+}
+
+const CLOSING: Readonly<Record<JointKind, Closing>> = {
+  'rivet post': {
+    title: 'Run the screw home',
+    how: 'Screw in by hand, stop when it seats: zinc threads strip.',
+    minutes: 4,
+  },
+  screw: { title: 'Run the screw home', how: 'By hand, stop when it seats.', minutes: 3 },
+  'bent tab': {
+    title: 'Bend the tabs back',
+    how: 'One bend, supported, no further than it was. Each bend costs strength.',
+    minutes: 6,
+  },
+  'formed axle': {
+    title: 'Form the axle ends',
+    how: 'Running clearance on both sides, then the cupped punch in a press: little by little, look after each.',
+    minutes: 12,
+  },
+  snap: { title: 'Snap it in', how: 'Warm the plastic in the hand, press level.', minutes: 3 },
+  glue: {
+    title: 'Glue it in',
+    how: 'Dry-fit, then the least that holds. Nothing near the glazing that fogs. It carries nothing before it has cured.',
+    minutes: 6,
+    cureMin: 720,
+  },
+  solder: { title: 'Solder it back', how: 'Tin both faces, heat-sink beside it.', minutes: 15 },
+  'peened pin': {
+    title: 'Peen the pin',
+    how: 'Light taps, support under the far end. It must still swing.',
+    minutes: 8,
+  },
+  'sprung pin': {
+    title: 'Hook the spring, push the pin home',
+    how: 'Spring on its lugs first; swing it through its whole travel three times.',
+    minutes: 8,
+  },
+  'push fit': { title: 'Push it home', how: 'Straight, with a rag between finger and part.', minutes: 3 },
+};
 
 /** How a decal goes down, by school (S20). */
 const SLIDING: Readonly<Record<string, string>> = {
@@ -61,9 +69,23 @@ const SLIDING: Readonly<Record<string, string>> = {
 
 /** Close: everything back in the construction's own order, then decals and slow ink. */
 export function createClosingTasks(input: PlanInput): TaskDraft[] {
-  const tasks: TaskDraft[] = input.opening.length > 0 ? input.parts.flatMap((part) => createFitTasks(part)) : [];
+  const isFreed = (part: PlanPart) => input.opening.some((joint) => joint.partKeys.includes(part.key));
+  const tasks: TaskDraft[] = input.parts.filter(isFreed).flatMap((part) => createFitTasks(part));
+  const moving = tasks.filter((task) => task.tags.includes('mechanism in'));
+  if (moving.length > 0)
+    tasks.push({
+      key: 'try-motion',
+      station: 'close',
+      title: 'Swing what moves, before anything closes over it',
+      partKeys: moving.flatMap((task) => task.partKeys),
+      tags: ['motion check'],
+      handsOnMin: 3,
+      how: 'Through its whole travel, three times. It neither catches nor rubs on new paint.',
+      because: 'Once the base is on, nobody reaches it.',
+    });
   const tapped = selectTappedPosts(input);
   const closing = [...input.opening].reverse().map((joint) => createClosingTask(joint, tapped.has(joint.key)));
+  for (const joint of input.opening) if (joint.kind === 'formed axle') tasks.push(createWheelCheck(joint));
   tasks.push(...closing);
   if (closing.length > 0) {
     tasks.push({
@@ -161,11 +183,27 @@ function createFitTasks(part: PlanPart): TaskDraft[] {
   ];
 }
 
-const FALSE_RIVET = {
+const FALSE_RIVET: Closing = {
   title: 'Glue the false rivet on',
   how: 'The shaved head over its hole with the least adhesive that holds. It cannot be opened again without breaking it.',
   minutes: 6,
+  cureMin: 720,
 };
+
+/** Once formed, an axle end cannot be formed again (O27). */
+function createWheelCheck(joint: PlanJoint): TaskDraft {
+  return {
+    key: `check:${joint.key}`,
+    station: 'close',
+    title: `Look before the ${joint.label} are formed: wheels, ride height`,
+    partKeys: joint.partKeys,
+    jointKey: joint.key,
+    tags: ['wheel check'],
+    handsOnMin: 4,
+    how: 'Every wheel the right way round, all four on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
+    because: 'The last two that fit are often the last two there are.',
+  };
+}
 
 function createClosingTask(joint: PlanJoint, isTapped: boolean): TaskDraft {
   const isFalseRivet = joint.kind === 'rivet post' && !isTapped;
@@ -187,6 +225,7 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean): TaskDraft {
       joint.kind === 'solder' ? ['soldering-iron'] : joint.kind === 'glue' || isFalseRivet ? ['cyanoacrylate'] : [],
     ...(isAxle ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
     handsOnMin: closing.minutes,
+    ...(closing.cureMin ? { passiveMin: closing.cureMin } : {}),
     how: closing.how,
     because: `Opened before: ${joint.label}.`,
   };

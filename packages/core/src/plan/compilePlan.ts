@@ -5,7 +5,9 @@ import { createOpeningTasks } from './openingTasks.ts';
 import type { CompiledPlan, PlanInput, TaskDraft } from './planTypes.ts';
 import { createPreparationTasks } from './preparationTasks.ts';
 import { reduceLinks, sortTasks } from './sortTasks.ts';
-import { createStrippingTasks, isPestSuspect } from './strippingTasks.ts';
+import { createStrippingTasks, isBentInCompany, isStrippable } from './strippingTasks.ts';
+import { isPestSuspect } from './chooseTreatment.ts';
+import { describePieces, type Pieces } from './describePieces.ts';
 
 /**
  * Compiles what is known of one specimen into a task network: the tasks of every station, linked by the order rules in
@@ -14,7 +16,8 @@ import { createStrippingTasks, isPestSuspect } from './strippingTasks.ts';
  * Rules that contradict each other are returned as the shortest cycle, in words. Notices say what was left out and why.
  */
 export function compilePlan(input: PlanInput): CompiledPlan {
-  const tasks = createTasks(input);
+  const pieces = describePieces(input.parts, input.scope === 'full' ? input.closed : []);
+  const tasks = createTasks(input, pieces);
   const links = linkTasks(tasks, input);
   const sorted = sortTasks(
     tasks.map((task) => task.key),
@@ -29,16 +32,11 @@ export function compilePlan(input: PlanInput): CompiledPlan {
   return {
     kind: 'plan',
     tasks: sorted.keys.map((key, seq) => ({ ...byKey.get(key)!, seq, after: reduced.get(key)! })),
-    notices: input.parts
-      .filter(isPestSuspect)
-      .map(
-        (part) =>
-          `${part.name}: signs of pest. No bath, heat, clamp or blasting; nothing is planned for it but keeping it dry.`,
-      ),
+    notices: createNotices(input, pieces),
   };
 }
 
-function createTasks(input: PlanInput): TaskDraft[] {
+function createTasks(input: PlanInput, pieces: Pieces): TaskDraft[] {
   const signOff: TaskDraft = {
     key: 'sign-off-photos',
     station: 'sign-off',
@@ -52,10 +50,31 @@ function createTasks(input: PlanInput): TaskDraft[] {
   if (input.scope === 'clean only') return [...createPreparationTasks(input), signOff];
   return [
     ...createPreparationTasks(input),
-    ...createOpeningTasks(input),
-    ...createStrippingTasks(input),
-    ...createFinishingTasks(input),
+    ...createOpeningTasks(input, pieces),
+    ...createStrippingTasks(input, pieces),
+    ...createFinishingTasks(input, pieces),
     ...createClosingTasks(input),
     signOff,
   ];
+}
+
+/** What was left out of the plan, and why. */
+function createNotices(input: PlanInput, pieces: Pieces): string[] {
+  return input.parts.flatMap((part): string[] => {
+    if (isPestSuspect(part))
+      return [
+        `${part.name}: signs of pest. No bath, heat, clamp or blasting; nothing is planned for it but keeping it dry.`,
+      ];
+    const name = part.name.toLowerCase();
+    if (pieces.isLeftAlone(part.key))
+      return [`The ${name} stays joined to a part with signs of pest and is left alone.`];
+    const plastic = pieces.findShelteredPlastic(part.key);
+    if (input.scope === 'full' && plastic && isStrippable(part))
+      return [
+        `The ${name} keeps its old paint: the ${plastic.name.toLowerCase()} stays in, and stripper would reach it (O9).`,
+      ];
+    return isBentInCompany(part, pieces)
+      ? [`The ${name} is not straightened while it is joined to other parts: it is bent warm and alone.`]
+      : [];
+  });
 }

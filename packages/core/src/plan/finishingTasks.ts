@@ -1,9 +1,36 @@
 import type { PlanCoat, PlanInput, PlanPart, TaskDraft } from './planTypes.ts';
-import { isPestSuspect } from './strippingTasks.ts';
+import { isPestSuspect } from './chooseTreatment.ts';
+import { describePieces, type Pieces } from './describePieces.ts';
+import { listNames } from './openingTasks.ts';
 
 /** Finish: degrease, prime, judge, hidden faces, outside, trim. One task per part and area. */
-export function createFinishingTasks(input: PlanInput): TaskDraft[] {
-  return input.parts.filter((part) => paintedCoats(part).length > 0 && !isPestSuspect(part)).flatMap(createPartTasks);
+export function createFinishingTasks(
+  input: PlanInput,
+  pieces: Pieces = describePieces(input.parts, input.closed),
+): TaskDraft[] {
+  const painted = input.parts.filter(
+    (part) => paintedCoats(part).length > 0 && !isPestSuspect(part) && !pieces.isLeftAlone(part.key),
+  );
+  const masks = pieces.masked.flatMap(({ part, against }): TaskDraft[] => {
+    const neighbours = against.filter((other) => painted.includes(other));
+    return neighbours.length ? [createMaskingTask(part, neighbours)] : [];
+  });
+  return [...masks, ...painted.flatMap(createPartTasks)];
+}
+
+function createMaskingTask(part: PlanPart, neighbours: readonly PlanPart[]): TaskDraft {
+  const name = part.name.toLowerCase();
+  return {
+    key: `mask:${part.key}`,
+    station: 'finish',
+    title: `Mask the ${name}`,
+    // It names what is painted beside it: the mask is on before that is.
+    partKeys: [part.key, ...neighbours.map((other) => other.key)],
+    tags: ['mask'],
+    handsOnMin: 12,
+    how: 'Tape pressed down along the edge with a wooden pick, the rest wrapped. Off again before the coat is fully hard.',
+    because: `It stays joined to the ${listNames(neighbours.map((other) => other.name.toLowerCase()))}, which gets another coat.`,
+  };
 }
 
 /** Coats that are sprayed or brushed at Finish; decals and slow chrome ink wait for Close. */

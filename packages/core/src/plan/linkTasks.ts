@@ -29,9 +29,27 @@ export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): Map<st
       if (behind) for (const after of own) add(behind, after, 'access', `it lies behind ${label}`);
     }
   }
+  addMaskOrder(tasks, add);
   addClosingOrder(tasks, input, add);
   addBenchOrder(tasks, add);
   return new Map([...found].map(([key, own]) => [key, [...own.values()]]));
+}
+
+/** A mask lies on a part's own finished coats (the first part it names) before anything else near it is painted. */
+function addMaskOrder(
+  tasks: readonly TaskDraft[],
+  add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
+): void {
+  for (const mask of tasks.filter((task) => task.tags.includes('mask'))) {
+    const [covered, ...beside] = mask.partKeys;
+    const isPaint = (task: TaskDraft) => task.tags.includes('paint');
+    const own = tasks.filter((task) => isPaint(task) && task.partKeys.includes(covered!));
+    for (const before of own) add(before, mask, 'O23', 'tape holds on a dry coat only');
+    for (const after of tasks.filter((task) => isPaint(task) && task.partKeys.some((key) => beside.includes(key))))
+      // Primer goes on everything that is painted, whatever its colour.
+      if (own.length === 0 || !after.tags.includes('prime'))
+        add(mask, after, 'O23', 'paint reaches what is not covered');
+  }
 }
 
 /** What was opened first is closed last; a joint closes when the parts that go inside it are in. */

@@ -1,23 +1,34 @@
 import { isMetal } from '../model/material.ts';
+import { describePieces, type Pieces } from './describePieces.ts';
 import { chooseOption } from './schools.ts';
 import type { PlanInput, PlanJoint, TaskDraft } from './planTypes.ts';
 
 /** Open: one task or two per joint, then the halves apart and the plastics out. */
-export function createOpeningTasks(input: PlanInput): TaskDraft[] {
+export function createOpeningTasks(
+  input: PlanInput,
+  pieces: Pieces = describePieces(input.parts, input.closed),
+): TaskDraft[] {
   const joints = input.opening.filter((joint) => !isOpenAlready(joint, input));
   if (joints.length === 0) return [];
-  const meltables = input.parts.filter((part) => !isMetal(part.material) && part.state !== 'missing');
+  const isFreed = (partKey: string) => joints.some((joint) => joint.partKeys.includes(partKey));
+  const meltables = input.parts.filter(
+    (part) => !isMetal(part.material) && part.state !== 'missing' && isFreed(part.key),
+  );
   const tasks = joints.flatMap((joint) => createJointTasks(joint, input));
-  tasks.push({
-    key: 'separate',
-    station: 'open',
-    title: 'Separate the halves, note side and order',
-    partKeys: input.parts.filter((part) => part.role === 'body' || part.role === 'base').map((part) => part.key),
-    tags: ['separate', 'dismantle'],
-    handsOnMin: 10,
-    how: 'Ease them apart level. Photograph each part as it comes off: wheels have an inside, seats have notches.',
-    because: 'Parts with different treatments must come apart.',
-  });
+  const halves = input.parts.filter((part) => part.role === 'body' || part.role === 'base');
+  const isApart =
+    halves.length > 1 && halves.every((half) => pieces.neighboursOf(half.key).every((one) => !halves.includes(one)));
+  if (isApart && halves.every((half) => isFreed(half.key)))
+    tasks.push({
+      key: 'separate',
+      station: 'open',
+      title: 'Separate the halves, note side and order',
+      partKeys: halves.map((part) => part.key),
+      tags: ['separate', 'dismantle'],
+      handsOnMin: 10,
+      how: 'Ease them apart level. Photograph each part as it comes off: wheels have an inside, seats have notches.',
+      because: 'Parts with different treatments must come apart.',
+    });
   if (meltables.length > 0) {
     tasks.push({
       key: 'meltables-out',

@@ -70,6 +70,14 @@ export const ORDER_RULES: readonly OrderRule[] = [
     because: 'plastic, glazing and rubber do not survive stripper or heat',
     safety: true,
   },
+  {
+    id: 'O12',
+    before: ['pest check'],
+    after: ['chemical', 'heat', 'wash', 'bath', 'drill and tap', 'pilot hole', 'rivet head off'],
+    scope: 'specimen',
+    because: 'zinc with pest breaks in a wash, a bath, the heat or under a drill',
+    safety: true,
+  },
   { id: 'O13', before: ['strip'], after: ['straighten hot'], scope: 'part', because: 'heated paint gives off fumes' },
   {
     id: 'O13',
@@ -96,7 +104,14 @@ export const ORDER_RULES: readonly OrderRule[] = [
   },
   {
     id: 'O17',
-    before: ['trial fit'],
+    before: ['drill and tap', 'repair', 'fill', 'trial fit'],
+    after: ['dry fit'],
+    scope: 'specimen',
+    because: 'what is bent, missing or without its thread cannot be tried yet',
+  },
+  {
+    id: 'O17',
+    before: ['trial fit', 'dry fit'],
     after: ['paint'],
     scope: 'specimen',
     because: 'filing a part to fit after painting means painting again',
@@ -115,6 +130,13 @@ export const ORDER_RULES: readonly OrderRule[] = [
     after: ['colour'],
     scope: 'part',
     because: 'colour hides nothing: a flaw is refilled and primed again first',
+  },
+  {
+    id: 'O23',
+    before: ['degrease'],
+    after: ['mask'],
+    scope: 'part',
+    because: 'tape holds on clean surfaces only',
   },
   {
     id: 'O24',
@@ -136,6 +158,13 @@ export const ORDER_RULES: readonly OrderRule[] = [
     after: ['fit part'],
     scope: 'part',
     because: 'dust and grease cannot be reached once it is fitted',
+  },
+  {
+    id: 'O27',
+    before: ['wheel check'],
+    after: ['form axle ends'],
+    scope: 'joint',
+    because: 'an axle end cannot be formed twice',
   },
   {
     id: 'O29',
@@ -164,6 +193,20 @@ export const ORDER_RULES: readonly OrderRule[] = [
     after: ['base on'],
     scope: 'specimen',
     because: 'the base closes over the interior and the mechanism',
+  },
+  {
+    id: 'O31',
+    before: ['mechanism in'],
+    after: ['motion check'],
+    scope: 'specimen',
+    because: 'it is tried when all that moves is in',
+  },
+  {
+    id: 'O31',
+    before: ['motion check'],
+    after: ['base on'],
+    scope: 'specimen',
+    because: 'what catches is put right while it can be reached',
   },
   {
     id: 'O34',

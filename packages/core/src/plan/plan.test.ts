@@ -1,11 +1,10 @@
 import { expect } from 'chai';
-import { makeTask, makeTimer, makeWay } from '../../test/support/planWorld.ts';
+import { makeTask, makeTimer } from '../../test/support/planWorld.ts';
 import type { TaskLink } from '../model/work.ts';
 import { checkRoom, checkStart, selectOpenLinks } from './checkStart.ts';
 import type { PlannedTask } from './planTypes.ts';
 import { reconcilePlan } from './reconcilePlan.ts';
 import { chooseOption, SCHOOLS } from './schools.ts';
-import { selectJointsToOpen } from './selectJointsToOpen.ts';
 import { reduceLinks, sortTasks } from './sortTasks.ts';
 
 const link = (key: string, rule = 'O1'): TaskLink => ({ key, rule, because: 'it must' });
@@ -147,34 +146,4 @@ describe('schools', () => {
     expect(chooseOption('S3', { S3: 'deburring cutter' })).equal('deburring cutter');
     expect(() => chooseOption('S99', {})).throw('There is no school S99');
   });
-});
-
-describe('selectJointsToOpen', () => {
-  const post = { key: 'post', kind: 'rivet post' as const, ways: [makeWay({ key: 'drill' })] };
-  const axle = {
-    key: 'axle',
-    kind: 'formed axle' as const,
-    ways: [
-      makeWay({ key: 'grind', school: { key: 'S4', option: 'grind one head' } }),
-      makeWay({ key: 'cut', school: { key: 'S4', option: 'cut through' } }),
-    ],
-  };
-  const brush = { key: 'brush', kind: 'snap' as const, ways: [makeWay({ behindJoints: ['axle'] })] };
-  const keysOf = (decisions: Record<string, string>) =>
-    selectJointsToOpen([post, axle, brush], decisions).map((joint) => joint.key);
-  const waysOf = (decisions: Record<string, string>) =>
-    selectJointsToOpen([axle], decisions)[0]!.ways.map((way) => way.key);
-
-  it('takes the way of the school, or any when the school has none here', () => {
-    expect(waysOf({})).deep.equal(['grind']);
-    expect(waysOf({ S4: 'cut through' })).deep.equal(['cut']);
-    expect(waysOf({ S4: 'pull' })).deep.equal(['grind', 'cut']);
-  });
-
-  it('leaves axles in, and what lies behind them, when they are masked', () => {
-    expect(keysOf({})).deep.equal(['post', 'axle', 'brush']);
-    expect(keysOf({ S4: 'leave and mask' })).deep.equal(['post']);
-  });
-
-  it('opens nothing that is never opened', () => expect(keysOf({ S2: 'never opened' })).deep.equal([]));
 });

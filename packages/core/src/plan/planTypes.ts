@@ -2,7 +2,7 @@ import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
 import type { Material } from '../model/material.ts';
 import type { Station } from '../model/stations.ts';
 import type { JobScope, TaskLink, TaskTag } from '../model/work.ts';
-import type { AreaKind, FindingKind, LayerKind, PartState, WantState } from '../model/workpiece.ts';
+import type { AreaKind, FindingKind, JointWish, LayerKind, PartState, WantState } from '../model/workpiece.ts';
 
 /** Everything the plan of one specimen is made from. */
 export interface PlanInput {
@@ -10,6 +10,8 @@ export interface PlanInput {
   readonly parts: readonly PlanPart[];
   /** Joints in the order in which assembly opens them. */
   readonly opening: readonly PlanJoint[];
+  /** Joints that stay closed. */
+  readonly closed: readonly ClosedJoint[];
   /** School key -> option, for schools decided on this job. */
   readonly decisions: Readonly<Record<string, string>>;
 }
@@ -22,6 +24,8 @@ export interface PlanPart {
   readonly state: PartState;
   /** Carries paint as found that must come off. */
   readonly painted: boolean;
+  /** The factory's coat as found outside, or the innermost one; null where there is none. */
+  readonly foundColour: { readonly hex: string; readonly name: string } | null;
   readonly coats: readonly PlanCoat[];
   readonly findings: readonly PlanFinding[];
   readonly wants: readonly PlanWant[];
@@ -33,6 +37,7 @@ export interface PlanCoat {
   readonly crossesSeam: boolean;
   readonly kind: LayerKind;
   readonly name: string;
+  readonly colourHex: string;
 }
 
 export interface PlanFinding {
@@ -53,6 +58,25 @@ export interface PlanJoint {
   readonly kind: JointKind;
   readonly partKeys: readonly string[];
   readonly way: JointWay;
+}
+
+export type ClosedJoint = Omit<PlanJoint, 'way'>;
+
+/** A joint as it is known, before anybody decides whether it is opened. */
+export interface KnownJoint extends ClosedJoint {
+  readonly ways: readonly JointWay[];
+  /** What the restorer wishes for it. */
+  readonly wish?: JointWish;
+  /** It is open already, by the way with this key. */
+  readonly openedBy?: string;
+}
+
+/** What the opening of one specimen is chosen from. */
+export interface OpeningQuestion {
+  readonly scope: JobScope;
+  readonly parts: readonly PlanPart[];
+  readonly joints: readonly KnownJoint[];
+  readonly decisions: Readonly<Record<string, string>>;
 }
 
 /** A task before the order rules have linked it. */

@@ -50,6 +50,18 @@ export function createPreparationTasks(input: PlanInput): TaskDraft[] {
     how: 'Weight, magnet, ring and look; a part nobody is sure of is "unknown plastic" or "plated or unknown wire".',
     because: `${input.parts.length} parts, ${input.parts.filter((part) => !isMetal(part.material)).length} of them not metal.`,
   });
+  if (input.parts.some((part) => part.material === 'zinc alloy' || part.material === 'pest-suspect zinc')) {
+    tasks.push({
+      key: 'pest-check',
+      station: 'survey',
+      title: 'Look every zinc casting over for pest',
+      partKeys: [],
+      tags: ['pest check'],
+      handsOnMin: 8,
+      how: 'Magnifier and raking light: fine crazing, swollen or bowed faces, cracks at corners and posts, flakes that lift the paint from below. Weigh it. Zinc of any age, most before about 1950. Found any? Write the finding "pest" on that part: it is then left dry and cold.',
+      because: 'Pest-suspect zinc stands no wash, bath, heat, clamp, blasting or drilling.',
+    });
+  }
   if (input.parts.some((part) => part.painted)) {
     tasks.push({
       key: 'capture-colour',

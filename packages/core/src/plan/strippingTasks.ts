@@ -1,16 +1,24 @@
 import { isMetal } from '../model/material.ts';
 import type { PlanInput, PlanPart, TaskDraft } from './planTypes.ts';
+import { isPestSuspect } from './chooseTreatment.ts';
+import { describePieces, type Pieces } from './describePieces.ts';
+import { listNames } from './openingTasks.ts';
 import { chooseOption } from './schools.ts';
 import { selectTappedPosts } from './selectTappedPosts.ts';
 
 /** Strip & mend: paint off wet, wash, inspect, straighten, mend, drill, trial fit. */
-export function createStrippingTasks(input: PlanInput): TaskDraft[] {
+export function createStrippingTasks(
+  input: PlanInput,
+  pieces: Pieces = describePieces(input.parts, input.closed),
+): TaskDraft[] {
   const tasks: TaskDraft[] = [];
   for (const part of input.parts.filter((candidate) => candidate.state !== 'missing')) {
-    if (isStrippable(part)) tasks.push(...createStripTasks(part));
-    else if (part.painted === false && !isMetal(part.material)) tasks.push(createSoapTask(part));
-    if (isPestSuspect(part)) continue;
-    tasks.push(...mergeByKey(createRepairTasks(part)));
+    if (pieces.isLeftAlone(part.key)) continue;
+    if (isStrippable(part)) {
+      const plastic = pieces.findShelteredPlastic(part.key);
+      tasks.push(...(plastic ? [createKeyingTask(part, plastic)] : createStripTasks(part, pieces)));
+    } else if (part.painted === false && !isMetal(part.material)) tasks.push(createSoapTask(part));
+    tasks.push(...mergeByKey(createRepairTasks(part, pieces)));
   }
   const tapped = selectTappedPosts(input);
   for (const joint of input.opening.filter((candidate) => tapped.has(candidate.key))) {
@@ -41,6 +49,17 @@ export function createStrippingTasks(input: PlanInput): TaskDraft[] {
       because: `The part is new to this model: ${part.wants.map((want) => want.what).join(', ')}.`,
     });
   }
+  if (input.opening.length > 0)
+    tasks.push({
+      key: 'dry-fit',
+      station: 'strip',
+      title: 'Put it together dry, all of it',
+      partKeys: [],
+      tags: ['dry fit'],
+      handsOnMin: 15,
+      how: 'Screws, axles, glazing, moving parts, nothing glued or formed. Does it pull straight? Do all four wheels touch, does everything turn and tip? File and shim now.',
+      because: 'The last look before paint: what does not fit now is filed through the new coat later.',
+    });
   return tasks;
 }
 
@@ -49,12 +68,35 @@ export function isStrippable(part: PlanPart): boolean {
   return part.painted && isMetal(part.material) && !isPestSuspect(part) && part.state !== 'missing';
 }
 
-export function isPestSuspect(part: PlanPart): boolean {
-  return part.material === 'pest-suspect zinc' || part.findings.some((finding) => finding.kind === 'pest');
+/** Bent, but still in one piece with others: heat would reach them and the joint. */
+export function isBentInCompany(part: PlanPart, pieces: Pieces): boolean {
+  const isBent = part.findings.some((finding) => finding.kind === 'bent') && part.material === 'zinc alloy';
+  return isBent && pieces.neighboursOf(part.key).length > 0;
 }
 
-function createStripTasks(part: PlanPart): TaskDraft[] {
+function createKeyingTask(part: PlanPart, plastic: PlanPart): TaskDraft {
   const name = part.name.toLowerCase();
+  const inside = plastic.name.toLowerCase();
+  return {
+    key: `key:${part.key}`,
+    station: 'strip',
+    title: `Key the old paint of the ${name}, wet`,
+    partKeys: [part.key],
+    tags: ['wash'],
+    hazards: ['old-paint'],
+    handsOnMin: 25,
+    passiveMin: 20,
+    how: `Cover the ${inside}. Fine wet abrasive sponge until the gloss is gone, kept wet all the time, wiped up, never dry. Relief is filled by every coat that stays on.`,
+    because: `The ${inside} stays inside a closed joint: no stripper, no bath, no heat (O9).`,
+  };
+}
+
+function createStripTasks(part: PlanPart, pieces: Pieces): TaskDraft[] {
+  const name = part.name.toLowerCase();
+  const joined = pieces.neighboursOf(part.key).map((one) => one.name.toLowerCase());
+  const seam = joined.length
+    ? ` It stays joined to the ${listNames(joined)}: brush on only, no bath; keep the seam as dry as you can.`
+    : '';
   return [
     {
       key: `strip:${part.key}`,
@@ -66,7 +108,7 @@ function createStripTasks(part: PlanPart): TaskDraft[] {
       cannotBeUndone: 'the original paint',
       handsOnMin: 10,
       watchedMin: 25,
-      how: 'Thick coat, cover loosely, look every ten minutes. Lift the softened paint wet with a wooden pick; a second pass for the second layer.',
+      how: `Thick coat, cover loosely, look every ten minutes. Lift the softened paint wet with a wooden pick; a second pass for the second layer.${seam}`,
       because: 'Painted as found; school: gel (S11).',
     },
     {
@@ -78,7 +120,7 @@ function createStripTasks(part: PlanPart): TaskDraft[] {
       hazards: ['old-paint'],
       handsOnMin: 10,
       passiveMin: 20,
-      how: 'As the product sheet says, then plenty of water and a toothbrush into every corner. Dry warm.',
+      how: `As the product sheet says, then plenty of water and a toothbrush into every corner. ${joined.length ? 'Rinse the closed seam for long, shake it out and let it dry by itself.' : 'Dry warm.'}`,
       because: 'Stripper left in a seam lifts the new paint.',
     },
     {
@@ -104,11 +146,11 @@ function mergeByKey(tasks: readonly TaskDraft[]): TaskDraft[] {
   return [...merged.values()];
 }
 
-function createRepairTasks(part: PlanPart): TaskDraft[] {
+function createRepairTasks(part: PlanPart, pieces: Pieces): TaskDraft[] {
   const name = part.name.toLowerCase();
   return part.findings.flatMap((finding): TaskDraft[] => {
     const because = `Finding: ${finding.kind}${finding.note ? `, ${finding.note}` : ''}.`;
-    if (finding.kind === 'bent' && part.material === 'zinc alloy') {
+    if (finding.kind === 'bent' && part.material === 'zinc alloy' && !isBentInCompany(part, pieces)) {
       return [
         {
           key: `straighten:${part.key}`,

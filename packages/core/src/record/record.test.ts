@@ -106,7 +106,12 @@ describe('createRecord', () => {
     record([
       {
         part: part(),
-        findings: [{ id: 'f', version: 1, specimenPartId: 'p', kind: 'chips', severity: 1, note: 'edges' }],
+        findings: [
+          {
+            ...{ id: 'f', version: 1, specimenPartId: 'p', kind: 'chips', severity: 1, note: 'edges' },
+            ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
+          },
+        ],
         wants: [want('solved'), want('waived', 'too dear')],
         layers: [applied],
       },

@@ -22,9 +22,10 @@ export function bruteForceOpening({ parts, joints }: OpeningModel): number {
   let best = Infinity;
   for (let mask = 0; mask < reach.length; mask++) {
     if (reach[mask] === Infinity) continue;
-    best = Math.min(best, reach[mask]! + maskingOf(mask));
+    if (joints.every(({ wish }, j) => wish !== 'open' || mask & (1 << j)))
+      best = Math.min(best, reach[mask]! + maskingOf(mask));
     for (let j = 0; j < n; j++) {
-      if (mask & (1 << j)) continue;
+      if (mask & (1 << j) || joints[j]!.wish === 'closed') continue;
       for (const { price, needs } of ways[j]!)
         if ((needs & mask) === needs) reach[mask | (1 << j)] = Math.min(reach[mask | (1 << j)]!, reach[mask]! + price);
     }

@@ -2,11 +2,17 @@ import type { JointKind, JointWay } from '../../src/model/catalogue.ts';
 import type { Task, Timer } from '../../src/model/work.ts';
 import type { FindingKind } from '../../src/model/workpiece.ts';
 import { MATERIALS } from '../../src/model/material.ts';
-import { computeOpeningOrder } from '../../src/assembly/computeOpeningOrder.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
-import type { PlanCoat, PlanInput, PlanJoint, PlanPart } from '../../src/plan/planTypes.ts';
+import { chooseOpening } from '../../src/plan/chooseOpening.ts';
+import type {
+  KnownJoint,
+  OpeningQuestion,
+  PlanCoat,
+  PlanInput,
+  PlanJoint,
+  PlanPart,
+} from '../../src/plan/planTypes.ts';
 import { SCHOOLS } from '../../src/plan/schools.ts';
-import { selectJointsToOpen } from '../../src/plan/selectJointsToOpen.ts';
 
 export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart => ({
   key,
@@ -15,6 +21,7 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
   material: 'zinc alloy',
   state: 'sound',
   painted: false,
+  foundColour: null,
   coats: [],
   findings: [],
   wants: [],
@@ -27,6 +34,7 @@ export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}
   crossesSeam: false,
   kind,
   name: kind,
+  colourHex: '#6a2330',
   ...changes,
 });
 
@@ -109,6 +117,7 @@ export function createPlainModel(changes: Partial<PlanInput> = {}): PlanInput {
       makeJoint('axle-ends', 'formed axle', ['axles', 'wheels'], { tool: 'rotary', destroys: 'one head' }),
       makeJoint('glazing', 'push fit', ['body', 'glazing'], { behindJoints: ['front-post'] }),
     ],
+    closed: [],
     ...changes,
   };
 }
@@ -137,8 +146,15 @@ const KINDS: readonly JointKind[] = [
   'push fit',
 ];
 
-/** A random survey of a random model under random schools. */
+/** A random survey of a random model under random schools, with the opening that assembly chooses. */
 export function createRandomPlanInput(seed: number): PlanInput {
+  const question = createRandomQuestion(seed);
+  const { opening, closed } = chooseOpening(question);
+  return { scope: question.scope, parts: question.parts, decisions: question.decisions, opening, closed };
+}
+
+/** What is known of a random model before its opening is chosen. */
+export function createRandomQuestion(seed: number): OpeningQuestion {
   const random = createSeededRandom(seed);
   const parts = [
     createRandomPart('body', 'body', random),
@@ -148,41 +164,37 @@ export function createRandomPlanInput(seed: number): PlanInput {
       .map((role) => createRandomPart(role, role, random)),
   ];
   const keys = parts.map((part) => part.key);
-  const joints = Array.from({ length: Math.floor(random() * 6) }, (_, i) => ({
-    key: `j${i}`,
-    label: `joint ${i}`,
-    kind: pickOne(KINDS, random),
-    partKeys: [keys[0]!, pickOne(keys.slice(1), random)],
-    // Only earlier joints stand in the way, so no ring arises.
-    ways: [
-      makeWay({
-        tool: pickOne(['hand', 'drill', 'rotary', 'iron'] as const, random),
-        destroys: random() < 0.4 ? 'it' : '',
-        behindJoints: i > 0 && random() < 0.4 ? [`j${Math.floor(random() * i)}`] : [],
-      }),
-    ],
-  }));
+  const joints = Array.from({ length: Math.floor(random() * 6) }, (_, i): KnownJoint => {
+    const wish = random() < 0.15 ? pickOne(['open', 'closed'] as const, random) : undefined;
+    return {
+      key: `j${i}`,
+      label: `joint ${i}`,
+      kind: pickOne(KINDS, random),
+      partKeys: [keys[0]!, pickOne(keys.slice(1), random)],
+      // Only earlier joints stand in the way, so no ring arises.
+      ways: [
+        makeWay({
+          tool: pickOne(['hand', 'drill', 'rotary', 'iron'] as const, random),
+          destroys: random() < 0.4 ? 'it' : '',
+          behindJoints: i > 0 && random() < 0.4 ? [`j${Math.floor(random() * i)}`] : [],
+        }),
+      ],
+      ...(wish ? { wish } : {}),
+    };
+  });
   const decisions = Object.fromEntries(
     SCHOOLS.filter(() => random() < 0.3).map((school) => [school.key, pickOne(school.options, random)]),
   );
-  const open = selectJointsToOpen(joints, decisions);
-  const order = computeOpeningOrder(
-    open,
-    open.map((joint) => joint.key),
-  );
-  const opening =
-    order.kind === 'order'
-      ? order.steps.map(({ jointKey, way }) => ({ ...joints.find((joint) => joint.key === jointKey)!, way }))
-      : [];
-  return { scope: random() < 0.1 ? 'clean only' : 'full', parts, opening, decisions };
+  return { scope: random() < 0.1 ? 'clean only' : 'full', parts, joints, decisions };
 }
 
 function createRandomPart(key: string, role: PlanPart['role'], random: RandomSource): PlanPart {
   const planned = random() < 0.6;
+  const colourHex = pickOne(['#6a2330', '#222222', '#e6d9b4'], random);
   const coats = planned
     ? [
         makeCoat('primer'),
-        makeCoat('colour'),
+        makeCoat('colour', { colourHex }),
         ...(random() < 0.3 ? [makeCoat('colour', { areaKind: 'inside', areaName: 'inside' })] : []),
         ...(random() < 0.3 ? [makeCoat('colour', { areaKind: 'mask', areaName: 'stripe' })] : []),
         ...(random() < 0.3 ? [makeCoat('decal', { crossesSeam: random() < 0.5 })] : []),

@@ -3,8 +3,8 @@ import { pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
 
 const TREATMENTS = ['body colour', 'bright', 'base black', 'none'];
 
-/** A random tree of parts with loops, one or two ways a joint, blockers, 2 to 4 treatments, some masking prices infinite. */
-export function createRandomModel(joints: number, random: RandomSource): OpeningModel {
+/** A random tree of parts with loops, one or two ways a joint, blockers, 2 to 4 treatments, some masking prices infinite; a share of wishes. */
+export function createRandomModel(joints: number, random: RandomSource, wishes = 0): OpeningModel {
   const loops = Math.floor(random() * (joints / 3));
   const count = Math.max(2, joints - loops + 1);
   const treatments = TREATMENTS.slice(0, 2 + Math.floor(random() * 3));
@@ -19,7 +19,9 @@ export function createRandomModel(joints: number, random: RandomSource): Opening
       behindJoints: random() < 0.35 ? [`j${Math.floor(random() * joints)}`].filter((key) => key !== `j${j}`) : [],
       behindParts: random() < 0.08 ? [`p${Math.floor(random() * count)}`] : [],
     }));
-    return { key: `j${j}`, partKeys: [`p${a}`, `p${b}`], ways };
+    const fate = wishes > 0 ? random() : 1;
+    const wish = fate < wishes / 2 ? ('open' as const) : fate < wishes ? ('closed' as const) : undefined;
+    return { key: `j${j}`, partKeys: [`p${a}`, `p${b}`], ways, ...(wish ? { wish } : {}) };
   });
   return { parts, joints: list };
 }

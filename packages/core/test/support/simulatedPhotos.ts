@@ -1,4 +1,4 @@
-import type { ControlPoint, Point } from '../../src/photo/solveHomography.ts';
+import type { ControlPoint, Point } from '../../src/model/plane.ts';
 import type { RandomSource } from '../../src/numeric/seededRandom.ts';
 
 /** A pinhole camera over the plane z = 0: where a point of the bench lands in the picture, px. */

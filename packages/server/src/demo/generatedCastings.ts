@@ -66,7 +66,7 @@ function createCastingNote(
     construction: rangeId === 'k-series' ? 'Two screws under the base.' : 'Two posts under the base.',
     drawing: createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm),
     parts: createParts(bodyType, rangeId),
-    joints: createJoints(rangeId, bodyType !== 'trailer'),
+    joints: createJoints(rangeId, bodyType !== 'trailer', hasLoad(bodyType)),
     variants: createVariants(rangeId, features, states, random),
   };
 }
@@ -79,19 +79,20 @@ const CABIN: readonly PartNote[] = [
 
 function createParts(bodyType: BodyType, rangeId: string): PartNote[] {
   const metal = rangeId === 'quayside' ? 'lead alloy' : 'zinc alloy';
-  const hasLoad = bodyType === 'lorry' || bodyType === 'tanker';
   return [
     ['body', 'Body', 'body', metal],
     ['base', 'Base', 'base', 'tinplate'],
     ...(bodyType === 'trailer' ? [] : CABIN),
-    ...(hasLoad ? ([['load', bodyType === 'lorry' ? 'Load bed' : 'Tank', 'load', metal]] as const) : []),
+    ...(hasLoad(bodyType) ? ([['load', bodyType === 'lorry' ? 'Load bed' : 'Tank', 'load', metal]] as const) : []),
     ['wheels', 'Wheels', 'wheel', 'hard plastic', 4],
     ['tyres', 'Tyres', 'tyre', 'rubber', 4],
     ['axles', 'Axles', 'axle', 'steel', 2],
   ];
 }
 
-function createJoints(rangeId: string, hasCabin: boolean): JointNote[] {
+const hasLoad = (bodyType: BodyType) => bodyType === 'lorry' || bodyType === 'tanker';
+
+function createJoints(rangeId: string, hasCabin: boolean, isLoaded: boolean): JointNote[] {
   const closing = (key: string, label: string): JointNote =>
     rangeId === 'k-series'
       ? { key, label, kind: 'screw', parts: ['body', 'base'], ways: [['Undo the screw', 'hand', 2, 0.01]] }
@@ -109,10 +110,19 @@ function createJoints(rangeId: string, hasCabin: boolean): JointNote[] {
       key: 'axle-ends',
       label: 'axle ends',
       kind: 'formed axle',
-      parts: ['axles', 'wheels'],
+      parts: ['base', 'axles', 'wheels'],
       ways: [['Grind one head off each axle', 'rotary', 14, 0.05, 'one head of each axle']],
     },
+    {
+      ...{ key: 'tyres', label: 'tyres', kind: 'push fit', parts: ['wheels', 'tyres'] },
+      ways: [['Roll the tyres off', 'hand', 4, 0.1]],
+    },
   ];
+  if (isLoaded)
+    joints.push({
+      ...{ key: 'load', label: 'load', kind: 'push fit', parts: ['body', 'load'] },
+      ways: [['Push it up', 'hand', 3, 0.08, '', ['front-post', 'rear-post']]],
+    });
   if (!hasCabin) return joints;
   return [
     ...joints,

@@ -14,6 +14,7 @@ import {
   WantRow,
 } from '../entities/workpiece.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
+import { wantPart } from '../modules/jobs/wantWhatIsGone.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
 import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
 import { drawPhoto } from './drawPhoto.ts';
@@ -99,6 +100,7 @@ async function seedSpecimen(
       kind,
       severity,
       note: text,
+      ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
     });
   }
   for (const [i, [part, what, state, text, dependentBits = '', dueInDays]] of (note.wants ?? []).entries()) {
@@ -109,11 +111,14 @@ async function seedSpecimen(
       what,
       dependentBits,
       state,
-      solution: text,
-      reason: '',
+      solution: state === 'waived' ? '' : text,
+      reason: state === 'waived' ? text : '',
       dueOn: dueInDays === undefined ? null : dateOf(day(dueInDays)),
     });
   }
+  for (const part of await manager.findBy(SpecimenPartRow, { specimenId: note.id, state: 'missing' }))
+    if (!(await manager.existsBy(WantRow, { specimenPartId: part.id })))
+      await wantPart(manager, part, `${part.id}.want`);
   for (const coat of note.coats ?? []) await seedCoats(manager, note.id, coat);
 }
 
@@ -302,6 +307,7 @@ async function seedPhotos(
       side,
       caption: 'Drawn for the demo',
       ...stored,
+      control: null,
       takenAt: takenAt.toISOString(),
     });
   }

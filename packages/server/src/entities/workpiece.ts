@@ -2,7 +2,11 @@ import type {
   AreaKind,
   Certainty,
   CoatingLayer,
+  ComingOff,
   FindingKind,
+  FindingUnit,
+  JointKind,
+  JointWish,
   LayerKind,
   LayerStage,
   Material,
@@ -10,6 +14,9 @@ import type {
   PartRole,
   PartState,
   Photo,
+  PhotoControl,
+  PhotoMeasureKind,
+  Point,
   SizeName,
   SourceCertainty,
   WantState,
@@ -250,6 +257,21 @@ export class FindingRow extends VersionedRow {
   @Column('text')
   note!: string;
 
+  @Column('text', { nullable: true })
+  pinnedTo!: string | null;
+
+  @Column('real', { nullable: true })
+  pinX!: number | null;
+
+  @Column('real', { nullable: true })
+  pinY!: number | null;
+
+  @Column('real', { nullable: true })
+  measuredValue!: number | null;
+
+  @Column('text', { nullable: true })
+  measuredUnit!: FindingUnit | null;
+
   @References(() => SpecimenPartRow, 'specimenPartId')
   specimenPart?: Relation<SpecimenPartRow>;
 }
@@ -312,9 +334,103 @@ export class PhotoRow extends VersionedRow {
   @Column('text')
   takenAt!: string;
 
+  @Column('simple-json', { nullable: true })
+  control!: PhotoControl | null;
+
   @References(() => JobRow, 'jobId')
   job?: Relation<JobRow>;
 
   @References(() => SpecimenRow, 'specimenId', 'SET NULL')
   specimen?: Relation<SpecimenRow>;
+}
+
+@Entity('photo_measure')
+export class PhotoMeasureRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  photoId!: string;
+
+  @Column('text')
+  kind!: PhotoMeasureKind;
+
+  @Column('text')
+  label!: string;
+
+  @Column('simple-json')
+  points!: Point[];
+
+  @Column('real')
+  nearerMm!: number;
+
+  @Column('real', { nullable: true })
+  distanceMm!: number | null;
+
+  @Column('real')
+  value!: number;
+
+  @Column('real')
+  sd!: number;
+
+  @References(() => PhotoRow, 'photoId')
+  photo?: Relation<PhotoRow>;
+}
+
+@Unique(['specimenId', 'jointKey'])
+@Entity('joint_wish')
+export class JointWishRow extends VersionedRow {
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  jointKey!: string;
+
+  @Column('text')
+  wish!: JointWish;
+
+  @Column('text')
+  reason!: string;
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
+}
+
+@Entity('found_joint')
+export class FoundJointRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  kind!: JointKind;
+
+  @Column('text')
+  label!: string;
+
+  @Column('simple-json')
+  partKeys!: string[];
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
+}
+
+@Entity('coming_off')
+export class ComingOffRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  specimenPartId!: string;
+
+  @Column('text')
+  fromSide!: ComingOff['fromSide'];
+
+  @Column('text')
+  note!: string;
+
+  @Column('text', { nullable: true })
+  photoId!: string | null;
+
+  @References(() => SpecimenPartRow, 'specimenPartId')
+  specimenPart?: Relation<SpecimenPartRow>;
+
+  @References(() => PhotoRow, 'photoId', 'SET NULL')
+  photo?: Relation<PhotoRow>;
 }

@@ -5,9 +5,13 @@ import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts
 import {
   AreaRow,
   CoatingLayerRow,
+  ComingOffRow,
   FindingRow,
+  FoundJointRow,
+  JointWishRow,
   MeasurementRow,
   ObservationRow,
+  PhotoMeasureRow,
   PhotoRow,
   SourceRow,
   SpecimenPartRow,
@@ -23,13 +27,15 @@ import { readPlanNotices } from '../tasks/recompilePlan.ts';
 export async function readJobView(manager: EntityManager, jobId: string): Promise<JobView> {
   const job = await findRow(manager, JobRow, jobId, 'This job');
   const specimens = await manager.find(SpecimenRow, { where: { jobId }, order: { id: 'ASC' } });
+  const photos = await manager.find(PhotoRow, { where: { jobId }, order: { takenAt: 'ASC' } });
   return {
     job,
     specimens: await Promise.all(specimens.map((specimen) => readSpecimenView(manager, specimen))),
     decisions: await manager.findBy(DecisionRow, { jobId }),
     tasks: await manager.find(TaskRow, { where: { jobId }, order: { specimenId: 'ASC', seq: 'ASC' } }),
     log: await manager.find(TaskLogRow, { where: { jobId }, order: { at: 'ASC' } }),
-    photos: await manager.find(PhotoRow, { where: { jobId }, order: { takenAt: 'ASC' } }),
+    photos,
+    photoMeasures: await manager.findBy(PhotoMeasureRow, { photoId: In(photos.map((photo) => photo.id)) }),
     house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
     planNotices: await readPlanNotices(manager, job, specimens),
   };
@@ -55,5 +61,8 @@ export async function readSpecimenView(manager: EntityManager, specimen: Specime
     sources: await manager.findBy(SourceRow, { specimenId: specimen.id }),
     findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),
     wants: await manager.findBy(WantRow, { specimenPartId: In(partIds) }),
+    jointWishes: await manager.findBy(JointWishRow, { specimenId: specimen.id }),
+    foundJoints: await manager.findBy(FoundJointRow, { specimenId: specimen.id }),
+    comingsOff: await manager.findBy(ComingOffRow, { specimenPartId: In(partIds) }),
   };
 }

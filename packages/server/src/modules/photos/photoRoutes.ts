@@ -31,6 +31,7 @@ export function createPhotoRoutes(room: Workroom): Router {
         ...body,
         ...stored,
         specimenId: null,
+        control: null,
         takenAt: room.now().toISOString(),
       });
       await manager.insert(PhotoRow, row);

@@ -1,29 +1,40 @@
 import { SCHOOLS } from '@sardonyx/core';
 import {
+  ChangeComingOff,
   ChangeDecision,
   ChangeFinding,
   ChangeJob,
+  ChangeJointWish,
   ChangeLayer,
   ChangeMeasurement,
   ChangeObservation,
   ChangePhoto,
+  ChangePhotoMeasure,
   ChangeSpecimen,
   ChangeSpecimenPart,
   ChangeWant,
+  CreateComingOff,
   CreateDecision,
   CreateFinding,
+  CreateFoundJoint,
+  CreateJointWish,
   CreateLayer,
   CreateMeasurement,
   CreateObservation,
+  CreatePhotoMeasure,
   CreateWant,
 } from '@sardonyx/contract';
 import { FeatureStateRow } from '../../entities/catalogue.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
 import {
   CoatingLayerRow,
+  ComingOffRow,
   FindingRow,
+  FoundJointRow,
+  JointWishRow,
   MeasurementRow,
   ObservationRow,
+  PhotoMeasureRow,
   PhotoRow,
   SpecimenPartRow,
   SpecimenRow,
@@ -31,6 +42,10 @@ import {
 } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
+import { assertJointIsKnown, assertPartsAreThere } from '../jobs/jointRules.ts';
+import { dropUntouchedWant, wantPart, wantWhatIsGone } from '../jobs/wantWhatIsGone.ts';
+import { assertSpansPlane, measureAgain, measureAllAgain, storeMeasure } from '../photos/photoMeasures.ts';
+import { findRow } from './versionedRows.ts';
 import { jobOfSpecimen, jobOfPart, jobOfArea, type RowKind } from './rowKind.ts';
 
 /** What belongs to a job, a model or a part of it. */
@@ -58,7 +73,10 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeFinding,
     mayDelete: true,
     movesPlan: true,
+    defaults: { pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
     jobOf: (manager, row: FindingRow) => jobOfPart(manager, row.specimenPartId),
+    afterSave: wantWhatIsGone,
+    checkDelete: dropUntouchedWant,
   },
   {
     path: 'wants',
@@ -100,6 +118,9 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeSpecimenPart,
     movesPlan: true,
     jobOf: (manager, row: SpecimenPartRow) => jobOfSpecimen(manager, row.specimenId),
+    afterSave: async (manager, row: SpecimenPartRow, before: SpecimenPartRow) => {
+      if (row.state === 'missing' && before.state !== 'missing') await wantPart(manager, row, `${row.id}.want`);
+    },
   },
   {
     path: 'layers',
@@ -140,6 +161,51 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: false,
     jobOf: async (_, row: PhotoRow) => row.jobId,
+    check: (_, row: PhotoRow) => assertSpansPlane(row),
+    afterSave: (manager, row: PhotoRow) => measureAllAgain(manager, row),
+  },
+  {
+    path: 'photo-measures',
+    what: 'This measure',
+    type: PhotoMeasureRow,
+    create: CreatePhotoMeasure,
+    change: ChangePhotoMeasure,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: async (manager, row: PhotoMeasureRow) => (await findRow(manager, PhotoRow, row.photoId, 'This photo')).jobId,
+    check: measureAgain,
+    afterSave: (manager, row: PhotoMeasureRow) => storeMeasure(manager, row),
+  },
+  {
+    path: 'joint-wishes',
+    what: 'This wish',
+    type: JointWishRow,
+    create: CreateJointWish,
+    change: ChangeJointWish,
+    mayDelete: true,
+    movesPlan: true,
+    jobOf: (manager, row: JointWishRow) => jobOfSpecimen(manager, row.specimenId),
+    check: assertJointIsKnown,
+  },
+  {
+    path: 'found-joints',
+    what: 'This joint',
+    type: FoundJointRow,
+    create: CreateFoundJoint,
+    mayDelete: true,
+    movesPlan: true,
+    jobOf: (manager, row: FoundJointRow) => jobOfSpecimen(manager, row.specimenId),
+    check: assertPartsAreThere,
+  },
+  {
+    path: 'comings-off',
+    what: 'This note',
+    type: ComingOffRow,
+    create: CreateComingOff,
+    change: ChangeComingOff,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: (manager, row: ComingOffRow) => jobOfPart(manager, row.specimenPartId),
   },
   {
     path: 'measurements',

@@ -20,9 +20,9 @@ export interface RowKind {
   readonly check?: (manager: EntityManager, row: never) => Promise<void> | void;
   /** Rows that stand as they were logged: neither changed nor removed. */
   readonly isLogged?: (row: never) => boolean;
-  /** Rules for taking it away; throws a refusal. */
+  /** Rules for taking it away, and what goes with it; throws a refusal. */
   readonly checkDelete?: (manager: EntityManager, row: never) => Promise<void>;
-  /** What else follows from a saved row. */
+  /** What else follows from a saved row; before is null for a new one. */
   readonly afterSave?: (manager: EntityManager, row: never, before: never) => Promise<void>;
 }
 

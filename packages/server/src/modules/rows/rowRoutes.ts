@@ -29,6 +29,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         const jobId = await findOpenJob(manager, kind, made);
         await kind.check?.(manager, made as never);
         await manager.insert(kind.type, made);
+        await kind.afterSave?.(manager, made as never, null as never);
         if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
         return made;
       });

@@ -1,0 +1,43 @@
+import type { Area, CoatingLayer, Finding, SpecimenPart, Want } from '../model/workpiece.ts';
+import type { PlanPart } from './planTypes.ts';
+
+/** What one specimen's plan needs of its rows. Layers come in the order they lie on each other. */
+export function createPlanParts(rows: {
+  readonly parts: readonly SpecimenPart[];
+  readonly areas: readonly Area[];
+  readonly layers: readonly CoatingLayer[];
+  readonly findings: readonly Finding[];
+  readonly wants: readonly Want[];
+}): PlanPart[] {
+  return rows.parts.map((part) => {
+    const areas = rows.areas.filter((area) => area.specimenPartId === part.id);
+    const layersOf = (stage: CoatingLayer['stage']) =>
+      areas.flatMap((area) =>
+        rows.layers
+          .filter((layer) => layer.areaId === area.id && layer.stage === stage)
+          .map((layer) => ({ area, layer })),
+      );
+    const found = layersOf('found').filter(({ layer }) => ['colour', 'primer', 'clear'].includes(layer.kind));
+    const outside = found.filter(({ area, layer }) => area.kind === 'outside' && layer.kind === 'colour');
+    const original = outside.find(({ layer }) => layer.factory) ?? outside[0];
+    return {
+      key: part.key,
+      name: part.name,
+      role: part.role,
+      material: part.material,
+      state: part.state,
+      painted: found.length > 0,
+      foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
+      coats: layersOf('planned').map(({ area, layer }) => ({
+        areaKind: area.kind,
+        areaName: area.name,
+        crossesSeam: area.crossesSeam,
+        kind: layer.kind,
+        name: layer.name,
+        colourHex: layer.colourHex,
+      })),
+      findings: rows.findings.filter((finding) => finding.specimenPartId === part.id),
+      wants: rows.wants.filter((want) => want.specimenPartId === part.id),
+    };
+  });
+}

@@ -1,0 +1,24 @@
+import type { EntityManager } from 'typeorm';
+import { JointRow } from '../../entities/catalogue.ts';
+import { FoundJointRow, SpecimenPartRow, SpecimenRow, type JointWishRow } from '../../entities/workpiece.ts';
+import { refused } from '../../http/errors.ts';
+import { findRow } from '../rows/versionedRows.ts';
+
+/** A wish names a joint of the casting, or one that was found. */
+export async function assertJointIsKnown(manager: EntityManager, { specimenId, jointKey }: JointWishRow) {
+  const { castingId } = await findRow(manager, SpecimenRow, specimenId, 'This model');
+  const isFound = jointKey.startsWith('found:');
+  const isKnown = isFound
+    ? await manager.existsBy(FoundJointRow, { specimenId, id: jointKey.slice('found:'.length) })
+    : castingId !== null && (await manager.existsBy(JointRow, { castingId, key: jointKey }));
+  if (!isKnown) throw refused('joint', 'This model has no such joint.', { jointKey: 'Choose one of its joints.' });
+}
+
+export async function assertPartsAreThere(manager: EntityManager, { specimenId, partKeys }: FoundJointRow) {
+  const own = new Set((await manager.findBy(SpecimenPartRow, { specimenId })).map((part) => part.key));
+  const strange = partKeys.filter((key) => !own.has(key));
+  if (strange.length)
+    throw refused('parts', `This model has no part ${strange.join(', ')}.`, {
+      partKeys: 'Choose parts of this model.',
+    });
+}

@@ -1,0 +1,42 @@
+import type { EntityManager } from 'typeorm';
+import { In } from 'typeorm';
+import { CastingPartRow } from '../../entities/catalogue.ts';
+import type { FindingRow } from '../../entities/workpiece.ts';
+import { SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
+import { findRow } from '../rows/versionedRows.ts';
+
+const wantOf = (findingId: string) => `${findingId}.want`;
+
+/** A part that is missing or broke is marked so, and wanted with its small bits until somebody settles it. */
+export async function wantWhatIsGone(manager: EntityManager, finding: FindingRow, before: FindingRow | null) {
+  if (finding.kind === before?.kind || (finding.kind !== 'missing' && finding.kind !== 'broken')) return;
+  const part = await findRow(manager, SpecimenPartRow, finding.specimenPartId, 'This part');
+  const state = finding.kind === 'missing' ? 'missing' : 'damaged';
+  if (part.state !== state && part.state !== 'missing')
+    await manager.update(SpecimenPartRow, { id: part.id }, { state, version: part.version + 1 });
+  await wantPart(manager, part, wantOf(finding.id));
+}
+
+/** One open want a part is enough. */
+export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id: string): Promise<void> {
+  const isWanted = { specimenPartId: part.id, state: In(['open', 'ordered']) };
+  if ((await manager.existsBy(WantRow, isWanted)) || (await manager.existsBy(WantRow, { id }))) return;
+  const { castingId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
+  const known = castingId ? await manager.findOneBy(CastingPartRow, { castingId, key: part.key }) : null;
+  await manager.insert(WantRow, {
+    id,
+    version: 1,
+    specimenPartId: part.id,
+    what: part.name.toLowerCase(),
+    dependentBits: known?.dependentBits ?? '',
+    state: 'open',
+    solution: '',
+    reason: '',
+    dueOn: null,
+  });
+}
+
+/** A finding that was a mistake takes its want along, unless somebody has worked on that. */
+export async function dropUntouchedWant(manager: EntityManager, finding: FindingRow): Promise<void> {
+  await manager.delete(WantRow, { id: wantOf(finding.id), version: 1, state: 'open' });
+}
