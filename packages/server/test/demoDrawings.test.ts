@@ -50,7 +50,8 @@ describe('the demo’s castings', () => {
 
   it('lie on the part map without overlapping', () => {
     for (const casting of catalogue.castings) {
-      const { parts } = computePartMap(casting.drawing.views[0]!, () => 30);
+      const joints = catalogue.joints.filter((joint) => joint.castingId === casting.id);
+      const { parts } = computePartMap(casting.drawing.views[0]!, joints, () => 30);
       parts.forEach((a, i) => {
         for (const b of parts.slice(i + 1)) {
           const apart = a.box[2] <= b.box[0] || b.box[2] <= a.box[0] || a.box[3] <= b.box[1] || b.box[3] <= a.box[1];

@@ -80,6 +80,13 @@ describe('createBodyTypeDrawing', () => {
 });
 
 describe('computePartMap', () => {
+  const JOINTS = [
+    ['body', 'base'],
+    ['body', 'glazing'],
+    ['body', 'interior'],
+    ['base', 'axles', 'wheels'],
+    ['wheels', 'tyres'],
+  ].map((partKeys) => ({ partKeys }));
   it('never lets two parts overlap, for any body type and size (property)', () => {
     fc.assert(
       fc.property(
@@ -87,7 +94,7 @@ describe('computePartMap', () => {
         fc.integer({ min: 20, max: 200 }),
         fc.double({ min: 0.3, max: 0.8, noNaN: true }),
         (type, length, share) => {
-          const map = computePartMap(createBodyTypeDrawing(type, length, length * share).views[0]!);
+          const map = computePartMap(createBodyTypeDrawing(type, length, length * share).views[0]!, JOINTS);
           map.parts.forEach((a, i) => {
             expect(a.box[1]).least(0);
             expect(a.box[3]).most(map.heightMm + 1e-9);
@@ -101,13 +108,45 @@ describe('computePartMap', () => {
   });
 
   it('keeps the largest part as the one the others point to', () => {
-    const map = computePartMap(createBodyTypeDrawing('bus', 70, 40).views[0]!);
-    expect(map.parts.find((part) => part.leader === null)!.partKey).equal('body');
-    expect(map.parts.filter((part) => part.leader === null)).length(1);
+    const map = computePartMap(createBodyTypeDrawing('bus', 70, 40).views[0]!, []);
+    expect(map.parts.filter((part) => part.leader.length === 0).map((part) => part.partKey)).deep.equal(['body']);
+  });
+
+  it('moves parts out along their joints, one row a joint, and leads each line to what holds it', () => {
+    const map = computePartMap(createBodyTypeDrawing('bus', 70, 40).views[0]!, JOINTS);
+    const of = (key: string) => map.parts.find((part) => part.partKey === key)!;
+    expect(of('base').box[1]).greaterThan(of('body').box[3] - 1e-9);
+    expect(of('wheels').box[1]).greaterThan(of('base').box[3] - 1e-9);
+    expect(of('tyres').box[1]).greaterThan(of('wheels').box[3] - 1e-9);
+    const end = of('tyres').leader.at(-1)!;
+    const [left, top, right] = of('wheels').box;
+    expect(end.x).within(left, right);
+    expect(end.y).within(top, of('tyres').box[1]);
+  });
+
+  it('leads no line through a part or a name', () => {
+    for (const type of BODY_TYPES) {
+      const { parts } = computePartMap(createBodyTypeDrawing(type, 70, 40).views[0]!, JOINTS, () => 34);
+      for (const { partKey, leader } of parts)
+        for (const [i, to] of leader.slice(1).entries()) {
+          const from = leader[i]!;
+          for (const step of [0.1, 0.3, 0.5, 0.7, 0.9]) {
+            const [x, y] = [from.x + step * (to.x - from.x), from.y + step * (to.y - from.y)];
+            for (const other of parts.filter((one) => one.partKey !== partKey)) {
+              const isName = Math.abs(x - other.label.x) < 17 && y < other.label.y && y > other.label.y - 3;
+              const isShape = other.shapes.some(({ box }) => {
+                const [l, t, r, b] = [box[0] + other.dx, box[1] + other.dy, box[2] + other.dx, box[3] + other.dy];
+                return x > l && x < r && y > t && y < b;
+              });
+              expect(isName || isShape, `${type}: line of ${partKey} through ${other.partKey}`).equal(false);
+            }
+          }
+        }
+    }
   });
 
   it('is empty for a view without shapes', () => {
-    expect(computePartMap(createView('side', 50, 30).build())).deep.equal({ widthMm: 0, heightMm: 0, parts: [] });
+    expect(computePartMap(createView('side', 50, 30).build(), [])).deep.equal({ widthMm: 0, heightMm: 0, parts: [] });
   });
 });
 

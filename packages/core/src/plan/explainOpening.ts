@@ -2,7 +2,7 @@ import { computeMaskingPrice, listNeeds, findWay } from '../assembly/replayOpeni
 import { RISK_WEIGHT_MIN, type OpeningModel, type OpeningPlan } from '../assembly/openingModel.ts';
 import { planOpening } from '../assembly/planOpening.ts';
 import { chooseOpening, type ChosenOpening } from './chooseOpening.ts';
-import { MASKING_MIN, priceWay } from './createOpeningModel.ts';
+import { createOpeningModel, MASKING_MIN, priceWay } from './createOpeningModel.ts';
 import { describePieces } from './describePieces.ts';
 import { listNames } from './openingTasks.ts';
 import type { KnownJoint, OpeningQuestion, PlanPart } from './planTypes.ts';
@@ -16,6 +16,8 @@ export interface JointReason {
   readonly because: string;
   /** Minutes, damage weighed in, that the best plan with the other choice costs more; null where there is none. */
   readonly otherwiseMin: number | null;
+  /** Work that the other choice would make impossible, whatever it costs. */
+  readonly forgoes: readonly string[];
 }
 
 /** A whole way of going about it. */
@@ -46,17 +48,24 @@ export function explainJoints(question: OpeningQuestion, chosen: ChosenOpening):
       label: joint.label,
       isOpened: isOpened(jointKey),
       isOpenAlready: joint.openedBy !== undefined,
-      because: own
-        ? capitalise(`${own.because}.`)
-        : isOpened(jointKey)
-          ? explainOpened(question, chosen, joint)
-          : explainClosed(question, chosen, joint),
+      because: explainJoint(question, chosen, jointKey),
       otherwiseMin:
         joint.openedBy === undefined && !own?.isMust
           ? priceOther(model, chosen.plan, jointKey, isOpened(jointKey))
           : null,
+      forgoes: isOpened(jointKey) && joint.openedBy === undefined ? listForgone(question, chosen, jointKey) : [],
     };
   });
+}
+
+/** Why a joint is opened or left closed. */
+export function explainJoint(question: OpeningQuestion, chosen: ChosenOpening, jointKey: string): string {
+  const joint = question.joints.find((one) => one.key === jointKey)!;
+  const own = chosen.prepared.fixed.get(jointKey);
+  if (own) return capitalise(`${own.because}.`);
+  return chosen.plan.steps.some((step) => step.jointKey === jointKey)
+    ? explainOpened(question, chosen, joint)
+    : explainClosed(question, chosen, joint);
 }
 
 /** This plan beside opening nothing, opening everything, and masking whatever can be masked. */
@@ -144,6 +153,16 @@ function priceOther(model: OpeningModel, plan: OpeningPlan, jointKey: string, is
     // Other wishes leave no room for it.
     return null;
   }
+}
+
+/** What a part must be taken out for, and could not be if this joint stayed closed. */
+function listForgone(question: OpeningQuestion, { prepared }: ChosenOpening, jointKey: string): string[] {
+  const joints = question.joints.map((joint) =>
+    joint.key === jointKey ? { ...joint, wish: 'closed' as const } : joint,
+  );
+  const { fixed } = createOpeningModel({ ...question, joints });
+  const musts = [...prepared.fixed].filter(([key, { isMust }]) => isMust && fixed.get(key)?.wish !== 'open');
+  return [...new Set(musts.map(([, { because }]) => because))];
 }
 
 function explainOpened(question: OpeningQuestion, chosen: ChosenOpening, joint: KnownJoint): string {

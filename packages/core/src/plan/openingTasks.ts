@@ -75,7 +75,7 @@ function createJointTasks(joint: PlanJoint, input: PlanInput): TaskDraft[] {
     ...(way.destroys ? { cannotBeUndone: way.destroys } : {}),
     handsOnMin: way.minutes,
     how: describeWay(joint),
-    because: `The cheapest way to open it: ${way.minutes} min, ${Math.round(way.risk * 100)} % risk of damage (planning estimates).`,
+    because: `${joint.because ?? 'It is opened.'} ${Math.round(way.risk * 100)} % risk of damage (planning estimate).`,
   };
   if (joint.kind !== 'rivet post' || chooseOption('S3', input.decisions) !== 'pilot first') return [opening];
   return [

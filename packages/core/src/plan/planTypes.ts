@@ -58,9 +58,11 @@ export interface PlanJoint {
   readonly kind: JointKind;
   readonly partKeys: readonly string[];
   readonly way: JointWay;
+  /** Why it is opened. */
+  readonly because?: string;
 }
 
-export type ClosedJoint = Omit<PlanJoint, 'way'>;
+export type ClosedJoint = Omit<PlanJoint, 'way' | 'because'>;
 
 /** A joint as it is known, before anybody decides whether it is opened. */
 export interface KnownJoint extends ClosedJoint {

@@ -1,4 +1,11 @@
-import { chooseOpening, createPlanParts, listJoints, type OpeningQuestion, type PlanInput } from '@sardonyx/core';
+import {
+  chooseOpening,
+  createPlanParts,
+  explainJoint,
+  listJoints,
+  type OpeningQuestion,
+  type PlanInput,
+} from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { JointRow } from '../../entities/catalogue.ts';
 import { DecisionRow, TaskRow, type JobRow } from '../../entities/work.ts';
@@ -17,8 +24,9 @@ import {
 export async function createPlanInput(manager: EntityManager, job: JobRow, specimen: SpecimenRow): Promise<PlanInput> {
   const question = await readOpeningQuestion(manager, job, specimen);
   const { scope, parts, decisions } = question;
-  const { opening, closed } = chooseOpening(question);
-  return { scope, parts, decisions, opening, closed };
+  const chosen = chooseOpening(question);
+  const opening = chosen.opening.map((joint) => ({ ...joint, because: explainJoint(question, chosen, joint.key) }));
+  return { scope, parts, decisions, opening, closed: chosen.closed };
 }
 
 async function readOpeningQuestion(

@@ -1,36 +1,57 @@
-import { computePartMap, type SpecimenPart } from '@sardonyx/core';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { computePartMap, type PartMap, type SpecimenPart } from '@sardonyx/core';
+import { useMemo, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { Shape } from '../../shared/drawing/ModelDrawing.tsx';
 import { useJob } from './JobContext.tsx';
+import { ClosedLine, CutNumber, Mark, Pin } from './MapMarks.tsx';
+
+/** A joint on the map: its number where it is opened, none where it stays closed. */
+export interface JointOnMap {
+  readonly partKeys: readonly string[];
+  readonly number: number | null;
+}
+
+export interface PinOnMap {
+  readonly partKey: string;
+  readonly x: number;
+  readonly y: number;
+  readonly text: string;
+}
 
 interface PartMapViewProps {
   /** Numbers to stand on parts: part key -> what was numbered there ("1", "2, 3"). */
   readonly marks?: Readonly<Record<string, string>>;
   /** What a mark means, for those who cannot see it. */
   readonly markWord?: string;
+  /** Drawn across the lines between the parts. */
+  readonly joints?: readonly JointOnMap[];
+  readonly pins?: readonly PinOnMap[];
+  /** While a place is being chosen: called with the part and where on it, in the drawing's millimetres. */
+  readonly onPlace?: ((partId: string, x: number, y: number) => void) | null;
 }
 
 /** Half the width of a letter of a label, with some room. */
 const LETTER_MM = 1.05;
 /** Room for a number before a label, kept on both sides so that the label stays in the middle. */
-const MARK_ROOM_MM = 16;
+const MARK_ROOM_MM = 8;
 
 const labelOf = (part: SpecimenPart) => (part.state === 'missing' ? `${part.name} (missing)` : part.name);
 
-/** The exploded part map: every part in its paint with a line to where it sits; click or arrow keys choose one. */
-export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps) {
+/** The exploded part map: every part in its paint with a line to what holds it; click or arrow keys choose one. */
+export function PartMapView({ marks = {}, markWord = 'mark', joints = [], pins = [], onPlace }: PartMapViewProps) {
   const { specimen, paint, partId, setPartId } = useJob();
   const view = specimen.casting?.casting.drawing.views.find((candidate) => candidate.view === 'side');
+  const held = specimen.casting?.joints;
   const { parts } = specimen;
   const map = useMemo(() => {
     const labelMm = (key: string) => {
       const part = parts.find((candidate) => candidate.key === key);
       return part ? 2 * LETTER_MM * labelOf(part).length + MARK_ROOM_MM : 0;
     };
-    return view ? computePartMap(view, labelMm) : null;
-  }, [view, parts]);
-  const group = useRef<SVGSVGElement>(null);
+    return view && held ? computePartMap(view, held, labelMm) : null;
+  }, [view, held, parts]);
+  const svg = useRef<SVGSVGElement>(null);
   if (!map) return null;
+  const cuts = placeCuts(map, joints);
   const partOf = (key: string) => specimen.parts.find((part) => part.key === key);
   const onKey = (event: KeyboardEvent) => {
     const step =
@@ -44,30 +65,47 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
     event.preventDefault();
     const next = known[(known.indexOf(partId ?? '') + step + known.length) % known.length]!;
     setPartId(next);
-    group.current?.querySelector<SVGGElement>(`[data-part="${CSS.escape(next)}"]`)?.focus();
+    svg.current?.querySelector<SVGGElement>(`[data-part="${CSS.escape(next)}"]`)?.focus();
+  };
+  const place = (event: MouseEvent, part: SpecimenPart, dx: number, dy: number) => {
+    setPartId(part.id);
+    const matrix = svg.current?.getScreenCTM()?.inverse();
+    if (!onPlace || !matrix) return;
+    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+    onPlace(part.id, at.x - dx, at.y - dy);
   };
   return (
     <svg
-      ref={group}
+      ref={svg}
       role="listbox"
       aria-label="Part map"
       tabIndex={-1}
-      className="max-h-[38vh] w-full border border-hairline bg-paper min-[1100px]:max-h-[62vh]"
+      className={`max-h-[38vh] w-full border bg-paper min-[1100px]:max-h-[62vh] ${onPlace ? 'border-2 border-sard' : 'border-hairline'}`}
       viewBox={`0 0 ${map.widthMm} ${map.heightMm}`}
       onKeyDown={onKey}
     >
       {map.parts.map(
         ({ partKey, leader }) =>
-          leader &&
+          leader.length > 0 &&
           partOf(partKey) && (
-            <line key={partKey} {...leader} stroke="var(--strong-line)" strokeWidth={0.25} strokeDasharray="1 0.8" />
+            <polyline
+              key={partKey}
+              points={leader.map(({ x, y }) => `${x},${y}`).join(' ')}
+              fill="none"
+              stroke="var(--strong-line)"
+              strokeWidth={0.35}
+              strokeDasharray="1.2 0.8"
+            />
           ),
       )}
+      {cuts.map((cut) => cut.isClosed && <ClosedLine key={cut.partKey} {...cut} />)}
       {map.parts.map((placed, i) => {
         const part = partOf(placed.partKey);
         if (!part) return null;
         const isChosen = part.id === partId;
         const [left, top, right, bottom] = placed.box;
+        const { label } = placed;
+        const own = pins.filter((pin) => pin.partKey === part.key);
         return (
           <g
             key={part.id}
@@ -76,8 +114,8 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
             aria-description={`${part.material}, ${part.state}${marks[part.key] ? `, ${markWord} ${marks[part.key]}` : ''}`}
             tabIndex={isChosen || (!partId && i === 0) ? 0 : -1}
             data-part={part.id}
-            className="cursor-pointer"
-            onClick={() => setPartId(part.id)}
+            className={onPlace ? 'cursor-crosshair' : 'cursor-pointer'}
+            onClick={(event) => place(event, part, placed.dx, placed.dy)}
             onKeyDown={(event) => {
               if (event.key === 'Enter' || event.key === ' ') {
                 event.preventDefault();
@@ -87,9 +125,9 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
           >
             <rect
               x={left - 1}
-              y={top - 1}
+              y={top - 0.5}
               width={right - left + 2}
-              height={bottom - top + 2}
+              height={bottom - top + 1}
               fill="transparent"
               stroke={isChosen ? 'var(--sard)' : 'none'}
               strokeWidth={0.7}
@@ -98,10 +136,13 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
               {placed.shapes.map((shape, j) => (
                 <Shape key={j} shape={shape} paint={paint} parts={specimen.parts} />
               ))}
+              {own.map((pin) => (
+                <Pin key={pin.text} {...pin} />
+              ))}
             </g>
             <text
-              x={(left + right) / 2}
-              y={bottom - 1}
+              x={label.x}
+              y={label.y}
               textAnchor="middle"
               fontSize={3.9}
               fill="var(--ink)"
@@ -113,28 +154,22 @@ export function PartMapView({ marks = {}, markWord = 'mark' }: PartMapViewProps)
               {labelOf(part)}
             </text>
             {marks[part.key] && (
-              <Mark
-                text={marks[part.key]!}
-                x={(left + right) / 2 - labelOf(part).length * LETTER_MM - 4}
-                y={bottom - 2.4}
-              />
+              <Mark text={marks[part.key]!} x={label.x - labelOf(part).length * LETTER_MM - 3} y={label.y - 1.4} />
             )}
           </g>
         );
       })}
+      {cuts.map((cut) => cut.text && <CutNumber key={cut.partKey} {...cut} />)}
     </svg>
   );
 }
 
-/** Numbers stand before the label, so that they hide nothing of the part. */
-function Mark({ text, x, y }: { readonly text: string; readonly x: number; readonly y: number }) {
-  const width = 3 + text.length * 2.1;
-  return (
-    <g transform={`translate(${x - width + 3} ${y})`}>
-      <rect x={-1} y={-2.4} width={width} height={4.8} fill="var(--ink)" />
-      <text x={width / 2 - 1} y={1.3} textAnchor="middle" fontSize={3.6} fontWeight={700} fill="var(--sheet)">
-        {text}
-      </text>
-    </g>
-  );
+/** Joints stand across the line of the part that comes off; several on one line are named together. */
+function placeCuts(map: PartMap, joints: readonly JointOnMap[]) {
+  return map.parts.flatMap(({ partKey, holder, leader }) => {
+    const own = joints.filter((joint) => joint.partKeys.includes(partKey) && holder && joint.partKeys.includes(holder));
+    if (own.length === 0) return [];
+    const numbers = own.flatMap((joint) => joint.number ?? []);
+    return [{ partKey, leader, text: numbers.join(', '), isClosed: own.some((joint) => joint.number === null) }];
+  });
 }

@@ -1,45 +1,42 @@
 import { computeStationState, SCHOOLS } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
-import { numberSteps } from '../numberSteps.ts';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { HowItCameOff } from './close/HowItCameOff.tsx';
 import { Decisions } from './Decisions.tsx';
 
 const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S20'].includes(school.key));
-const CHECKS = [
-  'Wheels the right way round, all four on the ground',
-  'Ride height level, running clearance on both sides',
-  'It turns, tips and swings through its whole travel',
-  'Nothing rubs on new paint',
-];
 
 /** How it goes back so that nothing has to be opened again. */
 export function CloseStation() {
-  const { tasks, specimen } = useJob();
+  const { tasks } = useJob();
   const { total, done, handsOnLeftMin, irreversibleLeft } = computeStationState(tasks, 'close');
-  const steps = tasks.filter(
-    (task) => task.station === 'close' && (task.tags.includes('fit part') || task.tags.includes('close joint')),
-  );
+  const steps = tasks.filter((task) => task.station === 'close' && task.tags.includes('close joint'));
+  const joints = steps.map((task, i) => ({ partKeys: task.partKeys, number: i + 1 }));
+  const dryFit = tasks.find((task) => task.key === 'dry-fit');
   return (
     <Zones
       model={
         <>
-          <PartMapView marks={numberSteps(steps, specimen.parts)} markWord="step" />
-          <div>
-            <h3>Check before each axle end is formed</h3>
-            <ul className="list-inside list-disc">
-              {CHECKS.map((check) => (
-                <li key={check}>{check}</li>
-              ))}
-            </ul>
-          </div>
+          <PartMapView joints={joints} />
+          <ol className="grid gap-x-4 text-note sm:grid-cols-2">
+            {steps.map((task, i) => (
+              <li key={task.id} className={task.state === 'done' ? 'text-soft-ink' : ''}>
+                <span className="figure font-bold">{i + 1}</span> {task.title}
+                {task.state === 'done' ? ' (closed)' : ''}
+              </li>
+            ))}
+          </ol>
+          <HowItCameOff />
           <Decisions schools={SCHOOLS_HERE} />
         </>
       }
     >
-      <Verdict rest="Mechanism before base, decals across a seam after the last joint, slow ink last of all.">
+      <Verdict
+        rest={`${dryFit && dryFit.state !== 'done' && dryFit.state !== 'not needed' ? '▲ It has not been put together dry yet. ' : ''}Motion is tried before the base goes on, wheels are looked at before an axle end is formed, decals cross a seam after the last joint, slow ink comes last of all.`}
+      >
         {total === 0
           ? 'Nothing was opened, nothing is closed.'
           : done === total

@@ -2,50 +2,80 @@ import { computeStationState, SCHOOLS } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
-import { numberSteps } from '../numberSteps.ts';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
+import { Alternatives } from './open/Alternatives.tsx';
+import { JointLines, numberOf } from './open/JointLines.tsx';
+import { useOpening, type Opening } from './open/useOpening.ts';
+import { WhileOpening } from './open/WhileOpening.tsx';
 
 const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S3', 'S4'].includes(school.key));
 
-/** How it comes apart: the joints in order, numbered on the part map. */
+/** How it comes apart with the least risk: the cuts on the part map, the reason for each, and what else could be done. */
 export function OpenStation() {
-  const { tasks, specimen } = useJob();
-  const { total, done, handsOnLeftMin, irreversibleLeft } = computeStationState(tasks, 'open');
-  const cuts = tasks.filter((task) => task.station === 'open' && task.tags.includes('open joint'));
+  const { view, specimen } = useJob();
+  const opening = useOpening();
+  const joints = opening.reasons.map((reason) => ({
+    partKeys: opening.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
+    number: numberOf(reason, opening),
+  }));
   return (
     <Zones
       model={
         <>
-          <PartMapView marks={numberSteps(cuts, specimen.parts)} markWord="cut" />
-          <ol className="grid gap-x-4 text-note sm:grid-cols-2">
-            {cuts.map((task, i) => (
-              <li key={task.id} className={task.state === 'done' ? 'text-soft-ink' : ''}>
-                <span className="figure font-bold">{i + 1}</span> {task.title}
-                {task.state === 'done' ? ' (open)' : ''}
-              </li>
-            ))}
-          </ol>
+          <PartMapView joints={joints} />
+          <p className="text-note text-soft-ink">
+            A number on a line is a cut, in this order; a full line stays closed. Click a part, or use the arrow keys.
+          </p>
+          {opening.reasons.length > 0 && <JointLines opening={opening} />}
           <Decisions schools={SCHOOLS_HERE} />
         </>
       }
+      isSticky={false}
     >
-      {total === 0 ? (
+      {opening.reasons.length === 0 ? (
         <EmptyNote title="Nothing is opened.">
-          {specimen.casting
-            ? 'This job leaves the model closed.'
-            : 'Settle the casting at Identify: its joints come with it.'}
+          {!specimen.casting
+            ? 'Settle the casting at Identify: its joints come with it.'
+            : view.job.scope === 'clean only'
+              ? 'It is only cleaned, so it stays closed.'
+              : 'No joint of it is known.'}
         </EmptyNote>
       ) : (
-        <Verdict rest="Minutes and risks are planning estimates. Each step that destroys something asks for its photograph first.">
-          {done === total
-            ? 'It is open; every part lies on the bench.'
-            : `${total - done} of ${total} steps left, ${formatMinutes(handsOnLeftMin)} at the hands; ${irreversibleLeft} cannot be undone.`}
-        </Verdict>
+        <OpeningVerdict opening={opening} />
       )}
       <TaskList station="open" heading="Open, in this order" />
+      {opening.reasons.length > 0 && (
+        <>
+          <WhileOpening />
+          <Alternatives alternatives={opening.alternatives} />
+        </>
+      )}
     </Zones>
   );
 }
+
+function OpeningVerdict({ opening: { reasons, chosen, alternatives } }: { readonly opening: Opening }) {
+  const { tasks, view } = useJob();
+  const { total, done, handsOnLeftMin, irreversibleLeft } = computeStationState(tasks, 'open');
+  const toOpen = reasons.filter((reason) => reason.isOpened && !reason.isOpenAlready).length;
+  const closed = reasons.filter((reason) => !reason.isOpened).length;
+  const [plan] = alternatives;
+  const proof = chosen.plan.isProven
+    ? 'Proven: no plan is cheaper.'
+    : `Not proven: a plan cheaper by up to ${Math.round(chosen.plan.price - chosen.plan.lowerBound)} min may exist.`;
+  const stays = closed ? `${count(closed, 'joint')} stay${closed === 1 ? 's' : ''} closed. ` : '';
+  return (
+    <Verdict rest={`${stays}${proof} ${view.planNotices.join(' ')}`}>
+      {toOpen === 0
+        ? total > 0 && done === total
+          ? 'It is open; every part lies on the bench.'
+          : 'Nothing needs opening, by what is written down so far: coats, repairs and wants decide it.'
+        : `Open ${count(toOpen, 'joint')}: ${formatMinutes(handsOnLeftMin)} at the hands, ${Math.round(plan!.expectedDamages * 100)} % damage in sum${irreversibleLeft ? `; ${count(irreversibleLeft, 'step')} cannot be undone` : ''}.`}
+    </Verdict>
+  );
+}
+
+const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;

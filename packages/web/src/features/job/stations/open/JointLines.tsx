@@ -1,0 +1,112 @@
+import { listInHand, type JointReason, type JointWish } from '@sardonyx/core';
+import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
+import { formatMinutes } from '../../../../shared/format.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { useJob } from '../../JobContext.tsx';
+import type { Opening } from './useOpening.ts';
+
+/** Every joint of the model: opened or left closed, why, what it costs, and what to have in hand first. */
+export function JointLines({ opening }: { readonly opening: Opening }) {
+  return (
+    <section aria-label="Joints">
+      <h2 className="mb-1">Every joint, and why</h2>
+      <ol>
+        {opening.reasons.map((reason) => (
+          <JointLine key={reason.jointKey} reason={reason} opening={opening} />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function JointLine({ reason, opening }: { readonly reason: JointReason; readonly opening: Opening }) {
+  const number = numberOf(reason, opening);
+  const planned = opening.chosen.opening.find((joint) => joint.key === reason.jointKey);
+  const inHand = planned && !reason.isOpenAlready ? listInHand(planned, opening.question.parts) : [];
+  return (
+    <li className="border-t border-hairline py-2" data-joint={reason.jointKey}>
+      <div className="flex items-start gap-2">
+        <span
+          aria-hidden
+          className={`figure inline-grid h-6 min-w-6 shrink-0 place-items-center border border-ink px-1 font-bold ${reason.isOpened ? 'bg-ink text-sheet' : 'bg-sheet text-ink'}`}
+        >
+          {number ?? '='}
+        </span>
+        <div className="min-w-0 grow">
+          <p>
+            <strong>{capital(reason.label)}</strong>:{' '}
+            {reason.isOpenAlready
+              ? 'open'
+              : planned && reason.isOpened
+                ? `${planned.way.label.toLowerCase()}, ${formatMinutes(planned.way.minutes)}, ${Math.round(planned.way.risk * 100)} % damage`
+                : 'left closed'}
+          </p>
+          {!reason.isOpenAlready && (
+            <p className="text-note">
+              {reason.because}
+              <span className="text-soft-ink"> {describeOther(reason)}</span>
+            </p>
+          )}
+          {inHand.length > 0 && <p className="text-note text-soft-ink">In hand first: {inHand.join('; ')}.</p>}
+          {!reason.isOpenAlready && <WishChoice reason={reason} />}
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** Its number among the cuts; null where it is not opened. */
+export function numberOf(reason: JointReason, { reasons }: Opening): number | null {
+  return reason.isOpened ? reasons.filter((one) => one.isOpened).indexOf(reason) + 1 : null;
+}
+
+function describeOther({ isOpened, otherwiseMin, forgoes }: JointReason): string {
+  if (forgoes.length > 0) return `Left closed, this could not be done: ${forgoes.join('; ')}.`;
+  if (otherwiseMin === null) return '';
+  const minutes = Math.round(Math.abs(otherwiseMin));
+  const other = isOpened ? 'Left closed' : 'Opened';
+  if (minutes === 0) return `${other}, the plan costs the same.`;
+  return `${other}, the best plan costs ${minutes} min ${otherwiseMin > 0 ? 'more' : 'less'} (damage weighed in).`;
+}
+
+const WISHES = [
+  { value: '', word: 'as planned' },
+  { value: 'open', word: 'open it' },
+  { value: 'closed', word: 'leave it closed' },
+] as const;
+
+/** What if: the plan follows at once. */
+function WishChoice({ reason }: { readonly reason: JointReason }) {
+  const { specimen, isClosed } = useJob();
+  const dispatch = useAppDispatch();
+  const row = specimen.jointWishes.find((wish) => wish.jointKey === reason.jointKey);
+  const choose = (value: '' | JointWish) => {
+    const label = `${reason.label}: ${value === '' ? 'as planned' : value}`;
+    if (value === '') {
+      const keep = ['specimenId', 'jointKey', 'wish', 'reason'];
+      if (row) void dispatch(deleteRow({ kind: 'joint-wishes', row, keep, label }));
+    } else if (row) void dispatch(changeRow({ kind: 'joint-wishes', row, changes: { wish: value }, label }));
+    else {
+      const body = { specimenId: specimen.specimen.id, jointKey: reason.jointKey, wish: value, reason: '' };
+      void dispatch(createRow({ kind: 'joint-wishes', body, label }));
+    }
+  };
+  return (
+    <fieldset disabled={isClosed} className="flex flex-wrap gap-x-4 text-note">
+      <legend className="sr-only">What you want for the {reason.label}</legend>
+      {WISHES.map(({ value, word }) => (
+        <label key={value} className="inline-flex min-h-8 items-center gap-1.5">
+          <input
+            type="radio"
+            name={`wish-${reason.jointKey}`}
+            checked={(row?.wish ?? '') === value}
+            onChange={() => choose(value)}
+          />
+          {word}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,218 @@
+import { CreateComingOff, CreateFoundJoint } from '@sardonyx/contract';
+import { JOINT_KINDS, PHOTO_SIDES, type SpecimenPart } from '@sardonyx/core';
+import { useState } from 'react';
+import { createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
+import { Field } from '../../../../shared/form/Field.tsx';
+import { useRowForm } from '../../../../shared/form/useRowForm.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { useJob } from '../../JobContext.tsx';
+
+/** While it comes apart: how each part came off, what broke, and what nobody knew of. */
+export function WhileOpening() {
+  const { specimen, partId, setPartId, isClosed } = useJob();
+  const part = specimen.parts.find((one) => one.id === partId) ?? specimen.parts[0];
+  if (!part || isClosed) return null;
+  return (
+    <section aria-label="While it comes apart" className="space-y-3 border border-strong-line bg-sheet p-4">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h2>While it comes apart</h2>
+        <label className="flex items-center gap-2">
+          Part in hand
+          <select style={{ width: 'auto' }} value={part.id} onChange={(event) => setPartId(event.target.value)}>
+            {specimen.parts.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <CameOff key={`off-${part.id}`} part={part} />
+      <div className="grid gap-4 border-t border-hairline pt-3 lg:grid-cols-2">
+        <ItBroke key={`broke-${part.id}`} part={part} />
+        <HiddenJoint key={`hidden-${part.id}`} part={part} />
+      </div>
+      <NotesSoFar />
+    </section>
+  );
+}
+
+function CameOff({ part }: { readonly part: SpecimenPart }) {
+  const { view } = useJob();
+  const photos = view.photos.filter((photo) => photo.stage === 'during');
+  const { register, errors, save } = useRowForm({
+    kind: 'comings-off',
+    type: CreateComingOff,
+    start: { specimenPartId: part.id, fromSide: 'top', note: '', photoId: photos.at(-1)?.id ?? null },
+    labelOf: () => `${part.name} came off`,
+  });
+  return (
+    <form
+      aria-label={`How the ${part.name} came off`}
+      className="grid gap-2 sm:grid-cols-[8rem_1fr_9rem_auto] sm:items-end"
+      noValidate
+      onSubmit={(event) => void save(event)}
+    >
+      <Field label="Came off from" error={errors.fromSide?.message}>
+        <select {...register('fromSide')}>
+          {PHOTO_SIDES.map((side) => (
+            <option key={side}>{side}</option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Which way round it sat" error={errors.note?.message ?? errors.root?.message}>
+        <input {...register('note')} placeholder="Dished side outwards" />
+      </Field>
+      <Field label="Photograph" error={errors.photoId?.message}>
+        <select {...register('photoId', { setValueAs: (value: string | null) => value || null })}>
+          <option value="">none</option>
+          {photos.map((photo, i) => (
+            <option key={photo.id} value={photo.id}>
+              {i + 1}: {photo.side}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <button type="submit" className="plain-button">
+        Write it down
+      </button>
+    </form>
+  );
+}
+
+/** A broken part becomes a finding and a want at once. */
+function ItBroke({ part }: { readonly part: SpecimenPart }) {
+  const dispatch = useAppDispatch();
+  const [note, setNote] = useState('');
+  const add = async () => {
+    const body = { specimenPartId: part.id, kind: 'broken', severity: 2, note };
+    const problem = await dispatch(createRow({ kind: 'findings', body, label: `${part.name} broke` })).unwrap();
+    if (!problem) setNote('');
+  };
+  return (
+    <div className="space-y-2">
+      <Field
+        label={`The ${part.name.toLowerCase()} broke`}
+        hint="It becomes a want; the job is not signed off before that is settled."
+      >
+        <input
+          value={note}
+          placeholder="Where it broke"
+          maxLength={500}
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </Field>
+      <button type="button" className="plain-button" onClick={() => void add()}>
+        It broke: want a new one
+      </button>
+    </div>
+  );
+}
+
+function HiddenJoint({ part }: { readonly part: SpecimenPart }) {
+  const { specimen } = useJob();
+  const others = specimen.parts.filter((one) => one.id !== part.id);
+  const { register, errors, save } = useRowForm({
+    kind: 'found-joints',
+    type: CreateFoundJoint,
+    start: {
+      specimenId: specimen.specimen.id,
+      kind: 'bent tab',
+      label: '',
+      partKeys: [part.key, others[0]?.key ?? ''],
+    },
+    labelOf: (values) => `found: ${values.label}`,
+  });
+  return (
+    <form className="space-y-2" aria-label="Hidden joint" noValidate onSubmit={(event) => void save(event)}>
+      <Field
+        label="A joint nobody knew of"
+        error={errors.label?.message ?? errors.root?.message ?? errors.partKeys?.message}
+      >
+        <input {...register('label')} placeholder="tab under the seat" />
+      </Field>
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="It is a" error={errors.kind?.message}>
+          <select {...register('kind')}>
+            {JOINT_KINDS.map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
+          </select>
+        </Field>
+        <Field label={`${part.name} to`}>
+          <select {...register('partKeys.1')}>
+            {others.map((one) => (
+              <option key={one.id} value={one.key}>
+                {one.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      <button type="submit" className="plain-button">
+        Add the joint to the plan
+      </button>
+    </form>
+  );
+}
+
+/** What was written down so far; it comes back at Close. */
+function NotesSoFar() {
+  const { specimen } = useJob();
+  const dispatch = useAppDispatch();
+  const nameOf = (id: string) => specimen.parts.find((part) => part.id === id)?.name ?? 'A part';
+  if (specimen.comingsOff.length + specimen.foundJoints.length === 0) return null;
+  return (
+    <ul aria-label="Written down so far" className="border-t border-hairline pt-2">
+      {specimen.comingsOff.map((one) => (
+        <li key={one.id} className="flex items-baseline gap-3">
+          <span className="grow">
+            {nameOf(one.specimenPartId)}: off from the {one.fromSide}
+            {one.note && `, ${one.note}`}
+          </span>
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={() =>
+              void dispatch(
+                deleteRow({
+                  kind: 'comings-off',
+                  row: one,
+                  keep: ['specimenPartId', 'fromSide', 'note', 'photoId'],
+                  label: 'removed the note',
+                }),
+              )
+            }
+          >
+            Remove
+            <span className="sr-only"> the note on the {nameOf(one.specimenPartId)}</span>
+          </button>
+        </li>
+      ))}
+      {specimen.foundJoints.map((joint) => (
+        <li key={joint.id} className="flex items-baseline gap-3">
+          <span className="grow">
+            Found: {joint.label}, {joint.kind}
+          </span>
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={() =>
+              void dispatch(
+                deleteRow({
+                  kind: 'found-joints',
+                  row: joint,
+                  keep: ['specimenId', 'kind', 'label', 'partKeys'],
+                  label: `removed ${joint.label}`,
+                }),
+              )
+            }
+          >
+            Remove
+            <span className="sr-only"> {joint.label}</span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
