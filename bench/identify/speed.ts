@@ -1,6 +1,6 @@
 import { setFlagsFromString } from 'node:v8';
-import { Worker } from 'node:worker_threads';
 import { median, percentile, type Topic } from '../figure.ts';
+import { startTsWorker } from '../startTsWorker.ts';
 import type { UpdateTimes } from './updateWorker.ts';
 
 const SIZES = [
@@ -51,11 +51,7 @@ const figure = (name: string, value: number, most: number, yardstick: string) =>
 async function runWorker(): Promise<UpdateTimes[]> {
   // Memory is counted after a collection.
   setFlagsFromString('--expose-gc');
-  const target = JSON.stringify(new URL('./updateWorker.ts', import.meta.url).href);
-  // A worker does not inherit the loader for TypeScript; it registers its own first.
-  const boot = `import('tsx/esm/api').then(({ register }) => (register(), import(${target})))`;
-  const worker = new Worker(boot, {
-    eval: true,
+  const worker = startTsWorker(new URL('./updateWorker.ts', import.meta.url), {
     workerData: { sizes: SIZES },
     resourceLimits: { maxOldGenerationSizeMb: 4096 },
   });

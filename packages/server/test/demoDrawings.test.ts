@@ -6,7 +6,8 @@ import { Ajv } from 'ajv';
 import { expect } from 'chai';
 import sharp from 'sharp';
 import { createCatalogue } from '../src/demo/createCatalogue.ts';
-import { drawPhoto } from '../src/demo/drawPhoto.ts';
+import { aimCamera, createScene, describeTruth } from '../src/demo/photoScene.ts';
+import { renderPhoto } from '../src/demo/renderPhoto.ts';
 import { readJobNotes } from '../src/demo/jobNotes.ts';
 import { createPaintShelf } from '../src/demo/paintShelf.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
@@ -105,11 +106,26 @@ describe('the demo’s jobs', () => {
     const own = parts
       .filter((part) => part.castingId === casting.id)
       .map((part) => ({ ...part, state: 'sound' as const }));
-    const draw = (seed: number) =>
-      drawPhoto(casting.drawing.views[0]!, { body: { outside: '#6a2330' } }, own, false, seed);
-    expect(draw(1)).equal(draw(1)).not.equal(draw(2));
-    const { width, height } = await sharp(Buffer.from(draw(1))).metadata();
-    expect([width, height].every((size) => size! > 400)).equal(true);
+    const size = { widthPx: 640, heightPx: 480 };
+    const draw = (view: number, seed: number) => {
+      const sitter = {
+        ...{ view: casting.drawing.views[view]!, paint: { body: { outside: '#6a2330' } }, parts: own },
+        ...{ isMirrored: false, chipCount: 26 },
+      };
+      const camera = aimCamera(sitter, size, seed);
+      return { picture: renderPhoto(createScene(sitter, seed), camera, seed, 6), truth: describeTruth(sitter, camera) };
+    };
+    const first = await draw(0, 1).picture;
+    expect(first.equals(await draw(0, 1).picture)).equal(true);
+    expect(first.equals(await draw(0, 2).picture)).equal(false);
+    expect(await sharp(first).metadata()).deep.include({ width: 640, height: 480, format: 'jpeg' });
+    // The dots of the card are dark where they are said to be, and its paper is white beside them.
+    const { data } = await sharp(first).greyscale().raw().toBuffer({ resolveWithObject: true });
+    for (const { x, y } of draw(0, 1).truth.dots) {
+      expect(data[Math.round(y) * 640 + Math.round(x)]!).lessThan(60);
+      expect(data[Math.round(y) * 640 + Math.round(x + 14)]!).greaterThan(150);
+    }
+    expect(draw(0, 1).truth).deep.include({ wheelbaseMm: 40, feet: [] });
   });
 });
 

@@ -198,7 +198,7 @@ export interface PhotoMeasure extends Versioned {
   readonly photoId: string;
   readonly kind: PhotoMeasureKind;
   readonly label: string;
-  /** Pixels: two ends; three or more of a rim; corner and two arms; both ends of the front axle, then of the rear one. */
+  /** Pixels: two ends; three or more of a rim; corner and two arms; points of the front axle's line, then as many of the rear one's. */
   readonly points: readonly Point[];
   /** How much nearer to the lens its plane lies than the card's, mm. */
   readonly nearerMm: number;

@@ -1,5 +1,7 @@
 import { InvalidInputError } from '../model/errors.ts';
+import type { ControlPoint } from '../model/plane.ts';
 import type { PhotoControl, PhotoMeasure, PhotoMeasureKind } from '../model/workpiece.ts';
+import { solveLens, straightenControl, straightenPoint, type Lens, type PictureSize } from './lens.ts';
 import {
   correctForDepth,
   measureAngle,
@@ -22,27 +24,42 @@ const LEAST_POINTS: Readonly<Record<PhotoMeasureKind, number>> = { length: 2, di
 /** How many points of the picture a measure needs at least. */
 export const countPointsNeeded = (kind: PhotoMeasureKind): number => LEAST_POINTS[kind];
 
+/** A picture's plane: its control points without the lens's distortion. */
+export function preparePlane(
+  control: PhotoControl,
+  size: PictureSize,
+): { readonly lens: Lens | null; readonly points: readonly ControlPoint[] } {
+  const lens = solveLens(control.points, size);
+  return { lens, points: straightenControl(lens, control.points) };
+}
+
 /**
  * One measure on a photograph, in mm or degrees, with its spread. A length or diameter in a plane nearer to the lens than the
- * card is corrected by the distance, with the spread of both (angles need no correction).
+ * card is corrected by the distance, with the spread of both (angles need no correction). Eight control points or more also
+ * take the lens's distortion out.
  *
  * Throws InvalidInputError when points are missing, when the control points do not span a plane, or when the plane is
  * nearer and nobody knows the distance of the lens.
  */
 export function computePhotoMeasure(
   control: PhotoControl,
-  { kind, points, nearerMm, distanceMm }: Pick<PhotoMeasure, 'kind' | 'points' | 'nearerMm' | 'distanceMm'>,
+  size: PictureSize,
+  { kind, points: pixels, nearerMm, distanceMm }: Pick<PhotoMeasure, 'kind' | 'points' | 'nearerMm' | 'distanceMm'>,
 ): Measured {
-  if (points.length < LEAST_POINTS[kind])
+  if (pixels.length < LEAST_POINTS[kind])
     throw new InvalidInputError('too-few-points', `This needs ${LEAST_POINTS[kind]} points.`, 'points', {
-      given: points.length,
+      given: pixels.length,
     });
+  const plane = preparePlane(control, size);
+  const { lens } = plane;
+  const points = lens ? pixels.map((pixel) => straightenPoint(lens, pixel)) : pixels;
   const error = { pixelSd: POINTING_PX, controlMmSd: CONTROL_MM };
-  const [a, b, c, d] = points;
-  if (kind === 'angle') return measureAngle(control.points, a!, [b!, c!], error);
-  if (kind === 'twist') return measureTwist(control.points, [a!, b!], [c!, d!], error);
+  const [a, b, c] = points;
+  const half = Math.floor(points.length / 2);
+  if (kind === 'angle') return measureAngle(plane.points, a!, [b!, c!], error);
+  if (kind === 'twist') return measureTwist(plane.points, points.slice(0, half), points.slice(half), error);
   const flat =
-    kind === 'length' ? measureLength(control.points, a!, b!, error) : measureDiameter(control.points, points, error);
+    kind === 'length' ? measureLength(plane.points, a!, b!, error) : measureDiameter(plane.points, points, error);
   if (nearerMm === 0) return flat;
   if (distanceMm === null || distanceMm <= nearerMm)
     throw new InvalidInputError(

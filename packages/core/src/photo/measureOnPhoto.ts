@@ -43,18 +43,19 @@ export const measureDiameter = (
 ): Measured => propagate(control, rim, error, (h, points) => fitDiameter(points.map((point) => mapPoint(h, point))));
 
 /**
- * Twist of the chassis, degrees: from the front axle's line to the rear one's, in an end view. The axles lie at different
+ * Twist of the chassis, degrees: from the front axle's line to the rear one's, in an end view. Each line runs through two
+ * points or more (total least squares). The axles lie at different
  * depths, but lines that are parallel to the plane keep their direction when it is rectified, so depth does no harm.
  */
 export const measureTwist = (
   control: readonly ControlPoint[],
-  front: readonly [Point, Point],
-  rear: readonly [Point, Point],
+  front: readonly Point[],
+  rear: readonly Point[],
   error: PointingError,
 ): Measured =>
   propagate(control, [...front, ...rear], error, (h, points) => {
-    const [a, b, c, d] = points.map((point) => mapPoint(h, point)) as [Point, Point, Point, Point];
-    return wrap(direction(c, d) - direction(a, b), 180);
+    const plane = points.map((point) => mapPoint(h, point));
+    return wrap(fitDirection(plane.slice(front.length)) - fitDirection(plane.slice(0, front.length)), 180);
   });
 
 /**
@@ -99,6 +100,21 @@ function propagate(
 
 const distance = (a: Point, b: Point) => Math.hypot(b.x - a.x, b.y - a.y);
 const direction = (a: Point, b: Point) => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+
+/** Of the line with the least squared distances from the points, degrees. */
+function fitDirection(points: readonly Point[]): number {
+  const centre = {
+    x: points.reduce((sum, { x }) => sum + x, 0) / points.length,
+    y: points.reduce((sum, { y }) => sum + y, 0) / points.length,
+  };
+  let [xx, xy, yy] = [0, 0, 0];
+  for (const { x, y } of points) {
+    xx += (x - centre.x) ** 2;
+    xy += (x - centre.x) * (y - centre.y);
+    yy += (y - centre.y) ** 2;
+  }
+  return (Math.atan2(2 * xy, xx - yy) * 90) / Math.PI;
+}
 
 /** Into (-period / 2, period / 2]. */
 const wrap = (angle: number, period: number) => angle - period * Math.ceil(angle / period - 0.5);

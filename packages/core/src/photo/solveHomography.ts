@@ -39,6 +39,16 @@ export function mapPoint(h: Homography, { x, y }: Point): Point {
   return { x: (h[0]! * x + h[1]! * y + h[2]!) / w, y: (h[3]! * x + h[4]! * y + h[5]!) / w };
 }
 
+/** From the plane back to the picture: the adjugate, which is the inverse up to a factor. */
+export function invertHomography(h: Homography): Homography {
+  const [a, b, c, d, e, f, g, i, j] = h as [number, number, number, number, number, number, number, number, number];
+  return [
+    ...[e * j - f * i, c * i - b * j, b * f - c * e],
+    ...[f * g - d * j, a * j - c * g, c * d - a * f],
+    ...[d * i - e * g, b * g - a * i, a * e - b * d],
+  ];
+}
+
 interface Normalised {
   readonly points: readonly Point[];
   readonly centre: Point;

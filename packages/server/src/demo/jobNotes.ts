@@ -36,6 +36,8 @@ export interface SpecimenNote {
   readonly castingId: string;
   readonly name: string;
   readonly note?: string;
+  /** The rear axle as found, turned against the front one. */
+  readonly twistDegrees?: number;
   /** How far along it is: every task of the stations before is done, and `further` of this one. */
   readonly station: Station;
   readonly further?: number;

@@ -1,4 +1,6 @@
 import { computePaint, STATIONS, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import { mkdir, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../entities/catalogue.ts';
 import { PaintProductRow } from '../entities/paint.ts';
@@ -17,7 +19,8 @@ import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { wantPart } from '../modules/jobs/wantWhatIsGone.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
 import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
-import { drawPhoto } from './drawPhoto.ts';
+import { aimCamera, createScene, describeTruth, type Sitter } from './photoScene.ts';
+import { renderPhoto } from './renderPhoto.ts';
 import type { CoatNote, JobNote, SpecimenNote } from './jobNotes.ts';
 
 const DAY_MS = 86_400_000;
@@ -271,6 +274,11 @@ const SHOTS = [
   { side: 'front', view: 'end', mirrored: false },
 ] as const;
 
+/** Beside the photographs: what is known of each, for those who measure on them. */
+export const TRUTH_FOLDER = 'truth';
+const PHOTO_SIZE = { widthPx: 1024, heightPx: 768 };
+const PHOTO_PX_PER_MM = 8;
+
 async function seedPhotos(
   manager: EntityManager,
   folder: string,
@@ -289,17 +297,32 @@ async function seedPhotos(
   );
   for (const [i, { side, view, mirrored }] of SHOTS.entries()) {
     const drawing = casting.drawing.views.find((candidate) => candidate.view === view)!;
-    const svg = drawPhoto(
-      drawing,
-      computePaint(parts, areas, layers),
+    const sitter: Sitter = {
+      view: drawing,
+      paint: computePaint(parts, areas, layers),
       parts,
-      mirrored,
-      i + 1,
-      stage === 'before' ? 26 : 0,
+      isMirrored: mirrored,
+      chipCount: stage === 'before' ? 26 : 0,
+      ...(view === 'end'
+        ? {
+            rearAxle: {
+              behindMm: casting.wheelbaseMm,
+              twistDegrees: stage === 'before' ? (first.twistDegrees ?? 0) : 0,
+            },
+          }
+        : {}),
+    };
+    const seed = i + 1;
+    const camera = aimCamera(sitter, PHOTO_SIZE, seed);
+    const stored = await storePhoto(
+      folder,
+      await renderPhoto(createScene(sitter, seed), camera, seed, PHOTO_PX_PER_MM),
     );
-    const stored = await storePhoto(folder, Buffer.from(svg));
+    const id = `${jobId}.${stage}-${side}`;
+    await mkdir(join(folder, TRUTH_FOLDER), { recursive: true });
+    await writeFile(join(folder, TRUTH_FOLDER, `${id}.json`), JSON.stringify(describeTruth(sitter, camera)));
     await manager.insert(PhotoRow, {
-      id: `${jobId}.${stage}-${side}`,
+      id,
       version: 1,
       jobId,
       specimenId: first.id,

@@ -27,16 +27,17 @@ export async function measureAllAgain(manager: EntityManager, photo: PhotoRow): 
   const { control } = photo;
   if (!control) return;
   for (const row of await manager.findBy(PhotoMeasureRow, { photoId: photo.id })) {
-    const { value, sd } = computePhotoMeasure(control, row);
+    const { value, sd } = computePhotoMeasure(control, photo, row);
     await manager.update(PhotoMeasureRow, { id: row.id }, { value, sd, version: row.version + 1 });
   }
 }
 
 async function measure(manager: EntityManager, row: PhotoMeasureRow): Promise<Measured> {
-  const { control } = await findRow(manager, PhotoRow, row.photoId, 'This photo');
+  const photo = await findRow(manager, PhotoRow, row.photoId, 'This photo');
+  const { control } = photo;
   if (!control)
     throw refused('not-straightened', 'Straighten the photo first: show four points whose places are known.');
-  return refuseInvalid(() => computePhotoMeasure(control, row), 'points');
+  return refuseInvalid(() => computePhotoMeasure(control, photo, row), 'points');
 }
 
 function refuseInvalid<T>(compute: () => T, field: string): T {
