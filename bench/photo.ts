@@ -3,6 +3,7 @@ import {
   createSeededRandom,
   findCard,
   measureLength,
+  refineEdge,
   type PhotoControl,
   type Picture,
   type Point,
@@ -53,7 +54,7 @@ export const photo: Topic = {
         value: percentile(twists, 0.95),
         unit: '°',
         goal: { kind: 'at most', value: 0.3 },
-        yardstick: `rear axle against front one, 36 mm behind it, in ${PHOTOS} rendered end views, each line by four points; 95 of 100 are nearer; median ${median(twists).toFixed(2)}`,
+        yardstick: `rear axle against front one, 36 mm behind it, in ${PHOTOS} rendered end views, each line by four points under the tyres, snapped to their edge; 95 of 100 are nearer; median ${median(twists).toFixed(2)}`,
       },
       {
         name: 'photo.rectify12MpMs',
@@ -95,10 +96,10 @@ async function measurePhotos() {
   return { lengths, twists };
 }
 
-/** Four points on each axle's line: at both outer and both inner edges of the tyres. */
+/** Four points on each axle's line: two under each tyre. */
 function spread([a, b, c, d]: readonly Point[]): Point[] {
   const along = (from: Point, to: Point) =>
-    [-0.06, 0.06, 0.94, 1.06].map((share) => ({
+    [-0.035, 0.035, 0.965, 1.035].map((share) => ({
       x: from.x + share * (to.x - from.x),
       y: from.y + share * (to.y - from.y),
     }));
@@ -123,7 +124,10 @@ async function takePhoto(sitter: Sitter, seed: number, random: RandomSource) {
     measure: (kind: 'length' | 'twist', points: readonly Point[]) =>
       computePhotoMeasure(control, SIZE, {
         kind,
-        points: points.map((point) => shake(point, POINTING_PX)),
+        points: points.map((point) => {
+          const pointed = shake(point, POINTING_PX);
+          return kind === 'twist' ? (refineEdge(picture, pointed) ?? pointed) : pointed;
+        }),
         nearerMm: 0,
         distanceMm: null,
       }).value,

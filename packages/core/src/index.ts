@@ -75,6 +75,7 @@ export { computeStationState } from './schedule/computeStationState.ts';
 export { correctForDepth, measureAngle, measureDiameter, measureLength, measureTwist } from './photo/measureOnPhoto.ts';
 export { BENCH_CARD, CARD_DOTS, drawBenchCard, drawCardFace } from './photo/benchCard.ts';
 export { findCard, refineDot } from './photo/findCard.ts';
+export { refineEdge } from './photo/refineEdge.ts';
 export { bendPoint, computeMisfit, createLens, solveLens, straightenPoint } from './photo/lens.ts';
 export { findRegion, rectifyPicture } from './photo/rectifyPicture.ts';
 export { computePhotoMeasure, countPointsNeeded, POINTING_PX, preparePlane } from './photo/computePhotoMeasure.ts';

@@ -13,6 +13,8 @@ import {
 
 /** Spread of pointing at a picture on the screen, px (planning estimate). */
 export const POINTING_PX = 1;
+/** Spread of a dot that was found by its darkness, px (planning estimate; on rendered pictures it is smaller). */
+const FOUND_PX = 0.2;
 /** Spread of the known places of a printed card or rule, mm (planning estimate). */
 const CONTROL_MM = 0.05;
 /** Spread of how much nearer a plane lies, mm, and of the lens's distance, as a share (planning estimates). */
@@ -53,7 +55,12 @@ export function computePhotoMeasure(
   const plane = preparePlane(control, size);
   const { lens } = plane;
   const points = lens ? pixels.map((pixel) => straightenPoint(lens, pixel)) : pixels;
-  const error = { pixelSd: POINTING_PX, controlMmSd: CONTROL_MM };
+  // Dots of the card are found by the machine; four corners were pointed at.
+  const error = {
+    pixelSd: POINTING_PX,
+    controlPixelSd: plane.lens ? FOUND_PX : POINTING_PX,
+    controlMmSd: CONTROL_MM,
+  };
   const [a, b, c] = points;
   const half = Math.floor(points.length / 2);
   if (kind === 'angle') return measureAngle(plane.points, a!, [b!, c!], error);

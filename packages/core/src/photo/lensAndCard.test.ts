@@ -7,6 +7,7 @@ import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { BENCH_CARD, CARD_DOTS, drawBenchCard } from './benchCard.ts';
 import { computePhotoMeasure } from './computePhotoMeasure.ts';
 import { findCard, refineDot } from './findCard.ts';
+import { refineEdge } from './refineEdge.ts';
 import { bendPoint, createLens, solveLens, straightenPoint } from './lens.ts';
 import type { Picture } from './picture.ts';
 import { findRegion, rectifyPicture } from './rectifyPicture.ts';
@@ -109,6 +110,38 @@ describe('refineDot', () => {
 
   it('finds nothing on plain paper', () => {
     expect(refineDot(drawDots(60, 60, [{ x: 500, y: 500 }], 5), { x: 30, y: 30 }, 6)).equal(null);
+  });
+});
+
+describe('refineEdge', () => {
+  /** Dark on one side of a line through (50, 50), its edge as soft as a lens makes it. */
+  const drawEdge = (angle: number): Picture => {
+    const data = new Uint8ClampedArray(100 * 100 * 4).fill(255);
+    for (let y = 0; y < 100; y++)
+      for (let x = 0; x < 100; x++) {
+        const off = (x - 50) * Math.cos(angle) + (y - 50) * Math.sin(angle);
+        for (let channel = 0; channel < 3; channel++)
+          data[(y * 100 + x) * 4 + channel] = 30 + 180 / (1 + Math.exp(-2 * off));
+      }
+    return { width: 100, height: 100, data };
+  };
+
+  it('moves a point across the edge only, to a fifth of a pixel (40 edges)', () => {
+    const random = createSeededRandom(31);
+    for (let i = 0; i < 40; i++) {
+      const angle = Math.PI * random();
+      const at = pointAt({ x: 50, y: 50 }, 1.2, random);
+      const found = refineEdge(drawEdge(angle), at)!;
+      const off = (found.x - 50) * Math.cos(angle) + (found.y - 50) * Math.sin(angle);
+      const along = (found.x - at.x) * -Math.sin(angle) + (found.y - at.y) * Math.cos(angle);
+      expect(Math.abs(off), `edge ${i}`).lessThan(0.2);
+      expect(Math.abs(along), `edge ${i}`).lessThan(0.1);
+    }
+  });
+
+  it('finds none on plain paper, nor one that is too far', () => {
+    expect(refineEdge(drawDots(60, 60, [{ x: 500, y: 500 }], 5), { x: 30, y: 30 })).equal(null);
+    expect(refineEdge(drawEdge(0), { x: 75, y: 50 })).equal(null);
   });
 });
 

@@ -13,6 +13,8 @@ export interface Measured {
 /** Standard deviations of pointing at a pixel, by axis, and of the known places, mm. */
 export interface PointingError {
   readonly pixelSd: number;
+  /** Of the control points, where they were found better than by hand. */
+  readonly controlPixelSd?: number;
   readonly controlMmSd: number;
 }
 
@@ -72,7 +74,7 @@ export const correctForDepth = (lengthMm: number, nearerMm: number, distanceMm: 
 function propagate(
   control: readonly ControlPoint[],
   pixels: readonly Point[],
-  { pixelSd, controlMmSd }: PointingError,
+  { pixelSd, controlPixelSd = pixelSd, controlMmSd }: PointingError,
   compute: (h: Homography, pixels: readonly Point[]) => number,
 ): Measured {
   const value = compute(solveHomography(control), pixels);
@@ -86,7 +88,7 @@ function propagate(
     const h = solveHomography(control);
     pixels.forEach((pixel, i) => add(pixelSd, (by) => compute(h, replace(pixels, i, move(pixel, by)))));
     control.forEach((point, i) => {
-      add(pixelSd, (by) =>
+      add(controlPixelSd, (by) =>
         compute(solveHomography(replace(control, i, { ...point, pixel: move(point.pixel, by) })), pixels),
       );
       add(controlMmSd, (by) =>

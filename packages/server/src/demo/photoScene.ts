@@ -157,7 +157,7 @@ function drawShapes(shapes: readonly DrawingShape[], { paint, parts }: Sitter): 
   return shapes
     .map((shape) => {
       const { fill, opacity } = fillShape(shape, paint, parts.find((part) => part.key === shape.partKey)?.material);
-      return `<path d="${shape.d}" fill="${fill}" fill-opacity="${opacity}" stroke="#000" stroke-opacity=".25" stroke-width=".2"/>`;
+      return `<path d="${shape.d}" fill="${fill}" fill-opacity="${opacity}"/>`;
     })
     .join('');
 }

@@ -1,4 +1,13 @@
-import { computePaint, STATIONS, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import {
+  CARD_DOTS,
+  computePaint,
+  computePhotoMeasure,
+  STATIONS,
+  type CoatingLayer,
+  type PhotoControl,
+  type Point,
+  type SpecimenPart,
+} from '@sardonyx/core';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { EntityManager } from 'typeorm';
@@ -10,6 +19,7 @@ import {
   CoatingLayerRow,
   FindingRow,
   ObservationRow,
+  PhotoMeasureRow,
   PhotoRow,
   SpecimenPartRow,
   SpecimenRow,
@@ -320,7 +330,12 @@ async function seedPhotos(
     );
     const id = `${jobId}.${stage}-${side}`;
     await mkdir(join(folder, TRUTH_FOLDER), { recursive: true });
-    await writeFile(join(folder, TRUTH_FOLDER, `${id}.json`), JSON.stringify(describeTruth(sitter, camera)));
+    const truth = describeTruth(sitter, camera);
+    await writeFile(join(folder, TRUTH_FOLDER, `${id}.json`), JSON.stringify(truth));
+    const isMeasured = note.measured === side && stage === 'before';
+    const control = isMeasured
+      ? { name: 'bench card', points: CARD_DOTS.map((mm, dot) => ({ mm, pixel: truth.dots[dot]! })) }
+      : null;
     await manager.insert(PhotoRow, {
       id,
       version: 1,
@@ -330,10 +345,24 @@ async function seedPhotos(
       side,
       caption: 'Drawn for the demo',
       ...stored,
-      control: null,
+      control,
       takenAt: takenAt.toISOString(),
     });
+    if (control) await seedMeasure(manager, id, control, truth.hubs);
   }
+}
+
+/** The wheelbase, measured between the hubs. */
+async function seedMeasure(
+  manager: EntityManager,
+  photoId: string,
+  control: PhotoControl,
+  hubs: readonly Point[],
+): Promise<void> {
+  const measure = { kind: 'length', points: hubs.slice(0, 2), nearerMm: 0, distanceMm: null } as const;
+  const { value, sd } = computePhotoMeasure(control, PHOTO_SIZE, measure);
+  const row = { ...measure, points: [...measure.points], photoId, label: 'wheelbase', value, sd };
+  await manager.insert(PhotoMeasureRow, { id: `${photoId}.wheelbase`, version: 1, ...row });
 }
 
 const dateOf = (date: Date) => date.toISOString().slice(0, 10);

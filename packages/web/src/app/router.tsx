@@ -17,6 +17,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/intake/index.ts').then((module) => module.PutOnBenchPage)),
       },
       {
+        path: 'jobs/:jobId/photos/:photoId',
+        lazy: lazyPage(() => import('../features/photos/index.ts').then((module) => module.PhotoPage)),
+      },
+      {
         path: 'jobs/:jobId/:station?',
         lazy: lazyPage(() => import('../features/job/index.ts').then((module) => module.JobPage)),
       },

@@ -1,5 +1,6 @@
 import { findMissingSides, PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
 import { useId, useState, type DragEvent } from 'react';
+import { Link } from 'react-router';
 import { useUploadPhotoMutation } from '../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../shared/api/appError.ts';
 import { capitalise, formatMoment } from '../../shared/format.ts';
@@ -25,15 +26,16 @@ export function PhotoStrip({ jobId, photos, stage, isClosed }: PhotoStripProps) 
         <ul className="flex flex-wrap gap-2">
           {own.map((photo) => (
             <li key={photo.id} className="w-36">
-              <a href={`/api/photos/${photo.hash}/full`} target="_blank" rel="noreferrer">
+              <Link to={`/jobs/${jobId}/photos/${photo.id}`} title="Straighten, measure, pin, compare">
                 <img
                   src={`/api/photos/${photo.hash}/small`}
                   alt={`${photo.side}, ${photo.stage}${photo.caption ? `: ${photo.caption}` : ''}`}
                   className="h-24 w-36 border border-hairline object-cover"
                 />
-              </a>
+              </Link>
               <p className="text-note text-soft-ink">
                 {photo.side}, {formatMoment(photo.takenAt)}
+                {photo.control && ' · straight'}
               </p>
             </li>
           ))}
@@ -120,6 +122,17 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
       <label htmlFor={id} className="plain-button cursor-pointer">
         {isLoading ? 'Storing ...' : 'Add a photo, or drop it here'}
       </label>
+      <label htmlFor={`${id}-camera`} className="plain-button cursor-pointer">
+        Take one with the camera
+      </label>
+      <input
+        id={`${id}-camera`}
+        className="sr-only"
+        type="file"
+        accept="image/*"
+        capture="environment"
+        onChange={(event) => void send([...(event.target.files ?? [])])}
+      />
       <input
         id={id}
         className="sr-only"

@@ -1,1 +1,2 @@
+export { PhotoPage } from './PhotoPage.tsx';
 export { PhotoDrop, PhotoStrip } from './PhotoStrip.tsx';

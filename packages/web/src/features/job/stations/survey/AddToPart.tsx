@@ -1,5 +1,5 @@
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
-import { FINDING_KINDS, type SpecimenPart } from '@sardonyx/core';
+import { FINDING_KINDS, FINDING_UNITS, type SpecimenPart } from '@sardonyx/core';
 import { Field } from '../../../../shared/form/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -14,7 +14,7 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
   const { register, errors, save } = useRowForm({
     kind: 'findings',
     type: CreateFinding,
-    start: { specimenPartId: part.id, kind: 'chips', severity: 1, note: '' },
+    start: { specimenPartId: part.id, kind: 'chips', severity: 1, note: '', measuredValue: null, measuredUnit: 'mm' },
     labelOf: (values) => `${part.name}: ${values.kind}`,
   });
   return (
@@ -45,6 +45,21 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
       <Field label="Where and how" error={errors.note?.message ?? errors.root?.message}>
         <input {...register('note')} />
       </Field>
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="Measured" error={errors.measuredValue?.message}>
+          <input
+            inputMode="decimal"
+            {...register('measuredValue', { setValueAs: (value: string | null) => (value ? Number(value) : null) })}
+          />
+        </Field>
+        <Field label="In" error={errors.measuredUnit?.message}>
+          <select {...register('measuredUnit')}>
+            {FINDING_UNITS.map((unit) => (
+              <option key={unit}>{unit}</option>
+            ))}
+          </select>
+        </Field>
+      </div>
       <button type="submit" className="plain-button">
         Add the finding
       </button>

@@ -10,8 +10,15 @@ import { AddFinding, AddWant } from './AddToPart.tsx';
 import { FindingList } from './FindingList.tsx';
 import { LayerList } from './LayerList.tsx';
 
+interface PartPanelProps {
+  readonly part: SpecimenPart;
+  /** Id of the finding whose place is pointed at next. */
+  readonly inHand: string | null;
+  readonly onTake: (findingId: string | null) => void;
+}
+
 /** The part in hand: what it is, what was found on it, and its coatings from the metal outwards. */
-export function PartPanel({ part }: { readonly part: SpecimenPart }) {
+export function PartPanel({ part, inHand, onTake }: PartPanelProps) {
   const { specimen, isClosed } = useJob();
   const areas = specimen.areas.filter((area) => area.specimenPartId === part.id);
   return (
@@ -25,12 +32,7 @@ export function PartPanel({ part }: { readonly part: SpecimenPart }) {
           <Autosaved kind="specimen-parts" row={part} field="originNote" label="More on where it is from" />
         </div>
       </fieldset>
-      {specimen.findings.some((finding) => finding.kind === 'pest') && (
-        <p className="border-l-4 border-sard pl-3">
-          <strong>▲ Pest suspected:</strong> no heat, clamp, bath, wash or blasting on such a part; keep it dry.
-        </p>
-      )}
-      <FindingList part={part} />
+      <FindingList part={part} inHand={inHand} onTake={onTake} />
       {!isClosed && (
         <div className="grid gap-4 lg:grid-cols-2">
           <AddFinding part={part} />

@@ -1,0 +1,205 @@
+import type { SpecimenView } from '@sardonyx/contract';
+import type { DrawingView, Photo, PhotoMeasure, ViewKind } from '@sardonyx/core';
+import { useEffect, useId, useState, type ReactNode } from 'react';
+import { alignPairs, findDrawnWheels, findWheels, type Pair } from './alignPictures.ts';
+import type { FlatPicture } from './worker/protocol.ts';
+import type { PhotoWorker } from './worker/usePhotoWorker.ts';
+
+interface ComparePhotosProps {
+  readonly photo: Photo;
+  readonly photos: readonly Photo[];
+  readonly measures: readonly PhotoMeasure[];
+  readonly specimen: SpecimenView;
+  readonly worker: PhotoWorker;
+}
+
+const VIEW_OF: Partial<Record<Photo['side'], ViewKind>> = {
+  ...{ left: 'side', right: 'side', front: 'end', rear: 'end', base: 'base' },
+};
+
+/** The straightened picture under the casting's drawing, or under another picture, with a slider between the two. */
+export function ComparePhotos({ photo, photos, measures, specimen, worker }: ComparePhotosProps) {
+  const others = photos.filter((one) => one.id !== photo.id && one.control);
+  const [against, setAgainst] = useState('drawing');
+  const [wipe, setWipe] = useState(50);
+  const [strength, setStrength] = useState(80);
+  const [nudge, setNudge] = useState({ x: 0, y: 0, turn: 0 });
+  const other = others.find((one) => one.id === against) ?? null;
+  const under = useFlat(photo, worker);
+  const over = useFlat(other, worker);
+  const clip = useId();
+  const view = specimen.casting?.casting.drawing.views.find((one) => one.view === VIEW_OF[photo.side]);
+  if (under.problem) return <p>▲ {under.problem}</p>;
+  if (!under.flat)
+    return (
+      <p role="status" className="flex items-center gap-3">
+        Straightening {Math.round((worker.progress ?? 0) * 100)} %
+        <button type="button" className="plain-button" onClick={worker.cancel}>
+          Stop
+        </button>
+      </p>
+    );
+  const { region } = under.flat;
+  const onto = findWheels(photo, measures);
+  const middle = { x: region.left + region.widthMm / 2, y: region.top + region.heightMm / 2 };
+  const isMirrored = photo.side === 'right';
+  const placed = other
+    ? place(findWheels(other, measures), onto, over.flat?.region, middle)
+    : place(mirror(view && findDrawnWheels(view), isMirrored, view), onto, view && boxOf(view), middle);
+  const x = region.left + (region.widthMm * wipe) / 100;
+  return (
+    <section aria-label="Compare" className="space-y-3">
+      <div className="flex flex-wrap items-end gap-4">
+        <label>
+          <span className="block text-note">Lay over it</span>
+          <select style={{ width: 'auto' }} value={against} onChange={(event) => setAgainst(event.target.value)}>
+            <option value="drawing">the casting’s drawing</option>
+            {others.map((one) => (
+              <option key={one.id} value={one.id}>
+                the photo {one.side}, {one.stage}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Slider label="Shown up to" value={wipe} onChange={setWipe} />
+        <Slider label="Strength" value={strength} onChange={setStrength} />
+      </div>
+      <svg
+        role="img"
+        aria-label={`${photo.side} seen straight, under ${other ? `the photo ${other.side}` : 'the drawing of the casting'}`}
+        className="block max-h-[calc(100vh-22rem)] min-h-72 w-full border border-hairline bg-sunk"
+        viewBox={`${region.left} ${region.top} ${region.widthMm} ${region.heightMm}`}
+      >
+        <clipPath id={clip}>
+          <rect x={region.left} y={region.top} width={x - region.left} height={region.heightMm} />
+        </clipPath>
+        <image href={under.flat.url} x={region.left} y={region.top} width={region.widthMm} height={region.heightMm} />
+        <g clipPath={`url(#${clip})`} opacity={strength / 100}>
+          <g transform={`translate(${placed.x + nudge.x} ${placed.y + nudge.y}) rotate(${placed.turn + nudge.turn})`}>
+            {other
+              ? over.flat && <Flat flat={over.flat} url={over.flat.url} />
+              : view && <Outline view={view} isMirrored={isMirrored} />}
+          </g>
+        </g>
+        <line x1={x} x2={x} y1={region.top} y2={region.top + region.heightMm} stroke="var(--sard)" strokeWidth={0.4} />
+      </svg>
+      <div className="flex flex-wrap items-end gap-3">
+        {(['x', 'y', 'turn'] as const).map((field) => (
+          <label key={field}>
+            <span className="block text-note">
+              {field === 'turn' ? 'Turn, °' : field === 'x' ? 'To the right, mm' : 'Down, mm'}
+            </span>
+            <input
+              style={{ width: '7rem' }}
+              type="number"
+              step={field === 'turn' ? 0.2 : 0.5}
+              value={nudge[field]}
+              onChange={(event) => setNudge({ ...nudge, [field]: Number(event.target.value) })}
+            />
+          </label>
+        ))}
+        <p className="text-note text-soft-ink">
+          {onto
+            ? 'Laid wheel on wheel, by the measured wheelbase. True size on both.'
+            : 'Measure the wheelbase on this photo, and both are laid wheel on wheel. True size on both.'}
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** Straightens a picture in the worker and keeps its address as long as it is shown. */
+function useFlat(photo: Photo | null, worker: PhotoWorker) {
+  const [got, setGot] = useState<{ flat: (FlatPicture & { url: string }) | null; problem: string | null }>({
+    ...{ flat: null, problem: null },
+  });
+  const { straighten } = worker;
+  const control = photo?.control;
+  const hash = photo?.hash;
+  useEffect(() => {
+    if (!control || !hash) return;
+    let url: string | null = null;
+    let isCurrent = true;
+    setGot({ flat: null, problem: null });
+    straighten(`/api/photos/${hash}/full`, control).then(
+      (flat) => {
+        if (!isCurrent) return;
+        url = URL.createObjectURL(flat.picture);
+        setGot({ flat: { ...flat, url }, problem: null });
+      },
+      (error: unknown) =>
+        isCurrent && setGot({ flat: null, problem: error instanceof Error ? error.message : String(error) }),
+    );
+    return () => {
+      isCurrent = false;
+      if (url) URL.revokeObjectURL(url);
+    };
+    // The worker's functions change with its progress; the question does not.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [control, hash]);
+  return got;
+}
+
+interface MmBox {
+  readonly left: number;
+  readonly top: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
+const boxOf = (view: DrawingView): MmBox => ({ left: 0, top: 0, widthMm: view.widthMm, heightMm: view.heightMm });
+
+/** Wheel on wheel where both are known, else middle on middle. */
+function place(
+  from: Pair | null | undefined,
+  onto: Pair | null,
+  box: MmBox | undefined,
+  middle: { x: number; y: number },
+) {
+  if (from && onto) return alignPairs(from, onto);
+  if (!box) return { turn: 0, x: 0, y: 0 };
+  return { turn: 0, x: middle.x - (box.left + box.widthMm / 2), y: middle.y - (box.top + box.heightMm / 2) };
+}
+
+const mirror = (pair: Pair | null | undefined, isMirrored: boolean, view: DrawingView | undefined): Pair | null =>
+  pair && isMirrored && view
+    ? [
+        { x: view.widthMm - pair[1].x, y: pair[1].y },
+        { x: view.widthMm - pair[0].x, y: pair[0].y },
+      ]
+    : (pair ?? null);
+
+function Outline({ view, isMirrored }: { readonly view: DrawingView; readonly isMirrored: boolean }): ReactNode {
+  return (
+    <g transform={isMirrored ? `translate(${view.widthMm} 0) scale(-1 1)` : undefined}>
+      {view.shapes
+        .filter((shape) => !shape.hidden)
+        .map((shape, i) => (
+          <path key={i} d={shape.d} fill="#fff" fillOpacity={0.12} stroke="#000" strokeWidth={0.35} />
+        ))}
+    </g>
+  );
+}
+
+function Flat({ flat: { region }, url }: { readonly flat: FlatPicture; readonly url: string }) {
+  return <image href={url} x={region.left} y={region.top} width={region.widthMm} height={region.heightMm} />;
+}
+
+function Slider({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}) {
+  return (
+    <label>
+      <span className="block text-note">
+        {label} {value} %
+      </span>
+      <input type="range" min={0} max={100} value={value} onChange={(event) => onChange(Number(event.target.value))} />
+    </label>
+  );
+}

@@ -1,0 +1,79 @@
+import type { ControlPoint, PhotoControl, Point } from '@sardonyx/core';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { FlatPicture, PhotoAnswer, PhotoRequest } from './protocol.ts';
+
+/** Pixels of a straightened picture: what a camera of today takes. */
+const MOST_PIXELS = 12_000_000;
+
+interface Waiting {
+  readonly done: (answer: PhotoAnswer) => void;
+  readonly fail: (error: Error) => void;
+}
+
+export interface PhotoWorker {
+  /** Share of the work under way that is done; null while nothing runs. */
+  readonly progress: number | null;
+  readonly findCard: (url: string, corners: readonly Point[]) => Promise<readonly ControlPoint[]>;
+  /** The nearest edge; null where there is none. */
+  readonly snap: (url: string, point: Point) => Promise<Point | null>;
+  readonly straighten: (url: string, control: PhotoControl) => Promise<FlatPicture>;
+  /** Ends what runs; its promise fails with "Ended.". */
+  readonly cancel: () => void;
+}
+
+/** Reads pictures pixel by pixel beside the page, which goes on meanwhile. */
+export function usePhotoWorker(): PhotoWorker {
+  const worker = useRef<Worker | null>(null);
+  const waiting = useRef(new Map<number, Waiting>());
+  const last = useRef(0);
+  const [progress, setProgress] = useState<number | null>(null);
+  const start = useCallback(() => {
+    const own = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+    own.onmessage = ({ data }: MessageEvent<PhotoAnswer>) => {
+      if (data.kind === 'progress') return setProgress(data.share);
+      const one = waiting.current.get(data.id);
+      waiting.current.delete(data.id);
+      setProgress(null);
+      if (data.kind === 'problem') one?.fail(new Error(data.message));
+      else one?.done(data);
+    };
+    worker.current = own;
+    return own;
+  }, []);
+  const stop = useCallback((why: string) => {
+    worker.current?.terminate();
+    worker.current = null;
+    for (const one of waiting.current.values()) one.fail(new Error(why));
+    waiting.current.clear();
+    setProgress(null);
+  }, []);
+  useEffect(() => () => stop('The page was left.'), [stop]);
+  return useMemo(() => {
+    const ask = (request: DistributiveOmit<PhotoRequest, 'id'>) =>
+      new Promise<PhotoAnswer>((done, fail) => {
+        const id = ++last.current;
+        waiting.current.set(id, { done, fail });
+        setProgress(0);
+        (worker.current ?? start()).postMessage({ ...request, id } as PhotoRequest);
+      });
+    return {
+      progress,
+      findCard: async (url, corners) => {
+        const answer = await ask({ kind: 'find card', url, corners });
+        return answer.kind === 'card' ? answer.points : [];
+      },
+      snap: async (url, point) => {
+        const answer = await ask({ kind: 'snap', url, point });
+        return answer.kind === 'snapped' ? answer.point : null;
+      },
+      straighten: async (url, control) => {
+        const answer = await ask({ kind: 'straighten', url, control, mostPixels: MOST_PIXELS });
+        if (answer.kind !== 'flat') throw new Error('The worker answered something else.');
+        return answer;
+      },
+      cancel: () => stop('Ended.'),
+    };
+  }, [progress, start, stop]);
+}
+
+type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
