@@ -66,7 +66,6 @@ describe('clocks and refusals', function () {
   it('keep a spark away while the gel is not silenced, at the task itself', async () => {
     await test.page.goto(`${test.bench.address}/jobs/sg-06/open`);
     const grind = taskLine(test.page, 'open:axle-ends');
-    await grind.getByRole('button', { expanded: false }).click();
     await hold(grind.getByRole('button', { name: /^Start: / }));
     await grind
       .getByRole('alert')

@@ -42,9 +42,9 @@ describe('a restorer’s own empty bench', function () {
     await test.page.getByRole('button', { name: 'Add a part' }).click();
     await test.page.getByLabel('Name of part 6').fill('Tailboard');
     await test.page.getByRole('button', { name: 'Add a joint' }).click();
-    await test.page.getByLabel('Name of joint 3').fill('tailboard pin');
-    await test.page.getByLabel('Kind of joint 3').selectOption('peened pin');
-    const holds = test.page.getByRole('group', { name: 'Parts that joint 3 holds together' });
+    await test.page.getByLabel('Name of joint 4').fill('tailboard pin');
+    await test.page.getByLabel('Kind of joint 4').selectOption('peened pin');
+    const holds = test.page.getByRole('group', { name: 'Parts that joint 4 holds together' });
     await holds.getByLabel('Body').check();
     await test.page.getByRole('button', { name: 'Add it to the catalogue' }).click();
     await test.page.getByText(/at least two parts/).waitFor();
@@ -63,11 +63,20 @@ describe('a restorer’s own empty bench', function () {
     await test.page.getByRole('heading', { name: 'B-02 Attic Lorry' }).waitFor();
     await test.page.keyboard.press('Alt+3');
     await test.page.locator('[aria-current="step"]', { hasText: 'Open' }).waitFor();
-    await test.page.locator('li[data-task^="pilot:"]').first().waitFor();
+    await test.page.getByText(/^Nothing needs opening, by what is written down so far/).waitFor();
     await openStation(test.page, 'Survey');
     await test.page.getByRole('option', { name: /^Body/ }).focus();
     await test.page.keyboard.press('ArrowRight');
     await test.page.locator('[data-part][aria-selected="true"]').waitFor();
+    // Paint on the body has to come off, so the glazing must come out, so the post is opened.
+    await test.page.getByRole('option', { name: /^Body/ }).click();
+    await test.page.getByText('Add a coating found on the outside').click();
+    const coating = test.page.getByRole('form', { name: 'Coating found on the outside' });
+    await coating.getByLabel('What is it?').fill('Green');
+    await coating.getByRole('button', { name: 'Add the coating' }).click();
+    await test.page.getByText('Green colour, 25 µm').waitFor();
+    await openStation(test.page, 'Open');
+    await test.page.locator('li[data-task^="pilot:"]').first().waitFor();
   });
 
   it('is found again by any word, from the keyboard alone', async () => {

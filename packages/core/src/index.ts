@@ -12,6 +12,7 @@ export {
   JOINT_WISHES,
   LAYER_KINDS,
   LAYER_STAGES,
+  MATERIAL_CERTAINTIES,
   ORIGINS,
   PART_STATES,
   PHOTO_MEASURES,
@@ -54,6 +55,7 @@ export { readCatalogueCsv } from './catalogue/readCatalogueCsv.ts';
 export { planCatalogueImport } from './catalogue/planCatalogueImport.ts';
 export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 export { planOpening } from './assembly/planOpening.ts';
+export { USUAL_WAYS } from './assembly/usualWays.ts';
 export { RISK_WEIGHT_MIN } from './assembly/openingModel.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';

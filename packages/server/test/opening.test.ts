@@ -49,7 +49,7 @@ describe('survey and opening', () => {
       };
       await post('found-joints', found).expect(201);
       const { tasks } = await view('sg-06');
-      const opening = tasks.find((task) => task.title === 'Lift the tab: tab under the grit body')!;
+      const opening = tasks.find((task) => task.title === 'Lift the tabs: tab under the grit body')!;
       expect(opening.station).equal('open');
       expect(tasks.some((task) => task.key.startsWith('close:found:'))).equal(true);
       const { body } = await post('found-joints', { ...found, partKeys: ['body', 'keel'] }).expect(422);

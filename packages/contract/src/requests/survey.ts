@@ -3,6 +3,7 @@ import {
   FINDING_KINDS,
   FINDING_UNITS,
   MATERIALS,
+  MATERIAL_CERTAINTIES,
   ORIGINS,
   PART_STATES,
   WANT_STATES,
@@ -10,6 +11,7 @@ import {
   type FindingKind,
   type FindingUnit,
   type Material,
+  type MaterialCertainty,
   type Origin,
   type PartState,
   type WantState,
@@ -78,6 +80,7 @@ export class ChangeWant extends VersionedChange {
 
 export class ChangeSpecimenPart extends VersionedChange {
   @IsChanged() @IsIn(MATERIALS) material?: Material;
+  @IsChanged() @IsIn(MATERIAL_CERTAINTIES) materialCertainty?: MaterialCertainty;
   @IsChanged() @IsIn(PART_STATES) state?: PartState;
   @IsChanged() @IsIn(ORIGINS) origin?: Origin;
   @IsChanged() @IsString() @MaxLength(300) originNote?: string;

@@ -107,6 +107,7 @@ describe('the order of two tools', () => {
 describe('comparing two examples', () => {
   const part = (specimenId: string, key: string, more: Partial<SpecimenPart> = {}): SpecimenPart => ({
     ...{ id: `${specimenId}.${key}`, version: 1, specimenId, key, name: key, role: 'body', material: 'zinc alloy' },
+    materialCertainty: 'sure',
     ...{ state: 'sound', origin: 'unknown', originNote: '' },
     ...more,
   });

@@ -17,6 +17,10 @@ export interface Specimen extends Versioned {
   readonly isDonor: boolean;
 }
 
+/** How sure somebody is of what a part is made of; the casting's own word counts as likely. */
+export const MATERIAL_CERTAINTIES = ['sure', 'likely', 'unsure'] as const;
+export type MaterialCertainty = (typeof MATERIAL_CERTAINTIES)[number];
+
 /** One physical piece. It keeps its origin when it moves to another specimen. */
 export interface SpecimenPart extends Versioned {
   readonly specimenId: string;
@@ -24,6 +28,7 @@ export interface SpecimenPart extends Versioned {
   readonly name: string;
   readonly role: PartRole;
   readonly material: Material;
+  readonly materialCertainty: MaterialCertainty;
   readonly state: PartState;
   readonly origin: Origin;
   readonly originNote: string;

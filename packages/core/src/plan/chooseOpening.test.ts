@@ -199,7 +199,7 @@ describe('chooseOpening', () => {
     const joints = listJoints(createQuestion().joints, [found], [wish], []);
     expect(joints.find((one) => one.key === 'front-post')!.wish).equal('open');
     const { opening } = chooseOpening(createQuestion({ joints }));
-    expect(opening.find((one) => one.key === 'found:f1')!.way.label).equal('Lift the tab');
+    expect(opening.find((one) => one.key === 'found:f1')!.way.label).equal('Lift the tabs');
   });
 });
 

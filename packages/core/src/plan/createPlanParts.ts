@@ -25,6 +25,7 @@ export function createPlanParts(rows: {
       name: part.name,
       role: part.role,
       material: part.material,
+      materialCertainty: part.materialCertainty,
       state: part.state,
       painted: found.length > 0,
       foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,

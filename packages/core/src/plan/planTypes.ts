@@ -2,7 +2,15 @@ import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
 import type { Material } from '../model/material.ts';
 import type { Station } from '../model/stations.ts';
 import type { JobScope, TaskLink, TaskTag } from '../model/work.ts';
-import type { AreaKind, FindingKind, JointWish, LayerKind, PartState, WantState } from '../model/workpiece.ts';
+import type {
+  AreaKind,
+  FindingKind,
+  JointWish,
+  LayerKind,
+  MaterialCertainty,
+  PartState,
+  WantState,
+} from '../model/workpiece.ts';
 
 /** Everything the plan of one specimen is made from. */
 export interface PlanInput {
@@ -21,6 +29,7 @@ export interface PlanPart {
   readonly name: string;
   readonly role: PartRole;
   readonly material: Material;
+  readonly materialCertainty: MaterialCertainty;
   readonly state: PartState;
   /** Carries paint as found that must come off. */
   readonly painted: boolean;

@@ -1,4 +1,5 @@
 import { isMetal } from '../model/material.ts';
+import { listNames } from './openingTasks.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
 
 /** Identify and Survey: what must be known before anything is touched. */
@@ -40,6 +41,7 @@ export function createPreparationTasks(input: PlanInput): TaskDraft[] {
       },
     ];
   }
+  const unsure = input.parts.filter((part) => part.materialCertainty === 'unsure');
   tasks.push({
     key: 'know-materials',
     station: 'survey',
@@ -48,7 +50,7 @@ export function createPreparationTasks(input: PlanInput): TaskDraft[] {
     tags: ['know material'],
     handsOnMin: 10,
     how: 'Weight, magnet, ring and look; a part nobody is sure of is "unknown plastic" or "plated or unknown wire".',
-    because: `${input.parts.length} parts, ${input.parts.filter((part) => !isMetal(part.material)).length} of them not metal.`,
+    because: `${input.parts.length} parts, ${input.parts.filter((part) => !isMetal(part.material)).length} of them not metal${unsure.length ? `; nobody is sure of the ${listNames(unsure.map((part) => part.name.toLowerCase()))}` : ''}.`,
   });
   if (input.parts.some((part) => part.material === 'zinc alloy' || part.material === 'pest-suspect zinc')) {
     tasks.push({

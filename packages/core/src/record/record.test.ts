@@ -39,6 +39,7 @@ const part = (changes: Partial<SpecimenPart> = {}): SpecimenPart => ({
   name: 'Body',
   role: 'body',
   material: 'zinc alloy',
+  materialCertainty: 'sure',
   state: 'sound',
   origin: 'original',
   originNote: '',

@@ -19,6 +19,7 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
   name: key,
   role: 'body',
   material: 'zinc alloy',
+  materialCertainty: 'sure',
   state: 'sound',
   painted: false,
   foundColour: null,

@@ -10,6 +10,7 @@ import type {
   LayerKind,
   LayerStage,
   Material,
+  MaterialCertainty,
   Origin,
   PartRole,
   PartState,
@@ -74,6 +75,9 @@ export class SpecimenPartRow extends VersionedRow {
 
   @Column('text')
   material!: Material;
+
+  @Column('text', { default: 'likely' })
+  materialCertainty!: MaterialCertainty;
 
   @Column('text')
   state!: PartState;

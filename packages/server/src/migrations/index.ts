@@ -1,4 +1,4 @@
-import { SurveyAndOpening1795704747035 } from './1795704747035-SurveyAndOpening.ts';
+import { SurveyAndOpening1795707802114 } from './1795707802114-SurveyAndOpening.ts';
 import { CastingHistory1795699322496 } from './1795699322496-CastingHistory.ts';
 import { IdentifyAndDate1795695031297 } from './1795695031297-IdentifyAndDate.ts';
 import { Initial1795576601852 } from './1795576601852-Initial.ts';
@@ -9,5 +9,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Initial1795576601852,
   IdentifyAndDate1795695031297,
   CastingHistory1795699322496,
-  SurveyAndOpening1795704747035,
+  SurveyAndOpening1795707802114,
 ];

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { CreateCasting, RecordStates } from '@sardonyx/contract';
-import { createBodyTypeDrawing, writeCatalogueCsv, type JointKind, type JointWay } from '@sardonyx/core';
+import { createBodyTypeDrawing, USUAL_WAYS, writeCatalogueCsv, type PartRole } from '@sardonyx/core';
 import { Router, text } from 'express';
 import type { EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow } from '../../entities/catalogue.ts';
@@ -121,6 +121,13 @@ async function addCasting(manager: EntityManager, body: CreateCasting): Promise<
       dependentBits: '',
     });
   }
+  // What sits inside is reached when body and base are apart.
+  const roleOf = (key: string) => body.parts.find((part) => part.key === key)?.role;
+  const isInside = (keys: readonly string[]) => keys.some((key) => INSIDE.has(roleOf(key)));
+  const closing = body.joints.flatMap(({ partKeys }, i) => {
+    const roles = partKeys.map(roleOf);
+    return roles.includes('body') && roles.includes('base') ? [`joint-${i + 1}`] : [];
+  });
   for (const [i, joint] of body.joints.entries()) {
     const key = `joint-${i + 1}`;
     await manager.insert(JointRow, {
@@ -129,11 +136,13 @@ async function addCasting(manager: EntityManager, body: CreateCasting): Promise<
       key,
       version: 1,
       castingId: casting.id,
-      ways: [USUAL_WAYS[joint.kind]],
+      ways: [{ ...USUAL_WAYS[joint.kind], behindJoints: isInside(joint.partKeys) ? closing : [] }],
     });
   }
   return casting;
 }
+
+const INSIDE: ReadonlySet<PartRole | undefined> = new Set(['glazing', 'interior']);
 
 /** A bench without a catalogue begins one of its own. */
 async function addOwnRange(manager: EntityManager, rangeId: string): Promise<void> {
@@ -149,27 +158,3 @@ async function addOwnRange(manager: EntityManager, rangeId: string): Promise<voi
   });
   await manager.insert(ToyRangeRow, { id: 'own', version: 1, makerId: 'own', name: 'My own castings', about: '' });
 }
-
-const usual = (label: string, tool: JointWay['tool'], minutes: number, risk: number, destroys = ''): JointWay => ({
-  key: 'usual',
-  label,
-  tool,
-  minutes,
-  risk,
-  destroys,
-  behindJoints: [],
-});
-
-/** How such a joint is usually opened; minutes and risk are planning estimates. */
-const USUAL_WAYS: Readonly<Record<JointKind, JointWay>> = {
-  'rivet post': usual('Drill the head off', 'drill', 10, 0.05, 'the rivet head'),
-  screw: usual('Undo the screw', 'hand', 2, 0.01),
-  'bent tab': usual('Lift the tabs', 'hand', 6, 0.1),
-  'formed axle': usual('Grind one head off', 'rotary', 10, 0.05, 'one axle end'),
-  snap: usual('Ease the snap', 'hand', 4, 0.15),
-  glue: usual('Part the glue', 'hand', 15, 0.2),
-  solder: usual('Unsolder', 'iron', 15, 0.15),
-  'peened pin': usual('Drill the pin', 'drill', 12, 0.1, 'the pin'),
-  'sprung pin': usual('Push the pin out', 'hand', 5, 0.05),
-  'push fit': usual('Pull it out straight', 'hand', 2, 0.03),
-};

@@ -26,6 +26,7 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
       name,
       role,
       material,
+      materialCertainty: 'likely',
       state: 'sound',
       origin: 'unknown',
       originNote: '',

@@ -32,7 +32,8 @@ const START: CreateCasting = {
   ],
   joints: [
     { label: 'front post', kind: 'rivet post', partKeys: ['body', 'base'] },
-    { label: 'axle ends', kind: 'formed axle', partKeys: ['axles', 'wheels'] },
+    { label: 'axle ends', kind: 'formed axle', partKeys: ['base', 'axles', 'wheels'] },
+    { label: 'glazing', kind: 'push fit', partKeys: ['body', 'glazing'] },
   ],
 };
 

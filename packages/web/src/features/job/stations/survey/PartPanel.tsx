@@ -1,4 +1,12 @@
-import { computeStack, MATERIALS, ORIGINS, PART_STATES, type Area, type SpecimenPart } from '@sardonyx/core';
+import {
+  computeStack,
+  MATERIAL_CERTAINTIES,
+  MATERIALS,
+  ORIGINS,
+  PART_STATES,
+  type Area,
+  type SpecimenPart,
+} from '@sardonyx/core';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/form/Field.tsx';
@@ -24,11 +32,12 @@ export function PartPanel({ part, inHand, onTake }: PartPanelProps) {
   return (
     <section aria-label={`Part: ${part.name}`} className="space-y-4 border border-strong-line bg-sheet p-4">
       <h2>{part.name}</h2>
-      <fieldset disabled={isClosed} className="grid gap-3 sm:grid-cols-3">
+      <fieldset disabled={isClosed} className="grid gap-3 sm:grid-cols-4">
         <Choice part={part} field="material" label="Made of" options={MATERIALS} />
+        <Choice part={part} field="materialCertainty" label="How sure" options={MATERIAL_CERTAINTIES} />
         <Choice part={part} field="state" label="State" options={PART_STATES} />
         <Choice part={part} field="origin" label="Where it is from" options={ORIGINS} />
-        <div className="sm:col-span-3">
+        <div className="sm:col-span-4">
           <Autosaved kind="specimen-parts" row={part} field="originNote" label="More on where it is from" />
         </div>
       </fieldset>
@@ -80,14 +89,16 @@ function FoundArea({ area, part }: { readonly area: Area; readonly part: Specime
   );
 }
 
-interface ChoiceProps<F extends 'material' | 'state' | 'origin'> {
+type ChoiceField = 'material' | 'materialCertainty' | 'state' | 'origin';
+
+interface ChoiceProps<F extends ChoiceField> {
   readonly part: SpecimenPart;
   readonly field: F;
   readonly label: string;
   readonly options: readonly SpecimenPart[F][];
 }
 
-function Choice<F extends 'material' | 'state' | 'origin'>({ part, field, label, options }: ChoiceProps<F>) {
+function Choice<F extends ChoiceField>({ part, field, label, options }: ChoiceProps<F>) {
   const dispatch = useAppDispatch();
   return (
     <Field label={label}>

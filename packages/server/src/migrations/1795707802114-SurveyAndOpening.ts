@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-export class SurveyAndOpening1795704747035 implements MigrationInterface {
-  name = 'SurveyAndOpening1795704747035';
+export class SurveyAndOpening1795707802114 implements MigrationInterface {
+  name = 'SurveyAndOpening1795707802114';
 
   async up(queryRunner: QueryRunner): Promise<void> {
     await queryRunner.query("CREATE TABLE \"photo_measure\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"photoId\" text NOT NULL, \"kind\" text NOT NULL, \"label\" text NOT NULL, \"points\" text NOT NULL, \"nearerMm\" real NOT NULL, \"distanceMm\" real, \"value\" real NOT NULL, \"sd\" real NOT NULL)");
@@ -11,6 +11,12 @@ export class SurveyAndOpening1795704747035 implements MigrationInterface {
     await queryRunner.query("CREATE INDEX \"IDX_8f61aaa5d0f1f54e53ab3f179c\" ON \"found_joint\" (\"specimenId\") ");
     await queryRunner.query("CREATE TABLE \"coming_off\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"specimenPartId\" text NOT NULL, \"fromSide\" text NOT NULL, \"note\" text NOT NULL, \"photoId\" text)");
     await queryRunner.query("CREATE INDEX \"IDX_8ec9c8bdf88f727eeee300ed0e\" ON \"coming_off\" (\"specimenPartId\") ");
+    await queryRunner.query("DROP INDEX \"IDX_52335d2f66f9f1772d2f243b42\"");
+    await queryRunner.query("CREATE TABLE \"temporary_specimen_part\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"specimenId\" text NOT NULL, \"key\" text NOT NULL, \"name\" text NOT NULL, \"role\" text NOT NULL, \"material\" text NOT NULL, \"state\" text NOT NULL, \"origin\" text NOT NULL, \"originNote\" text NOT NULL, \"materialCertainty\" text NOT NULL DEFAULT ('likely'), CONSTRAINT \"FK_52335d2f66f9f1772d2f243b426\" FOREIGN KEY (\"specimenId\") REFERENCES \"specimen\" (\"id\") ON DELETE CASCADE ON UPDATE NO ACTION)");
+    await queryRunner.query("INSERT INTO \"temporary_specimen_part\"(\"id\", \"version\", \"specimenId\", \"key\", \"name\", \"role\", \"material\", \"state\", \"origin\", \"originNote\") SELECT \"id\", \"version\", \"specimenId\", \"key\", \"name\", \"role\", \"material\", \"state\", \"origin\", \"originNote\" FROM \"specimen_part\"");
+    await queryRunner.query("DROP TABLE \"specimen_part\"");
+    await queryRunner.query("ALTER TABLE \"temporary_specimen_part\" RENAME TO \"specimen_part\"");
+    await queryRunner.query("CREATE INDEX \"IDX_52335d2f66f9f1772d2f243b42\" ON \"specimen_part\" (\"specimenId\") ");
     await queryRunner.query("DROP INDEX \"IDX_f78f18b8bbec0250823f69a59d\"");
     await queryRunner.query("CREATE TABLE \"temporary_finding\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"specimenPartId\" text NOT NULL, \"kind\" text NOT NULL, \"severity\" integer NOT NULL, \"note\" text NOT NULL, \"pinnedTo\" text, \"pinX\" real, \"pinY\" real, \"measuredValue\" real, \"measuredUnit\" text, CONSTRAINT \"FK_f78f18b8bbec0250823f69a59dc\" FOREIGN KEY (\"specimenPartId\") REFERENCES \"specimen_part\" (\"id\") ON DELETE CASCADE ON UPDATE NO ACTION)");
     await queryRunner.query("INSERT INTO \"temporary_finding\"(\"id\", \"version\", \"specimenPartId\", \"kind\", \"severity\", \"note\") SELECT \"id\", \"version\", \"specimenPartId\", \"kind\", \"severity\", \"note\" FROM \"finding\"");
@@ -82,6 +88,12 @@ export class SurveyAndOpening1795704747035 implements MigrationInterface {
     await queryRunner.query("INSERT INTO \"finding\"(\"id\", \"version\", \"specimenPartId\", \"kind\", \"severity\", \"note\") SELECT \"id\", \"version\", \"specimenPartId\", \"kind\", \"severity\", \"note\" FROM \"temporary_finding\"");
     await queryRunner.query("DROP TABLE \"temporary_finding\"");
     await queryRunner.query("CREATE INDEX \"IDX_f78f18b8bbec0250823f69a59d\" ON \"finding\" (\"specimenPartId\") ");
+    await queryRunner.query("DROP INDEX \"IDX_52335d2f66f9f1772d2f243b42\"");
+    await queryRunner.query("ALTER TABLE \"specimen_part\" RENAME TO \"temporary_specimen_part\"");
+    await queryRunner.query("CREATE TABLE \"specimen_part\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"specimenId\" text NOT NULL, \"key\" text NOT NULL, \"name\" text NOT NULL, \"role\" text NOT NULL, \"material\" text NOT NULL, \"state\" text NOT NULL, \"origin\" text NOT NULL, \"originNote\" text NOT NULL, CONSTRAINT \"FK_52335d2f66f9f1772d2f243b426\" FOREIGN KEY (\"specimenId\") REFERENCES \"specimen\" (\"id\") ON DELETE CASCADE ON UPDATE NO ACTION)");
+    await queryRunner.query("INSERT INTO \"specimen_part\"(\"id\", \"version\", \"specimenId\", \"key\", \"name\", \"role\", \"material\", \"state\", \"origin\", \"originNote\") SELECT \"id\", \"version\", \"specimenId\", \"key\", \"name\", \"role\", \"material\", \"state\", \"origin\", \"originNote\" FROM \"temporary_specimen_part\"");
+    await queryRunner.query("DROP TABLE \"temporary_specimen_part\"");
+    await queryRunner.query("CREATE INDEX \"IDX_52335d2f66f9f1772d2f243b42\" ON \"specimen_part\" (\"specimenId\") ");
     await queryRunner.query("DROP INDEX \"IDX_8ec9c8bdf88f727eeee300ed0e\"");
     await queryRunner.query("DROP TABLE \"coming_off\"");
     await queryRunner.query("DROP INDEX \"IDX_8f61aaa5d0f1f54e53ab3f179c\"");
