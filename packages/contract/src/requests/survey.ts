@@ -44,7 +44,11 @@ export class CreateFinding {
   @IsChangedOrNull() @Matches(PIN_PLACE, PIN_WORDS) pinnedTo?: string | null;
   @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinX?: number | null;
   @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinY?: number | null;
-  @IsChangedOrNull() @IsNumber({}, MEASURED_WORDS) @Min(-10000) @Max(10000) measuredValue?: number | null;
+  @IsChangedOrNull()
+  @IsNumber({}, MEASURED_WORDS)
+  @Min(-10000, MEASURED_WORDS)
+  @Max(10000, MEASURED_WORDS)
+  measuredValue?: number | null;
   @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
 }
 
@@ -55,7 +59,11 @@ export class ChangeFinding extends VersionedChange {
   @IsChangedOrNull() @Matches(PIN_PLACE, PIN_WORDS) pinnedTo?: string | null;
   @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinX?: number | null;
   @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinY?: number | null;
-  @IsChangedOrNull() @IsNumber({}, MEASURED_WORDS) @Min(-10000) @Max(10000) measuredValue?: number | null;
+  @IsChangedOrNull()
+  @IsNumber({}, MEASURED_WORDS)
+  @Min(-10000, MEASURED_WORDS)
+  @Max(10000, MEASURED_WORDS)
+  measuredValue?: number | null;
   @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
 }
 
