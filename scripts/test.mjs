@@ -99,7 +99,11 @@ const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chro
 await Promise.all([
   (async () => {
     await suite('server', ['packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);
-    await inChromium('a restorer at work in Chromium', ['e2e/dumper.test.ts', 'e2e/clocksAndRefusals.test.ts']);
+    await inChromium('a restorer at work in Chromium', [
+      'e2e/dumper.test.ts',
+      'e2e/openUp.test.ts',
+      'e2e/clocksAndRefusals.test.ts',
+    ]);
   })(),
   inChromium('the page in Chromium', [
     'e2e/views.test.ts',

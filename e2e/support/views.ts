@@ -15,7 +15,19 @@ export const VIEWS: readonly View[] = [
   { name: 'Bench', picture: 'bench', path: '/', ready: 'Put a model on the bench' },
   { name: 'Identify', picture: 'identify', path: '/jobs/sg-01/identify', ready: 'What speaks for and against' },
   { name: 'Survey', picture: 'survey', path: '/jobs/sg-03/survey?part=sg-03-1.step', ready: 'Wants' },
-  { name: 'Open', picture: 'open', path: '/jobs/sg-07/open', ready: 'Open, in this order' },
+  { name: 'Open', picture: 'open', path: '/jobs/sg-06/open', ready: 'Every joint, and why' },
+  {
+    name: 'A photograph',
+    picture: 'photo',
+    path: '/jobs/sg-03/photos/sg-03.before-left',
+    ready: 'Point at one end.',
+  },
+  {
+    name: 'Two pictures compared',
+    picture: 'compare',
+    path: '/jobs/sg-03/photos/sg-03.before-left?tool=compare',
+    ready: 'Laid wheel on wheel',
+  },
   {
     name: 'Strip & mend',
     picture: 'strip',

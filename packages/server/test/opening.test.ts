@@ -1,5 +1,5 @@
 import type { ErrorBody, JobView } from '@sardonyx/contract';
-import type { Finding, PhotoMeasure, Task, Want, WishForJoint } from '@sardonyx/core';
+import type { Finding, JobRecord, PhotoMeasure, Task, Want, WishForJoint } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
@@ -85,6 +85,9 @@ describe('survey and opening', () => {
       await post('comings-off', note).expect(201);
       await post('comings-off', { ...note, fromSide: 'below' }).expect(400);
       expect((await view('sg-06')).specimens[0]!.comingsOff[0]).deep.include(note);
+      const record = await bench.get<JobRecord>('jobs/sg-06/record.json');
+      const wheels = record.specimens[0]!.parts.find((part) => part.name === 'Wheels')!;
+      expect(wheels.cameOff).deep.equal(['from the left: Dished side outwards.']);
     });
   });
 

@@ -1,6 +1,6 @@
 import { createClosingTasks } from './closingTasks.ts';
 import { createFinishingTasks } from './finishingTasks.ts';
-import { linkTasks } from './linkTasks.ts';
+import { linkTasks, type Links } from './linkTasks.ts';
 import { createOpeningTasks } from './openingTasks.ts';
 import type { CompiledPlan, PlanInput, TaskDraft } from './planTypes.ts';
 import { createPreparationTasks } from './preparationTasks.ts';
@@ -25,8 +25,7 @@ export function compilePlan(input: PlanInput): CompiledPlan {
   );
   const byKey = new Map(tasks.map((task) => [task.key, task]));
   if (sorted.kind === 'cycle') {
-    const titles = sorted.keys.map((key) => byKey.get(key)!.title);
-    return { kind: 'contradiction', cycle: sorted.keys, because: `These wait for each other: ${titles.join(' ← ')}.` };
+    return { kind: 'contradiction', cycle: sorted.keys, because: describeCycle(sorted.keys, links, byKey) };
   }
   const reduced = reduceLinks(sorted.keys, links);
   return {
@@ -34,6 +33,16 @@ export function compilePlan(input: PlanInput): CompiledPlan {
     tasks: sorted.keys.map((key, seq) => ({ ...byKey.get(key)!, seq, after: reduced.get(key)! })),
     notices: createNotices(input, pieces),
   };
+}
+
+/** A cycle in words: each of its tasks waits for the one before, and why. */
+function describeCycle(keys: readonly string[], links: Links, byKey: ReadonlyMap<string, TaskDraft>): string {
+  const waits = keys.slice(1).map((key, i) => {
+    const link = links.get(key)!.find((one) => one.key === keys[i])!;
+    const rule = /^O\d/.test(link.rule) ? ` (${link.rule})` : '';
+    return `“${byKey.get(key)!.title}” waits for “${byKey.get(link.key)!.title}”: ${link.because}${rule}`;
+  });
+  return `These wait for each other. ${waits.join('; ')}.`;
 }
 
 function createTasks(input: PlanInput, pieces: Pieces): TaskDraft[] {

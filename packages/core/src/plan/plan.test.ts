@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { makeTask, makeTimer } from '../../test/support/planWorld.ts';
 import type { TaskLink } from '../model/work.ts';
+import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { checkRoom, checkStart, selectOpenLinks } from './checkStart.ts';
 import type { PlannedTask } from './planTypes.ts';
 import { reconcilePlan } from './reconcilePlan.ts';
@@ -27,6 +28,32 @@ describe('sortTasks', () => {
     expect(new Set(sorted.keys)).deep.equal(new Set(['b', 'c']));
     expect(sorted.keys[0]).equal(sorted.keys.at(-1));
   });
+
+  it('finds a cycle as short as any there is, and a real one (300 random nets)', () => {
+    for (let seed = 1; seed <= 300; seed++) {
+      const random = createSeededRandom(seed);
+      const keys = Array.from({ length: 3 + Math.floor(random() * 5) }, (_, i) => `t${i}`);
+      const net = Object.fromEntries(keys.map((key) => [key, keys.filter((other) => other !== key && random() < 0.3)]));
+      const sorted = sortTasks(keys, links(net));
+      const shortest = findShortestWalk(keys, net);
+      if (sorted.kind === 'order') {
+        expect(shortest, `seed ${seed}`).equal(Infinity);
+        continue;
+      }
+      expect(sorted.keys.length - 1, `seed ${seed}`).equal(shortest);
+      sorted.keys.slice(1).forEach((key, i) => expect(net[key], `seed ${seed}`).include(sorted.keys[i]));
+    }
+  });
+
+  /** Steps of the shortest closed walk, by powers of the relation. */
+  function findShortestWalk(keys: readonly string[], net: Readonly<Record<string, readonly string[]>>): number {
+    let reach = keys.map((key) => new Set(net[key]));
+    for (let steps = 1; steps <= keys.length; steps++) {
+      if (reach.some((set, i) => set.has(keys[i]!))) return steps;
+      reach = reach.map((set) => new Set([...set].flatMap((key) => net[key]!)));
+    }
+    return Infinity;
+  }
 
   it('has nothing to say about nothing', () =>
     expect(sortTasks([], new Map())).deep.equal({ kind: 'order', keys: [] }));

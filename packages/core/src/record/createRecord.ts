@@ -1,5 +1,5 @@
 import type { Job, Task, TaskLog } from '../model/work.ts';
-import type { CoatingLayer, Finding, Photo, SpecimenPart, Want } from '../model/workpiece.ts';
+import type { CoatingLayer, ComingOff, Finding, Photo, SpecimenPart, Want } from '../model/workpiece.ts';
 
 /** What is known of one specimen when the record is written. */
 export interface RecordSpecimen {
@@ -13,6 +13,7 @@ export interface RecordPart {
   readonly part: SpecimenPart;
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
+  readonly comingsOff: readonly ComingOff[];
   readonly layers: readonly (CoatingLayer & { readonly area: string })[];
 }
 
@@ -48,6 +49,8 @@ export interface JobRecord {
       readonly originNote: string;
       readonly findings: readonly string[];
       readonly wants: readonly string[];
+      /** How it came off, for whoever opens it next. */
+      readonly cameOff: readonly string[];
       readonly coatsFound: readonly string[];
       readonly coatsApplied: readonly RecordCoat[];
     }[];
@@ -99,12 +102,13 @@ export function createRecord(input: RecordInput): JobRecord {
       name: specimen.name,
       casting: specimen.casting,
       verdict: specimen.verdict,
-      parts: specimen.parts.map(({ part, findings, wants, layers }) => ({
+      parts: specimen.parts.map(({ part, findings, wants, comingsOff, layers }) => ({
         name: part.name,
         material: part.material,
         origin: part.origin,
         originNote: part.originNote,
-        findings: findings.map((finding) => (finding.note ? `${finding.kind}: ${finding.note}` : finding.kind)),
+        findings: findings.map(describeFinding),
+        cameOff: comingsOff.map(({ fromSide, note }) => `from the ${fromSide}${note ? `: ${note}` : ''}`),
         wants: wants.map(
           (want) =>
             `${want.what}: ${want.state}${want.state === 'waived' ? `, ${want.reason}` : want.solution ? `, ${want.solution}` : ''}`,
@@ -142,6 +146,12 @@ export function createRecord(input: RecordInput): JobRecord {
       sha256: photo.hash,
     })),
   };
+}
+
+function describeFinding({ kind, note, measuredValue, measuredUnit }: Finding): string {
+  const measured = measuredValue === null ? '' : `${measuredValue} ${measuredUnit}`;
+  const words = [note, measured].filter(Boolean).join(', ');
+  return words ? `${kind}: ${words}` : kind;
 }
 
 /** Says plainly what it is now, for whoever owns it next. */

@@ -113,6 +113,9 @@ describe('createRecord', () => {
             ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
           },
         ],
+        comingsOff: [
+          { id: 'o', version: 1, specimenPartId: 'p', fromSide: 'top', note: 'notch to the front', photoId: null },
+        ],
         wants: [want('solved'), want('waived', 'too dear')],
         layers: [applied],
       },
@@ -122,6 +125,7 @@ describe('createRecord', () => {
   it('tells of each part what was found, wanted and put on', () => {
     const [body] = made.specimens[0]!.parts;
     expect(body!.findings).deep.equal(['chips: edges']);
+    expect(body!.cameOff).deep.equal(['from the top: notch to the front']);
     expect(body!.wants).deep.equal(['a tyre: solved, donor', 'a tyre: waived, too dear']);
     expect(body!.coatsApplied[0]).deep.include({
       area: 'outside',
@@ -146,8 +150,8 @@ describe('describeDisclosure', () => {
   it('says plainly that it was restored, repainted, and what is not original', () => {
     const text = describeDisclosure(
       record([
-        { part: part(), findings: [], wants: [], layers: [applied] },
-        { part: part({ name: 'Tyres', origin: 'bought' }), findings: [], wants: [], layers: [] },
+        { part: part(), findings: [], wants: [], comingsOff: [], layers: [applied] },
+        { part: part({ name: 'Tyres', origin: 'bought' }), findings: [], wants: [], comingsOff: [], layers: [] },
       ]),
     );
     expect(text)
@@ -159,12 +163,14 @@ describe('describeDisclosure', () => {
 
   it('says "cleaned only" only when nothing was painted or replaced', () => {
     const cleaned = { job: { ...job, scope: 'clean only' as const } };
-    expect(describeDisclosure(record([{ part: part(), findings: [], wants: [], layers: [] }], cleaned))).match(
-      /^Cleaned only/,
-    );
-    expect(describeDisclosure(record([{ part: part(), findings: [], wants: [], layers: [applied] }], cleaned))).match(
-      /^This model has been restored/,
-    );
+    expect(
+      describeDisclosure(record([{ part: part(), findings: [], wants: [], comingsOff: [], layers: [] }], cleaned)),
+    ).match(/^Cleaned only/);
+    expect(
+      describeDisclosure(
+        record([{ part: part(), findings: [], wants: [], comingsOff: [], layers: [applied] }], cleaned),
+      ),
+    ).match(/^This model has been restored/);
   });
 });
 

@@ -26,6 +26,7 @@ export async function createRecordPdf(record: JobRecord): Promise<Uint8Array> {
       const pieces = [
         part.origin === 'unknown' ? 'origin not known' : part.origin,
         ...part.findings,
+        ...part.cameOff.map((how) => `came off ${how}`),
         ...part.wants,
         ...(coats ? [`coats: ${coats}`] : []),
       ];

@@ -42,6 +42,7 @@ function createParts(view: SpecimenView) {
     part,
     findings: view.findings.filter((finding) => finding.specimenPartId === part.id),
     wants: view.wants.filter((want) => want.specimenPartId === part.id),
+    comingsOff: view.comingsOff.filter((one) => one.specimenPartId === part.id),
     layers: view.areas
       .filter((area) => area.specimenPartId === part.id)
       .flatMap((area) =>

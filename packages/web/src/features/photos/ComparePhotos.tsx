@@ -1,6 +1,7 @@
 import type { SpecimenView } from '@sardonyx/contract';
 import type { DrawingView, Photo, PhotoMeasure, ViewKind } from '@sardonyx/core';
 import { useEffect, useId, useState, type ReactNode } from 'react';
+import { useGetJobQuery } from '../../shared/api/api.ts';
 import { alignPairs, findDrawnWheels, findWheels, type Pair } from './alignPictures.ts';
 import type { FlatPicture } from './worker/protocol.ts';
 import type { PhotoWorker } from './worker/usePhotoWorker.ts';
@@ -19,7 +20,15 @@ const VIEW_OF: Partial<Record<Photo['side'], ViewKind>> = {
 
 /** The straightened picture under the casting's drawing, or under another picture, with a slider between the two. */
 export function ComparePhotos({ photo, photos, measures, specimen, worker }: ComparePhotosProps) {
-  const others = photos.filter((one) => one.id !== photo.id && one.control);
+  const [otherJob, setOtherJob] = useState('');
+  const elsewhere = useGetJobQuery(otherJob, { skip: otherJob === '' }).data;
+  const benches = [
+    ...new Set(
+      specimen.casting?.specimens.flatMap(({ jobId }) => (jobId && jobId !== photo.jobId ? [jobId] : [])) ?? [],
+    ),
+  ];
+  const others = [...photos, ...(elsewhere?.photos ?? [])].filter((one) => one.id !== photo.id && one.control);
+  const allMeasures = [...measures, ...(elsewhere?.photoMeasures ?? [])];
   const [against, setAgainst] = useState('drawing');
   const [wipe, setWipe] = useState(50);
   const [strength, setStrength] = useState(80);
@@ -44,7 +53,7 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
   const middle = { x: region.left + region.widthMm / 2, y: region.top + region.heightMm / 2 };
   const isMirrored = photo.side === 'right';
   const placed = other
-    ? place(findWheels(other, measures), onto, over.flat?.region, middle)
+    ? place(findWheels(other, allMeasures), onto, over.flat?.region, middle)
     : place(mirror(view && findDrawnWheels(view), isMirrored, view), onto, view && boxOf(view), middle);
   const x = region.left + (region.widthMm * wipe) / 100;
   return (
@@ -56,11 +65,24 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
             <option value="drawing">the casting’s drawing</option>
             {others.map((one) => (
               <option key={one.id} value={one.id}>
-                the photo {one.side}, {one.stage}
+                {one.jobId === photo.jobId ? 'the photo' : one.jobId.toUpperCase()} {one.side}, {one.stage}
               </option>
             ))}
           </select>
         </label>
+        {benches.length > 0 && (
+          <label>
+            <span className="block text-note">Another example</span>
+            <select style={{ width: 'auto' }} value={otherJob} onChange={(event) => setOtherJob(event.target.value)}>
+              <option value="">none</option>
+              {benches.map((id) => (
+                <option key={id} value={id}>
+                  {id.toUpperCase()}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <Slider label="Shown up to" value={wipe} onChange={setWipe} />
         <Slider label="Strength" value={strength} onChange={setStrength} />
       </div>

@@ -17,6 +17,7 @@ const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S3', 'S4'].includes(scho
 export function OpenStation() {
   const { view, specimen } = useJob();
   const opening = useOpening();
+  const openWants = specimen.wants.filter((want) => want.state === 'open' || want.state === 'ordered');
   const joints = opening.reasons.map((reason) => ({
     partKeys: opening.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
     number: numberOf(reason, opening),
@@ -45,6 +46,17 @@ export function OpenStation() {
         </EmptyNote>
       ) : (
         <OpeningVerdict opening={opening} />
+      )}
+      {openWants.length > 0 && opening.reasons.length > 0 && (
+        <p className="border-l-4 border-ink pl-3">
+          <strong>Not in hand yet:</strong>{' '}
+          {openWants
+            .map(
+              ({ what, dependentBits, state }) => `${what}${dependentBits ? ` with ${dependentBits}` : ''} (${state})`,
+            )
+            .join('; ')}
+          . Waiting runs while you open.
+        </p>
       )}
       <TaskList station="open" heading="Open, in this order" />
       {opening.reasons.length > 0 && (
