@@ -54,13 +54,12 @@ function describeAwaiting(question: OpeningQuestion, closed: readonly ClosedJoin
   });
 }
 
-/** What is open already stands first. */
+/** What is open already stands first, the others in the construction's own order: all posts in one go. */
 function sortOpenFirst(question: OpeningQuestion, model: OpeningModel, plan: OpeningPlan) {
   const isOpen = (jointKey: string) => question.joints.find((joint) => joint.key === jointKey)?.openedBy !== undefined;
-  const sorted = [
-    ...plan.steps.filter((step) => isOpen(step.jointKey)),
-    ...plan.steps.filter((step) => !isOpen(step.jointKey)),
-  ];
+  const place = ({ jointKey }: { readonly jointKey: string }) =>
+    question.joints.findIndex((joint) => joint.key === jointKey) + (isOpen(jointKey) ? 0 : question.joints.length);
+  const sorted = [...plan.steps].sort((a, b) => place(a) - place(b));
   return orderOpenings(model, sorted) ?? plan.steps;
 }
 

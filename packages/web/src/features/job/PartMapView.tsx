@@ -1,14 +1,9 @@
-import { computePartMap, type PartMap, type SpecimenPart } from '@sardonyx/core';
+import { computePartMap, type SpecimenPart } from '@sardonyx/core';
 import { useMemo, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { Shape } from '../../shared/drawing/ModelDrawing.tsx';
 import { useJob } from './JobContext.tsx';
 import { ClosedLine, CutNumber, Mark, Pin } from './MapMarks.tsx';
-
-/** A joint on the map: its number where it is opened, none where it stays closed. */
-export interface JointOnMap {
-  readonly partKeys: readonly string[];
-  readonly number: number | null;
-}
+import { placeCuts, type JointOnMap } from './placeCuts.ts';
 
 export interface PinOnMap {
   readonly partKey: string;
@@ -162,14 +157,4 @@ export function PartMapView({ marks = {}, markWord = 'mark', joints = [], pins =
       {cuts.map((cut) => cut.text && <CutNumber key={cut.partKey} {...cut} />)}
     </svg>
   );
-}
-
-/** Joints stand across the line of the part that comes off; several on one line are named together. */
-function placeCuts(map: PartMap, joints: readonly JointOnMap[]) {
-  return map.parts.flatMap(({ partKey, holder, leader }) => {
-    const own = joints.filter((joint) => joint.partKeys.includes(partKey) && holder && joint.partKeys.includes(holder));
-    if (own.length === 0) return [];
-    const numbers = own.flatMap((joint) => joint.number ?? []);
-    return [{ partKey, leader, text: numbers.join(', '), isClosed: own.some((joint) => joint.number === null) }];
-  });
 }

@@ -35,18 +35,20 @@ export function OpenStation() {
         </>
       }
       isSticky={false}
+      lead={
+        opening.reasons.length === 0 ? (
+          <EmptyNote title="Nothing is opened.">
+            {!specimen.casting
+              ? 'Settle the casting at Identify: its joints come with it.'
+              : view.job.scope === 'clean only'
+                ? 'It is only cleaned, so it stays closed.'
+                : 'No joint of it is known.'}
+          </EmptyNote>
+        ) : (
+          <OpeningVerdict opening={opening} />
+        )
+      }
     >
-      {opening.reasons.length === 0 ? (
-        <EmptyNote title="Nothing is opened.">
-          {!specimen.casting
-            ? 'Settle the casting at Identify: its joints come with it.'
-            : view.job.scope === 'clean only'
-              ? 'It is only cleaned, so it stays closed.'
-              : 'No joint of it is known.'}
-        </EmptyNote>
-      ) : (
-        <OpeningVerdict opening={opening} />
-      )}
       {openWants.length > 0 && opening.reasons.length > 0 && (
         <p className="border-l-4 border-ink pl-3">
           <strong>Not in hand yet:</strong>{' '}
