@@ -71,7 +71,9 @@ describe('survey and opening', () => {
       await post('findings', { ...broken, note: 'And again.' }).expect(201);
       expect((await view('sg-02')).specimens[0]!.wants).length(1);
       await bench.http.delete(`/api/findings/${(body as Finding).id}?version=1`).expect(204);
-      expect((await view('sg-02')).specimens[0]!.wants).length(0);
+      const after = (await view('sg-02')).specimens[0]!;
+      expect(after.wants).length(0);
+      expect(after.parts.find((part) => part.key === 'hopper')!.state).equal('worn');
     });
 
     it('a part written down as missing is wanted too', async () => {

@@ -36,7 +36,9 @@ describe('schema', () => {
   });
 });
 
-describe('demo data', () => {
+describe('demo data', function () {
+  // Drawing its photographs takes most of the time.
+  this.timeout(60_000);
   let bench: TestBench;
   before(async () => void (bench = await createTestBench()));
   after(() => bench.clear());

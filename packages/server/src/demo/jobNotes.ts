@@ -70,6 +70,8 @@ export interface JobNote {
   readonly decisions?: readonly (readonly [school: string, option: string, reason: string])[];
   readonly specimens: readonly SpecimenNote[];
   readonly photographed: boolean;
+  /** Measured on, so drawn in more detail. */
+  readonly hasFinePhotos?: true;
   /** The side whose photograph is straightened and measured already. */
   readonly measured?: 'left';
   readonly signedOff?: string;

@@ -39,14 +39,16 @@ export interface PhotoTruth {
 }
 
 const MARGIN_MM = 10;
+const EDGE_MM = 6;
 
 /** The model, and the card under it in the same plane. */
 export function createScene(sitter: Sitter, seed: number): Scene {
   const { view, rearAxle } = sitter;
   const card = placeCard(view);
-  const widthMm = Math.max(view.widthMm, BENCH_CARD.widthMm) + 8 * MARGIN_MM;
-  const heightMm = card.top + BENCH_CARD.heightMm + 7 * MARGIN_MM;
-  const [left, top] = [view.widthMm / 2 - widthMm / 2, -4 * MARGIN_MM];
+  // No wider than what stands in it: beside that there is paper, which costs nothing to draw.
+  const widthMm = Math.max(view.widthMm, BENCH_CARD.widthMm) + 2 * EDGE_MM;
+  const heightMm = card.top + BENCH_CARD.heightMm + 2 * EDGE_MM;
+  const [left, top] = [view.widthMm / 2 - widthMm / 2, -EDGE_MM];
   const present = view.shapes.filter(
     (shape) => !shape.hidden && sitter.parts.find((part) => part.key === shape.partKey)?.state !== 'missing',
   );

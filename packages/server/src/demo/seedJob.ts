@@ -286,8 +286,9 @@ const SHOTS = [
 
 /** Beside the photographs: what is known of each, for those who measure on them. */
 export const TRUTH_FOLDER = 'truth';
-const PHOTO_SIZE = { widthPx: 1024, heightPx: 768 };
-const PHOTO_PX_PER_MM = 8;
+/** Pictures that are measured on are finer; drawing them is most of the demo's start. */
+const FINE = { size: { widthPx: 1024, heightPx: 768 }, pixelsPerMm: 8 };
+const COARSE = { size: { widthPx: 720, heightPx: 540 }, pixelsPerMm: 5.5 };
 
 async function seedPhotos(
   manager: EntityManager,
@@ -323,11 +324,9 @@ async function seedPhotos(
         : {}),
     };
     const seed = i + 1;
-    const camera = aimCamera(sitter, PHOTO_SIZE, seed);
-    const stored = await storePhoto(
-      folder,
-      await renderPhoto(createScene(sitter, seed), camera, seed, PHOTO_PX_PER_MM),
-    );
+    const { size, pixelsPerMm } = note.hasFinePhotos ? FINE : COARSE;
+    const camera = aimCamera(sitter, size, seed);
+    const stored = await storePhoto(folder, await renderPhoto(createScene(sitter, seed), camera, seed, pixelsPerMm));
     const id = `${jobId}.${stage}-${side}`;
     await mkdir(join(folder, TRUTH_FOLDER), { recursive: true });
     const truth = describeTruth(sitter, camera);
@@ -360,7 +359,7 @@ async function seedMeasure(
   hubs: readonly Point[],
 ): Promise<void> {
   const measure = { kind: 'length', points: hubs.slice(0, 2), nearerMm: 0, distanceMm: null } as const;
-  const { value, sd } = computePhotoMeasure(control, PHOTO_SIZE, measure);
+  const { value, sd } = computePhotoMeasure(control, FINE.size, measure);
   const row = { ...measure, points: [...measure.points], photoId, label: 'wheelbase', value, sd };
   await manager.insert(PhotoMeasureRow, { id: `${photoId}.wheelbase`, version: 1, ...row });
 }

@@ -36,7 +36,13 @@ export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id
   });
 }
 
-/** A finding that was a mistake takes its want along, unless somebody has worked on that. */
+/**
+ * A finding that was a mistake takes its want along, unless somebody has worked on that. The part counts as worn again:
+ * what it was called before is not known any more.
+ */
 export async function dropUntouchedWant(manager: EntityManager, finding: FindingRow): Promise<void> {
-  await manager.delete(WantRow, { id: wantOf(finding.id), version: 1, state: 'open' });
+  const dropped = await manager.delete(WantRow, { id: wantOf(finding.id), version: 1, state: 'open' });
+  if (!dropped.affected) return;
+  const part = await findRow(manager, SpecimenPartRow, finding.specimenPartId, 'This part');
+  await manager.update(SpecimenPartRow, { id: part.id }, { state: 'worn', version: part.version + 1 });
 }

@@ -34,11 +34,20 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
   const [strength, setStrength] = useState(80);
   const [nudge, setNudge] = useState({ x: 0, y: 0, turn: 0 });
   const other = others.find((one) => one.id === against) ?? null;
-  const under = useFlat(photo, worker);
-  const over = useFlat(other, worker);
+  const [round, setRound] = useState(0);
+  const under = useFlat(photo, worker, round);
+  const over = useFlat(other, worker, round);
   const clip = useId();
   const view = specimen.casting?.casting.drawing.views.find((one) => one.view === VIEW_OF[photo.side]);
-  if (under.problem) return <p>▲ {under.problem}</p>;
+  if (under.problem)
+    return (
+      <p className="flex items-center gap-3">
+        ▲ {under.problem}
+        <button type="button" className="plain-button" onClick={() => setRound(round + 1)}>
+          Straighten it again
+        </button>
+      </p>
+    );
   if (!under.flat)
     return (
       <p role="status" className="flex items-center gap-3">
@@ -131,7 +140,7 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
 }
 
 /** Straightens a picture in the worker and keeps its address as long as it is shown. */
-function useFlat(photo: Photo | null, worker: PhotoWorker) {
+function useFlat(photo: Photo | null, worker: PhotoWorker, round: number) {
   const [got, setGot] = useState<{ flat: (FlatPicture & { url: string }) | null; problem: string | null }>({
     ...{ flat: null, problem: null },
   });
@@ -158,7 +167,7 @@ function useFlat(photo: Photo | null, worker: PhotoWorker) {
     };
     // The worker's functions change with its progress; the question does not.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [control, hash]);
+  }, [control, hash, round]);
   return got;
 }
 

@@ -17,11 +17,13 @@ import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 interface MeasureToolProps {
   readonly photo: Photo;
+  readonly kind: PhotoMeasureKind;
+  readonly onKind: (kind: PhotoMeasureKind) => void;
   readonly points: readonly Point[];
   readonly onClear: () => void;
 }
 
-export const POINT_WORDS: Readonly<Record<PhotoMeasureKind, readonly string[]>> = {
+const POINT_WORDS: Readonly<Record<PhotoMeasureKind, readonly string[]>> = {
   length: ['one end', 'the other end'],
   diameter: ['the rim', 'the rim elsewhere', 'the rim a third time'],
   angle: ['the corner', 'one arm', 'the other arm'],
@@ -35,24 +37,22 @@ const LABELS: Readonly<Record<PhotoMeasureKind, string>> = {
 };
 
 /** One measure: what, its points, how near its plane lies; the value follows every point. */
-export function MeasureTool({ photo, points, onClear }: MeasureToolProps) {
+export function MeasureTool({ photo, kind, onKind, points, onClear }: MeasureToolProps) {
   const dispatch = useAppDispatch();
-  const [kind, setKind] = useState<PhotoMeasureKind>('length');
-  const [label, setLabel] = useState(LABELS.length);
+  const [label, setLabel] = useState(LABELS[kind]);
   const [nearer, setNearer] = useState('0');
   const [distance, setDistance] = useState('');
   const [error, setError] = useState<AppError | null>(null);
   const choose = (next: PhotoMeasureKind) => {
-    setKind(next);
+    onKind(next);
     setLabel(LABELS[next]);
     onClear();
   };
   const depth = { nearerMm: Number(nearer) || 0, distanceMm: distance.trim() === '' ? null : Number(distance) };
   const needed = countPointsNeeded(kind);
-  const used = kind === 'diameter' ? points : points.slice(0, needed);
-  const read = used.length < needed ? null : tryMeasure(photo, kind, used, depth);
+  const read = points.length < needed ? null : tryMeasure(photo, kind, points, depth);
   const save = async () => {
-    const body: CreatePhotoMeasure = { photoId: photo.id, kind, label, points: [...used], ...depth };
+    const body: CreatePhotoMeasure = { photoId: photo.id, kind, label, points: [...points], ...depth };
     const problem = await dispatch(
       createRow({ kind: 'photo-measures', body: { ...body }, label: `measured ${label}`, isShownInPlace: true }),
     ).unwrap();
@@ -73,7 +73,7 @@ export function MeasureTool({ photo, points, onClear }: MeasureToolProps) {
       </fieldset>
       <p role="status" className="text-act font-semibold">
         {read === null
-          ? `Point at ${POINT_WORDS[kind][used.length]}.`
+          ? `Point at ${POINT_WORDS[kind][points.length]}.`
           : typeof read === 'string'
             ? `▲ ${read}`
             : formatMeasured(read, kind)}

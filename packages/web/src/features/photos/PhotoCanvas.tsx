@@ -1,5 +1,5 @@
 import type { Photo, Point } from '@sardonyx/core';
-import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 
 interface PhotoCanvasProps {
   readonly photo: Photo;
@@ -39,7 +39,15 @@ export function PhotoCanvas({
   const svg = useRef<SVGSVGElement>(null);
   const press = useRef<{ x: number; y: number; part: Part; point: number | null; hasMoved: boolean } | null>(null);
   const shown = { width: width / part.zoom, height: height / part.zoom };
-  const k = 1 / (part.zoom * (svg.current ? svg.current.clientWidth / width || 1 : 0.6));
+  const [k, setK] = useState(1);
+  useLayoutEffect(() => {
+    const own = svg.current!;
+    const read = () => setK(1 / (own.getScreenCTM()?.a || 1));
+    const watch = new ResizeObserver(read);
+    watch.observe(own);
+    read();
+    return () => watch.disconnect();
+  }, [part.zoom]);
 
   const toPicture = (event: { clientX: number; clientY: number }): Point => {
     const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse());

@@ -1,5 +1,5 @@
 import type { JobView } from '@sardonyx/contract';
-import type { Photo, PhotoMeasure, Point } from '@sardonyx/core';
+import { countPointsNeeded, type Photo, type PhotoMeasure, type PhotoMeasureKind, type Point } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useGetJobQuery } from '../../shared/api/api.ts';
@@ -16,6 +16,7 @@ import { PinFindings, pinOf } from './PinFindings.tsx';
 import { describeControl, Straighten } from './Straighten.tsx';
 import { usePhotoWorker } from './worker/usePhotoWorker.ts';
 
+const MOST_RIM_POINTS = 24;
 const TOOLS = ['straighten', 'measure', 'pin', 'compare'] as const;
 type Tool = (typeof TOOLS)[number];
 const TOOL_WORDS: Readonly<Record<Tool, string>> = {
@@ -68,13 +69,16 @@ function PhotoBench({ view, photo }: { readonly view: JobView; readonly photo: P
     setFinding(null);
   };
   const needsPoints = tool === 'straighten' || (tool === 'measure' && photo.control !== null);
+  const [kind, setKind] = useState<PhotoMeasureKind>('length');
   const [isSnapping, setSnapping] = useState(false);
+  // A rim takes as many points as somebody likes to set.
+  const most = tool === 'straighten' ? 4 : kind === 'diameter' ? MOST_RIM_POINTS : countPointsNeeded(kind);
   const addPoint = async (point: Point) => {
     const edge =
       tool === 'measure' && isSnapping
         ? await worker.snap(`/api/photos/${photo.hash}/full`, point).catch(() => null)
         : null;
-    setPoints((before) => (tool === 'straighten' && before.length >= 4 ? before : [...before, edge ?? point]));
+    setPoints((before) => (before.length >= most ? before : [...before, edge ?? point]));
   };
   const canPoint = !isClosed && (tool === 'pin' ? finding !== null : needsPoints);
   const add = canPoint ? (point: Point) => void (tool === 'pin' ? pin(point) : addPoint(point)) : null;
@@ -164,7 +168,7 @@ function PhotoBench({ view, photo }: { readonly view: JobView; readonly photo: P
             ))}
           {tool === 'measure' && photo.control && !isClosed && (
             <>
-              <MeasureTool photo={photo} points={points} onClear={() => setPoints([])} />
+              <MeasureTool photo={photo} kind={kind} onKind={setKind} points={points} onClear={() => setPoints([])} />
               <label className="flex min-h-9 items-center gap-2">
                 <input type="checkbox" checked={isSnapping} onChange={(event) => setSnapping(event.target.checked)} />
                 Snap each point to the nearest edge
