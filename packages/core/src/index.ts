@@ -147,6 +147,7 @@ export type {
 } from './assembly/openingModel.ts';
 export type { ChosenOpening } from './plan/chooseOpening.ts';
 export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
+export type { PlanRows } from './plan/createPlanParts.ts';
 export type { Pieces } from './plan/describePieces.ts';
 export type { HazardCard } from './process/hazardCards.ts';
 export type {

@@ -1,14 +1,17 @@
 import type { Area, CoatingLayer, Finding, SpecimenPart, Want } from '../model/workpiece.ts';
 import type { PlanPart } from './planTypes.ts';
 
-/** What one specimen's plan needs of its rows. Layers come in the order they lie on each other. */
-export function createPlanParts(rows: {
-  readonly parts: readonly SpecimenPart[];
-  readonly areas: readonly Area[];
-  readonly layers: readonly CoatingLayer[];
-  readonly findings: readonly Finding[];
-  readonly wants: readonly Want[];
-}): PlanPart[] {
+/** The rows of one specimen, so far as its plan looks at them. Layers come in the order they lie on each other. */
+export interface PlanRows {
+  readonly parts: readonly Omit<SpecimenPart, 'version' | 'specimenId' | 'origin' | 'originNote'>[];
+  readonly areas: readonly Omit<Area, 'version'>[];
+  readonly layers: readonly Pick<CoatingLayer, 'areaId' | 'stage' | 'kind' | 'name' | 'colourHex' | 'factory'>[];
+  readonly findings: readonly Pick<Finding, 'specimenPartId' | 'kind' | 'severity' | 'note'>[];
+  readonly wants: readonly Pick<Want, 'id' | 'specimenPartId' | 'what' | 'state'>[];
+}
+
+/** What one specimen's plan needs of its rows. */
+export function createPlanParts(rows: PlanRows): PlanPart[] {
   return rows.parts.map((part) => {
     const areas = rows.areas.filter((area) => area.specimenPartId === part.id);
     const layersOf = (stage: CoatingLayer['stage']) =>

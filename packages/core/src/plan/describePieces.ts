@@ -24,9 +24,12 @@ export interface Masking {
 export function describePieces(parts: readonly PlanPart[], closed: readonly ClosedJoint[]): Pieces {
   const present = parts.filter((part) => part.state !== 'missing');
   const groups = joinParts(present, closed);
-  const pieceOf = (partKey: string) => groups.find((group) => group.some((part) => part.key === partKey)) ?? [];
-  const neighboursOf = (partKey: string) => pieceOf(partKey).filter((part) => part.key !== partKey);
-  const isLeftAlone = (partKey: string) => pieceOf(partKey).some(isPestSuspect);
+  const pieces = new Map(groups.flatMap((group) => group.map((part) => [part.key, group] as const)));
+  const neighbours = new Map(
+    present.map((part) => [part.key, pieces.get(part.key)!.filter((other) => other !== part)] as const),
+  );
+  const neighboursOf = (partKey: string) => neighbours.get(partKey) ?? [];
+  const isLeftAlone = (partKey: string) => pieces.get(partKey)?.some(isPestSuspect) ?? false;
   const findShelteredPlastic = (partKey: string) =>
     neighboursOf(partKey).find((part) => !isMetal(part.material)) ?? null;
   const treatments = new Map(present.map((part) => [part.key, chooseTreatment(part)]));

@@ -1,4 +1,4 @@
-import type { TaskLink } from '../model/work.ts';
+import type { TaskLink, TaskTag } from '../model/work.ts';
 import { STATIONS } from '../model/stations.ts';
 import { ORDER_RULES, type OrderRule } from './orderRules.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
@@ -15,9 +15,10 @@ export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): Map<st
     const own = found.get(after.key)!;
     if (before.key !== after.key && !own.has(before.key)) own.set(before.key, { key: before.key, rule, because });
   };
+  const tagged = indexByTag(tasks);
   for (const rule of ORDER_RULES.filter((candidate) => isInForce(candidate, input.decisions))) {
-    const earlier = tasks.filter((task) => task.tags.some((tag) => rule.before.includes(tag)));
-    const later = tasks.filter((task) => task.tags.some((tag) => rule.after.includes(tag)));
+    const earlier = tagged(rule.before);
+    const later = tagged(rule.after);
     for (const before of earlier)
       for (const after of later) if (isInScope(rule, before, after)) add(before, after, rule.id, rule.because);
   }
@@ -82,14 +83,27 @@ function addBenchOrder(
   add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
 ): void {
   const rank = (task: TaskDraft) => STATIONS.indexOf(task.station);
-  for (const before of tasks) {
-    for (const after of tasks) {
-      if (rank(before) >= rank(after)) continue;
-      if (after.tags.includes('sign off')) add(before, after, 'bench', 'a record is signed when the work is done');
-      else if (before.partKeys.some((key) => after.partKeys.includes(key)))
-        add(before, after, 'bench', 'the part passes the stations in order');
-    }
+  for (const after of tasks.filter((task) => task.tags.includes('sign off')))
+    for (const before of tasks)
+      if (rank(before) < rank(after)) add(before, after, 'bench', 'a record is signed when the work is done');
+  for (const partKey of new Set(tasks.flatMap((task) => task.partKeys))) {
+    const own = tasks.filter((task) => task.partKeys.includes(partKey));
+    for (const before of own)
+      for (const after of own)
+        if (rank(before) < rank(after)) add(before, after, 'bench', 'the part passes the stations in order');
   }
+}
+
+/** The tasks that bear one of several tags, in plan order. */
+function indexByTag(tasks: readonly TaskDraft[]): (tags: readonly TaskTag[]) => TaskDraft[] {
+  const places = new Map<TaskTag, number[]>();
+  tasks.forEach((task, i) => {
+    for (const tag of task.tags) places.set(tag, [...(places.get(tag) ?? []), i]);
+  });
+  return (tags) => {
+    const own = new Set(tags.flatMap((tag) => places.get(tag) ?? []));
+    return [...own].sort((a, b) => a - b).map((i) => tasks[i]!);
+  };
 }
 
 function isInForce(rule: OrderRule, decisions: Readonly<Record<string, string>>): boolean {

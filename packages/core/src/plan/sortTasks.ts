@@ -53,17 +53,26 @@ export function reduceLinks(
   order: readonly string[],
   links: ReadonlyMap<string, readonly TaskLink[]>,
 ): Map<string, TaskLink[]> {
-  const ancestors = new Map<string, Set<string>>();
+  const place = new Map(order.map((key, i) => [key, i]));
+  const words = Math.ceil(order.length / 32);
+  // One bit for every task that must come before, whether it is named or follows from what is.
+  const ancestors = order.map(() => new Uint32Array(words));
   const reduced = new Map<string, TaskLink[]>();
-  for (const key of order) {
+  order.forEach((key, i) => {
     const own = links.get(key)!;
-    const implied = new Set<string>();
-    for (const link of own) for (const ancestor of ancestors.get(link.key)!) implied.add(ancestor);
+    const implied = ancestors[i]!;
+    for (const link of own) {
+      const theirs = ancestors[place.get(link.key)!]!;
+      for (let word = 0; word < words; word++) implied[word]! |= theirs[word]!;
+    }
     reduced.set(
       key,
-      own.filter((link) => !implied.has(link.key)),
+      own.filter((link) => !hasBit(implied, place.get(link.key)!)),
     );
-    ancestors.set(key, new Set([...implied, ...own.map((link) => link.key)]));
-  }
+    for (const link of own) setBit(implied, place.get(link.key)!);
+  });
   return reduced;
 }
+
+const hasBit = (bits: Uint32Array, at: number) => (bits[at >> 5]! & (1 << (at & 31))) !== 0;
+const setBit = (bits: Uint32Array, at: number) => void (bits[at >> 5]! |= 1 << (at & 31));

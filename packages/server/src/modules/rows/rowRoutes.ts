@@ -43,7 +43,8 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         const before = await findRow(manager, kind.type, request.params.id, kind.what);
         const jobBefore = await findOpenJob(manager, kind, before);
         const after = { ...before, ...changes };
-        const jobAfter = await findOpenJob(manager, kind, after);
+        const jobAfter = await kind.jobOf(manager, after as never);
+        if (jobAfter !== jobBefore) await assertJobIsOpen(manager, jobAfter);
         await kind.check?.(manager, after as never);
         const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
         await kind.afterSave?.(manager, saved as never, before as never);

@@ -1,64 +1,43 @@
-import {
-  chooseOpening,
-  createPlanParts,
-  explainJoint,
-  listJoints,
-  type OpeningQuestion,
-  type PlanInput,
-} from '@sardonyx/core';
-import { In, type EntityManager } from 'typeorm';
-import { JointRow } from '../../entities/catalogue.ts';
-import { DecisionRow, TaskRow, type JobRow } from '../../entities/work.ts';
-import {
-  AreaRow,
-  CoatingLayerRow,
-  FindingRow,
-  FoundJointRow,
-  JointWishRow,
-  SpecimenPartRow,
-  WantRow,
-  type SpecimenRow,
-} from '../../entities/workpiece.ts';
+import { chooseOpening, explainJoint, type OpeningQuestion, type PlanInput } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import type { JobRow } from '../../entities/work.ts';
+import type { SpecimenRow } from '../../entities/workpiece.ts';
+import { readOpeningQuestion } from './readOpeningQuestion.ts';
 
 /** Gathers everything that the plan of one specimen is made from, its opening chosen. */
 export async function createPlanInput(manager: EntityManager, job: JobRow, specimen: SpecimenRow): Promise<PlanInput> {
   const question = await readOpeningQuestion(manager, job, specimen);
   const { scope, parts, decisions } = question;
-  const chosen = chooseOpening(question);
-  const opening = chosen.opening.map((joint) => ({ ...joint, because: explainJoint(question, chosen, joint.key) }));
-  return { scope, parts, decisions, opening, closed: chosen.closed };
+  return { scope, parts, decisions, ...openAsBefore(specimen.id, question) };
 }
 
-async function readOpeningQuestion(
-  manager: EntityManager,
-  job: JobRow,
-  { id: specimenId, castingId }: SpecimenRow,
-): Promise<OpeningQuestion> {
-  const parts = await manager.findBy(SpecimenPartRow, { specimenId });
-  const ofParts = { specimenPartId: In(parts.map((part) => part.id)) };
-  const areas = await manager.findBy(AreaRow, ofParts);
-  const decisions = await manager.findBy(DecisionRow, { jobId: job.id });
-  return {
-    scope: job.scope,
-    decisions: Object.fromEntries(decisions.map((decision) => [decision.school, decision.option])),
-    parts: createPlanParts({
-      parts,
-      areas,
-      layers: await manager.find(CoatingLayerRow, {
-        where: { areaId: In(areas.map((area) => area.id)) },
-        order: { seq: 'ASC' },
-      }),
-      findings: await manager.findBy(FindingRow, ofParts),
-      wants: await manager.findBy(WantRow, ofParts),
-    }),
-    joints: listJoints(
-      castingId ? await manager.findBy(JointRow, { castingId }) : [],
-      await manager.findBy(FoundJointRow, { specimenId }),
-      await manager.findBy(JointWishRow, { specimenId }),
-      await manager.find(TaskRow, {
-        where: { specimenId, station: 'open' },
-        select: { key: true, title: true, state: true },
-      }),
-    ),
+type Opening = Pick<PlanInput, 'opening' | 'closed'>;
+
+/** The last opening of every specimen. Most edits (a note, a want's date) leave the question as it was. */
+const lastOpenings = new Map<string, { readonly question: string; readonly opening: Opening }>();
+
+function openAsBefore(specimenId: string, question: OpeningQuestion): Opening {
+  const asked = JSON.stringify(selectAsked(question));
+  const last = lastOpenings.get(specimenId);
+  if (last?.question === asked) return last.opening;
+  const chosen = chooseOpening(question);
+  const opening = {
+    opening: chosen.opening.map((joint) => ({ ...joint, because: explainJoint(question, chosen, joint.key) })),
+    closed: chosen.closed,
   };
+  lastOpenings.set(specimenId, { question: asked, opening });
+  return opening;
 }
+
+/** All that the opening looks at: not what findings and wants say in words. */
+const selectAsked = ({ scope, decisions, parts, joints }: OpeningQuestion) => [
+  scope,
+  decisions,
+  joints,
+  parts.map((part) => [
+    ...[part.key, part.name, part.role, part.material, part.state, part.painted, part.foundColour],
+    part.coats.map((coat) => [coat.areaKind, coat.kind, coat.name, coat.colourHex]),
+    part.findings.map((finding) => [finding.kind, finding.severity]),
+    part.wants.map((want) => want.state),
+  ]),
+];
