@@ -111,6 +111,7 @@ await Promise.all([
     'e2e/firstRun.test.ts',
     'e2e/evening.test.ts',
     'e2e/identify.test.ts',
+    'e2e/strip.test.ts',
   ]),
 ]);
 await rm(reports, { recursive: true, force: true });

@@ -57,6 +57,11 @@ export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 export { planOpening } from './assembly/planOpening.ts';
 export { USUAL_WAYS } from './assembly/usualWays.ts';
 export { RISK_WEIGHT_MIN } from './assembly/openingModel.ts';
+export { adviseCausticBath, CAUSTIC } from './process/causticBath.ts';
+export { listMaterials } from './process/listMaterials.ts';
+export { judgePart } from './process/judgePart.ts';
+export { judgeMaterial } from './process/processTable.ts';
+export { ADDED_MATERIALS, PROCESSES, TREATED_MATERIALS } from './process/processes.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';
 export { needsStopCheck } from './plan/needsStopCheck.ts';
@@ -149,6 +154,9 @@ export type { ChosenOpening } from './plan/chooseOpening.ts';
 export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
 export type { PlanRows } from './plan/createPlanParts.ts';
 export type { Pieces } from './plan/describePieces.ts';
+export type { CausticAdvice, CausticBath } from './process/causticBath.ts';
+export type { PartVerdict } from './process/judgePart.ts';
+export type { AddedMaterial, Process, ProcessCell, TreatedMaterial, Verdict } from './process/processes.ts';
 export type { HazardCard } from './process/hazardCards.ts';
 export type {
   CompiledPlan,

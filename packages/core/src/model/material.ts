@@ -10,13 +10,34 @@ export const MATERIALS = [
   'vacuum-plated plastic',
   'clear styrene',
   'hard plastic',
+  'ABS',
   'PVC',
+  'polyethylene',
+  'nylon',
+  'acrylic',
+  'polycarbonate',
+  'acetate or celluloid',
   'unknown plastic',
   'rubber',
   'resin print',
   'paper',
 ] as const;
 export type Material = (typeof MATERIALS)[number];
+
+/** Soft or brittle when warm, and each stands other liquids. "Hard plastic" is styrene or ABS, nobody knows which. */
+export const PLASTICS: readonly Material[] = [
+  'vacuum-plated plastic',
+  'clear styrene',
+  'hard plastic',
+  'ABS',
+  'PVC',
+  'polyethylene',
+  'nylon',
+  'acrylic',
+  'polycarbonate',
+  'acetate or celluloid',
+  'unknown plastic',
+];
 
 const METALS: ReadonlySet<Material> = new Set<Material>([
   'zinc alloy',

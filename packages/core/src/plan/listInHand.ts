@@ -1,5 +1,5 @@
 import type { JointKind } from '../model/catalogue.ts';
-import type { Material } from '../model/material.ts';
+import { PLASTICS, type Material } from '../model/material.ts';
 import type { PlanJoint, PlanPart } from './planTypes.ts';
 
 /** What closes a joint again, so that it lies on the bench before the joint is opened. */
@@ -16,14 +16,7 @@ const TO_CLOSE: Readonly<Record<JointKind, string>> = {
   'push fit': '',
 };
 
-const BRITTLE: ReadonlySet<Material> = new Set<Material>([
-  'clear styrene',
-  'hard plastic',
-  'vacuum-plated plastic',
-  'unknown plastic',
-  'PVC',
-  'rubber',
-]);
+const BRITTLE: ReadonlySet<Material> = new Set<Material>([...PLASTICS, 'rubber']);
 
 /** What to have in hand before a joint is opened: what closes it again, and a replacement for what is likely to break. */
 export function listInHand(joint: PlanJoint, parts: readonly PlanPart[]): string[] {

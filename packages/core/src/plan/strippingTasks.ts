@@ -149,7 +149,7 @@ function mergeByKey(tasks: readonly TaskDraft[]): TaskDraft[] {
 function createRepairTasks(part: PlanPart, pieces: Pieces): TaskDraft[] {
   const name = part.name.toLowerCase();
   return part.findings.flatMap((finding): TaskDraft[] => {
-    const because = `Finding: ${finding.kind}${finding.note ? `, ${finding.note}` : ''}.`;
+    const because = `Finding: ${finding.kind}${finding.note ? `, ${finding.note.replace(/\.$/, '')}` : ''}.`;
     if (finding.kind === 'bent' && part.material === 'zinc alloy' && !isBentInCompany(part, pieces)) {
       return [
         {

@@ -37,6 +37,18 @@ const CARDS: readonly HazardCard[] = [
     waste: 'Flakes, sludge and wipes to the hazardous-waste depot, never in the sink or bin.',
   },
   {
+    key: 'caustic-bath',
+    title: 'Caustic bath',
+    hurts:
+      'Burns skin and blinds; the bath heats itself up. Zinc gives off hydrogen, aluminium makes it boil over violently.',
+    wear: 'Goggles and face shield, long chemical-resistant gloves, apron, closed shoes.',
+    air: 'Outdoors or moving air, lid resting and never closed. No flame or spark in the room. Never unattended, children and pets away.',
+    neverMix:
+      'Pure sodium hydroxide only: no drain cleaner, acid, bleach or ammonium salts. Never water onto crystals.',
+    firstAction: 'Skin or eyes: water at once for 20 minutes and the emergency number. Never acid.',
+    waste: 'Liquor with paint sludge goes to the hazardous-waste depot.',
+  },
+  {
     key: 'spraying',
     title: 'Spraying paint',
     hurts:

@@ -4,6 +4,8 @@ import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { PlanBath } from './strip/PlanBath.tsx';
+import { WhatItStands } from './strip/WhatItStands.tsx';
 import { MeantToBeThere } from './strip/MeantToBeThere.tsx';
 
 /** Paint off, wash, inspect, mend: each task with its hazard and its clock. */
@@ -21,17 +23,24 @@ export function StripStation() {
       model={
         <>
           <PartMapView marks={left} markWord="tasks left" />
-          <p className="text-note text-soft-ink">Figures count what is left to do on a part.</p>
+          <p className="text-note text-soft-ink">
+            Figures count what is left to do on a part. Click one to see what may touch it.
+          </p>
+          <WhatItStands />
+          <PlanBath />
         </>
       }
+      isSticky={false}
+      lead={
+        <Verdict rest="Treat all paint as leaded until the metal is bare: everything stays wet.">
+          {total === 0
+            ? 'Nothing to strip or mend.'
+            : done === total
+              ? 'Bare, mended and ready for primer.'
+              : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands, ${formatMinutes(waitingLeftMin)} of watching and waiting.`}
+        </Verdict>
+      }
     >
-      <Verdict rest="Treat all paint as leaded until the metal is bare: everything stays wet.">
-        {total === 0
-          ? 'Nothing to strip or mend.'
-          : done === total
-            ? 'Bare, mended and ready for primer.'
-            : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands, ${formatMinutes(waitingLeftMin)} of watching and waiting.`}
-      </Verdict>
       <MeantToBeThere />
       <TaskList station="strip" />
     </Zones>
