@@ -1,3 +1,18 @@
+/** Soft or brittle when warm, and each stands other liquids. "Hard plastic" is styrene or ABS, nobody knows which. */
+export const PLASTICS = [
+  'vacuum-plated plastic',
+  'clear styrene',
+  'hard plastic',
+  'ABS',
+  'PVC',
+  'polyethylene',
+  'nylon',
+  'acrylic',
+  'polycarbonate',
+  'acetate or celluloid',
+  'unknown plastic',
+] as const;
+
 export const MATERIALS = [
   'zinc alloy',
   'pest-suspect zinc',
@@ -7,37 +22,12 @@ export const MATERIALS = [
   'plated or unknown wire',
   'aluminium',
   'brass',
-  'vacuum-plated plastic',
-  'clear styrene',
-  'hard plastic',
-  'ABS',
-  'PVC',
-  'polyethylene',
-  'nylon',
-  'acrylic',
-  'polycarbonate',
-  'acetate or celluloid',
-  'unknown plastic',
+  ...PLASTICS,
   'rubber',
   'resin print',
   'paper',
 ] as const;
 export type Material = (typeof MATERIALS)[number];
-
-/** Soft or brittle when warm, and each stands other liquids. "Hard plastic" is styrene or ABS, nobody knows which. */
-export const PLASTICS: readonly Material[] = [
-  'vacuum-plated plastic',
-  'clear styrene',
-  'hard plastic',
-  'ABS',
-  'PVC',
-  'polyethylene',
-  'nylon',
-  'acrylic',
-  'polycarbonate',
-  'acetate or celluloid',
-  'unknown plastic',
-];
 
 const METALS: ReadonlySet<Material> = new Set<Material>([
   'zinc alloy',

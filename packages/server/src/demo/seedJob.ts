@@ -14,13 +14,12 @@ import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../entities/catalogue.ts';
 import { PaintProductRow } from '../entities/paint.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../entities/work.ts';
+import { PhotoMeasureRow, PhotoRow } from '../entities/photo.ts';
 import {
   AreaRow,
   CoatingLayerRow,
   FindingRow,
   ObservationRow,
-  PhotoMeasureRow,
-  PhotoRow,
   SpecimenPartRow,
   SpecimenRow,
   WantRow,

@@ -1,8 +1,12 @@
 import * as catalogue from './catalogue.ts';
 import * as house from './house.ts';
+import * as opening from './opening.ts';
 import * as paint from './paint.ts';
+import * as photo from './photo.ts';
 import * as work from './work.ts';
 import * as workpiece from './workpiece.ts';
 
 /** Every table, for the data source. */
-export const ENTITIES = [catalogue, house, work, paint, workpiece].flatMap((room) => Object.values(room));
+export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening].flatMap((room) =>
+  Object.values(room),
+);

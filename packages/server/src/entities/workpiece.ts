@@ -2,11 +2,8 @@ import type {
   AreaKind,
   Certainty,
   CoatingLayer,
-  ComingOff,
   FindingKind,
   FindingUnit,
-  JointKind,
-  JointWish,
   LayerKind,
   LayerStage,
   Material,
@@ -14,10 +11,6 @@ import type {
   Origin,
   PartRole,
   PartState,
-  Photo,
-  PhotoControl,
-  PhotoMeasureKind,
-  Point,
   SizeName,
   SourceCertainty,
   WantState,
@@ -306,135 +299,4 @@ export class WantRow extends VersionedRow {
 
   @References(() => SpecimenPartRow, 'specimenPartId')
   specimenPart?: Relation<SpecimenPartRow>;
-}
-
-@Entity('photo')
-export class PhotoRow extends VersionedRow {
-  @Index()
-  @Column('text')
-  jobId!: string;
-
-  @Column('text', { nullable: true })
-  specimenId!: string | null;
-
-  @Column('text')
-  stage!: Photo['stage'];
-
-  @Column('text')
-  side!: Photo['side'];
-
-  @Column('text')
-  caption!: string;
-
-  @Column('text')
-  hash!: string;
-
-  @Column('integer')
-  widthPx!: number;
-
-  @Column('integer')
-  heightPx!: number;
-
-  @Column('text')
-  takenAt!: string;
-
-  @Column('simple-json', { nullable: true })
-  control!: PhotoControl | null;
-
-  @References(() => JobRow, 'jobId')
-  job?: Relation<JobRow>;
-
-  @References(() => SpecimenRow, 'specimenId', 'SET NULL')
-  specimen?: Relation<SpecimenRow>;
-}
-
-@Entity('photo_measure')
-export class PhotoMeasureRow extends VersionedRow {
-  @Index()
-  @Column('text')
-  photoId!: string;
-
-  @Column('text')
-  kind!: PhotoMeasureKind;
-
-  @Column('text')
-  label!: string;
-
-  @Column('simple-json')
-  points!: Point[];
-
-  @Column('real')
-  nearerMm!: number;
-
-  @Column('real', { nullable: true })
-  distanceMm!: number | null;
-
-  @Column('real')
-  value!: number;
-
-  @Column('real')
-  sd!: number;
-
-  @References(() => PhotoRow, 'photoId')
-  photo?: Relation<PhotoRow>;
-}
-
-@Unique(['specimenId', 'jointKey'])
-@Entity('joint_wish')
-export class JointWishRow extends VersionedRow {
-  @Column('text')
-  specimenId!: string;
-
-  @Column('text')
-  jointKey!: string;
-
-  @Column('text')
-  wish!: JointWish;
-
-  @Column('text')
-  reason!: string;
-
-  @References(() => SpecimenRow, 'specimenId')
-  specimen?: Relation<SpecimenRow>;
-}
-
-@Entity('found_joint')
-export class FoundJointRow extends VersionedRow {
-  @Index()
-  @Column('text')
-  specimenId!: string;
-
-  @Column('text')
-  kind!: JointKind;
-
-  @Column('text')
-  label!: string;
-
-  @Column('simple-json')
-  partKeys!: string[];
-
-  @References(() => SpecimenRow, 'specimenId')
-  specimen?: Relation<SpecimenRow>;
-}
-
-@Entity('coming_off')
-export class ComingOffRow extends VersionedRow {
-  @Index()
-  @Column('text')
-  specimenPartId!: string;
-
-  @Column('text')
-  fromSide!: ComingOff['fromSide'];
-
-  @Column('text')
-  note!: string;
-
-  @Column('text', { nullable: true })
-  photoId!: string | null;
-
-  @References(() => SpecimenPartRow, 'specimenPartId')
-  specimenPart?: Relation<SpecimenPartRow>;
-
-  @References(() => PhotoRow, 'photoId', 'SET NULL')
-  photo?: Relation<PhotoRow>;
 }

@@ -1,6 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import { JointRow } from '../../entities/catalogue.ts';
-import { FoundJointRow, SpecimenPartRow, SpecimenRow, type JointWishRow } from '../../entities/workpiece.ts';
+import { FoundJointRow, type JointWishRow } from '../../entities/opening.ts';
+import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
 

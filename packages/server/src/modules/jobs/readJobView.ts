@@ -2,17 +2,14 @@ import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
+import { ComingOffRow, FoundJointRow, JointWishRow } from '../../entities/opening.ts';
+import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
 import {
   AreaRow,
   CoatingLayerRow,
-  ComingOffRow,
   FindingRow,
-  FoundJointRow,
-  JointWishRow,
   MeasurementRow,
   ObservationRow,
-  PhotoMeasureRow,
-  PhotoRow,
   SourceRow,
   SpecimenPartRow,
   SpecimenRow,

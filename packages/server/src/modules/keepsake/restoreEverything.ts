@@ -3,7 +3,7 @@ import { mkdir, mkdtemp, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { unzipSync } from 'fflate';
 import { createDataSource, DATABASE_FILE, openDatabase } from '../../data-source.ts';
-import { PhotoRow } from '../../entities/workpiece.ts';
+import { PhotoRow } from '../../entities/photo.ts';
 import { badInput } from '../../http/errors.ts';
 import { MIGRATIONS } from '../../migrations/index.ts';
 import { inTurn, type Workroom } from '../../workroom.ts';

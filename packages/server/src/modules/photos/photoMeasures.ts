@@ -1,6 +1,6 @@
 import { computePhotoMeasure, InvalidInputError, solveHomography, type Measured } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
-import { PhotoMeasureRow, PhotoRow } from '../../entities/workpiece.ts';
+import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
 

@@ -5,7 +5,7 @@ import { DescribePhoto } from '@sardonyx/contract';
 import { Router } from 'express';
 import multer from 'multer';
 import { JobRow } from '../../entities/work.ts';
-import { PhotoRow } from '../../entities/workpiece.ts';
+import { PhotoRow } from '../../entities/photo.ts';
 import { badInput, notFound } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';

@@ -26,16 +26,13 @@ import {
 } from '@sardonyx/contract';
 import { FeatureStateRow } from '../../entities/catalogue.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
+import { ComingOffRow, FoundJointRow, JointWishRow } from '../../entities/opening.ts';
+import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
 import {
   CoatingLayerRow,
-  ComingOffRow,
   FindingRow,
-  FoundJointRow,
-  JointWishRow,
   MeasurementRow,
   ObservationRow,
-  PhotoMeasureRow,
-  PhotoRow,
   SpecimenPartRow,
   SpecimenRow,
   WantRow,

@@ -1,6 +1,7 @@
 import { CreateComingOff, CreateFoundJoint } from '@sardonyx/contract';
 import { JOINT_KINDS, PHOTO_SIDES, type SpecimenPart } from '@sardonyx/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
+import type { Row } from '../../../../shared/api/api.ts';
 import { createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/form/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
@@ -159,60 +160,59 @@ function HiddenJoint({ part }: { readonly part: SpecimenPart }) {
 /** What was written down so far; it comes back at Close. */
 function NotesSoFar() {
   const { specimen } = useJob();
-  const dispatch = useAppDispatch();
   const nameOf = (id: string) => specimen.parts.find((part) => part.id === id)?.name ?? 'A part';
   if (specimen.comingsOff.length + specimen.foundJoints.length === 0) return null;
   return (
     <ul aria-label="Written down so far" className="border-t border-hairline pt-2">
       {specimen.comingsOff.map((one) => (
-        <li key={one.id} className="flex items-baseline gap-3">
-          <span className="grow">
-            {nameOf(one.specimenPartId)}: off from the {one.fromSide}
-            {one.note && `, ${one.note}`}
-          </span>
-          <button
-            type="button"
-            className="quiet-button"
-            onClick={() =>
-              void dispatch(
-                deleteRow({
-                  kind: 'comings-off',
-                  row: one,
-                  keep: ['specimenPartId', 'fromSide', 'note', 'photoId'],
-                  label: 'removed the note',
-                }),
-              )
-            }
-          >
-            Remove
-            <span className="sr-only"> the note on the {nameOf(one.specimenPartId)}</span>
-          </button>
-        </li>
+        <Noted
+          key={one.id}
+          kind="comings-off"
+          row={one}
+          keep={['specimenPartId', 'fromSide', 'note', 'photoId']}
+          what={`the note on the ${nameOf(one.specimenPartId)}`}
+        >
+          {nameOf(one.specimenPartId)}: off from the {one.fromSide}
+          {one.note && `, ${one.note}`}
+        </Noted>
       ))}
       {specimen.foundJoints.map((joint) => (
-        <li key={joint.id} className="flex items-baseline gap-3">
-          <span className="grow">
-            Found: {joint.label}, {joint.kind}
-          </span>
-          <button
-            type="button"
-            className="quiet-button"
-            onClick={() =>
-              void dispatch(
-                deleteRow({
-                  kind: 'found-joints',
-                  row: joint,
-                  keep: ['specimenId', 'kind', 'label', 'partKeys'],
-                  label: `removed ${joint.label}`,
-                }),
-              )
-            }
-          >
-            Remove
-            <span className="sr-only"> {joint.label}</span>
-          </button>
-        </li>
+        <Noted
+          key={joint.id}
+          kind="found-joints"
+          row={joint}
+          keep={['specimenId', 'kind', 'label', 'partKeys']}
+          what={joint.label}
+        >
+          Found: {joint.label}, {joint.kind}
+        </Noted>
       ))}
     </ul>
+  );
+}
+
+interface NotedProps {
+  readonly kind: 'comings-off' | 'found-joints';
+  readonly row: Row;
+  readonly keep: readonly string[];
+  readonly what: string;
+  readonly children: ReactNode;
+}
+
+/** One thing written down, which can be taken away again. */
+function Noted({ kind, row, keep, what, children }: NotedProps) {
+  const dispatch = useAppDispatch();
+  return (
+    <li className="flex items-baseline gap-3">
+      <span className="grow">{children}</span>
+      <button
+        type="button"
+        className="quiet-button"
+        onClick={() => void dispatch(deleteRow({ kind, row, keep, label: `removed ${what}` }))}
+      >
+        Remove
+        <span className="sr-only"> {what}</span>
+      </button>
+    </li>
   );
 }
