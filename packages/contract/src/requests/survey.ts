@@ -36,19 +36,26 @@ const PIN_PLACE = /^(side|base|end|photo:[\w.:-]{1,120})$/;
 const PIN_WORDS = { message: 'A pin stands on a view of the drawing or on a photo.' };
 const MEASURED_WORDS = { message: 'What was measured, as a number.' };
 
+/** Several rules under one name, for fields that are made and changed alike. */
+const every =
+  (...rules: PropertyDecorator[]): PropertyDecorator =>
+  (target, key) => {
+    for (const rule of rules) rule(target, key);
+  };
+const IsPinPlace = () => every(IsChangedOrNull(), Matches(PIN_PLACE, PIN_WORDS));
+const IsPinCoordinate = () => every(IsChangedOrNull(), IsNumber(), Min(-50), Max(1000));
+const IsMeasuredValue = () =>
+  every(IsChangedOrNull(), IsNumber({}, MEASURED_WORDS), Min(-10000, MEASURED_WORDS), Max(10000, MEASURED_WORDS));
+
 export class CreateFinding {
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsIn(FINDING_KINDS) kind!: FindingKind;
   @IsInt() @Min(1) @Max(3) severity!: number;
   @IsString() @MaxLength(500) note!: string;
-  @IsChangedOrNull() @Matches(PIN_PLACE, PIN_WORDS) pinnedTo?: string | null;
-  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinX?: number | null;
-  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinY?: number | null;
-  @IsChangedOrNull()
-  @IsNumber({}, MEASURED_WORDS)
-  @Min(-10000, MEASURED_WORDS)
-  @Max(10000, MEASURED_WORDS)
-  measuredValue?: number | null;
+  @IsPinPlace() pinnedTo?: string | null;
+  @IsPinCoordinate() pinX?: number | null;
+  @IsPinCoordinate() pinY?: number | null;
+  @IsMeasuredValue() measuredValue?: number | null;
   @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
 }
 
@@ -56,14 +63,10 @@ export class ChangeFinding extends VersionedChange {
   @IsChanged() @IsIn(FINDING_KINDS) kind?: FindingKind;
   @IsChanged() @IsInt() @Min(1) @Max(3) severity?: number;
   @IsChanged() @IsString() @MaxLength(500) note?: string;
-  @IsChangedOrNull() @Matches(PIN_PLACE, PIN_WORDS) pinnedTo?: string | null;
-  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinX?: number | null;
-  @IsChangedOrNull() @IsNumber() @Min(-50) @Max(1000) pinY?: number | null;
-  @IsChangedOrNull()
-  @IsNumber({}, MEASURED_WORDS)
-  @Min(-10000, MEASURED_WORDS)
-  @Max(10000, MEASURED_WORDS)
-  measuredValue?: number | null;
+  @IsPinPlace() pinnedTo?: string | null;
+  @IsPinCoordinate() pinX?: number | null;
+  @IsPinCoordinate() pinY?: number | null;
+  @IsMeasuredValue() measuredValue?: number | null;
   @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
 }
 
