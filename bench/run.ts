@@ -10,13 +10,24 @@ import { calibration } from './identify/calibration.ts';
 import { policy } from './identify/policy.ts';
 import { speed } from './identify/speed.ts';
 import { photo } from './photo.ts';
+import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
-const topics = [bruteForce, calibration, policy, speed, assembly, photo, processTopic, demo, apiTopic, web].filter(
-  (topic) => topic.names.some((name) => name.startsWith(values.only)),
-);
+const topics = [
+  bruteForce,
+  calibration,
+  policy,
+  speed,
+  assembly,
+  photo,
+  processTopic,
+  planTopic,
+  demo,
+  apiTopic,
+  web,
+].filter((topic) => topic.names.some((name) => name.startsWith(values.only)));
 if (topics.length === 0) throw new Error(`No figure begins with "${values.only}".`);
 
 const figures: Figure[] = [];

@@ -58,15 +58,40 @@ export { planOpening } from './assembly/planOpening.ts';
 export { USUAL_WAYS } from './assembly/usualWays.ts';
 export { RISK_WEIGHT_MIN } from './assembly/openingModel.ts';
 export { adviseCausticBath, CAUSTIC } from './process/causticBath.ts';
+export { createLadder, ROUGH_STATES, SMOOTH_GOALS } from './process/abrasiveLadder.ts';
+export { adviseBake, BAKE_C, BAKES, OVEN_QUESTIONS } from './process/adviseBake.ts';
+export { judgeBath } from './process/bathLife.ts';
+export { checkVessel } from './process/checkVessel.ts';
+export { chooseMend, DAMAGES, MEND_HOW } from './process/chooseMend.ts';
+export { chooseStripping, METHOD_FACTS, STRIP_METHODS } from './process/chooseStripping.ts';
+export { expectPasses } from './process/expectPasses.ts';
 export { listMaterials } from './process/listMaterials.ts';
+export { planStraightening } from './process/planStraightening.ts';
 export { judgePart } from './process/judgePart.ts';
 export { judgeMaterial } from './process/processTable.ts';
 export { ADDED_MATERIALS, PROCESSES, TREATED_MATERIALS } from './process/processes.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './plan/compilePlan.ts';
 export { needsStopCheck } from './plan/needsStopCheck.ts';
+export { ORDER_RULES } from './plan/orderRules.ts';
+export { PLAN_RULES } from './plan/rules/planRules.ts';
+export { listSupplies } from './plan/listSupplies.ts';
 export { SCHOOLS } from './plan/schools.ts';
-export { checkRoom, checkStart, selectOpenLinks } from './plan/checkStart.ts';
+export { checkBenchHours } from './plan/checkBenchHours.ts';
+export { checkTools } from './plan/checkTools.ts';
+export { explainChange } from './plan/explainChange.ts';
+export { mergeDecisions } from './plan/mergeDecisions.ts';
+export { computeBathC } from './instruments/simulatedBath.ts';
+export { COLD_OVEN, runOven } from './instruments/simulatedOven.ts';
+export {
+  BATH_KINDS,
+  INSTRUMENT_KINDS,
+  PASS_RESULTS,
+  TOOL_KINDS,
+  TOOL_STATES,
+  VESSEL_MATERIALS,
+} from './model/workshop.ts';
+export { AIRING_MIN, checkRoom, checkStart, isVapour, selectOpenLinks } from './plan/checkStart.ts';
 export { chooseOpening } from './plan/chooseOpening.ts';
 export { compareAlternatives, explainJoint, explainJoints } from './plan/explainOpening.ts';
 export { createPlanParts } from './plan/createPlanParts.ts';
@@ -154,6 +179,28 @@ export type { ChosenOpening } from './plan/chooseOpening.ts';
 export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
 export type { PlanRows } from './plan/createPlanParts.ts';
 export type { Pieces } from './plan/describePieces.ts';
+export type { OvenState } from './instruments/simulatedOven.ts';
+export type {
+  Bath,
+  BathKind,
+  Instrument,
+  InstrumentKind,
+  PassResult,
+  Reading,
+  StripPass,
+  Tool,
+  ToolKind,
+  ToolState,
+  VesselRecord,
+} from './model/workshop.ts';
+export type { HouseChoice } from './plan/mergeDecisions.ts';
+export type { RoughState, SmoothGoal } from './process/abrasiveLadder.ts';
+export type { Bake } from './process/adviseBake.ts';
+export type { Dipped, Vessel } from './process/checkVessel.ts';
+export type { Damage, MendAdvice } from './process/chooseMend.ts';
+export type { StripAdvice, StripMethod } from './process/chooseStripping.ts';
+export type { ExpectedPasses, StrippedBefore } from './process/expectPasses.ts';
+export type { SupplyLine } from './plan/listSupplies.ts';
 export type { CausticAdvice, CausticBath } from './process/causticBath.ts';
 export type { PartVerdict } from './process/judgePart.ts';
 export type { AddedMaterial, Process, ProcessCell, TreatedMaterial, Verdict } from './process/processes.ts';

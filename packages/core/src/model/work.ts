@@ -55,6 +55,17 @@ export const TASK_TAGS = [
   'capture colour',
   'know material',
   'pest check',
+  'list wants',
+  'order',
+  'receive',
+  'clean brush',
+  'dusting',
+  'after dusting',
+  'special tool',
+  'force joint',
+  'axle in hand',
+  'axle cut',
+  'oil',
   'dismantle',
   'pilot hole',
   'rivet head off',
@@ -62,27 +73,48 @@ export const TASK_TAGS = [
   'separate',
   'wheels off',
   'meltables out',
+  'hidden test',
   'strip',
   'chemical',
   'heat',
   'wash',
   'inspect',
   'straighten hot',
+  'clamp',
   'fill',
+  'glue',
+  'solder',
+  'anneal',
+  'blast',
+  'airing',
   'drill and tap',
   'degrease',
   'repair',
   'prime',
   'judge fill',
+  'refill',
+  'reprime',
   'trial fit',
   'dry fit',
   'mask',
+  'gun ready',
+  'mix paint',
+  'gun cleaned',
+  'spray',
   'paint',
+  'mist coat',
   'colour',
   'hidden faces',
   'outside faces',
   'body colour',
   'trim colour',
+  'gloss coat',
+  'empty bake',
+  'powder',
+  'clear relief',
+  'cure',
+  'bake',
+  'low bake',
   'clean part',
   'fit part',
   'glazing in',
@@ -95,7 +127,9 @@ export const TASK_TAGS = [
   'form axle ends',
   'touch in',
   'decal across seam',
+  'decal dry-fit',
   'decal',
+  'seal',
   'handling',
   'slow chrome ink',
   'vapour',
@@ -126,6 +160,8 @@ export interface Task extends Versioned {
   readonly watchedMin: number;
   readonly passiveMin: number;
   readonly because: string;
+  /** Names of the colours it puts on or makes ready. */
+  readonly colours: readonly string[];
   readonly after: readonly TaskLink[];
   readonly state: TaskState;
 }
@@ -141,7 +177,8 @@ export interface TaskLog {
   readonly note: string;
 }
 
-export const TIMER_KINDS = ['bath', 'vapour', 'flash', 'cure', 'heat', 'soak'] as const;
+/** An airing clock ends by itself; every other one sounds until somebody has looked. */
+export const TIMER_KINDS = ['bath', 'vapour', 'flash', 'cure', 'heat', 'soak', 'airing'] as const;
 export type TimerKind = (typeof TIMER_KINDS)[number];
 
 /** A clock on the server's time. */

@@ -2,7 +2,15 @@ import type { Task, Timer } from '../model/work.ts';
 
 /** Why a task may not start now. */
 export interface Refusal {
-  readonly code: 'predecessor-open' | 'already-done' | 'not-needed' | 'spark-beside-vapour' | 'vapour-beside-spark';
+  readonly code:
+    | 'predecessor-open'
+    | 'already-done'
+    | 'not-needed'
+    | 'spark-beside-vapour'
+    | 'vapour-beside-spark'
+    | 'outside-bench-hours'
+    | 'tool-not-ready'
+    | 'gun-not-clean';
   readonly message: string;
 }
 
@@ -40,8 +48,8 @@ export function selectOpenLinks(
 }
 
 /**
- * O37: flame, spark or heat never shares the room with vapour or a bath. Vapour is there while such a task is being done
- * and while a clock of a bath, soak, flash-off or vapour still runs.
+ * O37: flame, spark or heat never shares the room with vapour or a bath. Vapour is there while such a task is being done,
+ * while a clock of a bath, soak, flash-off or vapour still runs, and until the room is aired afterwards.
  */
 export function checkRoom(task: Task, tasksInRoom: readonly Task[], timers: readonly Timer[], now: Date): Refusal[] {
   const others = tasksInRoom.filter((other) => other.id !== task.id && other.state === 'doing');
@@ -56,7 +64,10 @@ export function checkRoom(task: Task, tasksInRoom: readonly Task[], timers: read
     for (const timer of timers.filter((candidate) => isVapourTimer(candidate) && isRunning(candidate, now))) {
       refusals.push({
         code: 'spark-beside-vapour',
-        message: `The clock "${timer.label}" still runs: vapour or a bath is in the room. Wait and air before a spark or flame (O37).`,
+        message:
+          timer.kind === 'airing'
+            ? `The room is still being aired after "${timer.label}". Wait, or say that it is aired, before a spark or flame (O37).`
+            : `The clock "${timer.label}" still runs: vapour or a bath is in the room. Wait and air before a spark or flame (O37).`,
       });
     }
   }
@@ -78,9 +89,13 @@ export function checkRoom(task: Task, tasksInRoom: readonly Task[], timers: read
 }
 
 const isIgnition = (task: Task) => task.tags.includes('spark') || task.tags.includes('flame');
-const isVapour = (task: Task) => task.tags.includes('vapour') || task.tags.includes('bath');
-const isVapourTimer = (timer: Timer) =>
-  timer.kind === 'bath' || timer.kind === 'vapour' || timer.kind === 'flash' || timer.kind === 'soak';
+
+/** Aired for so long after the last vapour (planning estimate; the product's sheet goes first). */
+export const AIRING_MIN = 30;
+
+/** Such a task leaves vapour in the room when it is done. */
+export const isVapour = (task: Pick<Task, 'tags'>) => task.tags.includes('vapour') || task.tags.includes('bath');
+const isVapourTimer = (timer: Timer) => ['bath', 'vapour', 'flash', 'soak', 'airing'].includes(timer.kind);
 const isRunning = (timer: Timer, now: Date) =>
   timer.acknowledgedAt === null &&
   (timer.kind === 'bath' || timer.kind === 'soak' || Date.parse(timer.endsAt) > now.getTime());

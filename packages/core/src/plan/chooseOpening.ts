@@ -2,6 +2,7 @@ import type { OpeningModel, OpeningPlan } from '../assembly/openingModel.ts';
 import { planOpening, type PlanLimits } from '../assembly/planOpening.ts';
 import { orderOpenings } from '../assembly/replayOpening.ts';
 import { createOpeningModel, selectAwaiting, selectHolding, type PreparedOpening } from './createOpeningModel.ts';
+import { listWays } from './selectStandableWays.ts';
 import type { ClosedJoint, OpeningQuestion, PlanJoint } from './planTypes.ts';
 
 export interface ChosenOpening {
@@ -29,7 +30,7 @@ export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = co
     const joint = question.joints.find((one) => one.key === jointKey)!;
     return describeJoint(
       joint,
-      joint.ways.find((way) => way.key === wayKey)!,
+      listWays(joint).find((way) => way.key === wayKey)!,
     );
   });
   const openKeys = new Set(opened.map((joint) => joint.key));

@@ -19,7 +19,7 @@ export interface Treatment {
  * The treatment of a part under the schools in force. Painted metal is stripped and painted; metal that is to wear the same
  * colours, inside faces included, is treated alike. Where no coat is planned yet, the colour it left the factory in counts.
  */
-export function chooseTreatment(part: PlanPart): Treatment {
+export function chooseTreatment(part: PlanPart, decisions: Readonly<Record<string, string>> = {}): Treatment {
   if (isPestSuspect(part))
     return {
       key: 'left alone',
@@ -28,8 +28,10 @@ export function chooseTreatment(part: PlanPart): Treatment {
       isStripped: false,
       luminance: 0,
     };
-  const isStripped = part.painted && isMetal(part.material);
+  const keepsItsWear = chooseOption('S22', decisions) === 'honest wear' && part.coats.length === 0;
+  const isStripped = part.painted && isMetal(part.material) && !keepsItsWear;
   const colours = listColours(part);
+  if (keepsItsWear && part.painted && isMetal(part.material)) return AS_IT_IS;
   if (isStripped || colours.length > 0) {
     const names = colours.length ? colours.map((colour) => colour.name).join(' and ') : part.foundColour?.name;
     const paint = `painted ${names ?? 'as found'}`;
@@ -52,6 +54,9 @@ export function chooseTreatment(part: PlanPart): Treatment {
       };
 }
 
+/** Keeps its old paint under honest wear: nothing is put on it, and nothing may reach it. */
+const AS_IT_IS: Treatment = { key: 'as it is', kind: 'bare', words: 'kept as it is', isStripped: false, luminance: 0 };
+
 /** The colour outside, then one for the inside where that gets its own. Masks and decals lie over these. */
 function listColours(part: PlanPart): { readonly hex: string; readonly name: string }[] {
   const last = (isThere: (coat: PlanCoat) => boolean) => {
@@ -64,7 +69,7 @@ function listColours(part: PlanPart): { readonly hex: string; readonly name: str
 }
 
 /** Rec. 709 weights on the stored values: enough to tell light from dark. */
-function computeLuminance(hex: string): number {
+export function computeLuminance(hex: string): number {
   const [r, g, b] = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16) / 255) as [number, number, number];
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }
@@ -78,7 +83,7 @@ export function findReasonToStandAlone(part: PlanPart, decisions: Readonly<Recor
     return 'straightened warm, with nothing beside it that melts or cracks';
   if (part.role === 'axle' && (has('rust') || has('seized'))) return 'cleaned up in a chuck';
   if (part.findings.some(({ kind, severity }) => kind === 'scuffed' && severity > 1)) return 'polished by itself';
-  const { isStripped, kind } = chooseTreatment(part);
+  const { isStripped, kind } = chooseTreatment(part, decisions);
   const bath = chooseOption('S11', decisions);
   if (isStripped && (bath === 'dip' || bath === 'caustic')) return 'bathed, and liquor would stay in a closed seam';
   const isBaked = chooseOption('S6', decisions) === 'powder' || chooseOption('S19', decisions) === 'low bake';

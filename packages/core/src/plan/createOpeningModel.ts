@@ -2,6 +2,7 @@ import type { ModelJoint, ModelPart, OpeningModel } from '../assembly/openingMod
 import { RISK_WEIGHT_MIN } from '../assembly/openingModel.ts';
 import type { JointWay } from '../model/catalogue.ts';
 import { isMetal } from '../model/material.ts';
+import { listWays, selectStandableWays } from './selectStandableWays.ts';
 import { chooseTreatment, findReasonToStandAlone, isPestSuspect, type Treatment } from './chooseTreatment.ts';
 import type { KnownJoint, OpeningQuestion, PlanPart } from './planTypes.ts';
 import { chooseOption } from './schools.ts';
@@ -43,7 +44,7 @@ export interface PreparedOpening {
  */
 export function createOpeningModel(question: OpeningQuestion): PreparedOpening {
   const parts = question.parts.filter((part) => part.state !== 'missing');
-  const treatments = new Map(parts.map((part) => [part.key, chooseTreatment(part)]));
+  const treatments = new Map(parts.map((part) => [part.key, chooseTreatment(part, question.decisions)]));
   const joints = selectHolding(question);
   const fixed = fixJoints(question, joints);
   const keys = new Set(joints.map((joint) => joint.key));
@@ -57,7 +58,7 @@ export function createOpeningModel(question: OpeningQuestion): PreparedOpening {
         return {
           key: joint.key,
           partKeys: joint.partKeys.filter((key) => treatments.has(key)),
-          ways: selectWays(joint, question.decisions).map((way) => ({
+          ways: selectWays(joint, question).map((way) => ({
             key: way.key,
             price: joint.openedBy === undefined ? priceWay(way) : 0,
             behindJoints: joint.openedBy === undefined ? way.behindJoints.filter((key) => keys.has(key)) : [],
@@ -90,13 +91,12 @@ export function selectAwaiting({ parts, joints }: OpeningQuestion): KnownJoint[]
   );
 }
 
-/** The ways of the school's option; all of them where the option knows none. */
-function selectWays(joint: KnownJoint, decisions: Readonly<Record<string, string>>): readonly JointWay[] {
-  if (joint.openedBy !== undefined) return joint.ways.filter((way) => way.key === joint.openedBy);
-  const chosen = joint.ways.filter(
-    (way) => way.school && chooseOption(way.school.key, decisions) === way.school.option,
-  );
-  return chosen.length ? chosen : joint.ways;
+/** The ways that the materials stand; of those the school's option, all of them where the option knows none. */
+function selectWays(joint: KnownJoint, { parts, decisions }: OpeningQuestion): readonly JointWay[] {
+  if (joint.openedBy !== undefined) return listWays(joint).filter((way) => way.key === joint.openedBy);
+  const allowed = selectStandableWays(joint, parts);
+  const chosen = allowed.filter((way) => way.school && chooseOption(way.school.key, decisions) === way.school.option);
+  return chosen.length ? chosen : allowed;
 }
 
 function fixJoints(question: OpeningQuestion, joints: readonly KnownJoint[]): Map<string, Fixed> {
@@ -122,6 +122,10 @@ function fixJoints(question: OpeningQuestion, joints: readonly KnownJoint[]): Ma
     else if (keepsAxles && joint.kind === 'formed axle')
       fixed.set(joint.key, { wish: 'closed', because: 'school: leave and mask (S4)' });
   }
+  for (const joint of joints)
+    if (!fixed.has(joint.key) || fixed.get(joint.key)!.wish === 'open')
+      if (selectWays(joint, question).length === 0)
+        fixed.set(joint.key, { wish: 'closed', because: 'no way to open it is harmless to what it holds (O4)' });
   closeUnreachable(joints, fixed);
   for (const awaiting of selectAwaiting(question))
     for (const key of selectEasiest(awaiting).behindJoints)

@@ -6,8 +6,11 @@ export interface PlanRows {
   readonly parts: readonly Omit<SpecimenPart, 'version' | 'specimenId' | 'origin' | 'originNote'>[];
   readonly areas: readonly Omit<Area, 'version'>[];
   readonly layers: readonly Pick<CoatingLayer, 'areaId' | 'stage' | 'kind' | 'name' | 'colourHex' | 'factory'>[];
-  readonly findings: readonly Pick<Finding, 'specimenPartId' | 'kind' | 'severity' | 'note'>[];
-  readonly wants: readonly Pick<Want, 'id' | 'specimenPartId' | 'what' | 'state'>[];
+  readonly findings: readonly Pick<
+    Finding,
+    'specimenPartId' | 'kind' | 'severity' | 'note' | 'measuredValue' | 'measuredUnit'
+  >[];
+  readonly wants: readonly Pick<Want, 'id' | 'specimenPartId' | 'what' | 'state' | 'dependentBits' | 'dueOn'>[];
 }
 
 /** What one specimen's plan needs of its rows. */
@@ -31,6 +34,9 @@ export function createPlanParts(rows: PlanRows): PlanPart[] {
       materialCertainty: part.materialCertainty,
       state: part.state,
       painted: found.length > 0,
+      found: selectThickest(areas.map((area) => layersOf('found').filter((one) => one.area === area))).map(
+        ({ layer }) => layer.kind,
+      ),
       foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
       coats: layersOf('planned').map(({ area, layer }) => ({
         areaKind: area.kind,
@@ -40,8 +46,16 @@ export function createPlanParts(rows: PlanRows): PlanPart[] {
         name: layer.name,
         colourHex: layer.colourHex,
       })),
-      findings: rows.findings.filter((finding) => finding.specimenPartId === part.id),
+      findings: rows.findings
+        .filter((finding) => finding.specimenPartId === part.id)
+        .map(({ kind, severity, note, measuredValue, measuredUnit }) => ({
+          ...{ kind, severity, note },
+          degrees: measuredUnit === '°' ? measuredValue : null,
+        })),
       wants: rows.wants.filter((want) => want.specimenPartId === part.id),
     };
   });
 }
+
+const selectThickest = <T>(stacks: readonly (readonly T[])[]): readonly T[] =>
+  stacks.reduce((a, b) => (b.length > a.length ? b : a), []);

@@ -21,7 +21,11 @@ export interface Masking {
 }
 
 /** What the closed joints keep together. Missing parts hold nothing. */
-export function describePieces(parts: readonly PlanPart[], closed: readonly ClosedJoint[]): Pieces {
+export function describePieces(
+  parts: readonly PlanPart[],
+  closed: readonly ClosedJoint[],
+  decisions: Readonly<Record<string, string>> = {},
+): Pieces {
   const present = parts.filter((part) => part.state !== 'missing');
   const groups = joinParts(present, closed);
   const pieces = new Map(groups.flatMap((group) => group.map((part) => [part.key, group] as const)));
@@ -32,7 +36,7 @@ export function describePieces(parts: readonly PlanPart[], closed: readonly Clos
   const isLeftAlone = (partKey: string) => pieces.get(partKey)?.some(isPestSuspect) ?? false;
   const findShelteredPlastic = (partKey: string) =>
     neighboursOf(partKey).find((part) => !isMetal(part.material)) ?? null;
-  const treatments = new Map(present.map((part) => [part.key, chooseTreatment(part)]));
+  const treatments = new Map(present.map((part) => [part.key, chooseTreatment(part, decisions)]));
   const masked = present.flatMap((part): Masking[] => {
     if (isLeftAlone(part.key)) return [];
     const against = neighboursOf(part.key).filter((other) =>

@@ -4,7 +4,7 @@ import { planOpening } from '../assembly/planOpening.ts';
 import { chooseOpening, type ChosenOpening } from './chooseOpening.ts';
 import { createOpeningModel, MASKING_MIN, priceWay } from './createOpeningModel.ts';
 import { describePieces } from './describePieces.ts';
-import { listNames } from './openingTasks.ts';
+import { listNames } from './rules/planRule.ts';
 import type { KnownJoint, OpeningQuestion, PlanPart } from './planTypes.ts';
 
 /** Why one joint is opened or left closed, and what the other choice would cost. */

@@ -1,109 +1,62 @@
 import type { TaskLink, TaskTag } from '../model/work.ts';
 import { STATIONS } from '../model/stations.ts';
+import { addAll, clearBit, createBitSet, hasBit, listBits, setBit, type BitSet } from '../numeric/bitSet.ts';
+import { createOwnLinks } from './ownLinks.ts';
 import { ORDER_RULES, type OrderRule } from './orderRules.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
 import { chooseOption } from './schools.ts';
 
-/** Why one task waits for another, by the keys of both. */
-export type Links = ReadonlyMap<string, readonly TaskLink[]>;
+/** What waits for what, by the places of the tasks. */
+export interface TaskNet {
+  /** For each task all that must be done before it. */
+  readonly before: readonly BitSet[];
+  /** Why the second task waits for the first: the first rule that asks for it. */
+  readonly explain: (before: number, after: number) => TaskLink;
+}
 
-/** Every link between the tasks: order rules in force, access behind joints, and a part's way along the bench. */
-export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): Map<string, TaskLink[]> {
-  // The first rule that asks for a pair gives its reason.
-  const found = new Map<string, Map<string, TaskLink>>(tasks.map((task) => [task.key, new Map()]));
-  const add = (before: TaskDraft, after: TaskDraft, rule: string, because: string) => {
-    const own = found.get(after.key)!;
-    if (before.key !== after.key && !own.has(before.key)) own.set(before.key, { key: before.key, rule, because });
-  };
-  const tagged = indexByTag(tasks);
-  for (const rule of ORDER_RULES.filter((candidate) => isInForce(candidate, input.decisions))) {
-    const earlier = tagged(rule.before);
-    const later = tagged(rule.after);
-    for (const before of earlier)
-      for (const after of later) if (isInScope(rule, before, after)) add(before, after, rule.id, rule.because);
-  }
-  for (const joint of input.opening) {
-    const own = tasks.filter((task) => task.jointKey === joint.key && task.station === 'open');
-    for (const behindKey of joint.way.behindJoints) {
-      const behind = tasks.find((task) => task.key === `open:${behindKey}`);
-      const label = input.opening.find((other) => other.key === behindKey)?.label ?? behindKey;
-      if (behind) for (const after of own) add(behind, after, 'access', `it lies behind ${label}`);
+/**
+ * Every link between the tasks: order rules in force, access behind joints, masks and colours, and a part's way along the
+ * bench. Reasons are looked up only for the links that are shown.
+ */
+export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): TaskNet {
+  const index = indexTasks(tasks);
+  const before = tasks.map(() => createBitSet(tasks.length));
+  const rules = ORDER_RULES.filter((rule) => isInForce(rule, input.decisions)).map((rule) => ({
+    ...rule,
+    earlier: index.withTags(rule.before),
+    later: index.withTags(rule.after),
+  }));
+  /** For each task the rules that may make it wait. */
+  const bound: (typeof rules)[number][][] = tasks.map(() => []);
+  for (const rule of rules)
+    for (const place of listBits(rule.later)) {
+      bound[place]!.push(rule);
+      addAll(before[place]!, rule.earlier, index.inScope(rule.scope, place));
     }
+  const own = new Map<number, TaskLink>();
+  for (const { before: first, after, rule, because } of createOwnLinks(tasks, input, index.withTags)) {
+    const id = first * tasks.length + after;
+    if (first === after || own.has(id)) continue;
+    own.set(id, { key: tasks[first]!.key, rule, because });
+    setBit(before[after]!, first);
   }
-  addMaskOrder(tasks, add);
-  addClosingOrder(tasks, input, add);
-  addBenchOrder(tasks, add);
-  return new Map([...found].map(([key, own]) => [key, [...own.values()]]));
-}
-
-/** A mask lies on a part's own finished coats (the first part it names) before anything else near it is painted. */
-function addMaskOrder(
-  tasks: readonly TaskDraft[],
-  add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
-): void {
-  for (const mask of tasks.filter((task) => task.tags.includes('mask'))) {
-    const [covered, ...beside] = mask.partKeys;
-    const isPaint = (task: TaskDraft) => task.tags.includes('paint');
-    const own = tasks.filter((task) => isPaint(task) && task.partKeys.includes(covered!));
-    for (const before of own) add(before, mask, 'O23', 'tape holds on a dry coat only');
-    for (const after of tasks.filter((task) => isPaint(task) && task.partKeys.some((key) => beside.includes(key))))
-      // Primer goes on everything that is painted, whatever its colour.
-      if (own.length === 0 || !after.tags.includes('prime'))
-        add(mask, after, 'O23', 'paint reaches what is not covered');
-  }
-}
-
-/** What was opened first is closed last; a joint closes when the parts that go inside it are in. */
-function addClosingOrder(
-  tasks: readonly TaskDraft[],
-  input: PlanInput,
-  add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
-): void {
-  const fits = tasks.filter((task) => task.tags.includes('fit part'));
-  for (const joint of input.opening) {
-    const closing = tasks.find((task) => task.key === `close:${joint.key}`);
-    if (!closing) continue;
-    for (const fit of fits)
-      if (fit.partKeys.some((key) => joint.partKeys.includes(key)))
-        add(fit, closing, 'access', 'the part is held by this joint');
-    for (const behindKey of joint.way.behindJoints) {
-      const outer = tasks.find((task) => task.key === `close:${behindKey}`);
-      if (outer) add(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`);
-    }
-  }
-  const check = tasks.find((task) => task.key === 'check-motion');
-  if (check)
-    for (const task of tasks)
-      if (task.tags.includes('close joint')) add(task, check, 'bench', 'motion is tried when everything is closed');
-}
-
-/** A part passes the stations in order; the signing off comes after everything. */
-function addBenchOrder(
-  tasks: readonly TaskDraft[],
-  add: (b: TaskDraft, a: TaskDraft, rule: string, because: string) => void,
-): void {
-  const rank = (task: TaskDraft) => STATIONS.indexOf(task.station);
-  for (const after of tasks.filter((task) => task.tags.includes('sign off')))
-    for (const before of tasks)
-      if (rank(before) < rank(after)) add(before, after, 'bench', 'a record is signed when the work is done');
-  for (const partKey of new Set(tasks.flatMap((task) => task.partKeys))) {
-    const own = tasks.filter((task) => task.partKeys.includes(partKey));
-    for (const before of own)
-      for (const after of own)
-        if (rank(before) < rank(after)) add(before, after, 'bench', 'the part passes the stations in order');
-  }
-}
-
-/** The tasks that bear one of several tags, in plan order. */
-function indexByTag(tasks: readonly TaskDraft[]): (tags: readonly TaskTag[]) => TaskDraft[] {
-  const places = new Map<TaskTag, number[]>();
-  tasks.forEach((task, i) => {
-    for (const tag of task.tags) places.set(tag, [...(places.get(tag) ?? []), i]);
+  tasks.forEach((task, place) => {
+    const earlier = index.ofStationsBefore(task);
+    if (task.tags.includes('sign off')) addAll(before[place]!, earlier);
+    addAll(before[place]!, earlier, index.inScope('part', place));
+    clearBit(before[place]!, place);
   });
-  return (tags) => {
-    const own = new Set(tags.flatMap((tag) => places.get(tag) ?? []));
-    return [...own].sort((a, b) => a - b).map((i) => tasks[i]!);
-  };
+  return { before, explain };
+
+  function explain(first: number, after: number): TaskLink {
+    const { key } = tasks[first]!;
+    for (const { earlier, scope, id, because } of bound[after]!)
+      if (hasBit(earlier, first) && hasBit(index.inScope(scope, after), first)) return { key, rule: id, because };
+    const because = tasks[after]!.tags.includes('sign off')
+      ? 'a record is signed when the work is done'
+      : 'the part passes the stations in order';
+    return own.get(first * tasks.length + after) ?? { key, rule: 'bench', because };
+  }
 }
 
 function isInForce(rule: OrderRule, decisions: Readonly<Record<string, string>>): boolean {
@@ -112,8 +65,53 @@ function isInForce(rule: OrderRule, decisions: Readonly<Record<string, string>>)
   return !(rule.notWith && chooseOption(rule.notWith.school, decisions) === rule.notWith.option);
 }
 
-function isInScope(rule: OrderRule, before: TaskDraft, after: TaskDraft): boolean {
-  if (rule.scope === 'specimen') return true;
-  if (rule.scope === 'joint') return before.jointKey !== undefined && before.jointKey === after.jointKey;
-  return before.partKeys.some((key) => after.partKeys.includes(key));
+/** Where tasks stand by tag, part, joint, area and station. */
+function indexTasks(tasks: readonly TaskDraft[]) {
+  const none = createBitSet(tasks.length);
+  const all = createBitSet(tasks.length);
+  const byTag = new Map<string, BitSet>();
+  const byPart = new Map<string, BitSet>();
+  const byJoint = new Map<string, BitSet>();
+  const byArea = new Map<string, BitSet>();
+  const earlier = STATIONS.map(() => createBitSet(tasks.length));
+  for (let place = 0; place < tasks.length; place++) {
+    const { tags, partKeys, jointKey, area, station } = tasks[place]!;
+    setBit(all, place);
+    for (const tag of tags) put(byTag, tag, place, tasks.length);
+    for (const key of partKeys) put(byPart, key, place, tasks.length);
+    if (jointKey !== undefined) put(byJoint, jointKey, place, tasks.length);
+    put(byArea, area ?? '', place, tasks.length);
+    for (let rank = STATIONS.indexOf(station) + 1; rank < STATIONS.length; rank++) setBit(earlier[rank]!, place);
+  }
+  const ofParts = tasks.map(({ partKeys }) => join(partKeys, byPart, none));
+  return {
+    withTags: (tags: readonly TaskTag[]): BitSet => join(tags, byTag, none),
+    /** The tasks that a rule of this scope may bind to a task. */
+    inScope: (scope: OrderRule['scope'], place: number): BitSet => {
+      if (scope === 'specimen') return all;
+      if (scope === 'part') return ofParts[place]!;
+      const { jointKey, area } = tasks[place]!;
+      if (scope === 'joint') return jointKey === undefined ? none : byJoint.get(jointKey)!;
+      const bits = createBitSet(tasks.length);
+      addAll(bits, ofParts[place]!, byArea.get(area ?? '')!);
+      return bits;
+    },
+    ofStationsBefore: (task: TaskDraft): BitSet => earlier[STATIONS.indexOf(task.station)]!,
+  };
+}
+
+function put(sets: Map<string, BitSet>, name: string, place: number, size: number): void {
+  let bits = sets.get(name);
+  if (!bits) sets.set(name, (bits = createBitSet(size)));
+  setBit(bits, place);
+}
+
+function join(names: readonly string[], sets: ReadonlyMap<string, BitSet>, none: BitSet): BitSet {
+  if (names.length === 1) return sets.get(names[0]!) ?? none;
+  const bits = none.slice();
+  for (const name of names) {
+    const more = sets.get(name);
+    if (more) addAll(bits, more);
+  }
+  return bits;
 }

@@ -3,6 +3,7 @@ import type { Joint } from '../model/catalogue.ts';
 import type { Task } from '../model/work.ts';
 import type { FoundJoint, WishForJoint } from '../model/workpiece.ts';
 import type { KnownJoint } from './planTypes.ts';
+import { listWays } from './selectStandableWays.ts';
 
 /** The joints of a specimen: its casting's and those found on it, with what is wished for each and what is open already. */
 export function listJoints(
@@ -25,7 +26,7 @@ export function listJoints(
     const wish = wishes.find((one) => one.jointKey === key)?.wish;
     const done = tasks.find((task) => task.key === `open:${key}` && task.state === 'done');
     // The title of the task says which way was taken.
-    const taken = done && (ways.find((one) => done.title.startsWith(`${one.label}:`)) ?? ways[0]);
+    const taken = done && (listWays({ kind, ways }).find((one) => done.title.startsWith(`${one.label}:`)) ?? ways[0]);
     return {
       ...{ key, label, kind, partKeys, ways },
       ...(wish ? { wish } : {}),

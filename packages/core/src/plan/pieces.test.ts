@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { makeCoat, makePart } from '../../test/support/planWorld.ts';
+import { makeCoat, makeFinding, makePart } from '../../test/support/planWorld.ts';
 import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
 import { compilePlan } from './compilePlan.ts';
 import { createPlanParts } from './createPlanParts.ts';
@@ -87,12 +87,12 @@ describe('a plan with closed joints', () => {
   });
 
   it('bends nothing warm that is joined to other parts, and says so', () => {
-    const bent = painted('body', CREAM, { findings: [{ kind: 'bent', severity: 2, note: '' }] });
+    const bent = painted('body', CREAM, { findings: [makeFinding('bent')] });
     const alone = plan([bent], []);
     expect(keysOf(alone.tasks)).include('straighten:body');
     const joined = plan([bent, painted('canopy', CREAM)], [closed('body', 'canopy')]);
     expect(keysOf(joined.tasks)).not.include('straighten:body');
-    expect(joined.notices.join()).include('The body is not straightened while it is joined to other parts');
+    expect(joined.notices.join()).include('The body is not straightened: it is joined to other parts');
   });
 
   it('leaves alone whatever stays joined to pest-suspect zinc', () => {

@@ -1,6 +1,8 @@
 import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
 import type { Material } from '../model/material.ts';
 import type { Station } from '../model/stations.ts';
+import type { Process } from '../process/processes.ts';
+import type { Use } from './supplies.ts';
 import type { JobScope, TaskLink, TaskTag } from '../model/work.ts';
 import type {
   AreaKind,
@@ -20,8 +22,12 @@ export interface PlanInput {
   readonly opening: readonly PlanJoint[];
   /** Joints that stay closed. */
   readonly closed: readonly ClosedJoint[];
-  /** School key -> option, for schools decided on this job. */
+  /** School key -> option, for schools decided by the house or on this job. */
   readonly decisions: Readonly<Record<string, string>>;
+  /** School key -> why so decided, with whose decision it is: shown as because. */
+  readonly reasons?: Readonly<Record<string, string>>;
+  /** The longest bench session of anybody, minutes: what is watched must end in it. */
+  readonly sessionMin?: number;
 }
 
 export interface PlanPart {
@@ -33,6 +39,8 @@ export interface PlanPart {
   readonly state: PartState;
   /** Carries paint as found that must come off. */
   readonly painted: boolean;
+  /** Layers as found in the place that has most of them, from the metal outwards. */
+  readonly found: readonly LayerKind[];
   /** The factory's coat as found outside, or the innermost one; null where there is none. */
   readonly foundColour: { readonly hex: string; readonly name: string } | null;
   readonly coats: readonly PlanCoat[];
@@ -53,12 +61,18 @@ export interface PlanFinding {
   readonly kind: FindingKind;
   readonly severity: number;
   readonly note: string;
+  /** How far it is bent or twisted; null where nobody measured it. */
+  readonly degrees: number | null;
 }
 
 export interface PlanWant {
   readonly id: string;
   readonly what: string;
   readonly state: WantState;
+  /** Small things it cannot be fitted without; empty when there are none. */
+  readonly dependentBits: string;
+  /** The day it is promised for; null where nobody knows. */
+  readonly dueOn: string | null;
 }
 
 export interface PlanJoint {
@@ -97,22 +111,43 @@ export interface TaskDraft {
   readonly title: string;
   readonly how: string;
   readonly partKeys: readonly string[];
-  readonly jointKey?: string;
+  readonly jointKey?: string | undefined;
+  /** The area of the part that it is about. */
+  readonly area?: string | undefined;
+  /** Names of the colours it puts on or makes ready. */
+  readonly colours?: readonly string[] | undefined;
+  /** Of the colour it puts on, 0 black to 1 white. */
+  readonly luminance?: number | undefined;
   readonly tags: readonly TaskTag[];
-  readonly hazards?: readonly string[];
+  readonly hazards?: readonly string[] | undefined;
   /** What cannot be undone; makes the task irreversible. */
-  readonly cannotBeUndone?: string;
+  readonly cannotBeUndone?: string | undefined;
   readonly handsOnMin: number;
-  readonly watchedMin?: number;
-  readonly passiveMin?: number;
+  readonly watchedMin?: number | undefined;
+  readonly passiveMin?: number | undefined;
+  /** What the parts meet in it; never one that a material in them does not stand. */
+  readonly process?: Process | undefined;
+  /** As hot as the metal becomes, °C. */
+  readonly atC?: number | undefined;
+  /** Materials and tools it takes. */
+  readonly uses?: readonly Use[] | undefined;
   readonly because: string;
 }
 
 export interface PlannedTask extends TaskDraft {
+  /** The plan rule that asked for it. */
+  readonly rule: string;
   readonly seq: number;
   readonly after: readonly TaskLink[];
 }
 
 export type CompiledPlan =
   | { readonly kind: 'plan'; readonly tasks: readonly PlannedTask[]; readonly notices: readonly string[] }
-  | { readonly kind: 'contradiction'; readonly cycle: readonly string[]; readonly because: string };
+  | {
+      readonly kind: 'contradiction';
+      /** Tasks that wait for each other; empty where the survey and the schools ask for what cannot be. */
+      readonly cycle: readonly string[];
+      readonly because: string;
+      /** The findings behind it: "Skip: cracked, along the hinge". */
+      readonly findings: readonly string[];
+    };

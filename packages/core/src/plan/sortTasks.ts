@@ -1,46 +1,54 @@
-import type { TaskLink } from '../model/work.ts';
+import {
+  addAll,
+  createBitSet,
+  hasBit,
+  highestBit,
+  isWithin,
+  listBits,
+  setBit,
+  type BitSet,
+} from '../numeric/bitSet.ts';
 
-export type SortedKeys =
-  | { readonly kind: 'order'; readonly keys: readonly string[] }
-  | { readonly kind: 'cycle'; readonly keys: readonly string[] };
+export type Sorted =
+  | { readonly kind: 'order'; readonly places: readonly number[] }
+  | { readonly kind: 'cycle'; readonly places: readonly number[] };
 
 /**
- * Topological order that keeps the given order wherever the links allow it (Kahn 1962, smallest index first).
- * When there is none, the shortest cycle among what is left is returned, its first key repeated at the end.
+ * Topological order that keeps the given order wherever the links allow it (Kahn 1962, smallest place first). `before` has
+ * for each task what must be done before it. When there is none, the shortest cycle among what is left is returned, its
+ * first place repeated at the end.
  */
-export function sortTasks(keys: readonly string[], links: ReadonlyMap<string, readonly TaskLink[]>): SortedKeys {
-  const done = new Set<string>();
-  const order: string[] = [];
-  let left = [...keys];
+export function sortTasks(before: readonly BitSet[]): Sorted {
+  const done = createBitSet(before.length);
+  const order: number[] = [];
+  const left = before.map((_, place) => place);
   while (left.length > 0) {
-    const next = left.find((key) => links.get(key)!.every((link) => done.has(link.key)));
-    if (next === undefined)
-      return {
-        kind: 'cycle',
-        keys: findShortestCycle(left, links),
-      };
-    done.add(next);
-    order.push(next);
-    left = left.filter((key) => key !== next);
+    const next = left.findIndex((place) => isWithin(before[place]!, done));
+    if (next < 0) return { kind: 'cycle', places: findShortestCycle(left, before) };
+    const place = left[next]!;
+    setBit(done, place);
+    order.push(place);
+    left.splice(next, 1);
   }
-  return { kind: 'order', keys: order };
+  return { kind: 'order', places: order };
 }
 
-function findShortestCycle(keys: readonly string[], links: ReadonlyMap<string, readonly TaskLink[]>): string[] {
-  let best: string[] = [];
-  for (const start of keys) {
-    const from = new Map<string, string>();
+function findShortestCycle(left: readonly number[], before: readonly BitSet[]): number[] {
+  const isLeft = new Set(left);
+  let best: number[] = [];
+  for (const start of left) {
+    const from = new Map<number, number>();
     const queue = [start];
-    for (let key = queue.shift(); key !== undefined; key = queue.shift()) {
-      for (const { key: before } of links.get(key)!) {
-        if (before === start) {
+    for (let place = queue.shift(); place !== undefined; place = queue.shift()) {
+      for (const earlier of listBits(before[place]!)) {
+        if (earlier === start) {
           const cycle = [start];
-          for (let at: string | undefined = key; at !== undefined && at !== start; at = from.get(at)) cycle.push(at);
+          for (let at: number | undefined = place; at !== undefined && at !== start; at = from.get(at)) cycle.push(at);
           cycle.push(start);
           if (best.length === 0 || cycle.length < best.length) best = cycle;
-        } else if (!from.has(before) && keys.includes(before)) {
-          from.set(before, key);
-          queue.push(before);
+        } else if (!from.has(earlier) && isLeft.has(earlier)) {
+          from.set(earlier, place);
+          queue.push(earlier);
         }
       }
     }
@@ -48,31 +56,22 @@ function findShortestCycle(keys: readonly string[], links: ReadonlyMap<string, r
   return best;
 }
 
-/** Drops every link that follows from others, so that a task names only what it directly waits for. */
+/** What each task directly waits for, in an order that satisfies all links: without what follows from others. */
 export function reduceLinks(
-  order: readonly string[],
-  links: ReadonlyMap<string, readonly TaskLink[]>,
-): Map<string, TaskLink[]> {
-  const place = new Map(order.map((key, i) => [key, i]));
-  const words = Math.ceil(order.length / 32);
-  // One bit for every task that must come before, whether it is named or follows from what is.
-  const ancestors = order.map(() => new Uint32Array(words));
-  const reduced = new Map<string, TaskLink[]>();
-  order.forEach((key, i) => {
-    const own = links.get(key)!;
-    const implied = ancestors[i]!;
-    for (const link of own) {
-      const theirs = ancestors[place.get(link.key)!]!;
-      for (let word = 0; word < words; word++) implied[word]! |= theirs[word]!;
-    }
-    reduced.set(
-      key,
-      own.filter((link) => !hasBit(implied, place.get(link.key)!)),
-    );
-    for (const link of own) setBit(implied, place.get(link.key)!);
-  });
+  order: readonly number[],
+  before: readonly BitSet[],
+): ReadonlyMap<number, readonly number[]> {
+  // Everything that must come before, whether it is named or follows from what is.
+  const ancestors: BitSet[] = before.map(() => createBitSet(before.length));
+  const reduced = new Map<number, readonly number[]>();
+  for (const place of order) {
+    const named = before[place]!;
+    const implied = ancestors[place]!;
+    // Later places first: most of what is named follows from them and need not be looked at.
+    for (let at = highestBit(named, before.length); at >= 0; at = highestBit(named, at))
+      if (!hasBit(implied, at)) addAll(implied, ancestors[at]!);
+    reduced.set(place, listBits(named, implied));
+    addAll(implied, named);
+  }
   return reduced;
 }
-
-const hasBit = (bits: Uint32Array, at: number) => (bits[at >> 5]! & (1 << (at & 31))) !== 0;
-const setBit = (bits: Uint32Array, at: number) => void (bits[at >> 5]! |= 1 << (at & 31));

@@ -1,12 +1,15 @@
 import { expect } from 'chai';
-import { createPlainModel, makeCoat, makeJoint, makePart } from '../../test/support/planWorld.ts';
+import {
+  createPlainModel,
+  createTasks,
+  makeCoat,
+  makeFinding,
+  makeJoint,
+  makePart,
+} from '../../test/support/planWorld.ts';
 import type { JointTool } from '../model/catalogue.ts';
-import { createClosingTasks } from './closingTasks.ts';
-import { createFinishingTasks } from './finishingTasks.ts';
-import { createOpeningTasks, listNames } from './openingTasks.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
-import { createPreparationTasks } from './preparationTasks.ts';
-import { createStrippingTasks } from './strippingTasks.ts';
+import { listNames } from './rules/planRule.ts';
 
 const byKey = (tasks: readonly TaskDraft[], key: string): TaskDraft => {
   const found = tasks.find((task) => task.key === key);
@@ -18,7 +21,7 @@ const withParts = (...parts: PlanInput['parts']) => createPlainModel({ parts });
 describe('opening tasks', () => {
   const open = (tool: JointTool, destroys = '') =>
     byKey(
-      createOpeningTasks(createPlainModel({ opening: [makeJoint('j', 'snap', ['body', 'base'], { tool, destroys })] })),
+      createTasks(createPlainModel({ opening: [makeJoint('j', 'snap', ['body', 'base'], { tool, destroys })] })),
       'open:j',
     );
 
@@ -39,14 +42,14 @@ describe('opening tasks', () => {
   });
 
   it('take out what stripper and heat would ruin, by name', () => {
-    const tasks = createOpeningTasks(createPlainModel());
+    const tasks = createTasks(createPlainModel());
     expect(byKey(tasks, 'meltables-out').title).equal('Take out glazing and wheels');
-    const allMetal = createOpeningTasks({ ...createPlainModel(), parts: [makePart('body'), makePart('base')] });
+    const allMetal = createTasks({ ...createPlainModel(), parts: [makePart('body'), makePart('base')] });
     expect(allMetal.some((task) => task.key === 'meltables-out')).equal(false);
   });
 
   it('are none for a model that stays closed', () =>
-    expect(createOpeningTasks(createPlainModel({ opening: [] }))).deep.equal([]));
+    expect(createTasks(createPlainModel({ opening: [] })).filter((task) => task.station === 'open')).deep.equal([]));
 
   it('list names as people do', () => {
     expect([[], ['a'], ['a', 'b'], ['a', 'b', 'c']].map(listNames)).deep.equal(['', 'a', 'a and b', 'a, b and c']);
@@ -55,20 +58,17 @@ describe('opening tasks', () => {
 
 describe('preparation tasks', () => {
   it('capture the colour only where there is paint to lose', () => {
-    const keys = (painted: boolean) =>
-      createPreparationTasks(withParts(makePart('body', { painted }))).map((task) => task.key);
+    const keys = (painted: boolean) => createTasks(withParts(makePart('body', { painted }))).map((task) => task.key);
     expect(keys(true)).include('capture-colour');
     expect(keys(false)).not.include('capture-colour');
   });
 
   it('count the parts and what of them is not metal', () => {
-    expect(byKey(createPreparationTasks(createPlainModel()), 'know-materials').because).equal(
-      '5 parts, 2 of them not metal.',
-    );
+    expect(byKey(createTasks(createPlainModel()), 'know-materials').because).equal('5 parts, 2 of them not metal.');
   });
 
   it('leave a sound survivor dry: brush and cloth, no water', () => {
-    const dust = byKey(createPreparationTasks(createPlainModel({ scope: 'clean only' })), 'dust');
+    const dust = byKey(createTasks(createPlainModel({ scope: 'clean only' })), 'dust');
     expect(dust.how).include('No water');
     expect(dust.partKeys).length(5);
   });
@@ -76,47 +76,40 @@ describe('preparation tasks', () => {
 
 describe('stripping tasks', () => {
   it('strip painted metal wet and wash unpainted plastic with soap', () => {
-    const keys = createStrippingTasks(createPlainModel()).map((task) => task.key);
+    const keys = createTasks(createPlainModel()).map((task) => task.key);
     expect(keys).include.members(['strip:body', 'wash:body', 'inspect:body', 'soap:glazing', 'soap:wheels']);
     expect(keys).not.include('strip:axles');
-    expect(byKey(createStrippingTasks(createPlainModel()), 'strip:body').hazards).deep.equal([
-      'gel-stripper',
-      'old-paint',
-    ]);
+    expect(byKey(createTasks(createPlainModel()), 'strip:body').hazards).deep.equal(['gel-stripper', 'old-paint']);
   });
 
   it('do nothing to a part that is not there', () => {
     expect(
-      createStrippingTasks(withParts(makePart('body', { painted: true, state: 'missing' }))).filter(
-        (task) => task.partKeys.includes('body') && task.key !== 'tap:front-post',
+      createTasks(withParts(makePart('body', { painted: true, state: 'missing' }))).filter(
+        (task) => task.station === 'strip' && task.partKeys.includes('body') && task.key !== 'tap:front-post',
       ),
     ).deep.equal([]);
   });
 
   it('never straighten lead or tinplate with heat, nor grind what is not a steel axle', () => {
-    const bent = { kind: 'bent' as const, severity: 2, note: '' };
-    const rust = { kind: 'rust' as const, severity: 2, note: '' };
+    const bent = makeFinding('bent');
+    const rust = makeFinding('rust');
     for (const material of ['lead alloy', 'tinplate', 'hard plastic', 'pest-suspect zinc'] as const) {
-      const tasks = createStrippingTasks(withParts(makePart('body', { material, findings: [bent] })));
+      const tasks = createTasks(withParts(makePart('body', { material, findings: [bent] })));
       expect(
         tasks.some((task) => task.tags.includes('heat')),
         material,
       ).equal(false);
     }
-    const plated = createStrippingTasks(
+    const plated = createTasks(
       withParts(makePart('axles', { role: 'axle', material: 'plated or unknown wire', findings: [rust] })),
     );
     expect(plated.some((task) => task.tags.includes('dry abrade'))).equal(false);
-    const steel = createStrippingTasks(
-      withParts(makePart('axles', { role: 'axle', material: 'steel', findings: [rust] })),
-    );
+    const steel = createTasks(withParts(makePart('axles', { role: 'axle', material: 'steel', findings: [rust] })));
     expect(byKey(steel, 'dress:axles').hazards).deep.equal(['grinding']);
   });
 
   it('warm zinc to at most 150 °C, by a probe, and say that the number is an estimate', () => {
-    const tasks = createStrippingTasks(
-      withParts(makePart('body', { findings: [{ kind: 'bent', severity: 2, note: '' }] })),
-    );
+    const tasks = createTasks(withParts(makePart('body', { findings: [makeFinding('bent')] })));
     const { how, cannotBeUndone, watchedMin } = byKey(tasks, 'straighten:body');
     expect(how).include('contact probe').include('100 to 150 °C (planning estimate), never above');
     expect(cannotBeUndone).equal('a casting that cracks');
@@ -137,9 +130,9 @@ describe('finishing and closing tasks', () => {
     );
 
   it('silver at the finish, chrome last of all at the close', () => {
-    expect(createFinishingTasks(bright('Dull silver ink')).map((task) => task.key)).include('bright:body:grille');
-    expect(createFinishingTasks(bright('Chrome ink')).map((task) => task.key)).not.include('bright:body:grille');
-    expect(byKey(createClosingTasks(bright('Chrome ink')), 'chrome:body:grille').passiveMin).equal(4320);
+    expect(createTasks(bright('Dull silver ink')).map((task) => task.key)).include('bright:body:grille');
+    expect(createTasks(bright('Chrome ink')).map((task) => task.key)).not.include('bright:body:grille');
+    expect(byKey(createTasks(bright('Chrome ink')), 'chrome:body:grille').passiveMin).equal(4320);
   });
 
   it('name the coats of an area in one task, innermost first', () => {
@@ -148,27 +141,27 @@ describe('finishing and closing tasks', () => {
       makeCoat('colour', { name: 'Deep green' }),
       makeCoat('clear', { name: 'Clear gloss' }),
     ];
-    const task = byKey(createFinishingTasks(withParts(makePart('body', { coats }))), 'colour:body:outside');
+    const task = byKey(createTasks(withParts(makePart('body', { coats }))), 'colour:body:outside');
     expect(task.title).equal('Paint the body, outside: Deep green, then Clear gloss');
     expect(task.hazards).deep.equal(['spraying']);
   });
 
   it('plan no paint for a pest-suspect part', () => {
     expect(
-      createFinishingTasks(withParts(makePart('body', { material: 'pest-suspect zinc', coats: [makeCoat('primer')] }))),
+      createTasks(withParts(makePart('body', { material: 'pest-suspect zinc', coats: [makeCoat('primer')] }))).filter(
+        (task) => task.station === 'finish',
+      ),
     ).deep.equal([]);
   });
 
   it('check the axles before they are formed, since that cannot be done twice', () => {
-    const close = byKey(createClosingTasks(createPlainModel()), 'close:axle-ends');
-    expect(byKey(createClosingTasks(createPlainModel()), 'check:axle-ends').how).match(
-      /^Every wheel the right way round/,
-    );
+    const close = byKey(createTasks(createPlainModel()), 'close:axle-ends');
+    expect(byKey(createTasks(createPlainModel()), 'check:axle-ends').how).match(/^Every wheel the right way round/);
     expect(close.cannotBeUndone).include('cannot be formed again');
   });
 
   it('close the last opened joint first, and try all motion at the end', () => {
-    const keys = createClosingTasks(createPlainModel()).map((task) => task.key);
+    const keys = createTasks(createPlainModel()).map((task) => task.key);
     expect(keys.filter((key) => key.startsWith('close:'))).deep.equal([
       'close:glazing',
       'close:axle-ends',
@@ -184,16 +177,14 @@ describe('finishing and closing tasks', () => {
     ];
     const planFor = (S2: string) => createPlainModel({ opening, decisions: { S2 } });
     const tapsOf = (S2: string) =>
-      createStrippingTasks(planFor(S2)).flatMap((task) => (task.key.startsWith('tap:') ? [task.key] : []));
+      createTasks(planFor(S2)).flatMap((task) => (task.key.startsWith('tap:') ? [task.key] : []));
     expect(tapsOf('tapped screw')).deep.equal(['tap:front', 'tap:rear']);
     expect(tapsOf('one screw and false heads')).deep.equal(['tap:front']);
     expect(tapsOf('glued false rivet')).deep.equal([]);
-    const glued = byKey(createClosingTasks(planFor('one screw and false heads')), 'close:rear');
+    const glued = byKey(createTasks(planFor('one screw and false heads')), 'close:rear');
     expect(glued.title).include('Glue the false rivet on');
     expect(glued.hazards).deep.equal(['cyanoacrylate']);
-    expect(byKey(createClosingTasks(planFor('one screw and false heads')), 'close:front').title).include(
-      'Run the screw home',
-    );
+    expect(byKey(createTasks(planFor('one screw and false heads')), 'close:front').title).include('Run the screw home');
   });
 
   it('place a decal as the school says', () => {
@@ -201,15 +192,14 @@ describe('finishing and closing tasks', () => {
       ...withParts(makePart('body', { coats: [makeCoat('decal')] })),
       decisions,
     });
-    const decal = (decisions: Record<string, string>) =>
-      byKey(createClosingTasks(model(decisions)), 'decal:body:outside');
+    const decal = (decisions: Record<string, string>) => byKey(createTasks(model(decisions)), 'decal:body:outside');
     expect(decal({}).because).include('wet pad and two sets (S20)');
     expect(decal({ S20: 'setting fluid' }).how).include('Test both on the paint first');
-    expect(decal({ S20: 'one set' }).how).include('wet the panel');
+    expect(decal({ S20: 'one set' }).how).include('Panel wetted');
   });
 
   it('touch nothing in when no axle was formed', () => {
-    const keys = createClosingTasks(createPlainModel({ opening: [makeJoint('s', 'screw', ['body', 'base'])] })).map(
+    const keys = createTasks(createPlainModel({ opening: [makeJoint('s', 'screw', ['body', 'base'])] })).map(
       (task) => task.key,
     );
     expect(keys).include('check-motion').not.include('touch-in');

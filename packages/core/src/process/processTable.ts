@@ -155,7 +155,7 @@ const ROWS: Readonly<Record<Process, readonly Row[]>> = {
     [['zinc alloy'], 'with care', 'castings can blister from about 150 °C; a third of the strength is gone by 95 °C', 'unloaded, a scrap one first, at most 200 °C metal and the product sheet', 'softening range', 200],
     [['pest-suspect zinc'], 'never', 'no heat at all', '', 'bench practice'],
     [['lead alloy', 'soft solder'], 'never', 'it melts from 183 °C and softens long before', '', 'softening range'],
-    [['tinplate'], 'with care', 'folded seams may be soldered', 'at most 60 °C unless no solder is in it', 'softening range', 60],
+    [['tinplate'], 'never', 'its folded seams may hold soft solder, and nobody can see into them', '', 'careful guess'],
     [['steel', 'brass', 'aluminium'], 'with care', 'it stands more than any paint', 'as the product sheet says', 'softening range', 200],
     [['plated or unknown wire'], 'never', 'cadmium and zinc plating must not be heated', '', 'chemistry'],
     [PLASTICS, 'never', 'nothing that melts goes into the oven', '', 'softening range'],

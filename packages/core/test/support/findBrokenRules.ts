@@ -34,6 +34,7 @@ export function findBrokenRules(input: PlanInput, tasks: readonly PlannedTask[],
 
 function isInScope(scope: string, before: PlannedTask, after: PlannedTask): boolean {
   if (scope === 'specimen') return true;
+  if (scope === 'area' && before.area !== after.area) return false;
   if (scope === 'joint') return before.jointKey !== undefined && before.jointKey === after.jointKey;
   return before.partKeys.some((key) => after.partKeys.includes(key));
 }

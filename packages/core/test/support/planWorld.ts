@@ -8,10 +8,15 @@ import type {
   KnownJoint,
   OpeningQuestion,
   PlanCoat,
+  PlanFinding,
   PlanInput,
   PlanJoint,
   PlanPart,
+  PlanWant,
+  TaskDraft,
 } from '../../src/plan/planTypes.ts';
+import { createPlanContext } from '../../src/plan/planContext.ts';
+import { PLAN_RULES } from '../../src/plan/rules/planRules.ts';
 import { SCHOOLS } from '../../src/plan/schools.ts';
 
 export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart => ({
@@ -22,12 +27,36 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
   materialCertainty: 'sure',
   state: 'sound',
   painted: false,
+  found: changes.painted ? ['colour'] : [],
   foundColour: null,
   coats: [],
   findings: [],
   wants: [],
   ...changes,
 });
+
+export const makeFinding = (kind: FindingKind, changes: Partial<PlanFinding> = {}): PlanFinding => ({
+  kind,
+  severity: 2,
+  note: '',
+  degrees: null,
+  ...changes,
+});
+
+export const makeWant = (id: string, changes: Partial<PlanWant> = {}): PlanWant => ({
+  id,
+  what: `a ${id}`,
+  state: 'open',
+  dependentBits: '',
+  dueOn: null,
+  ...changes,
+});
+
+/** What every rule asks for, before anything is put in order. */
+export const createTasks = (input: PlanInput): readonly TaskDraft[] => {
+  const context = createPlanContext(input);
+  return PLAN_RULES.flatMap((rule) => rule.create(context));
+};
 
 export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}): PlanCoat => ({
   areaKind: 'outside',
@@ -82,6 +111,7 @@ export const makeTask = (key: string, changes: Partial<Task> = {}): Task => ({
   watchedMin: 0,
   passiveMin: 0,
   because: '',
+  colours: [],
   after: [],
   state: 'to do',
   ...changes,
@@ -133,6 +163,9 @@ const FINDINGS: readonly FindingKind[] = [
   'pest',
   'scuffed',
   'earlier repair',
+  'seized',
+  'smell',
+  'overpaint',
 ];
 const KINDS: readonly JointKind[] = [
   'rivet post',
@@ -151,7 +184,10 @@ const KINDS: readonly JointKind[] = [
 export function createRandomPlanInput(seed: number): PlanInput {
   const question = createRandomQuestion(seed);
   const { opening, closed } = chooseOpening(question);
-  return { scope: question.scope, parts: question.parts, decisions: question.decisions, opening, closed };
+  return {
+    ...{ scope: question.scope, parts: question.parts, decisions: question.decisions, opening, closed },
+    sessionMin: pickOne([60, 90, 120, 180], createSeededRandom(seed + 0.5)),
+  };
 }
 
 /** What is known of a random model before its opening is chosen. */
@@ -164,14 +200,14 @@ export function createRandomQuestion(seed: number): OpeningQuestion {
       .filter(() => random() < 0.6)
       .map((role) => createRandomPart(role, role, random)),
   ];
-  const keys = parts.map((part) => part.key);
   const joints = Array.from({ length: Math.floor(random() * 6) }, (_, i): KnownJoint => {
     const wish = random() < 0.15 ? pickOne(['open', 'closed'] as const, random) : undefined;
+    const other = pickOne(parts.slice(1), random);
     return {
       key: `j${i}`,
       label: `joint ${i}`,
-      kind: pickOne(KINDS, random),
-      partKeys: [keys[0]!, pickOne(keys.slice(1), random)],
+      kind: other.role === 'axle' && random() < 0.7 ? 'formed axle' : pickOne(KINDS, random),
+      partKeys: ['body', other.key],
       // Only earlier joints stand in the way, so no ring arises.
       ways: [
         makeWay({
@@ -198,6 +234,10 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
         makeCoat('colour', { colourHex }),
         ...(random() < 0.3 ? [makeCoat('colour', { areaKind: 'inside', areaName: 'inside' })] : []),
         ...(random() < 0.3 ? [makeCoat('colour', { areaKind: 'mask', areaName: 'stripe' })] : []),
+        ...(random() < 0.15
+          ? [makeCoat('colour', { areaKind: 'mask', areaName: 'band', name: 'cream', colourHex: '#e6d9b4' })]
+          : []),
+        ...(random() < 0.1 ? [makeCoat('clear')] : []),
         ...(random() < 0.3 ? [makeCoat('decal', { crossesSeam: random() < 0.5 })] : []),
         ...(random() < 0.3
           ? [
@@ -210,21 +250,26 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
           : []),
       ]
     : [];
+  const painted = random() < 0.5;
   return makePart(key, {
     role,
-    material: random() < 0.5 ? 'zinc alloy' : pickOne(MATERIALS, random),
+    material: random() < 0.5 ? (role === 'axle' ? 'steel' : 'zinc alloy') : pickOne(MATERIALS, random),
     state: pickOne(['sound', 'worn', 'damaged', 'missing'] as const, random),
-    painted: random() < 0.5,
+    painted,
+    found: painted
+      ? [...(random() < 0.4 ? (['primer'] as const) : []), 'colour', ...(random() < 0.2 ? (['filler'] as const) : [])]
+      : [],
     coats,
-    findings: FINDINGS.filter(() => random() < 0.12).map((kind) => ({ kind, severity: 2, note: '' })),
+    findings: FINDINGS.filter(() => random() < 0.12).map((kind) =>
+      makeFinding(kind, { severity: 1 + Math.floor(random() * 3), degrees: random() < 0.5 ? random() * 8 : null }),
+    ),
     wants:
       random() < 0.2
         ? [
-            {
-              id: `${key}-want`,
+            makeWant(`${key}-want`, {
               what: `a ${key}`,
               state: pickOne(['open', 'ordered', 'solved', 'waived'] as const, random),
-            },
+            }),
           ]
         : [],
   });

@@ -48,9 +48,9 @@ export async function readOpeningQuestion(
       areas: areas.map((area) => ({ ...area, crossesSeam: area.crossesSeam === 1 })),
       layers: layers.map((layer) => ({ ...layer, factory: layer.factory === 1 })),
       findings: await read<RowOf<'findings'>>(
-        `SELECT specimenPartId, kind, severity, note FROM finding ${OF_PARTS} ORDER BY rowid`,
+        `SELECT specimenPartId, kind, severity, note, measuredValue, measuredUnit FROM finding ${OF_PARTS} ORDER BY rowid`,
       ),
-      wants: await read<RowOf<'wants'>>(`SELECT id, specimenPartId, what, state FROM want ${OF_PARTS} ORDER BY rowid`),
+      wants: await read<RowOf<'wants'>>(`SELECT id, specimenPartId, what, state, dependentBits, dueOn FROM want ${OF_PARTS} ORDER BY rowid`),
     }),
     joints: listJoints(
       castingId ? await readJoints(manager, castingId) : [],

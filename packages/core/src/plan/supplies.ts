@@ -1,0 +1,76 @@
+/** What a task takes. */
+export interface Use {
+  readonly what: Supply;
+  /** In the supply's own unit; 1 for a tool. */
+  readonly amount: number;
+}
+
+interface SupplyFacts {
+  readonly kind: 'material' | 'tool';
+  readonly unit: string;
+  /** Days by post when it is not in the house (planning estimate). */
+  readonly leadDays: number;
+}
+
+const material = (unit: string, leadDays = 3): SupplyFacts => ({ kind: 'material', unit, leadDays });
+const tool = (leadDays = 5): SupplyFacts => ({ kind: 'tool', unit: '', leadDays });
+
+/** Everything the plans ask for by name; amounts in the plans are planning estimates. */
+export const SUPPLIES = {
+  'gel stripper': material('ml'),
+  'dip stripper': material('ml'),
+  'pure sodium hydroxide': material('g'),
+  'citric acid': material('g'),
+  'glycol-ether fluid': material('ml'),
+  thinner: material('ml'),
+  'degreasing solvent': material('ml'),
+  'mild blasting grit': material('g', 5),
+  'penetrating oil': material('ml'),
+  'cutting oil': material('ml'),
+  'gel adhesive': material('g'),
+  'thin cyanoacrylate': material('g'),
+  'powder filler': material('g'),
+  'fine filler': material('g'),
+  'two-part resin': material('g'),
+  'half-round wire': material('mm'),
+  'solder and flux': material('g'),
+  'copper tab': material('pieces'),
+  'wet abrasive paper': material('sheets'),
+  'plastic polish': material('ml'),
+  'fine steel wool': material('g'),
+  primer: material('ml'),
+  'body colour': material('ml'),
+  'clear coat': material('ml'),
+  'brightwork ink': material('ml'),
+  powder: material('g', 9),
+  'masking tape': material('mm'),
+  'decal set': material('sets', 14),
+  'setting fluid': material('ml'),
+  'closing screw': material('pieces', 5),
+  'floor polish': material('ml'),
+  'dark wash': material('ml'),
+  gloves: material('pairs'),
+  'bench drill': tool(),
+  'tap and its drill': tool(),
+  'rotary tool': tool(),
+  'contact probe': tool(),
+  'hot-air gun': tool(),
+  oven: tool(9),
+  airbrush: tool(9),
+  'spray booth': tool(9),
+  'powder gun': tool(9),
+  'press with a cupped punch': tool(9),
+  'smooth-jawed locking pliers': tool(),
+  'small hammer and dimple punch': tool(),
+  'caustic vessel with a resting lid': tool(),
+  'soldering iron': tool(),
+  'padded jaws': tool(),
+  'fine square file': tool(),
+  'soft brush': tool(),
+  torch: tool(),
+} as const satisfies Readonly<Record<string, SupplyFacts>>;
+export type Supply = keyof typeof SUPPLIES;
+
+/** Reads as a list at the end of a task: uses(['gel stripper', 20], ['gloves', 1]). */
+export const uses = (...list: readonly (readonly [what: Supply, amount?: number])[]): readonly Use[] =>
+  list.map(([what, amount = 1]) => ({ what, amount }));

@@ -1,0 +1,81 @@
+import { InvalidInputError } from '../model/errors.ts';
+
+export interface Vessel {
+  /** Inside, mm. A round vessel has its diameter as both. */
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly isRound: boolean;
+}
+
+export interface Dipped {
+  /** The box it takes up, lying as it will lie, mm. */
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** Metal or plastic of it, ml: what it pushes aside. */
+  readonly volumeMl: number;
+}
+
+export interface VesselCheck {
+  readonly isCovered: boolean;
+  /** Of the liquor with everything in it, mm. */
+  readonly levelMm: number;
+  /** To pour so that everything is covered, ml; null when the vessel cannot hold that. */
+  readonly pourMl: number | null;
+  /** What is wrong, in words. */
+  readonly problems: readonly string[];
+}
+
+/** Liquor over the highest point, mm; and the share of the vessel left for heat, gas and a hand (planning estimates). */
+const COVER_MM = 10;
+const HEADSPACE = 0.5;
+
+/**
+ * Does a dish or jar cover what goes into it? The liquor rises by what is pushed aside: level = (poured + displaced) / floor
+ * area. Several parts lie side by side on the floor.
+ *
+ * Throws InvalidInputError for sizes that are none.
+ */
+export function checkVessel(vessel: Vessel, dipped: readonly Dipped[], pouredMl: number): VesselCheck {
+  for (const [field, value] of Object.entries({ ...vessel, isRound: 1 }))
+    if (!(value > 0)) throw new InvalidInputError('out-of-range', 'Every size of the vessel must be above 0.', field);
+  if (!(pouredMl >= 0)) throw new InvalidInputError('out-of-range', 'What is poured must be 0 ml or more.', 'pouredMl');
+  const { lengthMm, widthMm, depthMm } = vessel;
+  const floorMm2 = vessel.isRound ? (Math.PI * lengthMm * widthMm) / 4 : lengthMm * widthMm;
+  const displacedMl = dipped.reduce((sum, one) => sum + one.volumeMl, 0);
+  const levelMm = ((pouredMl + displacedMl) * 1000) / floorMm2;
+  const highestMm = Math.max(0, ...dipped.map((one) => one.heightMm));
+  const neededMm = highestMm + COVER_MM;
+  const mostMm = depthMm * (1 - HEADSPACE);
+  const pourMl = Math.max(0, (neededMm * floorMm2) / 1000 - displacedMl);
+  const isCovered = levelMm >= neededMm;
+  return {
+    isCovered,
+    levelMm,
+    pourMl: neededMm <= mostMm ? pourMl : null,
+    problems: [
+      ...(fits(vessel, dipped) ? [] : ['It does not lie flat in there, or not beside the others.']),
+      ...(dipped.length > 0 && !isCovered
+        ? [
+            `The liquor stands ${Math.round(levelMm)} mm high; ${Math.round(neededMm)} mm would cover it by ${COVER_MM} mm.`,
+          ]
+        : []),
+      ...(Math.max(levelMm, dipped.length ? neededMm : 0) > mostMm
+        ? ['The vessel is too low: half of it stays free for heat, gas and a hand.']
+        : []),
+    ],
+  };
+}
+
+/** Each lies in the vessel, and all floors together are not more than the vessel's. */
+function fits({ lengthMm, widthMm, isRound }: Vessel, dipped: readonly Dipped[]): boolean {
+  const long = Math.max(lengthMm, widthMm);
+  const short = Math.min(lengthMm, widthMm);
+  const isEachIn = dipped.every((one) => {
+    const [a, b] = [Math.max(one.lengthMm, one.widthMm), Math.min(one.lengthMm, one.widthMm)];
+    return isRound ? Math.hypot(a, b) <= short : a <= long && b <= short;
+  });
+  const floor = isRound ? (Math.PI * long * short) / 4 : long * short;
+  return isEachIn && dipped.reduce((sum, one) => sum + one.lengthMm * one.widthMm, 0) <= floor;
+}

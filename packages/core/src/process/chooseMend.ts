@@ -1,0 +1,112 @@
+import { isMetal, type Material } from '../model/material.ts';
+import { judgePart } from './judgePart.ts';
+import type { Process, TreatedMaterial } from './processes.ts';
+
+/** Answers to the school of cracks and gaps; the splint belongs to "by load and access". */
+export const MEND_METHODS = ['glue and powder', 'gel', 'filler on primer', 'resin', 'solder', 'splint'] as const;
+export type MendMethod = (typeof MEND_METHODS)[number];
+
+export const DAMAGES = ['crack', 'break', 'pits'] as const;
+export type Damage = (typeof DAMAGES)[number];
+
+export interface MendQuestion {
+  readonly materials: readonly TreatedMaterial[];
+  readonly damage: Damage;
+  /** It must bear something afterwards: an axle, a hinge, a hand. */
+  readonly carriesLoad: boolean;
+  /** A file gets at it. */
+  readonly isReached: boolean;
+  /** It stays in one piece with others. */
+  readonly isJoined: boolean;
+  /** It is baked afterwards. */
+  readonly isBakedLater: boolean;
+  /** S16. */
+  readonly school: string;
+}
+
+export interface MendAdvice {
+  /** null: nothing mends this; it is replaced. */
+  readonly best: MendMethod | null;
+  readonly because: string;
+  /** Why it is not what the school says; null where it is, or where the school leaves it open. */
+  readonly insteadOf: { readonly method: MendMethod; readonly reason: string } | null;
+  readonly refusals: readonly { readonly method: MendMethod; readonly reason: string }[];
+}
+
+const PROCESS: Readonly<Record<MendMethod, Process | null>> = {
+  'glue and powder': 'cyanoacrylate',
+  gel: 'cyanoacrylate',
+  splint: 'cyanoacrylate',
+  solder: 'soldering',
+  resin: null,
+  'filler on primer': null,
+};
+
+export const MEND_HOW: Readonly<Record<MendMethod, string>> = {
+  'glue and powder':
+    'Thin cyanoacrylate, powder filler into it, again until it stands proud; filed wet when hard. Sharp inner corners re-cut with a fine square file.',
+  gel: 'Gel adhesive pressed into the crack with a pick, the rest wiped off at once. It is not filed.',
+  splint:
+    'Half-round wire cut to length, keyed and glued behind the break with gel; the outside filled and filed when hard.',
+  solder: 'Tin both faces, a copper tab behind it, heat sink beside it. Rinse the flux off for long.',
+  resin: 'Two-part resin mixed in full, pressed in, left a day. It bears nothing.',
+  'filler on primer':
+    'Fine filler over the primer with a flat blade, thin, twice rather than thick; rubbed wet, primed again.',
+};
+
+/**
+ * How a crack, break or pitting is mended: by what it must bear and what reaches it, or as the school says where the
+ * material stands that. Nothing glued or filled is baked afterwards; where a bake follows, only solder is left.
+ */
+export function chooseMend(question: MendQuestion): MendAdvice {
+  const refusals = MEND_METHODS.flatMap((method) => {
+    const reason = findRefusal(method, question);
+    return reason === null ? [] : [{ method, reason }];
+  });
+  const isFree = (method: MendMethod) => refusals.every((one) => one.method !== method);
+  const wanted = MEND_METHODS.find((method) => method === question.school);
+  if (wanted && isFree(wanted)) return { best: wanted, because: 'the school says so', insteadOf: null, refusals };
+  const [best, because] = rankByLoadAndAccess(question).find(([method]) => isFree(method)) ?? [null, ''];
+  return {
+    best,
+    because: best === null ? 'nothing that may be used here holds' : because,
+    insteadOf: refusals.find(({ method }) => method === wanted) ?? null,
+    refusals,
+  };
+}
+
+function rankByLoadAndAccess({ materials, damage, carriesLoad, isReached }: MendQuestion): [MendMethod, string][] {
+  const takesSolder = materials[0] === 'tinplate' || materials[0] === 'brass' || materials[0] === 'steel';
+  const ranked: [MendMethod, string][] = [];
+  if (damage === 'pits') ranked.push(['filler on primer', 'pits only need to look right']);
+  if (takesSolder && carriesLoad) ranked.push(['solder', `${materials[0]!} takes solder, and it must bear something`]);
+  if (damage === 'break' && carriesLoad) ranked.push(['splint', 'glue alone does not bear what hangs on it']);
+  if (!isReached || carriesLoad) ranked.push(['gel', isReached ? 'it must bear something' : 'no file reaches it']);
+  ranked.push(
+    ['glue and powder', 'a file reaches it'],
+    ['gel', 'it fills without filing'],
+    ['resin', 'it bears nothing there'],
+  );
+  return ranked;
+}
+
+function findRefusal(
+  method: MendMethod,
+  { materials, damage, carriesLoad, isJoined, isBakedLater }: MendQuestion,
+): string | null {
+  const [own] = materials;
+  if (isBakedLater && method !== 'solder') return 'it is baked afterwards, and nothing glued or filled may be';
+  const process = PROCESS[method];
+  if (process) {
+    const { verdict, material, reason } = judgePart(materials, process);
+    if (verdict === 'never') return `${material}: ${reason}`;
+  }
+  if (method === 'solder' && !isMetal(own as Material)) return 'only metal is soldered';
+  if (method === 'solder' && isJoined) return 'the iron reaches what it is joined to';
+  if (method === 'glue and powder' && (own === 'lead alloy' || own === 'plated or unknown wire'))
+    return `${own}: it is filed afterwards, and the dust is poison`;
+  if (method === 'filler on primer' && (damage !== 'pits' || carriesLoad)) return 'filler has no strength';
+  if (method === 'resin' && carriesLoad) return 'it bears nothing';
+  if (method === 'splint' && damage !== 'break') return 'there is nothing to bridge';
+  return null;
+}

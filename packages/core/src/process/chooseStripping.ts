@@ -1,0 +1,103 @@
+import { isMetal, type Material } from '../model/material.ts';
+import { judgePart, type PartVerdict } from './judgePart.ts';
+import type { Process, TreatedMaterial } from './processes.ts';
+
+/** How old paint comes off. The first five are answers to the school of stripping, the last two to that of plastics. */
+export const STRIP_METHODS = ['gel', 'dip', 'caustic', 'blast', 'mild slow', 'glycol-ether', 'thinner wipe'] as const;
+export type StripMethod = (typeof STRIP_METHODS)[number];
+
+interface MethodFacts {
+  readonly process: Process;
+  /** The whole part goes under: never with a closed seam. */
+  readonly isImmersed: boolean;
+  readonly isFor: 'metal' | 'plastic';
+  readonly onlyOn?: readonly Material[];
+  readonly why?: string;
+}
+
+export const METHOD_FACTS: Readonly<Record<StripMethod, MethodFacts>> = {
+  gel: { process: 'gel stripper', isImmersed: false, isFor: 'metal' },
+  dip: { process: 'gel stripper', isImmersed: true, isFor: 'metal' },
+  caustic: { process: 'caustic bath', isImmersed: true, isFor: 'metal' },
+  blast: { process: 'blasting', isImmersed: false, isFor: 'metal' },
+  'mild slow': { process: 'glycol-ether fluid', isImmersed: true, isFor: 'metal' },
+  'glycol-ether': { process: 'glycol-ether fluid', isImmersed: true, isFor: 'plastic' },
+  'thinner wipe': {
+    process: 'solvent wipe',
+    isImmersed: false,
+    isFor: 'plastic',
+    onlyOn: ['hard plastic', 'ABS'],
+    why: 'thinner is for hard plastics only',
+  },
+};
+
+export interface StripQuestion {
+  /** What it is made of first, then what is on it. */
+  readonly materials: readonly TreatedMaterial[];
+  /** The house's or the job's school: S11 for metal, S18 for plastic. Soap takes no paint off. */
+  readonly school: string;
+  /** It stays in one piece with others: liquor would stay in the seam. */
+  readonly isJoined: boolean;
+}
+
+export interface JudgedMethod {
+  readonly method: StripMethod;
+  readonly verdict: PartVerdict;
+}
+
+export interface RefusedMethod {
+  readonly method: StripMethod;
+  readonly reason: string;
+}
+
+export interface StripAdvice {
+  /** null: nothing may take the paint off this part. */
+  readonly best: JudgedMethod | null;
+  /** Why it is not what the school says; null where it is. */
+  readonly insteadOf: RefusedMethod | null;
+  readonly alternatives: readonly JudgedMethod[];
+  readonly refusals: readonly RefusedMethod[];
+}
+
+/** From the gentlest to the harshest, for metal and for plastic. */
+const GENTLE_FIRST: Readonly<Record<'metal' | 'plastic', readonly StripMethod[]>> = {
+  metal: ['gel', 'mild slow', 'dip', 'caustic', 'blast'],
+  plastic: ['glycol-ether', 'thinner wipe'],
+};
+
+/**
+ * How the paint comes off a part: the school's way where every material in it stands that, else the gentlest that they
+ * stand; the others as alternatives, or refused with the reason.
+ */
+export function chooseStripping({ materials, school, isJoined }: StripQuestion): StripAdvice {
+  const [own] = materials;
+  if (own === undefined) throw new Error('chooseStripping: no material is given');
+  const methods = GENTLE_FIRST[isMetal(own as Material) ? 'metal' : 'plastic'];
+  const allowed: JudgedMethod[] = [];
+  const refusals: RefusedMethod[] = [];
+  for (const method of methods) {
+    const verdict = judgePart(materials, METHOD_FACTS[method].process);
+    const reason = findRefusal(method, own, verdict, isJoined);
+    if (reason === null) allowed.push({ method, verdict });
+    else refusals.push({ method, reason });
+  }
+  const best = allowed.find(({ method }) => method === school) ?? allowed[0] ?? null;
+  return {
+    best,
+    insteadOf: refusals.find(({ method }) => method === school) ?? null,
+    alternatives: allowed.filter((one) => one !== best),
+    refusals,
+  };
+}
+
+function findRefusal(
+  method: StripMethod,
+  own: TreatedMaterial,
+  { verdict, material, reason }: PartVerdict,
+  isJoined: boolean,
+): string | null {
+  const { isImmersed, onlyOn, why } = METHOD_FACTS[method];
+  if (verdict === 'never') return `${material}: ${reason}`;
+  if (onlyOn && !onlyOn.includes(own as Material)) return why ?? '';
+  return isImmersed && isJoined ? 'liquor would stay in the closed seam' : null;
+}

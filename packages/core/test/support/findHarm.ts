@@ -1,0 +1,126 @@
+import { isMetal } from '../../src/model/material.ts';
+import type { TaskTag } from '../../src/model/work.ts';
+import { isPestSuspect } from '../../src/plan/chooseTreatment.ts';
+import { listPartMaterials } from '../../src/plan/listPartMaterials.ts';
+import type { CompiledPlan, PlanInput, PlanPart, PlannedTask } from '../../src/plan/planTypes.ts';
+import { judgePart } from '../../src/process/judgePart.ts';
+
+const WITH_PROCESS: readonly TaskTag[] = [
+  'strip',
+  'straighten hot',
+  'anneal',
+  'bake',
+  'low bake',
+  'blast',
+  'drill and tap',
+  'solder',
+  'dry abrade',
+];
+const BAKES: readonly TaskTag[] = ['bake', 'low bake'];
+/** What lets go, comes off or is made anew when old paint is taken off. */
+const COMES_OFF = new Set(['water-slide decal', 'two-part filler', 'cyanoacrylate bond']);
+
+/**
+ * What a plan would do that hurts somebody or a model, looked for task by task with the table of materials and processes;
+ * shares no code with the rules that make the tasks. Names each harm.
+ */
+export function findHarm(input: PlanInput, plan: Extract<CompiledPlan, { kind: 'plan' }>): string[] {
+  const { tasks } = plan;
+  const partsOf = (task: PlannedTask) =>
+    input.parts.filter((part) => task.partKeys.includes(part.key) && part.state !== 'missing');
+  return tasks.flatMap((task) => [
+    ...findForbiddenPairs(task, partsOf(task), input),
+    ...findBakedWrongly(task, partsOf(task), tasks, input),
+    ...findDryLead(task, partsOf(task), tasks),
+    ...findPestTouched(task, partsOf(task)),
+    ...findLongWatch(task, plan.notices, input),
+    ...(has(task, 'spark', 'flame') && has(task, 'vapour', 'bath')
+      ? [`${task.key}: spark and vapour in one task`]
+      : []),
+    ...(has(task, 'heat', 'chemical', 'vapour', 'spark', 'flame', 'bath') && !task.hazards?.length
+      ? [`${task.key}: no hazard card`]
+      : []),
+  ]);
+}
+
+const has = (task: PlannedTask, ...tags: TaskTag[]) => task.tags.some((tag) => tags.includes(tag));
+
+function findForbiddenPairs(task: PlannedTask, parts: readonly PlanPart[], input: PlanInput): string[] {
+  const { process } = task;
+  if (!process) return has(task, ...WITH_PROCESS) ? [`${task.key}: says not what the part meets`] : [];
+  return parts.flatMap((part) => {
+    // A drill at a joint goes into what is bored, not into what hangs beside it.
+    if (process === 'abrasive' && task.station === 'open' && part.role !== 'axle') return [];
+    const own = listPartMaterials(part, input);
+    const met = has(task, 'strip')
+      ? own.filter((one) => !COMES_OFF.has(one))
+      : own.filter((one) => one === own[0] || !COMES_OFF.has(one));
+    const { verdict, material, reason } = judgePart(met, process, task.atC === undefined ? {} : { atC: task.atC });
+    if (verdict === 'never') return [`${task.key}: ${process} on ${material} (${reason})`];
+    return [];
+  });
+}
+
+function findBakedWrongly(
+  task: PlannedTask,
+  parts: readonly PlanPart[],
+  tasks: readonly PlannedTask[],
+  input: PlanInput,
+): string[] {
+  if (!has(task, ...BAKES)) return [];
+  const isIn = (part: PlanPart, joints: PlanInput['closed'], kind: string) =>
+    joints.some((joint) => joint.kind === kind && joint.partKeys.includes(part.key));
+  return parts.flatMap((part) => {
+    const gluedBefore = tasks.find(
+      (other) =>
+        other.seq < task.seq && has(other, 'glue', 'fill', 'solder', 'refill') && other.partKeys.includes(part.key),
+    );
+    return [
+      ...(isPestSuspect(part) ? [`${task.key}: bakes pest`] : []),
+      ...(part.material === 'lead alloy' ? [`${task.key}: bakes lead`] : []),
+      ...(isMetal(part.material) ? [] : [`${task.key}: bakes ${part.material}`]),
+      ...(isIn(part, input.closed, 'solder') || isIn(part, input.opening, 'solder')
+        ? [`${task.key}: bakes solder`]
+        : []),
+      ...(isIn(part, input.closed, 'glue') || part.findings.some((one) => one.kind === 'earlier repair')
+        ? [`${task.key}: bakes glue`]
+        : []),
+      ...(input.closed.some((joint) => joint.partKeys.includes(part.key) && holds(joint.partKeys, input))
+        ? [`${task.key}: bakes a closed joint`]
+        : []),
+      ...(gluedBefore ? [`${task.key}: bakes what ${gluedBefore.key} glued`] : []),
+    ];
+  });
+}
+
+const holds = (keys: readonly string[], { parts }: PlanInput) =>
+  parts.filter((part) => keys.includes(part.key) && part.state !== 'missing').length > 1;
+
+/** Paint of unknown age counts as leaded: nothing dry, hot or sparking touches it before it came off wet. */
+function findDryLead(task: PlannedTask, parts: readonly PlanPart[], tasks: readonly PlannedTask[]): string[] {
+  const isDry =
+    has(task, 'dry abrade', 'blast', 'straighten hot', 'anneal') || (task.process === 'abrasive' && has(task, 'spark'));
+  if (!isDry) return [];
+  return parts
+    .filter((part) => part.painted && !(task.station === 'open' && part.role !== 'axle'))
+    .filter(
+      (part) =>
+        !tasks.some((other) => other.seq < task.seq && has(other, 'strip') && other.partKeys.includes(part.key)),
+    )
+    .map((part) => `${task.key}: dry on the old paint of ${part.key}`);
+}
+
+function findPestTouched(task: PlannedTask, parts: readonly PlanPart[]): string[] {
+  return has(task, 'strip', 'wash', 'bath', 'heat', 'clamp', 'blast', 'drill and tap', 'paint', 'powder')
+    ? parts.filter(isPestSuspect).map((part) => `${task.key}: touches pest on ${part.key}`)
+    : [];
+}
+
+/** What is watched ends in a bench session, or the plan says that none is long enough. */
+function findLongWatch(task: PlannedTask, notices: readonly string[], { sessionMin = 120 }: PlanInput): string[] {
+  const minutes = task.handsOnMin + (task.watchedMin ?? 0);
+  if (!task.watchedMin || minutes <= sessionMin) return [];
+  return notices.some((notice) => notice.includes('longest bench session') && notice.includes(task.title))
+    ? []
+    : [`${task.key}: watched for ${minutes} min in a session of ${sessionMin}`];
+}
