@@ -40,6 +40,21 @@ export {
   RecordedState,
   RecordStates,
 } from './requests/identify.ts';
+export {
+  BeginPass,
+  ChangeBath,
+  ChangeHouseChoice,
+  ChangeInstrument,
+  ChangeTool,
+  ChangeVessel,
+  CreateBath,
+  CreateHouseChoice,
+  CreateInstrument,
+  CreateTool,
+  CreateVessel,
+  EndPass,
+  TurnDial,
+} from './requests/workshop.ts';
 export { CatalogueFile } from './requests/catalogueFile.ts';
 export { ChangeCasting, CreateCasting, NewCastingPart, NewJoint } from './requests/catalogue.ts';
 export type {
@@ -54,8 +69,11 @@ export type {
   Health,
   HouseView,
   ImportReport,
+  HouseChoiceRecord,
   JobView,
+  PlanChange,
   ShelfView,
   SpecimenView,
   TimersView,
+  WorkshopView,
 } from './responses/views.ts';

@@ -63,7 +63,7 @@ export { adviseBake, BAKE_C, BAKES, OVEN_QUESTIONS } from './process/adviseBake.
 export { judgeBath } from './process/bathLife.ts';
 export { checkVessel } from './process/checkVessel.ts';
 export { chooseMend, DAMAGES, MEND_HOW } from './process/chooseMend.ts';
-export { chooseStripping, METHOD_FACTS, STRIP_METHODS } from './process/chooseStripping.ts';
+export { chooseStripping, METHOD_FACTS } from './process/chooseStripping.ts';
 export { expectPasses } from './process/expectPasses.ts';
 export { listMaterials } from './process/listMaterials.ts';
 export { planStraightening } from './process/planStraightening.ts';
@@ -87,6 +87,7 @@ export {
   BATH_KINDS,
   INSTRUMENT_KINDS,
   PASS_RESULTS,
+  STRIP_METHODS,
   TOOL_KINDS,
   TOOL_STATES,
   VESSEL_MATERIALS,
@@ -180,6 +181,7 @@ export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
 export type { PlanRows } from './plan/createPlanParts.ts';
 export type { Pieces } from './plan/describePieces.ts';
 export type { OvenState } from './instruments/simulatedOven.ts';
+export type { Versioned } from './model/catalogue.ts';
 export type {
   Bath,
   BathKind,
@@ -187,6 +189,7 @@ export type {
   InstrumentKind,
   PassResult,
   Reading,
+  StripMethod,
   StripPass,
   Tool,
   ToolKind,
@@ -198,7 +201,7 @@ export type { RoughState, SmoothGoal } from './process/abrasiveLadder.ts';
 export type { Bake } from './process/adviseBake.ts';
 export type { Dipped, Vessel } from './process/checkVessel.ts';
 export type { Damage, MendAdvice } from './process/chooseMend.ts';
-export type { StripAdvice, StripMethod } from './process/chooseStripping.ts';
+export type { StripAdvice } from './process/chooseStripping.ts';
 export type { ExpectedPasses, StrippedBefore } from './process/expectPasses.ts';
 export type { SupplyLine } from './plan/listSupplies.ts';
 export type { CausticAdvice, CausticBath } from './process/causticBath.ts';

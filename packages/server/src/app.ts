@@ -9,13 +9,16 @@ import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
 import { createCoatRoutes } from './modules/coats/coatRoutes.ts';
 import { createFindRoutes } from './modules/find/findRoutes.ts';
 import { createHouseRoutes } from './modules/house/houseRoutes.ts';
+import { createInstrumentRoutes } from './modules/instruments/instrumentRoutes.ts';
 import { createJobRoutes } from './modules/jobs/jobRoutes.ts';
 import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
+import { createPassRoutes } from './modules/passes/passRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
 import { createTimerRoutes } from './modules/timers/timerRoutes.ts';
+import { createWorkshopRoutes } from './modules/workshop/workshopRoutes.ts';
 import type { Workroom } from './workroom.ts';
 
 const POLICY = {
@@ -59,6 +62,9 @@ export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Ex
     createCoatRoutes,
     createPhotoRoutes,
     createTimerRoutes,
+    createPassRoutes,
+    createWorkshopRoutes,
+    createInstrumentRoutes,
     createRecordRoutes,
     createCatalogueRoutes,
     createHouseRoutes,

@@ -62,7 +62,7 @@ describe('work at the bench', () => {
       const grind = (await view('sg-06')).tasks.find((task) => task.tags.includes('spark'))!;
       await act(grind.id, 'start').expect(200);
       const { tasks } = await view('sg-08');
-      const strip = tasks.find((task) => task.key === 'strip:base')!;
+      const strip = tasks.find((task) => task.key === 'strip:roof')!;
       const { body } = await act(strip.id, 'start').expect(422);
       expect((body as ErrorBody).code).equal('vapour-beside-spark');
       const lane = (await bench.get<BenchView>('bench')).lanes.find((one) => one.job.number === 'SG-06')!;
@@ -95,10 +95,10 @@ describe('work at the bench', () => {
     it('are never lost when the plan changes under them', async () => {
       const { body } = await bench.http
         .post('/api/findings')
-        .send({ specimenPartId: 'sg-08-1.body', kind: 'pitted', severity: 2, note: '' })
+        .send({ specimenPartId: 'sg-08-1.body', kind: 'cracked', severity: 2, note: '' })
         .expect(201);
       const mend = 'sg-08-1.mend:body';
-      for (const key of ['inspect:body', 'mend:body']) {
+      for (const key of ['wash:body', 'inspect:body', 'mend:body']) {
         const task = (await view('sg-08')).tasks.find((one) => one.key === key)!;
         await act(task.id, 'start').expect(200);
         await act(task.id, 'done').expect(200);
@@ -251,6 +251,7 @@ describe('work at the bench', () => {
         'photograph',
         'know-materials',
         'sign-off-photos',
+        'box-card',
       ]);
       await bench.http
         .patch(`/api/specimens/${unknown.specimens[0]!.specimen.id}`)

@@ -1,5 +1,6 @@
 import { LAYER_KINDS, TIMER_KINDS, type LayerKind, type TimerKind } from '@sardonyx/core';
 import {
+  IsBoolean,
   IsHexColor,
   IsIn,
   IsInt,
@@ -19,6 +20,8 @@ export class ActOnTask {
   @IsString() @MaxLength(500) note!: string;
   /** Why an irreversible step is begun although the model may be worth more as it is; it goes into the log. */
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(500) goAheadBecause?: string;
+  /** They stay until what is watched is over, although no bench session lasts so long. */
+  @IsChanged() @IsBoolean() staysUntilDone?: boolean;
 }
 
 /** A coat that was put on. */

@@ -1,5 +1,6 @@
 import type {
   Area,
+  Bath,
   Casting,
   CastingPart,
   CoatingLayer,
@@ -12,7 +13,9 @@ import type {
   Finding,
   FoundJoint,
   History,
+  HouseChoice,
   HouseStyle,
+  Instrument,
   IdentifyCatalogue,
   Job,
   Joint,
@@ -29,12 +32,19 @@ import type {
   Specimen,
   SpecimenPart,
   Station,
+  StripMethod,
+  StrippedBefore,
+  StripPass,
+  SupplyLine,
   Task,
   TaskLog,
   Timer,
+  Tool,
   ToyRange,
   Variant,
   VariantState,
+  Versioned,
+  VesselRecord,
   Want,
   WishForJoint,
 } from '@sardonyx/core';
@@ -157,6 +167,41 @@ export interface JobView {
   readonly house: HouseStyle;
   /** What compiling the plan had to say beyond its tasks. */
   readonly planNotices: readonly string[];
+  /** The latest changes of its plans, newest first. */
+  readonly planChanges: readonly PlanChange[];
+  /** What must be in hand for what is still to be done. */
+  readonly supplies: readonly SupplyLine[];
+  readonly houseChoices: readonly HouseChoiceRecord[];
+  readonly passes: readonly StripPass[];
+  /** Parts that were stripped bare, of all jobs, for how many passes to expect. */
+  readonly strippedBefore: readonly (StrippedBefore & { readonly method: StripMethod })[];
+}
+
+export interface PlanChange {
+  readonly id: string;
+  readonly specimenId: string;
+  readonly at: string;
+  readonly because: readonly string[];
+  readonly added: readonly string[];
+  readonly dropped: readonly string[];
+  readonly keptAside: readonly string[];
+}
+
+export interface HouseChoiceRecord extends HouseChoice, Versioned {}
+
+export interface WorkshopView {
+  readonly now: string;
+  readonly tools: readonly Tool[];
+  readonly vessels: readonly VesselRecord[];
+  /** Those that stand. */
+  readonly baths: readonly Bath[];
+  /** What is in them, of all jobs. */
+  readonly soaking: readonly (StripPass & {
+    readonly partName: string;
+    readonly jobNumber: string;
+    readonly endsAt: string | null;
+  })[];
+  readonly instruments: readonly Instrument[];
 }
 
 export interface ShelfView {
@@ -194,6 +239,8 @@ export interface ImportReport {
 export interface HouseView {
   readonly house: HouseStyle;
   readonly histories: readonly History[];
+  /** Schools that the house answers in its own way; the others have their default. */
+  readonly choices: readonly HouseChoiceRecord[];
 }
 
 /** Every refusal and failure has this shape. `fields` names each field that was wrong; `current` is the row as it stands now. */

@@ -1,5 +1,8 @@
 import type { Versioned } from './catalogue.ts';
-import type { StripMethod } from '../process/chooseStripping.ts';
+
+/** How old paint comes off. The first five are answers to the school of stripping, the last two to that of plastics. */
+export const STRIP_METHODS = ['gel', 'dip', 'caustic', 'blast', 'mild slow', 'glycol-ether', 'thinner wipe'] as const;
+export type StripMethod = (typeof STRIP_METHODS)[number];
 
 export const TOOL_KINDS = [
   'airbrush',

@@ -81,11 +81,14 @@ export function findReasonToStandAlone(part: PlanPart, decisions: Readonly<Recor
   const has = (kind: string) => part.findings.some((finding) => finding.kind === kind);
   if (has('bent') && part.material === 'zinc alloy')
     return 'straightened warm, with nothing beside it that melts or cracks';
+  if (part.material === 'vacuum-plated plastic' && part.coats.length > 0)
+    return 'its plating comes off in a bath, and liquor would stay in a seam';
   if (part.role === 'axle' && (has('rust') || has('seized'))) return 'cleaned up in a chuck';
   if (part.findings.some(({ kind, severity }) => kind === 'scuffed' && severity > 1)) return 'polished by itself';
   const { isStripped, kind } = chooseTreatment(part, decisions);
   const bath = chooseOption('S11', decisions);
-  if (isStripped && (bath === 'dip' || bath === 'caustic')) return 'bathed, and liquor would stay in a closed seam';
+  if (isStripped && (bath === 'dip' || bath === 'caustic' || bath === 'mild slow'))
+    return 'bathed, and liquor would stay in a closed seam';
   const isBaked = chooseOption('S6', decisions) === 'powder' || chooseOption('S19', decisions) === 'low bake';
   if (isMetal(part.material) && kind === 'paint' && isBaked) return 'baked, and a closed joint never is';
   return null;

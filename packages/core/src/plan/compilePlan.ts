@@ -1,6 +1,7 @@
 import { findContradiction } from './findContradiction.ts';
 import { linkTasks, type TaskNet } from './linkTasks.ts';
 import { createNotices } from './planNotices.ts';
+import { STATIONS } from '../model/stations.ts';
 import { createPlanContext, type PlanContext } from './planContext.ts';
 import type { CompiledPlan, PlanInput, PlannedTask, TaskDraft } from './planTypes.ts';
 import { PLAN_RULES } from './rules/planRules.ts';
@@ -50,7 +51,7 @@ type OpenTask = { -readonly [K in keyof PlannedTask]: PlannedTask[K] };
 function createTasks(context: PlanContext): OpenTask[] {
   const tasks: OpenTask[] = [];
   for (const rule of PLAN_RULES) for (const draft of rule.create(context)) tasks.push(openTask(draft, rule.id));
-  return tasks;
+  return tasks.sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station));
 }
 
 /** Field by field: all tasks have one shape then, and whatever walks over hundreds of them is quicker. */

@@ -118,6 +118,8 @@ function fixJoints(question: OpeningQuestion, joints: readonly KnownJoint[]): Ma
         wish: 'closed',
         because: `the ${pest.name.toLowerCase()} shows signs of pest: it is opened only if you say so (O12)`,
       });
+    else if (joint.kind === 'solder' && own.some((part) => part.findings.some((finding) => finding.kind === 'broken')))
+      fixed.set(joint.key, { wish: 'open', because: 'it is adrift, and made anew', isMust: true });
     else if (neverOpened) fixed.set(joint.key, { wish: 'closed', because: 'school: never opened (S2)' });
     else if (keepsAxles && joint.kind === 'formed axle')
       fixed.set(joint.key, { wish: 'closed', because: 'school: leave and mask (S4)' });

@@ -41,9 +41,9 @@ export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): TaskNe
     setBit(before[after]!, first);
   }
   tasks.forEach((task, place) => {
-    const earlier = index.ofStationsBefore(task);
-    if (task.tags.includes('sign off')) addAll(before[place]!, earlier);
-    addAll(before[place]!, earlier, index.inScope('part', place));
+    const { all, hands } = index.ofStationsBefore(task);
+    if (task.tags.includes('sign off')) addAll(before[place]!, all);
+    addAll(before[place]!, hands, index.inScope('part', place));
     clearBit(before[place]!, place);
   });
   return { before, explain };
@@ -73,7 +73,8 @@ function indexTasks(tasks: readonly TaskDraft[]) {
   const byPart = new Map<string, BitSet>();
   const byJoint = new Map<string, BitSet>();
   const byArea = new Map<string, BitSet>();
-  const earlier = STATIONS.map(() => createBitSet(tasks.length));
+  // What comes by post holds up its own fitting (O2), not the work on the part that is here.
+  const earlier = STATIONS.map(() => ({ all: createBitSet(tasks.length), hands: createBitSet(tasks.length) }));
   for (let place = 0; place < tasks.length; place++) {
     const { tags, partKeys, jointKey, area, station } = tasks[place]!;
     setBit(all, place);
@@ -81,7 +82,10 @@ function indexTasks(tasks: readonly TaskDraft[]) {
     for (const key of partKeys) put(byPart, key, place, tasks.length);
     if (jointKey !== undefined) put(byJoint, jointKey, place, tasks.length);
     put(byArea, area ?? '', place, tasks.length);
-    for (let rank = STATIONS.indexOf(station) + 1; rank < STATIONS.length; rank++) setBit(earlier[rank]!, place);
+    for (let rank = STATIONS.indexOf(station) + 1; rank < STATIONS.length; rank++) {
+      setBit(earlier[rank]!.all, place);
+      if (!tags.includes('receive')) setBit(earlier[rank]!.hands, place);
+    }
   }
   const ofParts = tasks.map(({ partKeys }) => join(partKeys, byPart, none));
   return {
@@ -96,7 +100,7 @@ function indexTasks(tasks: readonly TaskDraft[]) {
       addAll(bits, ofParts[place]!, byArea.get(area ?? '')!);
       return bits;
     },
-    ofStationsBefore: (task: TaskDraft): BitSet => earlier[STATIONS.indexOf(task.station)]!,
+    ofStationsBefore: (task: TaskDraft) => earlier[STATIONS.indexOf(task.station)]!,
   };
 }
 

@@ -5,7 +5,7 @@ import { needsStopCheck } from './needsStopCheck.ts';
 const task = (key: string, more: Partial<Task> = {}): Task => ({
   ...{ id: `s.${key}`, version: 1, jobId: 'j', specimenId: 's', key, seq: 1, station: 'strip', title: key, how: '' },
   ...{ partKeys: [], tags: [], hazards: [], irreversible: true, cannotBeUndone: 'paint', handsOnMin: 1, watchedMin: 0 },
-  ...{ passiveMin: 0, because: '', after: [], state: 'to do' },
+  ...{ passiveMin: 0, because: '', colours: [], after: [], state: 'to do' },
   ...more,
 });
 const went = (taskId: string): TaskLog => ({

@@ -32,6 +32,7 @@ export const SUPPLIES = {
   'powder filler': material('g'),
   'fine filler': material('g'),
   'two-part resin': material('g'),
+  'clear-drying white glue': material('g'),
   'half-round wire': material('mm'),
   'solder and flux': material('g'),
   'copper tab': material('pieces'),

@@ -1,10 +1,7 @@
 import { isMetal, type Material } from '../model/material.ts';
+import type { StripMethod } from '../model/workshop.ts';
 import { judgePart, type PartVerdict } from './judgePart.ts';
 import type { Process, TreatedMaterial } from './processes.ts';
-
-/** How old paint comes off. The first five are answers to the school of stripping, the last two to that of plastics. */
-export const STRIP_METHODS = ['gel', 'dip', 'caustic', 'blast', 'mild slow', 'glycol-ether', 'thinner wipe'] as const;
-export type StripMethod = (typeof STRIP_METHODS)[number];
 
 interface MethodFacts {
   readonly process: Process;

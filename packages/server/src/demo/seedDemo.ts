@@ -9,6 +9,7 @@ import { createCatalogue } from './createCatalogue.ts';
 import { readJobNotes } from './jobNotes.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedJob } from './seedJob.ts';
+import { seedWorkshop } from './workshop.ts';
 import { MAKERS, RANGES, RESTORERS } from './world.ts';
 
 /** Fills an empty folder with the demo world. The same `now` gives the same data; every date is an offset from it. */
@@ -18,6 +19,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedCatalogue(manager);
     for (const note of readJobNotes()) await seedJob(manager, room.folder, note, now);
     await seedDonor(manager);
+    await seedWorkshop(manager, now);
     await seedTimers(manager, now);
   });
 }

@@ -59,7 +59,7 @@ export async function seedJob(manager: EntityManager, folder: string, note: JobN
   }
   for (const specimen of note.specimens) await seedSpecimen(manager, id, specimen, day);
   if (note.photographed) await seedPhotos(manager, folder, id, note, 'before', intake);
-  await recompilePlan(manager, id);
+  await recompilePlan(manager, id, intake);
   for (const specimen of note.specimens) await workThrough(manager, specimen, id, intake, now);
   await settleStation(manager, id, note, now);
   if (note.signedOff) await seedPhotos(manager, folder, id, note, 'after', day(-5));

@@ -40,7 +40,7 @@ export const RANGES: readonly Plain<ToyRange>[] = [
   { id: 'k-series', makerId: 'kestrova', name: 'K series', about: 'Family cars with opening parts.' },
 ];
 
-const evening = (weekday: number): BenchSession => ({ weekday, startHour: 19, minutes: 120 });
+const evening = (weekday: number): BenchSession => ({ weekday, startHour: 18, minutes: 150 });
 
 export const RESTORERS: readonly Plain<Restorer>[] = [
   {

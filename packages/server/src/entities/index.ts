@@ -5,8 +5,9 @@ import * as paint from './paint.ts';
 import * as photo from './photo.ts';
 import * as work from './work.ts';
 import * as workpiece from './workpiece.ts';
+import * as workshop from './workshop.ts';
 
 /** Every table, for the data source. */
-export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening].flatMap((room) =>
+export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening, workshop].flatMap((room) =>
   Object.values(room),
 );

@@ -119,6 +119,9 @@ export class TaskRow extends VersionedRow {
   @Column('text')
   because!: string;
 
+  @Column('simple-json', { default: '[]' })
+  colours!: string[];
+
   @Column('simple-json')
   after!: TaskLink[];
 

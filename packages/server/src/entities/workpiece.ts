@@ -44,6 +44,10 @@ export class SpecimenRow extends VersionedRow {
   @Column('text', { select: false, default: '' })
   planFingerprint!: string;
 
+  /** What that plan was made from, as JSON, to say what became different. */
+  @Column('text', { select: false, default: '' })
+  planInput!: string;
+
   @References(() => CastingRow, 'castingId', 'SET NULL')
   casting?: Relation<CastingRow>;
 

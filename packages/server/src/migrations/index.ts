@@ -1,3 +1,4 @@
+import { Workshop1795718081371 } from './1795718081371-Workshop.ts';
 import { SurveyAndOpening1795707802114 } from './1795707802114-SurveyAndOpening.ts';
 import { CastingHistory1795699322496 } from './1795699322496-CastingHistory.ts';
 import { IdentifyAndDate1795695031297 } from './1795695031297-IdentifyAndDate.ts';
@@ -10,4 +11,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   IdentifyAndDate1795695031297,
   CastingHistory1795699322496,
   SurveyAndOpening1795707802114,
+  Workshop1795718081371,
 ];

@@ -88,6 +88,27 @@ const FORMING: Readonly<Record<string, { readonly how: string; readonly uses: re
   },
 };
 
+/** What is bent or struck beside new paint. */
+const CHIPS: ReadonlySet<JointKind> = new Set<JointKind>(['bent tab', 'peened pin']);
+
+/** An axle whose ends are formed anew; one that was only lifted out of its slots is set back. */
+const isFormed = (joint: PlanJoint) => joint.kind === 'formed axle' && joint.way.destroys !== '';
+
+const SET_BACK: Closing = {
+  title: 'Set the axles back',
+  how: 'Wheels the right way round, into their slots, ears closed no further than they were.',
+  minutes: 6,
+};
+
+/** Cyanoacrylate fogs clear parts. */
+const CLEAR_GLUE: Closing = {
+  title: 'Glue it in',
+  how: 'Dry-fit, then a film of white glue that dries clear, wiped off wet where it shows. No cyanoacrylate near it: it fogs.',
+  minutes: 6,
+  cureMin: 720,
+  uses: uses(['clear-drying white glue', 0.3]),
+};
+
 const FALSE_RIVET: Closing = {
   title: 'Glue the false rivet on',
   how: 'The shaved head over its hole with the least adhesive that holds. It cannot be opened again without breaking it.',
@@ -97,7 +118,7 @@ const FALSE_RIVET: Closing = {
 };
 
 /** Solder holds until the part beside it is painted: it is done in bare metal, where nothing must be closed before it. */
-const isSolderedFirst = (joint: PlanJoint, { input, materialsOf }: PlanContext) =>
+export const isSolderedFirst = (joint: PlanJoint, { input, materialsOf }: PlanContext) =>
   joint.kind === 'solder' &&
   input.opening.every((other) => !other.way.behindJoints.includes(joint.key)) &&
   joint.partKeys.every((key) => {
@@ -175,19 +196,17 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     when: 'axle ends are formed',
     serves: ['O27', 'N8'],
     create: ({ input }) =>
-      input.opening
-        .filter((joint) => joint.kind === 'formed axle')
-        .map((joint) => ({
-          key: `check:${joint.key}`,
-          station: 'close' as const,
-          title: `Look before the ${joint.label} are formed: wheels, ride height`,
-          partKeys: joint.partKeys,
-          jointKey: joint.key,
-          tags: ['wheel check' as const],
-          handsOnMin: 4,
-          how: 'Every wheel the right way round, all four on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
-          because: 'The last two that fit are often the last two there are.',
-        })),
+      input.opening.filter(isFormed).map((joint) => ({
+        key: `check:${joint.key}`,
+        station: 'close' as const,
+        title: `Look before the ${joint.label} are formed: wheels, ride height`,
+        partKeys: joint.partKeys,
+        jointKey: joint.key,
+        tags: ['wheel check' as const],
+        handsOnMin: 4,
+        how: 'Every wheel the right way round, all four on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
+        because: 'The last two that fit are often the last two there are.',
+      })),
   },
   {
     id: 'close-joint',
@@ -224,10 +243,11 @@ export const CLOSING_RULES: readonly PlanRule[] = [
   },
   {
     id: 'touch-in',
-    when: 'axle ends were formed',
+    when: 'axle ends were formed, tabs bent or pins peened',
     serves: ['O29'],
-    create: ({ input }) =>
-      input.opening.some((joint) => joint.kind === 'formed axle')
+    create: ({ input }) => {
+      const rough = input.opening.filter((joint) => isFormed(joint) || CHIPS.has(joint.kind));
+      return rough.length
         ? [
             {
               key: 'touch-in',
@@ -238,10 +258,11 @@ export const CLOSING_RULES: readonly PlanRule[] = [
               handsOnMin: 10,
               passiveMin: 60,
               how: 'Body colour from the tip of a fine brush, only where metal shows.',
-              because: 'Axle ends were formed.',
+              because: `Forming and bending chips paint: ${rough.map((joint) => joint.label).join(', ')}.`,
             },
           ]
-        : [],
+        : [];
+    },
   },
 ];
 
@@ -284,8 +305,15 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
   const soldered = joint.kind === 'solder' ? isSolderedFirst(joint, context) : false;
   // Solder on finished paint burns it, and some metals do not stand it at all: then it is glued.
   const kind = joint.kind === 'solder' && !soldered ? 'glue' : joint.kind;
-  const closing = isFalseRivet ? FALSE_RIVET : CLOSING[kind];
-  const isAxle = kind === 'formed axle';
+  const isAxle = isFormed(joint);
+  const isClear = kind === 'glue' && hasClearPart(joint, context);
+  const closing = isFalseRivet
+    ? FALSE_RIVET
+    : isClear
+      ? CLEAR_GLUE
+      : kind === 'formed axle' && !isAxle
+        ? SET_BACK
+        : CLOSING[kind];
   const school = context.option('S5');
   const forming = isAxle ? (FORMING[school] ?? FORMING['cupped punch in a press']!) : null;
   const isGlued = kind === 'glue' || isFalseRivet;
@@ -304,7 +332,7 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
           ...(isGlued ? (['glue'] as const) : []),
         ],
     ...(soldered ? { process: 'soldering' } : {}),
-    hazards: soldered ? ['soldering-iron'] : isGlued ? ['cyanoacrylate'] : [],
+    hazards: soldered ? ['soldering-iron'] : isGlued && !isClear ? ['cyanoacrylate'] : [],
     ...(isAxle ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
     handsOnMin: closing.minutes,
     ...(closing.cureMin ? { passiveMin: closing.cureMin } : {}),
@@ -314,9 +342,14 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
   };
 }
 
+const hasClearPart = (joint: PlanJoint, { input, materialsOf }: PlanContext) =>
+  input.parts.some(
+    (part) => joint.partKeys.includes(part.key) && judgePart(materialsOf(part), 'cyanoacrylate').verdict === 'never',
+  );
+
 function describeWhyClosed(joint: PlanJoint, soldered: boolean, { because }: PlanContext): string {
   const opened = `Opened before: ${joint.label}.`;
-  if (joint.kind === 'formed axle') return `${opened} Forming: ${because('S5')}`;
+  if (isFormed(joint)) return `${opened} Forming: ${because('S5')}`;
   if (joint.kind === 'rivet post') return `${opened} Closing: ${because('S2')}`;
   if (joint.kind !== 'solder') return opened;
   return soldered

@@ -1,7 +1,7 @@
 import type { PlanContext } from '../planContext.ts';
 import type { PlanCoat, PlanPart, TaskDraft } from '../planTypes.ts';
 import { uses } from '../supplies.ts';
-import { isSlowInk } from './brightwork.ts';
+import { hasDecal, isSlowInk } from './decalsAndInk.ts';
 import { nameOf, type PlanRule } from './planRule.ts';
 
 /** How a decal goes down, by school (S20). */
@@ -13,8 +13,6 @@ const SLIDING: Readonly<Record<string, string>> = {
   'one set': 'lukewarm water, on a wet sponge until it slides by itself; there is no second one.',
 };
 
-const GLOSS: Readonly<Record<string, string>> = { matt: 'matt', 'semi-gloss': 'semi-gloss' };
-
 const eachDecal = (
   { input: { parts }, pieces }: PlanContext,
   create: (part: PlanPart, coat: PlanCoat) => TaskDraft,
@@ -25,34 +23,8 @@ const eachDecal = (
       : part.coats.filter((coat) => coat.kind === 'decal').map((coat) => create(part, coat)),
   );
 
-const hasDecal = (part: PlanPart) => part.coats.some((coat) => coat.kind === 'decal');
-
 /** Decals on gloss, sealed after a test; slow ink last of all. */
 export const DECAL_RULES: readonly PlanRule[] = [
-  {
-    id: 'gloss-under-decal',
-    when: 'a decal is planned and the school clears under it',
-    serves: ['O32', 'S13'],
-    create: ({ workable, option, because }) => {
-      const school = option('S13');
-      if (school === 'none' || school === 'seal decals') return [];
-      return workable
-        .filter((part) => hasDecal(part) && part.coats.every((coat) => coat.kind !== 'clear'))
-        .map((part) => ({
-          key: `gloss:${part.key}`,
-          station: 'finish' as const,
-          title: `${GLOSS[school] ? 'Clear' : 'Gloss'} coat on the ${nameOf(part)} where the decals go`,
-          partKeys: [part.key],
-          tags: ['gloss coat' as const, 'spray' as const, 'vapour' as const, 'handling' as const],
-          hazards: ['spraying'],
-          handsOnMin: 8,
-          passiveMin: 240,
-          how: `${GLOSS[school] ? `Thin ${GLOSS[school]} clear` : 'Thin gloss'} over dry colour, the whole panel: an edge shows. Never a two-part clear without the equipment for it.`,
-          because: `Clear coat: ${because('S13')}`,
-          uses: uses(['clear coat', 1]),
-        }));
-    },
-  },
   {
     id: 'dry-fit-decal',
     when: 'a decal is planned',
@@ -129,7 +101,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
           .map((coat) => ({
             key: `chrome:${part.key}:${coat.areaName}`,
             station: 'close' as const,
-            title: `Chrome the ${coat.areaName} last of all`,
+            title: `Chrome the ${coat.areaName === 'outside' ? '' : `${coat.areaName} of the `}${nameOf(part)} last of all`,
             partKeys: [part.key],
             tags: ['slow chrome ink' as const],
             hazards: ['degreaser'],

@@ -34,7 +34,7 @@ export const INTAKE_RULES: readonly PlanRule[] = [
         partKeys: [],
         tags: ['photograph'],
         handsOnMin: 10,
-        how: 'Left, right, front, rear, top and base, on neutral grey with the rule in the picture.',
+        how: 'Left, right, front, rear, top and base, on neutral grey with the rule in the picture. From each end with both axles in line: a twist shows there.',
         because: 'It is the only record of how it came in.',
       },
     ],
@@ -127,11 +127,16 @@ export const INTAKE_RULES: readonly PlanRule[] = [
   },
   {
     id: 'list-wants',
-    when: 'something is wanted',
+    when: 'something is wanted that is not on order yet',
     serves: ['O2', 'N6'],
     create: ({ input: { scope, parts }, because }) => {
-      const wanting = scope === 'full' ? parts.filter((part) => selectWants(part).length > 0) : [];
-      if (wanting.length === 0) return [];
+      if (scope !== 'full') return [];
+      // What is on order was listed already; a decal that nobody wants yet is not.
+      const wanting = parts.filter((part) => part.wants.some((want) => want.state === 'open'));
+      const decals = parts.flatMap((part) =>
+        selectWants(part).length ? [] : part.coats.filter((coat) => coat.kind === 'decal'),
+      );
+      if (wanting.length + decals.length === 0) return [];
       const bits = wanting.flatMap((part) => selectWants(part).map((want) => want.dependentBits)).filter(Boolean);
       return [
         {
@@ -141,7 +146,7 @@ export const INTAKE_RULES: readonly PlanRule[] = [
           partKeys: [],
           tags: ['list wants'],
           handsOnMin: 8,
-          how: `Under each want: what holds it, what turns it, what closes it.${bits.length ? ` So far: ${bits.join('; ')}.` : ' Nothing is written down yet.'} Decals too, and a spare of whatever breaks.`,
+          how: `Under each want: what holds it, what turns it, what closes it.${bits.length ? ` So far: ${bits.join('; ')}.` : ''}${decals.length ? ` Decals: ${decals.map((coat) => coat.name).join(', ')}; ${because('S20')}` : ''} And a spare of whatever breaks.`,
           because: 'A jib without its wire, an axle without its end: it is noticed when the parcel is open.',
         },
         {
@@ -153,6 +158,7 @@ export const INTAKE_RULES: readonly PlanRule[] = [
           handsOnMin: 10,
           how: 'Whatever cannot be made here, in one go; the day it is promised for goes on the want.',
           because: `Waiting for the post runs while paint comes off. A broken part: ${because('S15')}`,
+          uses: decals.length ? uses(['decal set', decals.length]) : [],
         },
       ];
     },

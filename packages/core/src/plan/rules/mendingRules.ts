@@ -257,21 +257,22 @@ function createRustTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
   );
   const why = `${sayFinding(rust)} ${because}`;
   const common = { station: 'strip' as const, partKeys: [part.key] };
-  if (part.material === 'plated or unknown wire')
+  const abrasive = judgePart(context.materialsOf(part), 'abrasive');
+  if (abrasive.verdict === 'never')
     return [
       {
         ...common,
         key: `wipe:${part.key}`,
-        title: `Wipe the ${name} with oil, no abrasive`,
+        title: `Wipe the rust off the ${name} with oil, no abrasive`,
         tags: ['repair', 'oil'],
         hazards: ['oily-rags'],
         handsOnMin: 8,
         how: 'Oil and a soft cloth, gloves; degrease afterwards. Never sanded, ground, wire-wheeled or heated.',
-        because: `${sayFinding(rust)} Plated or unknown wire may hold cadmium: its dust is poison.`,
+        because: `${sayFinding(rust)} No abrasive on ${abrasive.material}: ${abrasive.reason}.`,
         uses: uses(['penetrating oil', 1], ['gloves']),
       },
     ];
-  if (!isBare || judgePart(context.materialsOf(part), 'abrasive').verdict === 'never') return [];
+  if (!isBare) return [];
   if (isAxle && part.material === 'steel')
     return [
       {

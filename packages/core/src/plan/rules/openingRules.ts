@@ -118,7 +118,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
               cannotBeUndone: 'metal drilled from the post',
               handsOnMin: 6,
               how: 'Centre-punch lightly, 1 mm bit straight down the middle. If it wanders, lean a smaller bit back to the centre before going deeper.',
-              because: context.because('S3'),
+              because: `Rivet: ${context.because('S3')}`,
               uses: uses(['bench drill'], ['cutting oil', 0.5]),
             })),
   },
@@ -199,7 +199,7 @@ function createOpeningTask(joint: PlanJoint, { option, because, input }: PlanCon
     ...(sparks ? (['spark'] as const) : []),
     ...(way.tool === 'iron' ? (['heat'] as const) : []),
   ];
-  const school = joint.kind === 'rivet post' ? 'S3' : joint.kind === 'formed axle' ? 'S4' : null;
+  const school = isDrilledRivet(joint) ? 'S3' : (way.school?.key ?? null);
   return {
     key: `open:${joint.key}`,
     station: 'open',

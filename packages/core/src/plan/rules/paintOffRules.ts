@@ -1,5 +1,6 @@
 import { isMetal } from '../../model/material.ts';
-import { METHOD_FACTS, type StripAdvice, type StripMethod } from '../../process/chooseStripping.ts';
+import type { StripMethod } from '../../model/workshop.ts';
+import { METHOD_FACTS, type StripAdvice } from '../../process/chooseStripping.ts';
 import { expectPasses, type ExpectedPasses } from '../../process/expectPasses.ts';
 import { sessionOf, type PlanContext } from '../planContext.ts';
 import type { PlanPart, TaskDraft } from '../planTypes.ts';

@@ -3,7 +3,8 @@ import type { PlanContext } from '../planContext.ts';
 import type { PlanCoat, PlanPart, TaskDraft } from '../planTypes.ts';
 import { uses } from '../supplies.ts';
 import { isPowdered } from './bakeRules.ts';
-import { isSlowInk } from './brightwork.ts';
+import { isSolderedFirst } from './closingRules.ts';
+import { hasDecal, isSlowInk } from './decalsAndInk.ts';
 import { isPrimed } from './mendingRules.ts';
 import { listNames, nameOf, type PlanRule } from './planRule.ts';
 
@@ -31,6 +32,8 @@ const OUTSIDE_MIST_TAGS = [...MIST_TAGS, 'outside faces'] as const;
 const SPRAYING = ['spraying'];
 const TRIM_USES = uses(['body colour', 0.7], ['masking tape', 100]);
 const BODY_USES = uses(['body colour', 2]);
+
+const GLOSS: Readonly<Record<string, string>> = { matt: 'matt', 'semi-gloss': 'semi-gloss' };
 
 /** Coats that are sprayed or brushed at Finish; decals and slow chrome ink wait for Close. */
 export const paintedCoats = (part: PlanPart): PlanCoat[] =>
@@ -66,29 +69,6 @@ export const PAINT_RULES: readonly PlanRule[] = [
     },
   },
   {
-    id: 'mix-colour',
-    when: 'a colour is planned',
-    serves: ['O35', 'S9', 'S10', 'N5'],
-    create: (context) => {
-      const wearers = new Map<string, PlanPart[]>();
-      for (const part of selectPainted(context))
-        for (const { kind, name } of part.coats)
-          if (kind === 'colour') wearers.set(name, [...new Set([...(wearers.get(name) ?? []), part])]);
-      return [...wearers].map(([name, parts]) => ({
-        key: `mix:${name}`,
-        station: 'finish' as const,
-        title: `Have ${name} ready`,
-        partKeys: parts.map((part) => part.key),
-        tags: ['mix paint' as const],
-        colours: [name],
-        hazards: ['degreaser'],
-        handsOnMin: 8,
-        how: `Stir to the bottom, thin as its sheet says, strain, a stripe on primed card and let it dry: it dries to another shade. Mixed: ${context.option('S9')} (S9). No more than the parts need.`,
-        because: `On the ${listNames(parts.map(nameOf))}. Mixing: ${context.because('S9')}`,
-      }));
-    },
-  },
-  {
     id: 'degrease',
     when: 'a part is painted',
     serves: ['O15', 'O26', 'S21', 'N36'],
@@ -112,7 +92,7 @@ export const PAINT_RULES: readonly PlanRule[] = [
     serves: ['O23', 'O21'],
     create: (context) => {
       const painted = new Set(selectPainted(context));
-      return context.pieces.masked.flatMap(({ part, against }): TaskDraft[] => {
+      return [...context.pieces.masked, ...listSoldered(context)].flatMap(({ part, against }): TaskDraft[] => {
         const neighbours = against.filter((other) => painted.has(other));
         if (neighbours.length === 0) return [];
         return [
@@ -136,16 +116,48 @@ export const PAINT_RULES: readonly PlanRule[] = [
     id: 'prime',
     when: 'primer is planned and powder does not go on',
     serves: ['O15', 'O18', 'S12', 'N36'],
+    create: (context) => selectPrimed(context).map((part) => createPrimerTask(part, context)),
+  },
+  {
+    id: 'judge-primer',
+    when: 'a part was primed',
+    serves: ['O18', 'O23', 'N36'],
     create: (context) =>
-      selectPainted(context)
-        .filter((part) => isPrimed(part) && !isPowdered(part, context))
-        .flatMap((part) => createPrimerTasks(part, context)),
+      selectPrimed(context).map((part) => ({
+        key: `judge:${part.key}`,
+        station: 'finish' as const,
+        title: `Judge the ${nameOf(part)} in primer`,
+        partKeys: [part.key],
+        tags: ['judge fill' as const],
+        handsOnMin: 5,
+        how: 'Raking light. A flaw is filled and primed again; then judge again. Scratch a hidden spot: the primer must hold before tape goes on it.',
+        because: 'Primer shows what bare metal hides.',
+      })),
+  },
+  {
+    id: 'mix-colour',
+    when: 'a colour is planned',
+    serves: ['O35', 'S9', 'S10', 'N5'],
+    create: (context) => listColours(context).map((colour) => createMixTask(colour, context)),
   },
   {
     id: 'colour',
     when: 'a colour or clear coat is planned for an area',
     serves: ['O22', 'O24', 'O25', 'O23', 'S6', 'N35'],
-    create: (context) => selectPainted(context).flatMap((part) => createColourTasks(part, context)),
+    // What shares a colour is sprayed together, mist coats first: one cleaning of the gun for each.
+    create: (context) => {
+      const tasks = selectPainted(context).flatMap((part) => createColourTasks(part, context));
+      const names = [...new Set(tasks.map((task) => task.colours?.[0] ?? ''))];
+      const lightest = (name: string) =>
+        Math.max(...tasks.filter((task) => (task.colours?.[0] ?? '') === name).map((task) => task.luminance ?? 0));
+      const rank = new Map(names.sort((a, b) => lightest(b) - lightest(a)).map((name, i) => [name, i]));
+      // Trim lies over the body colours, whatever its own.
+      const place = (task: TaskDraft) =>
+        (task.tags.includes('trim colour') ? 2 * names.length : 0) +
+        2 * rank.get(task.colours?.[0] ?? '')! +
+        (task.tags.includes('mist coat') ? 0 : 1);
+      return tasks.sort((a, b) => place(a) - place(b));
+    },
   },
   {
     id: 'brightwork',
@@ -158,7 +170,7 @@ export const PAINT_RULES: readonly PlanRule[] = [
           .map((coat) => ({
             key: `bright:${part.key}:${coat.areaName}`,
             station: 'finish' as const,
-            title: `Silver the ${coat.areaName} of the ${nameOf(part)}`,
+            title: `Silver the ${coat.areaName === 'outside' ? '' : `${coat.areaName} of the `}${nameOf(part)}`,
             partKeys: [part.key],
             tags: ['trim colour' as const, 'paint' as const, 'handling' as const],
             hazards: ['degreaser'],
@@ -169,6 +181,30 @@ export const PAINT_RULES: readonly PlanRule[] = [
             uses: uses(['brightwork ink', 0.3]),
           })),
       ),
+  },
+  {
+    id: 'gloss-under-decal',
+    when: 'a decal is planned and the school clears under it',
+    serves: ['O32', 'S13'],
+    create: ({ workable, option, because }) => {
+      const school = option('S13');
+      if (school === 'none' || school === 'seal decals') return [];
+      return workable
+        .filter((part) => hasDecal(part) && part.coats.every((coat) => coat.kind !== 'clear'))
+        .map((part) => ({
+          key: `gloss:${part.key}`,
+          station: 'finish' as const,
+          title: `${GLOSS[school] ? 'Clear' : 'Gloss'} coat on the ${nameOf(part)} where the decals go`,
+          partKeys: [part.key],
+          tags: ['gloss coat' as const, 'spray' as const, 'vapour' as const, 'handling' as const],
+          hazards: ['spraying'],
+          handsOnMin: 8,
+          passiveMin: 240,
+          how: `${GLOSS[school] ? `Thin ${GLOSS[school]} clear` : 'Thin gloss'} over dry colour, the whole panel: an edge shows. Never a two-part clear without the equipment for it.`,
+          because: `Clear coat: ${because('S13')}`,
+          uses: uses(['clear coat', 1]),
+        }));
+    },
   },
   {
     id: 'clean-gun',
@@ -195,34 +231,62 @@ export const PAINT_RULES: readonly PlanRule[] = [
   },
 ];
 
-function createPrimerTasks(part: PlanPart, { option, because }: PlanContext): TaskDraft[] {
-  const name = nameOf(part);
+/** What was soldered on in bare metal and is not painted itself. */
+function listSoldered(context: PlanContext): { readonly part: PlanPart; readonly against: readonly PlanPart[] }[] {
+  return context.input.opening
+    .filter((joint) => isSolderedFirst(joint, context))
+    .flatMap((joint) => {
+      const held = context.workable.filter((part) => joint.partKeys.includes(part.key));
+      const bare = held.filter((part) => paintedCoats(part).length === 0);
+      return bare.map((part) => ({ part, against: held.filter((other) => other !== part) }));
+    })
+    .filter(({ part }, i, all) => all.findIndex((one) => one.part === part) === i);
+}
+
+const selectPrimed = (context: PlanContext) =>
+  selectPainted(context).filter((part) => isPrimed(part) && !isPowdered(part, context));
+
+interface WornColour {
+  readonly name: string;
+  readonly parts: readonly PlanPart[];
+}
+
+function listColours(context: PlanContext): WornColour[] {
+  const wearers = new Map<string, Set<PlanPart>>();
+  for (const part of selectPainted(context))
+    for (const { kind, name } of part.coats)
+      if (kind === 'colour') wearers.set(name, (wearers.get(name) ?? new Set()).add(part));
+  return [...wearers].map(([name, parts]) => ({ name, parts: [...parts] }));
+}
+
+const createMixTask = ({ name, parts }: WornColour, { because }: PlanContext): TaskDraft => ({
+  key: `mix:${name}`,
+  station: 'finish',
+  title: `Have ${name} ready`,
+  partKeys: parts.map((part) => part.key),
+  tags: ['mix paint'],
+  colours: [name],
+  hazards: ['degreaser'],
+  handsOnMin: 8,
+  how: 'Stir to the bottom, thin as its sheet says, strain, a stripe on primed card and let it dry: it dries to another shade. No more than the parts need.',
+  because: `On the ${listNames(parts.map(nameOf))}. Mixing: ${because('S9')} To match: ${because('S10')}`,
+});
+
+function createPrimerTask(part: PlanPart, { option, because }: PlanContext): TaskDraft {
   const primer = part.coats.find((coat) => coat.kind === 'primer')!;
-  return [
-    {
-      key: `prime:${part.key}`,
-      station: 'finish',
-      title: `Prime the ${name}`,
-      partKeys: [part.key],
-      tags: ['prime', 'paint', 'spray', 'vapour', 'handling'],
-      hazards: ['spraying'],
-      handsOnMin: 12,
-      passiveMin: 60,
-      how: `${PRIMER_HOW[option('S12')] ?? PRIMER_HOW['thin light grey']!} Bare zinc is primed the same day. Log the coat below.`,
-      because: `Planned: ${primer.name}. Primer: ${because('S12')}`,
-      uses: uses(['primer', 2]),
-    },
-    {
-      key: `judge:${part.key}`,
-      station: 'finish',
-      title: `Judge the ${name} in primer`,
-      partKeys: [part.key],
-      tags: ['judge fill'],
-      handsOnMin: 5,
-      how: 'Raking light. A flaw is filled and primed again; then judge again. Scratch a hidden spot: the primer must hold before tape goes on it.',
-      because: 'Primer shows what bare metal hides.',
-    },
-  ];
+  return {
+    key: `prime:${part.key}`,
+    station: 'finish',
+    title: `Prime the ${nameOf(part)}`,
+    partKeys: [part.key],
+    tags: ['prime', 'paint', 'spray', 'vapour', 'handling'],
+    hazards: ['spraying'],
+    handsOnMin: 12,
+    passiveMin: 60,
+    how: `${PRIMER_HOW[option('S12')] ?? PRIMER_HOW['thin light grey']!} Bare zinc is primed the same day. Log the coat below.`,
+    because: `Planned: ${primer.name}. Primer: ${because('S12')}`,
+    uses: uses(['primer', 2]),
+  };
 }
 
 function createColourTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
@@ -275,6 +339,7 @@ function createAreaTasks(part: PlanPart, area: string, coats: readonly PlanCoat[
       key: `mist:${part.key}:${area}`,
       title: `Mist coat on the ${nameOf(part)}, ${area}`,
       tags: isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS,
+      luminance: wet.luminance,
       handsOnMin: 4,
       passiveMin: 5,
       how: 'So thin that the ground shows through everywhere. Flash about 5 min: it no longer looks wet.',

@@ -19,21 +19,35 @@ export const PLASTIC_RULES: readonly PlanRule[] = [
     create: (context) =>
       context.workable
         .filter((part) => !isMetal(part.material) && !context.isStripped(part) && !isReplaced(part))
+        .filter((part) => !losesPlating(part, context))
         .map((part) => createCleaning(part, context)),
+  },
+  {
+    id: 'clean-kept',
+    when: 'a painted part keeps its wear',
+    serves: ['S22', 'S23', 'N2'],
+    create: ({ workable, strippingOf, because }) =>
+      workable
+        .filter((part) => isMetal(part.material) && part.painted && strippingOf(part) === null)
+        .map((part) => ({
+          key: `keep:${part.key}`,
+          station: 'strip' as const,
+          title: `Clean the ${nameOf(part)} and keep the wear`,
+          partKeys: [part.key],
+          tags: ['inspect' as const],
+          ...(part.material === 'lead alloy' ? { hazards: ['lead-alloy'] } : {}),
+          handsOnMin: 8,
+          how: 'Soft dry brush; where dirt sticks, a barely damp bud rolled, not rubbed. Old paint that lifts is left and written down.',
+          because: `End state: ${because('S22')}`,
+        })),
   },
   {
     id: 'plating-off',
     when: 'vacuum-plated plastic gets a new coat',
     serves: ['N2', 'N9'],
-    create: ({ workable, materialsOf, pieces }) =>
-      workable
-        .filter(
-          (part) =>
-            part.material === 'vacuum-plated plastic' &&
-            part.coats.length > 0 &&
-            pieces.neighboursOf(part.key).length === 0 &&
-            judgePart(materialsOf(part), 'caustic bath').verdict !== 'never',
-        )
+    create: (context) =>
+      context.workable
+        .filter((part) => losesPlating(part, context))
         .flatMap((part): TaskDraft[] => [
           {
             key: `plating-test:${part.key}`,
@@ -128,6 +142,13 @@ export const PLASTIC_RULES: readonly PlanRule[] = [
         })),
   },
 ];
+
+/** It gets a new coat, lies alone, and nothing on it is harmed by a few minutes of caustic. */
+const losesPlating = (part: PlanPart, { materialsOf, pieces }: PlanContext) =>
+  part.material === 'vacuum-plated plastic' &&
+  part.coats.length > 0 &&
+  pieces.neighboursOf(part.key).length === 0 &&
+  judgePart(materialsOf(part), 'caustic bath').verdict !== 'never';
 
 function createCleaning(part: PlanPart, { materialsOf, because }: PlanContext): TaskDraft {
   const { verdict, reason, limit, material } = judgePart(materialsOf(part), 'soap and water');

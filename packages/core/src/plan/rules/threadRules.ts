@@ -3,6 +3,9 @@ import { uses } from '../supplies.ts';
 import { selectWants } from './intakeRules.ts';
 import { nameOf, type PlanRule } from './planRule.ts';
 
+/** A sheet of decals is tried on the paint, not on the metal. */
+const isDecal = (what: string) => /decal|transfer/i.test(what);
+
 /** Strip & mend, what must be bored, tried and fitted while the metal is bare. */
 export const THREAD_RULES: readonly PlanRule[] = [
   {
@@ -36,7 +39,7 @@ export const THREAD_RULES: readonly PlanRule[] = [
     serves: ['O17', 'N13'],
     create: ({ input: { parts } }) =>
       parts
-        .filter((part) => selectWants(part).length > 0)
+        .filter((part) => selectWants(part).some((want) => !isDecal(want.what)))
         .map((part) => ({
           key: `trial-fit:${part.key}`,
           station: 'strip' as const,

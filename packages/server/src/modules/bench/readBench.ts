@@ -17,6 +17,7 @@ const TASK_COLUMNS = {
   title: true,
   tags: true,
   handsOnMin: true,
+  colours: true,
   after: true,
   state: true,
 } as const;

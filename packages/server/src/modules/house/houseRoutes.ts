@@ -1,7 +1,7 @@
 import type { HouseView } from '@sardonyx/contract';
 import { Router } from 'express';
 import { HistoryRow } from '../../entities/catalogue.ts';
-import { HouseStyleRow } from '../../entities/house.ts';
+import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
@@ -12,6 +12,7 @@ export function createHouseRoutes(room: Workroom): Router {
     const view = await look(room, async (manager): Promise<HouseView> => ({
       house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
       histories: await manager.find(HistoryRow, { order: { prior: 'DESC', key: 'ASC' } }),
+      choices: await manager.find(HouseChoiceRow),
     }));
     response.json(view);
   });

@@ -21,7 +21,7 @@ export function createJobRoutes(room: Workroom): Router {
     const sent =
       room.sentJobs.get(id) ??
       (await look(room, async (manager) => {
-        const text = Buffer.from(JSON.stringify(await readJobView(manager, id)));
+        const text = Buffer.from(JSON.stringify(await readJobView(manager, id, room.now())));
         room.sentJobs.set(id, text);
         return text;
       }));
@@ -80,7 +80,7 @@ async function putOnBench(manager: EntityManager, body: CreateJob, now: Date): P
   });
   await manager.insert(SpecimenRow, specimen);
   await fitOutSpecimen(manager, specimen);
-  await recompilePlan(manager, id);
+  await recompilePlan(manager, id, now);
   return job;
 }
 

@@ -1,6 +1,6 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
-import { HouseStyleRow } from '../../entities/house.ts';
+import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { ComingOffRow, FoundJointRow, JointWishRow } from '../../entities/opening.ts';
 import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
@@ -15,26 +15,38 @@ import {
   SpecimenRow,
   WantRow,
 } from '../../entities/workpiece.ts';
+import { PlanChangeRow, StripPassRow } from '../../entities/workshop.ts';
 import { readCastingView } from '../catalogue/readCastingView.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { readPlanNotices } from '../tasks/recompilePlan.ts';
+import { readStrippedBefore } from '../passes/passRoutes.ts';
+import { readPlanSaying } from '../tasks/recompilePlan.ts';
+
+/** Older ones are in the log of tasks. */
+const SHOWN_CHANGES = 5;
 
 /** Everything one job's page needs. */
-export async function readJobView(manager: EntityManager, jobId: string): Promise<JobView> {
+export async function readJobView(manager: EntityManager, jobId: string, now: Date): Promise<JobView> {
   const job = await findRow(manager, JobRow, jobId, 'This job');
   const specimens = await manager.find(SpecimenRow, { where: { jobId }, order: { id: 'ASC' } });
   const photos = await manager.find(PhotoRow, { where: { jobId }, order: { takenAt: 'ASC' } });
+  const tasks = await manager.find(TaskRow, { where: { jobId }, order: { specimenId: 'ASC', seq: 'ASC' } });
+  const { notices, supplies } = await readPlanSaying(manager, job, specimens, tasks, now);
   return {
     job,
     specimens: await Promise.all(specimens.map((specimen) => readSpecimenView(manager, specimen))),
     decisions: await manager.findBy(DecisionRow, { jobId }),
-    tasks: await manager.find(TaskRow, { where: { jobId }, order: { specimenId: 'ASC', seq: 'ASC' } }),
+    tasks,
     log: await manager.find(TaskLogRow, { where: { jobId }, order: { at: 'ASC' } }),
     photos,
     photoMeasures: await manager.findBy(PhotoMeasureRow, { photoId: In(photos.map((photo) => photo.id)) }),
     house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
-    planNotices: await readPlanNotices(manager, job, specimens),
+    planNotices: notices,
+    planChanges: await manager.find(PlanChangeRow, { where: { jobId }, order: { at: 'DESC' }, take: SHOWN_CHANGES }),
+    supplies,
+    houseChoices: await manager.find(HouseChoiceRow),
+    passes: await manager.find(StripPassRow, { where: { jobId }, order: { startedAt: 'ASC' } }),
+    strippedBefore: await readStrippedBefore(manager),
   };
 }
 

@@ -11,8 +11,8 @@ import type { EntityManager } from 'typeorm';
 import { readJobView } from '../jobs/readJobView.ts';
 
 /** The record of a job, from what is in the database now. */
-export async function readRecord(manager: EntityManager, jobId: string): Promise<JobRecord> {
-  const view = await readJobView(manager, jobId);
+export async function readRecord(manager: EntityManager, jobId: string, now: Date): Promise<JobRecord> {
+  const view = await readJobView(manager, jobId, now);
   return createRecord({
     job: view.job,
     tasks: view.tasks,

@@ -16,6 +16,8 @@ export interface RowKind {
   readonly jobOf: (manager: EntityManager, row: never) => Promise<string | null>;
   /** Changes the plan when it changes. */
   readonly movesPlan: boolean;
+  /** Changes the plan of every open job when it changes. */
+  readonly movesAllPlans?: true;
   /** Rules between fields; throws a refusal. */
   readonly check?: (manager: EntityManager, row: never) => Promise<void> | void;
   /** Rows that stand as they were logged: neither changed nor removed. */

@@ -4,7 +4,7 @@ import type { EntityManager } from 'typeorm';
 import { badInput, refused, stale } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
-import { recompilePlan } from '../tasks/recompilePlan.ts';
+import { recompileOpenJobs, recompilePlan } from '../tasks/recompilePlan.ts';
 import type { RowKind } from './rowKind.ts';
 import { assertJobIsOpen, ROW_KINDS } from './rowKinds.ts';
 import { findRow, saveChange } from './versionedRows.ts';
@@ -30,7 +30,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         await kind.check?.(manager, made as never);
         await manager.insert(kind.type, made);
         await kind.afterSave?.(manager, made as never, null as never);
-        if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
+        await bringPlansInStep(manager, kind, [jobId], room.now());
         return made;
       });
       response.status(201).json(row);
@@ -49,8 +49,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
         await kind.afterSave?.(manager, saved as never, before as never);
         // A part that moved to another model changes the plans of both.
-        if (kind.movesPlan)
-          for (const jobId of new Set([jobBefore, jobAfter])) if (jobId) await recompilePlan(manager, jobId);
+        await bringPlansInStep(manager, kind, [jobBefore, jobAfter], room.now());
         return saved;
       });
       response.json(row);
@@ -65,7 +64,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         if (version !== undefined && Number(version) !== before.version) throw stale({ ...before });
         await kind.checkDelete?.(manager, before as never);
         await manager.delete(kind.type, { id: request.params.id });
-        if (kind.movesPlan && jobId) await recompilePlan(manager, jobId);
+        await bringPlansInStep(manager, kind, [jobId], room.now());
       });
       response.status(204).end();
     });
@@ -78,4 +77,15 @@ async function findOpenJob(manager: EntityManager, kind: RowKind, row: object): 
   const jobId = await kind.jobOf(manager, row as never);
   await assertJobIsOpen(manager, jobId);
   return jobId;
+}
+
+async function bringPlansInStep(
+  manager: EntityManager,
+  kind: RowKind,
+  jobIds: readonly (string | null)[],
+  now: Date,
+): Promise<void> {
+  if (kind.movesAllPlans) return recompileOpenJobs(manager, now);
+  if (!kind.movesPlan) return;
+  for (const jobId of new Set(jobIds)) if (jobId) await recompilePlan(manager, jobId, now);
 }

@@ -1,4 +1,12 @@
-import { chooseOpening, explainJoint, type OpeningQuestion, type PlanInput } from '@sardonyx/core';
+import {
+  chooseOpening,
+  explainJoint,
+  mergeDecisions,
+  type BenchSession,
+  type HouseChoice,
+  type OpeningQuestion,
+  type PlanInput,
+} from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import type { JobRow } from '../../entities/work.ts';
 import type { SpecimenRow } from '../../entities/workpiece.ts';
@@ -6,9 +14,27 @@ import { readOpeningQuestion } from './readOpeningQuestion.ts';
 
 /** Gathers everything that the plan of one specimen is made from, its opening chosen. */
 export async function createPlanInput(manager: EntityManager, job: JobRow, specimen: SpecimenRow): Promise<PlanInput> {
-  const question = await readOpeningQuestion(manager, job, specimen);
+  const choices = await readChoices(manager, job.id);
+  const question = await readOpeningQuestion(manager, job, specimen, choices.decisions);
   const { scope, parts, decisions } = question;
-  return { scope, parts, decisions, ...openAsBefore(specimen.id, question) };
+  const sessionMin = await readLongestSession(manager);
+  return { scope, parts, decisions, reasons: choices.reasons, sessionMin, ...openAsBefore(specimen.id, question) };
+}
+
+/** What the house answers, and this job instead of it. */
+async function readChoices(manager: EntityManager, jobId: string) {
+  const house = await manager.query<HouseChoice[]>('SELECT school, option, reason FROM house_choice');
+  const own = await manager.query<HouseChoice[]>('SELECT school, option, reason FROM decision WHERE jobId = ?', [
+    jobId,
+  ]);
+  return mergeDecisions(house, own);
+}
+
+/** Without a calendar the usual length counts. */
+async function readLongestSession(manager: EntityManager): Promise<number> {
+  const rows = await manager.query<{ sessions: string }[]>('SELECT sessions FROM restorer');
+  const minutes = rows.flatMap((row) => (JSON.parse(row.sessions) as BenchSession[]).map((session) => session.minutes));
+  return minutes.length ? Math.max(...minutes) : 120;
 }
 
 type Opening = Pick<PlanInput, 'opening' | 'closed'>;

@@ -1,7 +1,6 @@
 import {
   createPlanParts,
   listJoints,
-  type Decision,
   type FoundJoint,
   type Joint,
   type OpeningQuestion,
@@ -29,9 +28,9 @@ export async function readOpeningQuestion(
   manager: EntityManager,
   job: JobRow,
   { id: specimenId, castingId }: SpecimenRow,
+  decisions: OpeningQuestion['decisions'],
 ): Promise<OpeningQuestion> {
-  const read = <T>(sql: string, id = specimenId) => manager.query<T[]>(sql, [id]);
-  const decisions = await read<Decision>('SELECT school, option FROM decision WHERE jobId = ?', job.id);
+  const read = <T>(sql: string) => manager.query<T[]>(sql, [specimenId]);
   const areas = await read<Stored<RowOf<'areas'>>>(
     `SELECT id, specimenPartId, kind, name, crossesSeam FROM area ${OF_PARTS} ORDER BY rowid`,
   );
@@ -40,7 +39,7 @@ export async function readOpeningQuestion(
   );
   return {
     scope: job.scope,
-    decisions: Object.fromEntries(decisions.map((decision) => [decision.school, decision.option])),
+    decisions,
     parts: createPlanParts({
       parts: await read<RowOf<'parts'>>(
         'SELECT id, key, name, role, material, materialCertainty, state FROM specimen_part WHERE specimenId = ? ORDER BY rowid',
@@ -50,7 +49,9 @@ export async function readOpeningQuestion(
       findings: await read<RowOf<'findings'>>(
         `SELECT specimenPartId, kind, severity, note, measuredValue, measuredUnit FROM finding ${OF_PARTS} ORDER BY rowid`,
       ),
-      wants: await read<RowOf<'wants'>>(`SELECT id, specimenPartId, what, state, dependentBits, dueOn FROM want ${OF_PARTS} ORDER BY rowid`),
+      wants: await read<RowOf<'wants'>>(
+        `SELECT id, specimenPartId, what, state, dependentBits, dueOn FROM want ${OF_PARTS} ORDER BY rowid`,
+      ),
     }),
     joints: listJoints(
       castingId ? await readJoints(manager, castingId) : [],

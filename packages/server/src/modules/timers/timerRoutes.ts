@@ -18,7 +18,10 @@ export function createTimerRoutes(room: Workroom): Router {
       where: { acknowledgedAt: IsNull() },
       order: { endsAt: 'ASC' },
     });
-    const view: TimersView = { now: room.now().toISOString(), timers };
+    const now = room.now();
+    // An airing that is over has nothing more to say.
+    const isShown = (timer: TimerRow) => timer.kind !== 'airing' || Date.parse(timer.endsAt) > now.getTime();
+    const view: TimersView = { now: now.toISOString(), timers: timers.filter(isShown) };
     response.json(view);
   });
   router.post('/timers', async (request, response) => {

@@ -1,0 +1,145 @@
+import {
+  BATH_KINDS,
+  INSTRUMENT_KINDS,
+  PASS_RESULTS,
+  SCHOOLS,
+  STRIP_METHODS,
+  TOOL_KINDS,
+  TOOL_STATES,
+  VESSEL_MATERIALS,
+  type BathKind,
+  type InstrumentKind,
+  type PassResult,
+  type StripMethod,
+  type ToolKind,
+  type ToolState,
+  type VesselRecord,
+} from '@sardonyx/core';
+import { Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
+
+export class CreateTool {
+  @IsString() @IsNotEmpty({ message: 'Name the tool.' }) @MaxLength(80) name!: string;
+  @IsIn(TOOL_KINDS) kind!: ToolKind;
+  @IsIn(TOOL_STATES) state!: ToolState;
+  @IsString() @MaxLength(300) note!: string;
+}
+
+export class ChangeTool extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the tool.' }) @MaxLength(80) name?: string;
+  @IsChanged() @IsIn(TOOL_STATES) state?: ToolState;
+  @IsChanged() @IsString() @MaxLength(300) note?: string;
+  @IsChanged() @IsString() @MaxLength(80) holds?: string;
+}
+
+const SIZE = { message: 'Inside, in mm, above 0.' };
+
+export class CreateVessel {
+  @IsString() @IsNotEmpty({ message: 'Name the vessel.' }) @MaxLength(80) name!: string;
+  @IsIn(VESSEL_MATERIALS) material!: VesselRecord['material'];
+  @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) lengthMm!: number;
+  @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) widthMm!: number;
+  @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) depthMm!: number;
+  @IsBoolean() isRound!: boolean;
+}
+
+export class ChangeVessel extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the vessel.' }) @MaxLength(80) name?: string;
+  @IsChanged() @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) lengthMm?: number;
+  @IsChanged() @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) widthMm?: number;
+  @IsChanged() @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) depthMm?: number;
+}
+
+export class CreateBath {
+  @IsString() @IsNotEmpty({ message: 'Choose the vessel.' }) vesselId!: string;
+  @IsIn(BATH_KINDS) kind!: BathKind;
+  @IsNumber() @Min(0.05) @Max(50) litres!: number;
+  @IsNumber() @Min(0) @Max(500) gramsPerLitre!: number;
+  @IsNumber() @Min(0) @Max(60) waterC!: number;
+  @IsISO8601({ strict: true }) madeAt!: string;
+}
+
+export class ChangeBath extends VersionedChange {
+  @IsChangedOrNull() @IsISO8601({ strict: true }) endedAt?: string | null;
+}
+
+export class DippedSize {
+  @IsNumber() @Min(1) @Max(1000) lengthMm!: number;
+  @IsNumber() @Min(1) @Max(1000) widthMm!: number;
+  @IsNumber() @Min(1) @Max(1000) heightMm!: number;
+  @IsNumber() @Min(0) @Max(5000) volumeMl!: number;
+}
+
+/** Stripper goes on, or the part goes in: a pass begins, with its own clock. */
+export class BeginPass {
+  @IsString() @IsNotEmpty() taskId!: string;
+  @IsString() @IsNotEmpty() specimenPartId!: string;
+  @IsIn(STRIP_METHODS) method!: StripMethod;
+  @IsInt() @Min(1) @Max(20) layers!: number;
+  @OrNull() @IsString() bathId!: string | null;
+  @IsNumber()
+  @Min(0.5, { message: 'At least half a minute.' })
+  @Max(240, { message: 'At most four hours: it is watched.' })
+  minutes!: number;
+  @OrNull() @ValidateNested() @Type(() => DippedSize) size!: DippedSize | null;
+  @IsString() @IsNotEmpty({ message: 'Say who does it.' }) @MaxLength(80) who!: string;
+}
+
+export class EndPass {
+  @IsIn(PASS_RESULTS) result!: PassResult;
+}
+
+/** Loopback only: an instrument stands on this bench. */
+const LOOPBACK = /^http:\/\/(127\.0\.0\.1|localhost|\[::1\])(:\d{1,5})?(\/[\w\-./]*)?$/;
+
+export class CreateInstrument {
+  @IsString() @IsNotEmpty({ message: 'Name the instrument.' }) @MaxLength(80) name!: string;
+  @IsIn(INSTRUMENT_KINDS) kind!: InstrumentKind;
+  @IsIn(['simulated', 'endpoint']) source!: 'simulated' | 'endpoint';
+  @IsString() @MaxLength(200) url!: string;
+}
+
+export class ChangeInstrument extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the instrument.' }) @MaxLength(80) name?: string;
+  @IsChanged() @IsIn(['simulated', 'endpoint']) source?: 'simulated' | 'endpoint';
+  @IsChanged()
+  @IsString()
+  @MaxLength(200)
+  @Matches(new RegExp(`^$|${LOOPBACK.source}`), { message: 'An address on this machine: http://127.0.0.1:PORT/…' })
+  url?: string;
+}
+
+/** The dial of the simulated oven; null switches it off. */
+export class TurnDial {
+  @OrNull() @IsNumber() @Min(30) @Max(230) setC!: number | null;
+}
+
+/** What the house answers to one school. */
+export class CreateHouseChoice {
+  @IsIn(SCHOOLS.map((school) => school.key)) school!: string;
+  @IsString() @IsNotEmpty() @MaxLength(60) option!: string;
+  @IsString() @IsNotEmpty({ message: 'Give the reason: it stands in every plan.' }) @MaxLength(300) reason!: string;
+}
+
+export class ChangeHouseChoice extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty() @MaxLength(60) option?: string;
+  @IsChanged()
+  @IsString()
+  @IsNotEmpty({ message: 'Give the reason: it stands in every plan.' })
+  @MaxLength(300)
+  reason?: string;
+}

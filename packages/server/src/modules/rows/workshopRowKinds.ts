@@ -1,0 +1,115 @@
+import { adviseCausticBath, SCHOOLS } from '@sardonyx/core';
+import {
+  ChangeBath,
+  ChangeHouseChoice,
+  ChangeInstrument,
+  ChangeTool,
+  ChangeVessel,
+  CreateBath,
+  CreateHouseChoice,
+  CreateInstrument,
+  CreateTool,
+  CreateVessel,
+} from '@sardonyx/contract';
+import { IsNull } from 'typeorm';
+import { HouseChoiceRow } from '../../entities/house.ts';
+import { BathRow, InstrumentRow, StripPassRow, ToolRow, VesselRow } from '../../entities/workshop.ts';
+import { refused } from '../../http/errors.ts';
+import { noJob, type RowKind } from './rowKind.ts';
+import { findRow } from './versionedRows.ts';
+
+const common = { movesPlan: false, jobOf: noJob, mayDelete: true } as const;
+
+/** What stands in the workshop, and what the house decides for every job. */
+export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
+  {
+    ...common,
+    path: 'tools',
+    what: 'This tool',
+    type: ToolRow,
+    create: CreateTool,
+    change: ChangeTool,
+    defaults: { holds: '' },
+  },
+  {
+    ...common,
+    path: 'vessels',
+    what: 'This vessel',
+    type: VesselRow,
+    create: CreateVessel,
+    change: ChangeVessel,
+    checkDelete: async (manager, row: VesselRow) => {
+      if (await manager.existsBy(BathRow, { vesselId: row.id, endedAt: IsNull() }))
+        throw refused('in-use', 'Not removed: a bath stands in it.');
+    },
+  },
+  {
+    ...common,
+    mayDelete: false,
+    path: 'baths',
+    what: 'This bath',
+    type: BathRow,
+    create: CreateBath,
+    change: ChangeBath,
+    defaults: { endedAt: null },
+    check: async (manager, row: BathRow) => {
+      const vessel = await findRow(manager, VesselRow, row.vesselId, 'This vessel');
+      if (row.endedAt !== null) {
+        if (await manager.existsBy(StripPassRow, { bathId: row.id, endedAt: IsNull() }))
+          throw refused('in-use', 'Something is still in it: take that out first.');
+        return;
+      }
+      if (await manager.existsBy(BathRow, { vesselId: row.vesselId, endedAt: IsNull() }))
+        throw refused('in-use', `A bath stands in the ${vessel.name} already.`, { vesselId: 'Choose another vessel.' });
+      if (row.kind === 'caustic') assertCausticMayBeMade(row, vessel);
+    },
+  },
+  {
+    ...common,
+    path: 'instruments',
+    what: 'This instrument',
+    type: InstrumentRow,
+    create: CreateInstrument,
+    change: ChangeInstrument,
+    check: (_, row: InstrumentRow) => {
+      if (row.source === 'endpoint' && row.url === '')
+        throw refused('url', 'An endpoint needs its address on this machine.', { url: 'Give the address.' });
+    },
+  },
+  {
+    ...common,
+    path: 'house-choices',
+    what: 'This answer of the house',
+    type: HouseChoiceRow,
+    create: CreateHouseChoice,
+    change: ChangeHouseChoice,
+    movesAllPlans: true,
+    check: (_, row: HouseChoiceRow) => {
+      const school = SCHOOLS.find((candidate) => candidate.key === row.school);
+      if (!school?.options.includes(row.option))
+        throw refused('option', `${row.school} has no option "${row.option}".`, {
+          option: 'Choose one of its options.',
+        });
+    },
+  },
+];
+
+/** Never glass or metal, twice the volume, and no hotter or stronger than may be made. */
+function assertCausticMayBeMade({ litres, gramsPerLitre, waterC }: BathRow, vessel: VesselRow): void {
+  if (vessel.material !== 'HDPE' && vessel.material !== 'polypropylene')
+    throw refused('vessel', `Caustic stands in HDPE or polypropylene only; the ${vessel.name} is ${vessel.material}.`, {
+      vesselId: 'Choose another vessel.',
+    });
+  const { refusals, leastVesselLitres } = adviseCausticBath({ litres, gramsPerLitre, waterC });
+  const floor = vessel.isRound ? (Math.PI * vessel.lengthMm * vessel.widthMm) / 4 : vessel.lengthMm * vessel.widthMm;
+  const holds = (floor * vessel.depthMm) / 1e6;
+  const problems = [
+    ...refusals,
+    ...(holds < leastVesselLitres
+      ? [
+          `The ${vessel.name} holds ${holds.toFixed(1)} l; ${leastVesselLitres.toFixed(1)} l are wanted for heat and gas.`,
+        ]
+      : []),
+  ];
+  if (problems.length) throw refused('caustic', problems.join(' '));
+}

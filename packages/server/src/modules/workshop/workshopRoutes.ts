@@ -1,0 +1,36 @@
+import type { WorkshopView } from '@sardonyx/contract';
+import { Router } from 'express';
+import { In, IsNull, type EntityManager } from 'typeorm';
+import { JobRow, TimerRow } from '../../entities/work.ts';
+import { SpecimenPartRow } from '../../entities/workpiece.ts';
+import { BathRow, InstrumentRow, StripPassRow, ToolRow, VesselRow } from '../../entities/workshop.ts';
+import { look, type Workroom } from '../../workroom.ts';
+
+/** Tools with their state, vessels, the baths that stand with what is in them, and the instruments. */
+export function createWorkshopRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/workshop', async (_request, response) => {
+    response.json(await look(room, (manager) => readWorkshop(manager, room.now())));
+  });
+  return router;
+}
+
+async function readWorkshop(manager: EntityManager, now: Date): Promise<WorkshopView> {
+  const passes = await manager.findBy(StripPassRow, { endedAt: IsNull() });
+  const parts = await manager.findBy(SpecimenPartRow, { id: In(passes.map((pass) => pass.specimenPartId)) });
+  const jobs = await manager.findBy(JobRow, { id: In(passes.map((pass) => pass.jobId)) });
+  const timers = await manager.findBy(TimerRow, { id: In(passes.flatMap((pass) => pass.timerId ?? [])) });
+  return {
+    now: now.toISOString(),
+    tools: await manager.find(ToolRow, { order: { name: 'ASC' } }),
+    vessels: await manager.find(VesselRow, { order: { name: 'ASC' } }),
+    baths: await manager.find(BathRow, { where: { endedAt: IsNull() }, order: { madeAt: 'ASC' } }),
+    soaking: passes.map((pass) => ({
+      ...pass,
+      partName: parts.find((part) => part.id === pass.specimenPartId)?.name ?? '',
+      jobNumber: jobs.find((job) => job.id === pass.jobId)?.number ?? '',
+      endsAt: timers.find((timer) => timer.id === pass.timerId)?.endsAt ?? null,
+    })),
+    instruments: await manager.find(InstrumentRow, { order: { name: 'ASC' } }),
+  };
+}
