@@ -62,20 +62,45 @@ export async function workThrough(
     const held = taskLine(page, key).getByRole('button', { name: /^Start: / });
     if (await held.count()) {
       await hold(held);
-      const begun = page.locator(`li[data-task="${key}"][data-state="doing"]`);
-      const stop = taskLine(page, key).getByRole('alert');
-      await begun.or(stop).first().waitFor();
-      // A model that may be worth more as it is goes on with a reason only.
-      if (await stop.count()) {
-        await stop.getByLabel('Why it goes on').fill('The owner wants it on the road again.');
-        await hold(stop.getByRole('button', { name: /^Go on all the same/ }));
-      }
-      await begun.waitFor();
+      await getGoing(page, key);
     }
     await taskLine(page, key).getByRole('button', { name: 'Done', exact: true }).click();
     await page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });
     done.push(key);
   }
+}
+
+/** A step that was held back is put right as the page offers it: a reason, a clean gun, an aired room, somebody who stays. */
+async function getGoing(page: Page, key: string): Promise<void> {
+  const line = taskLine(page, key);
+  const begun = page.locator(`li[data-task="${key}"][data-state="doing"]`);
+  const held = line.getByRole('alert');
+  await begun.or(held).first().waitFor();
+  if (!(await held.count())) return;
+  const text = await held.first().innerText();
+  if (text.includes('Stop before you strip')) {
+    // A model that may be worth more as it is goes on with a reason only.
+    await line.getByLabel('Why it goes on').fill('The owner wants it on the road again.');
+    await hold(line.getByRole('button', { name: /^Go on all the same/ }));
+  } else if (text.includes('still holds')) await line.getByRole('button', { name: /^The gun is clean now/ }).click();
+  else if (text.includes('never left alone')) await hold(line.getByRole('button', { name: /^I stay with it/ }));
+  else if (text.includes('being aired')) {
+    await page
+      .getByRole('button', { name: /^Stop the clock .*/ })
+      .first()
+      .waitFor();
+    await airTheRoom(page);
+    await hold(line.getByRole('button', { name: /^Start: / }));
+  } else throw new Error(`${key} was held back: ${text}`);
+  await begun.waitFor();
+}
+
+/** Says on the clock shelf that the room is aired. */
+export async function airTheRoom(page: Page): Promise<void> {
+  const clock = page.locator('aside span', { hasText: 'Airing the room' }).first();
+  await clock.getByRole('button', { name: /^Stop/ }).click();
+  await page.getByRole('button', { name: 'It is aired' }).click();
+  await page.getByText('Airing the room').first().waitFor({ state: 'detached' });
 }
 
 /** A picture file as a camera would give it. */

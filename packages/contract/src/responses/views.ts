@@ -194,7 +194,7 @@ export interface WorkshopView {
   readonly tools: readonly Tool[];
   readonly vessels: readonly VesselRecord[];
   /** Those that stand. */
-  readonly baths: readonly Bath[];
+  readonly baths: readonly (Bath & { readonly strippedDm2: number })[];
   /** What is in them, of all jobs. */
   readonly soaking: readonly (StripPass & {
     readonly partName: string;

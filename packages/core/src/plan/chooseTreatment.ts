@@ -1,4 +1,5 @@
 import { isMetal } from '../model/material.ts';
+import { adviseBake } from '../process/adviseBake.ts';
 import type { PlanCoat, PlanPart } from './planTypes.ts';
 import { chooseOption } from './schools.ts';
 
@@ -89,8 +90,9 @@ export function findReasonToStandAlone(part: PlanPart, decisions: Readonly<Recor
   const bath = chooseOption('S11', decisions);
   if (isStripped && (bath === 'dip' || bath === 'caustic' || bath === 'mild slow'))
     return 'bathed, and liquor would stay in a closed seam';
-  const isBaked = chooseOption('S6', decisions) === 'powder' || chooseOption('S19', decisions) === 'low bake';
-  if (isMetal(part.material) && kind === 'paint' && isBaked) return 'baked, and a closed joint never is';
+  const bake = chooseOption('S6', decisions) === 'powder' ? 'powder' : chooseOption('S19', decisions);
+  const isBaked = (bake === 'powder' || bake === 'low bake') && adviseBake([part.material], bake, false).mostC !== null;
+  if (kind === 'paint' && isBaked) return 'baked, and a closed joint never is';
   return null;
 }
 

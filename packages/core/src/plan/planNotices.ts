@@ -11,7 +11,9 @@ export function createNotices(context: PlanContext, tasks: readonly TaskDraft[])
   const { input } = context;
   return [
     ...input.parts.flatMap((part) => createPartNotices(part, context)),
-    ...(input.scope === 'full' ? [...describeBareParts(context), ...describeLongWatches(tasks, context)] : []),
+    ...(input.scope === 'full'
+      ? [...describeRefusedBakes(context), ...describeBareParts(context), ...describeLongWatches(tasks, context)]
+      : []),
   ];
 }
 
@@ -36,25 +38,28 @@ function createPartNotices(part: PlanPart, context: PlanContext): string[] {
         ? [`The ${name} is ${finding.kind} and cannot be mended: ${advice.because}. Replace it.`]
         : [],
     ),
-    ...describeRefusedBake(part, context),
   ];
 }
 
-/** Every reason: one alone would be talked away. */
-function describeRefusedBake(part: PlanPart, context: PlanContext): string[] {
-  const { option, bakeRefusals } = context;
-  if (!part.coats.some((coat) => coat.kind === 'colour') || isPowdered(part, context)) return [];
+/** Every reason: one alone would be talked away. Parts with the same reasons share a line. */
+function describeRefusedBakes(context: PlanContext): string[] {
+  const { option, bakeRefusals, workable } = context;
   const bake = option('S6') === 'powder' ? 'powder' : option('S19') === 'low bake' ? 'low bake' : null;
   if (!bake) return [];
-  const reasons = [
-    ...bakeRefusals(part, bake),
-    ...(bake === 'low bake' && willBeGlued(part)
-      ? ['it is mended, and nothing glued or filled goes into the oven']
-      : []),
-  ];
-  if (reasons.length === 0) return [];
-  const instead = bake === 'powder' ? 'It is sprayed' : 'It dries in air';
-  return [`The ${nameOf(part)} is not baked. ${reasons.map(finish).join(' ')} ${instead}.`];
+  const names = new Map<string, string[]>();
+  for (const part of workable) {
+    if (!part.coats.some((coat) => coat.kind === 'colour') || isPowdered(part, context)) continue;
+    const reasons = [
+      ...bakeRefusals(part, bake),
+      ...(bake === 'low bake' && willBeGlued(part)
+        ? ['it is mended, and nothing glued or filled goes into the oven']
+        : []),
+    ];
+    const said = reasons.map(finish).join(' ');
+    if (said) names.set(said, [...(names.get(said) ?? []), nameOf(part)]);
+  }
+  const instead = bake === 'powder' ? 'Sprayed instead.' : 'Dried in air instead.';
+  return [...names].map(([said, parts]) => `Not baked: the ${listNames(parts)}. ${said} ${instead}`);
 }
 
 const finish = (reason: string) => `${reason[0]!.toUpperCase()}${reason.slice(1)}.`;

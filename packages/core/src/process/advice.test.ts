@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { createLadder, ROUGH_STATES, SMOOTH_GOALS } from './abrasiveLadder.ts';
 import { adviseBake } from './adviseBake.ts';
-import { judgeBath } from './bathLife.ts';
+import { estimateStrippedDm2, judgeBath } from './bathLife.ts';
 import { chooseMend, type MendQuestion } from './chooseMend.ts';
 import { chooseStripping } from './chooseStripping.ts';
 import { expectPasses } from './expectPasses.ts';
@@ -216,6 +216,17 @@ describe('judgeBath', () => {
     const used = judgeBath({ ...made, strippedDm2: 11 }, after(1));
     expect(used.leftShare).closeTo(0.45, 1e-12);
     expect(used.spentBecause).include('55 % is used up');
+  });
+
+  it('counts what was in it by its box, and nothing that has no size', () => {
+    const size = { lengthMm: 100, widthMm: 50, heightMm: 50, volumeMl: 20 };
+    // 2 (50 + 50 + 25) cm² = 250 cm², of which 0.7, twice for two layers.
+    expect(
+      estimateStrippedDm2([
+        { layers: 2, size },
+        { layers: 9, size: null },
+      ]),
+    ).closeTo(3.5, 1e-9);
   });
 
   it('is never less than empty', () => expect(judgeBath({ ...made, strippedDm2: 99 }, after(0)).leftShare).equal(0));

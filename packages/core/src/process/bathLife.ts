@@ -1,3 +1,5 @@
+import type { StripPass } from '../model/workshop.ts';
+
 const DAY_MS = 86_400_000;
 
 /** Planning estimates: air turns caustic into washing soda, paint uses it up. */
@@ -29,4 +31,17 @@ export function judgeBath({ grams, madeAt, strippedDm2 }: BathUse, now: Date): B
         ? `it is ${Math.floor(ageDays)} days old; air has turned much of it into washing soda (planning estimate: ${BATH_LIFE.days} days)`
         : null;
   return { leftShare, ageDays, spentBecause };
+}
+
+/** Paint covers about so much of the surface of the box a casting takes up (planning estimate). */
+const BOX_FACE_SHARE = 0.7;
+
+/** What the passes of a bath stripped, dm² times layers; parts whose size nobody gave do not count. */
+export function estimateStrippedDm2(passes: readonly Pick<StripPass, 'layers' | 'size'>[]): number {
+  return passes.reduce((sum, { layers, size }) => {
+    if (!size) return sum;
+    const { lengthMm, widthMm, heightMm } = size;
+    const faces = 2 * (lengthMm * widthMm + lengthMm * heightMm + widthMm * heightMm);
+    return sum + (layers * BOX_FACE_SHARE * faces) / 10_000;
+  }, 0);
 }

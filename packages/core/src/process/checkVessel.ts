@@ -38,8 +38,9 @@ const HEADSPACE = 0.5;
  * Throws InvalidInputError for sizes that are none.
  */
 export function checkVessel(vessel: Vessel, dipped: readonly Dipped[], pouredMl: number): VesselCheck {
-  for (const [field, value] of Object.entries({ ...vessel, isRound: 1 }))
-    if (!(value > 0)) throw new InvalidInputError('out-of-range', 'Every size of the vessel must be above 0.', field);
+  for (const field of ['lengthMm', 'widthMm', 'depthMm'] as const)
+    if (!(vessel[field] > 0))
+      throw new InvalidInputError('out-of-range', 'Every size of the vessel must be above 0.', field);
   if (!(pouredMl >= 0)) throw new InvalidInputError('out-of-range', 'What is poured must be 0 ml or more.', 'pouredMl');
   const { lengthMm, widthMm, depthMm } = vessel;
   const floorMm2 = vessel.isRound ? (Math.PI * lengthMm * widthMm) / 4 : lengthMm * widthMm;

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
   ['/', 'Bench', 'All models in work'],
   ['/catalogue', 'Catalogue', 'Castings and variants'],
+  ['/workshop', 'Workshop', 'Tools, baths, oven'],
   ['/house', 'House style', 'What holds for every job'],
   ['/practice', 'Practice', 'Read the casting'],
   ['/safe', 'Safe', 'Save everything, restore'],

@@ -36,6 +36,10 @@ export const router = createBrowserRouter([
         path: 'catalogue/:castingId',
         lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.CastingPage)),
       },
+      {
+        path: 'workshop',
+        lazy: lazyPage(() => import('../features/workshop/index.ts').then((module) => module.WorkshopPage)),
+      },
       { path: 'house', lazy: lazyPage(() => import('../features/house/index.ts').then((module) => module.HousePage)) },
       {
         path: 'practice',

@@ -245,3 +245,11 @@ function expectUsualPasses(layers: number): ExpectedPasses {
   usualPasses.set(layers, known);
   return known;
 }
+
+/** The method that a step of taking paint or plating off was planned with; null for every other step. */
+export function readMethod({ key, title }: { readonly key: string; readonly title: string }): StripMethod | null {
+  if (key.startsWith('plating-off:')) return 'caustic';
+  if (!key.startsWith('strip:') && !key.startsWith('blast:')) return null;
+  const methods = Object.keys(WORDS) as StripMethod[];
+  return methods.find((method) => title.startsWith(WORDS[method].title)) ?? null;
+}

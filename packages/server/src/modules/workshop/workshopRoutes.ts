@@ -1,4 +1,5 @@
 import type { WorkshopView } from '@sardonyx/contract';
+import { estimateStrippedDm2 } from '@sardonyx/core';
 import { Router } from 'express';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { JobRow, TimerRow } from '../../entities/work.ts';
@@ -19,12 +20,17 @@ async function readWorkshop(manager: EntityManager, now: Date): Promise<Workshop
   const passes = await manager.findBy(StripPassRow, { endedAt: IsNull() });
   const parts = await manager.findBy(SpecimenPartRow, { id: In(passes.map((pass) => pass.specimenPartId)) });
   const jobs = await manager.findBy(JobRow, { id: In(passes.map((pass) => pass.jobId)) });
+  const baths = await manager.find(BathRow, { where: { endedAt: IsNull() }, order: { madeAt: 'ASC' } });
+  const bathed = await manager.findBy(StripPassRow, { bathId: In(baths.map((bath) => bath.id)) });
   const timers = await manager.findBy(TimerRow, { id: In(passes.flatMap((pass) => pass.timerId ?? [])) });
   return {
     now: now.toISOString(),
     tools: await manager.find(ToolRow, { order: { name: 'ASC' } }),
     vessels: await manager.find(VesselRow, { order: { name: 'ASC' } }),
-    baths: await manager.find(BathRow, { where: { endedAt: IsNull() }, order: { madeAt: 'ASC' } }),
+    baths: baths.map((bath) => ({
+      ...bath,
+      strippedDm2: estimateStrippedDm2(bathed.filter((pass) => pass.bathId === bath.id)),
+    })),
     soaking: passes.map((pass) => ({
       ...pass,
       partName: parts.find((part) => part.id === pass.specimenPartId)?.name ?? '',

@@ -13,7 +13,8 @@ export function ClockShelf() {
   const { timers, nowMs } = useTimers();
   const { data: bench } = useGetBenchQuery();
   const jobNumber = (id: string) => bench?.lanes.find((lane) => lane.job.id === id)?.job.number ?? '';
-  const due = timers.filter((timer) => Date.parse(timer.endsAt) <= nowMs);
+  // The airing of the room ends by itself: nobody need silence it.
+  const due = timers.filter((timer) => Date.parse(timer.endsAt) <= nowMs && timer.kind !== 'airing');
   const running = timers.filter((timer) => Date.parse(timer.endsAt) > nowMs);
   useBell(due.length > 0);
   return (
@@ -49,12 +50,12 @@ function RunningClock({ timer, jobNumber, nowMs }: ClockProps) {
       <Link to={`/jobs/${timer.jobId}`} className="underline underline-offset-4">
         {jobNumber}
       </Link>
-      <span>{timer.label}</span>
+      <span>{timer.kind === 'airing' ? 'Airing the room' : timer.label}</span>
       <strong className="figure">{formatClock((Date.parse(timer.endsAt) - nowMs) / 1000)}</strong>
       {asks ? (
         <>
           <button type="button" className="plain-button" onClick={() => void acknowledge(timer.id)}>
-            Stop it early
+            {timer.kind === 'airing' ? 'It is aired' : 'Stop it early'}
           </button>
           <button type="button" className="quiet-button" onClick={() => setAsks(false)}>
             Let it run

@@ -1,2 +1,3 @@
 export { ClockShelf } from './ClockShelf.tsx';
 export { StartClock } from './StartClock.tsx';
+export { useTimers } from './useTimers.ts';

@@ -1,12 +1,13 @@
 import { useGetHouseQuery } from '../../shared/api/api.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
+import { HouseSchools } from './HouseSchools.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 
 /** What holds for every job: how much may be risked, and what usually happens to models. */
 export function HousePage() {
   const { data, error } = useGetHouseQuery();
   if (!data) return <Pending what="the house style" error={error} />;
-  const { house, histories } = data;
+  const { house, histories, choices } = data;
   const total = histories.reduce((sum, history) => sum + history.prior, 0);
   return (
     <div className="mx-auto max-w-4xl space-y-8 p-6">
@@ -29,6 +30,7 @@ export function HousePage() {
           />
         </div>
       </section>
+      <HouseSchools choices={choices} />
       <section className="space-y-3 border-t border-strong-line pt-5">
         <h2>What has usually happened to a model</h2>
         <p className="text-soft-ink">

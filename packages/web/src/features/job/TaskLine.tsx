@@ -1,4 +1,4 @@
-import { selectOpenLinks, type Task } from '@sardonyx/core';
+import { readMethod, selectOpenLinks, type Task } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { StartClock } from '../clocks/index.ts';
@@ -7,9 +7,11 @@ import { useActOnTaskMutation } from '../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../shared/api/appError.ts';
 import { formatMinutes, formatMoment } from '../../shared/format.ts';
 import { HeldButton } from '../../shared/ui/HeldButton.tsx';
-import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { useWho } from '../../shared/ui/useWho.ts';
-import { HazardCard } from './HazardCard.tsx';
+import { LiveReading } from '../workshop/index.ts';
+import { HeldBack, type SendMore } from './HeldBack.tsx';
+import { StripPasses } from './stations/strip/StripPasses.tsx';
+import { HazardCard } from '../../shared/hazard/HazardCard.tsx';
 import { useJob } from './JobContext.tsx';
 import { Line } from './Zones.tsx';
 
@@ -67,6 +69,8 @@ function TaskBody({ task, isReady }: { readonly task: Task; readonly isReady: bo
       <p>{task.how}</p>
       {isOpen && isReady && !isClosed && (
         <>
+          {/* Before the step its hazards come first; under way the clock does, and the cards stay below it. */}
+          {task.state === 'doing' && <WhileDoing task={task} />}
           {task.hazards.map((hazard) => (
             <HazardCard key={hazard} hazard={hazard} />
           ))}
@@ -80,11 +84,20 @@ function TaskBody({ task, isReady }: { readonly task: Task; readonly isReady: bo
               <PhotoDrop jobId={task.jobId} stage="during" nextSide="detail" />
             </div>
           )}
-          {task.state === 'doing' && <StartClock task={task} />}
         </>
       )}
       {!isClosed && <TaskActs task={task} isReady={isReady} />}
     </div>
+  );
+}
+
+function WhileDoing({ task }: { readonly task: Task }) {
+  const isBaked = task.tags.includes('bake') || task.tags.includes('low bake');
+  return (
+    <>
+      {readMethod(task) ? <StripPasses task={task} /> : <StartClock task={task} />}
+      {isBaked && <LiveReading kind="oven probe" />}
+    </>
   );
 }
 
@@ -97,10 +110,10 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
   const isGrave = task.irreversible || task.hazards.length > 0;
   const [reason, setReason] = useState('');
   const isStopped = error?.code === 'stop-before-strip';
-  const send = async (what: 'start' | 'done' | 'take back', goAheadBecause?: string) => {
+  const send = async (what: 'start' | 'done' | 'take back', more: SendMore = {}) => {
     setError(null);
     try {
-      await act({ id: task.id, act: what, who, note, ...(goAheadBecause && { goAheadBecause }) }).unwrap();
+      await act({ id: task.id, act: what, who, note, ...more }).unwrap();
       setNote('');
       setReason('');
     } catch (problem) {
@@ -160,13 +173,23 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
             <span className="text-note">Why it goes on</span>
             <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
           </label>
-          <HeldButton disabled={isLoading || reason.trim() === ''} onHeld={() => void send('start', reason)}>
+          <HeldButton
+            disabled={isLoading || reason.trim() === ''}
+            onHeld={() => void send('start', { goAheadBecause: reason })}
+          >
             Go on all the same: {task.title}
             <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>
           </HeldButton>
         </div>
       )}
-      {error && !isStopped && <ErrorNote error={error} onClose={() => setError(null)} />}
+      {error && !isStopped && (
+        <HeldBack
+          task={task}
+          error={error}
+          onClose={() => setError(null)}
+          onAgain={(more) => void send('start', more)}
+        />
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import type {
+  BeginPass,
   BenchView,
   CastingView,
   CatalogueView,
@@ -15,8 +16,20 @@ import type {
   SpecimenView,
   StartTimer,
   TimersView,
+  WorkshopView,
 } from '@sardonyx/contract';
-import type { Casting, CoatingLayer, IdentifyCatalogue, Job, Photo, Task, Timer } from '@sardonyx/core';
+import type {
+  Casting,
+  CoatingLayer,
+  IdentifyCatalogue,
+  Job,
+  OvenState,
+  PassResult,
+  Photo,
+  StripPass,
+  Task,
+  Timer,
+} from '@sardonyx/core';
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
 import { cameOnline, wentOffline, type connectionSlice } from './connectionSlice.ts';
@@ -59,7 +72,12 @@ export type RowKind =
   | 'feature-states'
   | 'variants'
   | 'histories'
-  | 'house-style';
+  | 'house-style'
+  | 'house-choices'
+  | 'tools'
+  | 'vessels'
+  | 'baths'
+  | 'instruments';
 
 export interface Row {
   readonly id: string;
@@ -68,16 +86,20 @@ export interface Row {
 
 const CATALOGUE_KINDS: readonly RowKind[] = ['castings', 'features', 'feature-states', 'variants', 'sources'];
 
+const WORKSHOP_KINDS: readonly RowKind[] = ['tools', 'vessels', 'baths', 'instruments'];
+
 /** What must be asked again after an edit. */
 function tagsOf(_result: unknown, _error: unknown, { kind }: { readonly kind: RowKind }) {
-  if (kind === 'house-style' || kind === 'histories') return ['House', 'Job'] as const;
+  if (kind === 'house-style' || kind === 'histories' || kind === 'house-choices')
+    return ['House', 'Job', 'Bench'] as const;
+  if (WORKSHOP_KINDS.includes(kind)) return ['Workshop'] as const;
   if (CATALOGUE_KINDS.includes(kind)) return ['Catalogue', 'Bench', 'Job'] as const;
   return kind === 'observations' ? (['Bench', 'Job', 'Catalogue'] as const) : (['Bench', 'Job'] as const);
 }
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House'],
+  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House', 'Workshop'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -89,6 +111,7 @@ export const api = createApi({
     getCasting: build.query<CastingView, string>({ query: (id) => `castings/${id}`, providesTags: ['Catalogue'] }),
     getSpecimen: build.query<SpecimenView, string>({ query: (id) => `specimens/${id}`, providesTags: ['Job'] }),
     getHouse: build.query<HouseView, void>({ query: () => 'house', providesTags: ['House'] }),
+    getWorkshop: build.query<WorkshopView, void>({ query: () => 'workshop', providesTags: ['Workshop'] }),
     getIdentifyCatalogue: build.query<IdentifyCatalogue, string>({
       query: (castingId) => `castings/${castingId}/identify`,
       providesTags: ['Catalogue', 'House'],
@@ -105,10 +128,29 @@ export const api = createApi({
     }),
     actOnTask: build.mutation<
       Task,
-      { id: string; act: 'start' | 'done' | 'take back'; who: string; note: string; goAheadBecause?: string }
+      {
+        id: string;
+        act: 'start' | 'done' | 'take back';
+        who: string;
+        note: string;
+        goAheadBecause?: string;
+        staysUntilDone?: true;
+      }
     >({
       query: ({ id, ...body }) => ({ url: `tasks/${encodeURIComponent(id)}/acts`, method: 'POST', body }),
-      invalidatesTags: ['Bench', 'Job'],
+      // A step may fill the gun and starts the airing of the room.
+      invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers'],
+    }),
+    beginPass: build.mutation<StripPass, BeginPass>({
+      query: (body) => ({ url: 'passes', method: 'POST', body }),
+      invalidatesTags: ['Job', 'Timers', 'Workshop', 'Bench'],
+    }),
+    endPass: build.mutation<StripPass, { id: string; result: PassResult }>({
+      query: ({ id, result }) => ({ url: `passes/${id}/end`, method: 'POST', body: { result } }),
+      invalidatesTags: ['Job', 'Timers', 'Workshop', 'Bench'],
+    }),
+    turnDial: build.mutation<OvenState, { id: string; setC: number | null }>({
+      query: ({ id, setC }) => ({ url: `instruments/${id}/dial`, method: 'POST', body: { setC } }),
     }),
     logCoat: build.mutation<CoatingLayer, LogCoat>({
       query: (body) => ({ url: 'coats', method: 'POST', body }),
@@ -137,7 +179,7 @@ export const api = createApi({
         body,
         headers: { 'content-type': 'application/zip' },
       }),
-      invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health'],
+      invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'Workshop', 'House'],
     }),
     recordStates: build.mutation<null, RecordStates & { readonly variantId: string }>({
       query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
@@ -191,6 +233,10 @@ export const {
   useGetTimersQuery,
   useGetSpecimenQuery,
   useGetHouseQuery,
+  useGetWorkshopQuery,
+  useBeginPassMutation,
+  useEndPassMutation,
+  useTurnDialMutation,
   useGetIdentifyCatalogueQuery,
   useRecordStatesMutation,
   useBeginImportMutation,

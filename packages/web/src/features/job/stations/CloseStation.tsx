@@ -1,4 +1,4 @@
-import { computeStationState, SCHOOLS } from '@sardonyx/core';
+import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
@@ -6,8 +6,6 @@ import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { HowItCameOff } from './close/HowItCameOff.tsx';
 import { Decisions } from './Decisions.tsx';
-
-const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S20'].includes(school.key));
 
 /** How it goes back so that nothing has to be opened again. */
 export function CloseStation() {
@@ -30,7 +28,7 @@ export function CloseStation() {
             ))}
           </ol>
           <HowItCameOff />
-          <Decisions schools={SCHOOLS_HERE} />
+          <Decisions keys={['S2', 'S5', 'S20']} />
         </>
       }
     >

@@ -2,8 +2,10 @@ import { computeStack, computeStationState, FINEST_RELIEF_UM } from '@sardonyx/c
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
+import { PlanSays } from '../PlanSays.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { Decisions } from './Decisions.tsx';
 import { PartCoats } from './finish/PartCoats.tsx';
 
 /** Primer to clear: what is planned for each part, what is on it, and the next coat. */
@@ -27,6 +29,7 @@ export function FinishStation() {
       model={
         <>
           <PartMapView />
+          <Decisions keys={['S6', 'S7', 'S8', 'S9', 'S10', 'S12', 'S13', 'S14', 'S19', 'S21']} />
         </>
       }
     >
@@ -42,6 +45,7 @@ export function FinishStation() {
             ? 'All coats are on.'
             : `${total - done} of ${total} tasks left on ${painted.length} ${painted.length === 1 ? 'part' : 'parts'}, ${formatMinutes(handsOnLeftMin)} at the hands.`}
       </Verdict>
+      <PlanSays />
       {part && <PartCoats key={part.id} part={part} />}
       <TaskList station="finish" />
     </Zones>

@@ -1,23 +1,22 @@
-import { computeStationState, SCHOOLS } from '@sardonyx/core';
+import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
+import { PlanSays } from '../PlanSays.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
 import { Alternatives } from './open/Alternatives.tsx';
 import { JointLines, numberOf } from './open/JointLines.tsx';
 import { useOpening, type Opening } from './open/useOpening.ts';
+import { HaveInHand } from './survey/HaveInHand.tsx';
 import { WhileOpening } from './open/WhileOpening.tsx';
-
-const SCHOOLS_HERE = SCHOOLS.filter((school) => ['S2', 'S3', 'S4'].includes(school.key));
 
 /** How it comes apart with the least risk: the cuts on the part map, the reason for each, and what else could be done. */
 export function OpenStation() {
   const { view, specimen } = useJob();
   const opening = useOpening();
-  const openWants = specimen.wants.filter((want) => want.state === 'open' || want.state === 'ordered');
   const joints = opening.reasons.map((reason) => ({
     partKeys: opening.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
     number: numberOf(reason, opening),
@@ -31,7 +30,7 @@ export function OpenStation() {
             A number on a line is a cut, in this order; a full line stays closed. Click a part, or use the arrow keys.
           </p>
           {opening.reasons.length > 0 && <JointLines opening={opening} />}
-          <Decisions schools={SCHOOLS_HERE} />
+          <Decisions keys={['S2', 'S3', 'S4']} />
         </>
       }
       isSticky={false}
@@ -49,17 +48,8 @@ export function OpenStation() {
         )
       }
     >
-      {openWants.length > 0 && opening.reasons.length > 0 && (
-        <p className="border-l-4 border-ink pl-3">
-          <strong>Not in hand yet:</strong>{' '}
-          {openWants
-            .map(
-              ({ what, dependentBits, state }) => `${what}${dependentBits ? ` with ${dependentBits}` : ''} (${state})`,
-            )
-            .join('; ')}
-          . Waiting runs while you open.
-        </p>
-      )}
+      {opening.reasons.length > 0 && <HaveInHand />}
+      <PlanSays />
       <TaskList station="open" heading="Open, in this order" />
       {opening.reasons.length > 0 && (
         <>
@@ -72,7 +62,7 @@ export function OpenStation() {
 }
 
 function OpeningVerdict({ opening: { reasons, chosen, alternatives } }: { readonly opening: Opening }) {
-  const { tasks, view } = useJob();
+  const { tasks } = useJob();
   const { total, done, handsOnLeftMin, irreversibleLeft } = computeStationState(tasks, 'open');
   const toOpen = reasons.filter((reason) => reason.isOpened && !reason.isOpenAlready).length;
   const closed = reasons.filter((reason) => !reason.isOpened).length;
@@ -82,7 +72,7 @@ function OpeningVerdict({ opening: { reasons, chosen, alternatives } }: { readon
     : `Not proven: a plan cheaper by up to ${Math.round(chosen.plan.price - chosen.plan.lowerBound)} min may exist.`;
   const stays = closed ? `${count(closed, 'joint')} stay${closed === 1 ? 's' : ''} closed. ` : '';
   return (
-    <Verdict rest={`${stays}${proof} ${view.planNotices.join(' ')}`}>
+    <Verdict rest={`${stays}${proof}`}>
       {toOpen === 0
         ? total > 0 && done === total
           ? 'It is open; every part lies on the bench.'

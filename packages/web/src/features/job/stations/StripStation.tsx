@@ -2,15 +2,20 @@ import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
+import { PlanSays } from '../PlanSays.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
-import { PlanBath } from './strip/PlanBath.tsx';
+import { Decisions } from './Decisions.tsx';
+import { ChooseMend } from './strip/ChooseMend.tsx';
+import { HowPaintComesOff } from './strip/HowPaintComesOff.tsx';
+import { PrimingGate } from './strip/PrimingGate.tsx';
 import { WhatItStands } from './strip/WhatItStands.tsx';
 import { MeantToBeThere } from './strip/MeantToBeThere.tsx';
 
 /** Paint off, wash, inspect, mend: each task with its hazard and its clock. */
 export function StripStation() {
-  const { tasks } = useJob();
+  const { tasks, specimen, partId } = useJob();
+  const part = specimen.parts.find((one) => one.id === partId) ?? specimen.parts[0];
   const { total, done, handsOnLeftMin, waitingLeftMin } = computeStationState(tasks, 'strip');
   const parts = tasks
     .filter((task) => task.station === 'strip' && task.state !== 'done' && task.state !== 'not needed')
@@ -26,8 +31,10 @@ export function StripStation() {
           <p className="text-note text-soft-ink">
             Figures count what is left to do on a part. Click one to see what may touch it.
           </p>
+          {part && <HowPaintComesOff part={part} />}
           <WhatItStands />
-          <PlanBath />
+          {part && <ChooseMend key={part.id} part={part} />}
+          <Decisions keys={['S11', 'S18', 'S17', 'S16', 'S15', 'S1', 'S22']} />
         </>
       }
       isSticky={false}
@@ -41,8 +48,10 @@ export function StripStation() {
         </Verdict>
       }
     >
+      <PlanSays />
       <MeantToBeThere />
       <TaskList station="strip" />
+      <PrimingGate />
     </Zones>
   );
 }

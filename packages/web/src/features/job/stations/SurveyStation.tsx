@@ -7,9 +7,11 @@ import { useAppDispatch } from '../../../shared/store.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView, type PinOnMap } from '../PartMapView.tsx';
+import { PlanSays } from '../PlanSays.tsx';
 import { TaskList } from '../TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { MeantToBeThere } from './strip/MeantToBeThere.tsx';
+import { HaveInHand } from './survey/HaveInHand.tsx';
 import { PartPanel } from './survey/PartPanel.tsx';
 import { PestGate } from './survey/PestGate.tsx';
 import { WantList } from './survey/WantList.tsx';
@@ -64,15 +66,17 @@ export function SurveyStation() {
         </>
       }
     >
-      <Verdict rest={view.planNotices.join(' ')}>
+      <Verdict>
         {specimen.findings.length
           ? `${count(specimen.findings.length, 'finding')}, ${grave} to be mended`
           : 'Nothing found yet'}
         ; {openWants.length ? `${count(openWants.length, 'want')} open` : 'no want open'};{' '}
         {missing.length ? `before-set lacks ${missing.join(', ')}` : 'before-set complete'}.
       </Verdict>
+      <PlanSays />
       <PestGate />
       <WantList />
+      <HaveInHand />
       <PartPanel key={part.id} part={part} inHand={finding} onTake={setFinding} />
       <MeantToBeThere />
       <TaskList station="survey" />

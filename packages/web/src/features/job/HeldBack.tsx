@@ -1,0 +1,49 @@
+import type { Task } from '@sardonyx/core';
+import { useGetWorkshopQuery } from '../../shared/api/api.ts';
+import type { AppError } from '../../shared/api/appError.ts';
+import { changeRow } from '../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../shared/store.ts';
+import { HeldButton } from '../../shared/ui/HeldButton.tsx';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+
+/** What a start may carry besides the act. */
+export interface SendMore {
+  readonly goAheadBecause?: string;
+  readonly staysUntilDone?: true;
+}
+
+interface HeldBackProps {
+  readonly task: Task;
+  readonly error: AppError;
+  readonly onClose: () => void;
+  readonly onAgain: (more?: SendMore) => void;
+}
+
+/** Why a step did not start, with the one act that puts it right where there is one. */
+export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
+  const { data } = useGetWorkshopQuery();
+  const dispatch = useAppDispatch();
+  const gun = data?.tools.find((tool) => tool.kind === 'airbrush');
+  const clean = async () => {
+    if (!gun) return;
+    await dispatch(
+      changeRow({ kind: 'tools', row: gun, changes: { state: 'ready', holds: '' }, label: `${gun.name} cleaned` }),
+    ).unwrap();
+    onAgain();
+  };
+  return (
+    <div className="space-y-2">
+      <ErrorNote error={error} onClose={onClose} />
+      {error.code === 'outside-bench-hours' && (
+        <HeldButton onHeld={() => onAgain({ staysUntilDone: true })}>
+          I stay with it until it is over: {task.title}
+        </HeldButton>
+      )}
+      {error.code === 'gun-not-clean' && gun && (
+        <button type="button" className="main-button" onClick={() => void clean()}>
+          The gun is clean now: go on
+        </button>
+      )}
+    </div>
+  );
+}

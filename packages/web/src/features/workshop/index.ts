@@ -1,0 +1,2 @@
+export { LiveReading } from './LiveReading.tsx';
+export { WorkshopPage } from './WorkshopPage.tsx';
