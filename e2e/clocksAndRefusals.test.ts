@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { openWindow } from './support/openBrowser.ts';
-import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
+import { begin, expectNoFaults, hold, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
 describe('clocks and refusals', function () {
@@ -22,7 +22,7 @@ describe('clocks and refusals', function () {
 
   const shelf = (one: Page = test.page) => one.getByRole('complementary', { name: 'Clock shelf' });
   const strokes = () => test.page.evaluate(() => (window as unknown as { strokes: number }).strokes);
-  const strip = 'strip:base';
+  const strip = 'strip:trim';
 
   it('start from the step, armed with a stroke of the bell', async () => {
     await test.page.goto(`${test.bench.address}/jobs/sg-08/strip`);
@@ -30,24 +30,24 @@ describe('clocks and refusals', function () {
     await line.getByRole('button', { expanded: false }).click();
     await line.getByRole('region', { name: 'Hazard: Solvent gel stripper' }).waitFor();
     await line.getByText("The product's own safety sheet and local rules go first.").first().waitFor();
-    await hold(line.getByRole('button', { name: /^Start: / }));
-    await line.getByLabel('Watch it for').fill('0.2');
-    await line.getByRole('button', { name: 'Start the clock' }).click();
-    await shelf().getByText('Brush gel stripper on the base').waitFor();
+    await begin(test.page, strip);
+    await line.getByLabel('Look again after, min').fill('0.2');
+    await line.getByRole('button', { name: /start its clock$/ }).click();
+    await shelf().getByText('Look at the tinplate trim again: pass 1').waitFor();
     expect(await strokes()).greaterThan(0);
   });
 
   it('show the same in a second window', async () => {
     const second = await openWindow(test.browser);
     await second.goto(test.bench.address);
-    await shelf(second).getByText('Brush gel stripper on the base').waitFor();
+    await shelf(second).getByText('Look at the tinplate trim again: pass 1').waitFor();
     await second.context().close();
   });
 
   it('ring until somebody presses, also in a window that was closed meanwhile', async () => {
     await test.page
       .getByRole('alert')
-      .getByText('Brush gel stripper on the base: time is up')
+      .getByText('Look at the tinplate trim again: pass 1: time is up')
       .waitFor({ timeout: 20_000 });
     await test.page.waitForTimeout(2500);
     const before = await strokes();
@@ -58,7 +58,7 @@ describe('clocks and refusals', function () {
   it('survive a restart, and say how late they are', async () => {
     await test.restart(new Date(Date.now() + 12 * 60_000).toISOString());
     await test.page.reload();
-    const due = test.page.getByRole('alert').filter({ hasText: 'Brush gel stripper on the base' });
+    const due = test.page.getByRole('alert').filter({ hasText: 'Look at the tinplate trim again: pass 1' });
     await due.getByText(/time is up, 1[12] min ago/).waitFor();
     expect((await due.boundingBox())!.height).least(64);
   });

@@ -232,7 +232,7 @@ describe('SG-04 from intake to sign-off', function () {
     await test.page.getByLabel('Stage').selectOption('after');
     await test.page.getByLabel('Add a photo, or drop it here').setInputFiles(await makePhoto('done.jpg', '#c08a2c'));
     await test.page.getByRole('img', { name: 'left, after' }).waitFor();
-    expect(await workThrough(test.page)).deep.equal(['sign-off-photos']);
+    expect(await workThrough(test.page)).deep.equal(['sign-off-photos', 'box-card']);
     await test.page.getByText('Everything is done. It can be signed.').waitFor();
     await holdWithPointer(test.page.getByRole('button', { name: /^Sign it off/ }));
     await test.page.getByText(/^Signed off .* by Osric Bell\.$/).waitFor();

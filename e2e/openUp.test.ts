@@ -216,7 +216,7 @@ describe('survey, measure and open', function () {
       await hidden.getByLabel('It is a').selectOption('bent tab');
       await hidden.getByLabel('Grit body to').selectOption('Body');
       await hidden.getByRole('button', { name: 'Add the joint to the plan' }).click();
-      await test.page.getByText('Lift the tabs: tab behind the grit body').waitFor();
+      await test.page.getByRole('button', { name: /^Lift the tabs: tab behind the grit body/ }).waitFor();
     });
 
     it('wants a new part when one breaks, and is not signed off before that is settled', async () => {

@@ -61,13 +61,18 @@ export async function workThrough(
     await besides(key);
     const held = taskLine(page, key).getByRole('button', { name: /^Start: / });
     if (await held.count()) {
-      await hold(held);
-      await getGoing(page, key);
+      await begin(page, key);
     }
     await taskLine(page, key).getByRole('button', { name: 'Done', exact: true }).click();
     await page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });
     done.push(key);
   }
+}
+
+/** Holds a step's start, and puts right what holds it back. */
+export async function begin(page: Page, key: string): Promise<void> {
+  await hold(taskLine(page, key).getByRole('button', { name: /^Start: / }));
+  await getGoing(page, key);
 }
 
 /** A step that was held back is put right as the page offers it: a reason, a clean gun, an aired room, somebody who stays. */

@@ -32,8 +32,7 @@ export const VIEWS: readonly View[] = [
     name: 'Strip & mend',
     picture: 'strip',
     path: '/jobs/sg-08/strip',
-    ready: 'Treat all paint as leaded',
-    act: unfold('strip:base'),
+    ready: 'Ready for primer',
   },
   { name: 'Finish', picture: 'finish', path: '/jobs/sg-07/finish?specimen=sg-07-2', ready: 'As planned' },
   { name: 'Close', picture: 'close', path: '/jobs/sg-07/close?specimen=sg-07-3', ready: 'Close, in this order' },
@@ -43,7 +42,25 @@ export const VIEWS: readonly View[] = [
   { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },
   { name: 'New casting', picture: null, path: '/catalogue/new', ready: 'Add it to the catalogue' },
   { name: 'Practice', picture: 'practice', path: '/practice?casting=milk-float&seed=4', ready: 'Which issue is it?' },
-  { name: 'House style', picture: null, path: '/house', ready: 'What has usually happened to a model' },
+  {
+    name: 'House style',
+    picture: 'house',
+    path: '/house',
+    ready: 'What has usually happened to a model',
+    act: async (page) =>
+      page.getByRole('region', { name: 'Strip & mend' }).evaluate((region) => region.scrollIntoView()),
+  },
+  {
+    name: 'Workshop',
+    picture: 'workshop',
+    path: '/workshop',
+    ready: 'Instruments',
+    act: async (page) =>
+      page
+        .getByText(/in the last [3-9] s/)
+        .first()
+        .waitFor(),
+  },
   { name: 'Put on the bench', picture: 'put-on-bench', path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
   { name: 'Find', picture: 'find', path: '/', ready: 'Put a model on the bench', act: findGreen },
@@ -55,14 +72,6 @@ export const VIEWS: readonly View[] = [
     act: (page) => press(page, '?', 'To the bench'),
   },
 ];
-
-function unfold(taskKey: string) {
-  return async (page: Page) => {
-    const line = page.locator(`li[data-task="${taskKey}"]`);
-    await line.getByRole('button', { expanded: false }).click();
-    await line.getByText('What hurts').first().waitFor();
-  };
-}
 
 async function findGreen(page: Page): Promise<void> {
   await page.keyboard.press('Control+k');

@@ -23,6 +23,7 @@ import {
   IsISO8601,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
@@ -92,10 +93,10 @@ export class BeginPass {
   @IsInt() @Min(1) @Max(20) layers!: number;
   @OrNull() @IsString() bathId!: string | null;
   @IsNumber()
-  @Min(0.5, { message: 'At least half a minute.' })
+  @Min(0.1, { message: 'At least some seconds.' })
   @Max(240, { message: 'At most four hours: it is watched.' })
   minutes!: number;
-  @OrNull() @ValidateNested() @Type(() => DippedSize) size!: DippedSize | null;
+  @OrNull() @IsObject() @ValidateNested() @Type(() => DippedSize) size!: DippedSize | null;
   @IsString() @IsNotEmpty({ message: 'Say who does it.' }) @MaxLength(80) who!: string;
 }
 

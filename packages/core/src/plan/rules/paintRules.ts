@@ -143,7 +143,7 @@ export const PAINT_RULES: readonly PlanRule[] = [
   {
     id: 'colour',
     when: 'a colour or clear coat is planned for an area',
-    serves: ['O22', 'O24', 'O25', 'O23', 'S6', 'N35'],
+    serves: ['O21', 'O22', 'O24', 'O25', 'O23', 'S6', 'S8', 'N35'],
     // What shares a colour is sprayed together, mist coats first: one cleaning of the gun for each.
     create: (context) => {
       const tasks = selectPainted(context).flatMap((part) => createColourTasks(part, context));

@@ -30,7 +30,7 @@ export function VesselList({ vessels }: { readonly vessels: readonly VesselRecor
             <button
               type="button"
               className="quiet-button ml-auto"
-              aria-label={`Take ${vessel.name} away`}
+              aria-label={`Take away: ${vessel.name}`}
               onClick={() => void remove(vessel)}
             >
               Take away

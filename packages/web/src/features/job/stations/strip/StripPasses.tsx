@@ -10,7 +10,7 @@ import {
   type Task,
 } from '@sardonyx/core';
 import { useState } from 'react';
-import { useTimers } from '../../../clocks/index.ts';
+import { strikeBell, useTimers } from '../../../clocks/index.ts';
 import { useBeginPassMutation, useEndPassMutation, useGetWorkshopQuery } from '../../../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../../../shared/api/appError.ts';
 import { formatClock } from '../../../../shared/format.ts';
@@ -144,6 +144,8 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
       : null;
   const start = async () => {
     setError(null);
+    // A soft stroke tries the volume when the clock is armed.
+    strikeBell(0.15);
     const body = { taskId: task.id, specimenPartId: partId, method, layers, minutes: Number(minutes), who };
     try {
       await begin({ ...body, bathId: bath?.id ?? null, size: bath ? own : null }).unwrap();

@@ -7,25 +7,30 @@ import { useJob } from '../../JobContext.tsx';
 export function HaveInHand() {
   const { view } = useJob();
   const { data: workshop } = useGetWorkshopQuery();
-  const first = view.supplies.filter((line) => line.isNeededFirst);
-  const parts = first.filter((line) => line.kind === 'part');
-  const later = view.supplies.filter((line) => !line.isNeededFirst);
+  const toolOf = ({ what, kind }: SupplyLine) =>
+    kind === 'tool'
+      ? workshop?.tools.find((one) => what.includes(one.kind) || one.name.toLowerCase().includes(what))
+      : undefined;
+  const here = view.supplies.filter((line) => toolOf(line)?.state === 'ready');
+  const first = view.supplies.filter((line) => line.isNeededFirst && !here.includes(line));
+  const later = view.supplies.filter((line) => !line.isNeededFirst && !here.includes(line));
   if (view.supplies.length === 0) return null;
+  const parts = first.filter((line) => line.kind === 'part');
   const longest = Math.max(0, ...first.map((line) => line.leadDays));
-  const stateOf = ({ what, kind }: SupplyLine) => {
-    if (kind !== 'tool') return null;
-    const tool = workshop?.tools.find((one) => what.includes(one.kind) || one.name.toLowerCase().includes(what));
+  const stateOf = (line: SupplyLine) => {
+    const tool = toolOf(line);
     return tool ? `${tool.name}: ${tool.state}` : null;
   };
   return (
     <section aria-label="In hand before the first cut">
       <h2>
-        In hand before the first cut: {first.length} {first.length === 1 ? 'thing' : 'things'}
+        In hand before the first cut: {first.length === 0 ? 'nothing is missing' : count(first.length, 'thing')}
         {parts.length > 0 && `, ${parts.length} of them by post`}
       </h2>
       <p className="text-soft-ink">
         {longest > 0 && `What is not in the house yet takes up to ${longest} days. `}
         Amounts and days are planning estimates, unless a day was promised.
+        {here.length > 0 && ` Ready in the workshop: ${here.map((line) => line.what).join(', ')}.`}
       </p>
       <Lines lines={first} stateOf={stateOf} />
       {later.length > 0 && (
@@ -37,6 +42,8 @@ export function HaveInHand() {
     </section>
   );
 }
+
+const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 
 interface LinesProps {
   readonly lines: readonly SupplyLine[];
