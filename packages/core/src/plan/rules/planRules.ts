@@ -6,7 +6,7 @@ import { MENDING_RULES } from './mendingRules.ts';
 import { OPENING_RULES } from './openingRules.ts';
 import { PAINT_OFF_RULES } from './paintOffRules.ts';
 import { PAINT_RULES } from './paintRules.ts';
-import { PLASTIC_RULES } from './plasticRules.ts';
+import { CLEANING_RULES } from './cleaningRules.ts';
 import type { PlanRule } from './planRule.ts';
 import { SIGN_OFF_RULES } from './signOffRules.ts';
 import { THREAD_RULES } from './threadRules.ts';
@@ -16,7 +16,7 @@ export const PLAN_RULES: readonly PlanRule[] = [
   ...INTAKE_RULES,
   ...onlyInFull(OPENING_RULES),
   ...onlyInFull(PAINT_OFF_RULES),
-  ...onlyInFull(PLASTIC_RULES),
+  ...onlyInFull(CLEANING_RULES),
   ...onlyInFull(MENDING_RULES),
   ...onlyInFull(THREAD_RULES),
   ...onlyInFull(PAINT_RULES),

@@ -5,13 +5,13 @@ import type { PlanContext } from '../planContext.ts';
 import type { PlanPart, TaskDraft } from '../planTypes.ts';
 import { uses } from '../supplies.ts';
 import { selectWants } from './intakeRules.ts';
-import { nameOf, sayFinding, type PlanRule } from './planRule.ts';
+import { listNames, nameOf, sayFinding, type PlanRule } from './planRule.ts';
 
 const isReplaced = (part: PlanPart) => part.state === 'damaged' && selectWants(part).length > 0;
 const findFinding = (part: PlanPart, kind: string) => part.findings.find((finding) => finding.kind === kind);
 
-/** Plastics, glazing, rubber and paper: clean them with what they stand, polish, take plating off. */
-export const PLASTIC_RULES: readonly PlanRule[] = [
+/** What keeps what it wears: cleaned with what it stands, polished, aired; plating taken off. */
+export const CLEANING_RULES: readonly PlanRule[] = [
   {
     id: 'wash-plastic',
     when: 'a part is not of metal and keeps what it wears',
@@ -21,6 +21,42 @@ export const PLASTIC_RULES: readonly PlanRule[] = [
         .filter((part) => !isMetal(part.material) && !context.isStripped(part) && !isReplaced(part))
         .filter((part) => !losesPlating(part, context))
         .map((part) => createCleaning(part, context)),
+  },
+  {
+    id: 'wash-bare-metal',
+    when: 'metal is neither painted nor to be painted',
+    serves: ['O26', 'N2'],
+    create: ({ workable, materialsOf }) => {
+      const bare = workable.filter(
+        (part) =>
+          isMetal(part.material) &&
+          !part.painted &&
+          part.coats.length === 0 &&
+          part.role !== 'axle' &&
+          judgePart(materialsOf(part), 'soap and water').verdict !== 'never',
+      );
+      if (bare.length === 0) return [];
+      const { limit } = judgePart(
+        bare.flatMap((part) => materialsOf(part)),
+        'soap and water',
+      );
+      const hasLead = bare.some((part) => part.material === 'lead alloy');
+      return [
+        {
+          key: 'wash-bare',
+          station: 'strip',
+          title: `Wash the bare ${listNames(bare.map(nameOf))}`,
+          partKeys: bare.map((part) => part.key),
+          tags: ['wash'],
+          process: 'soap and water',
+          ...(hasLead ? { hazards: ['lead-alloy'] } : {}),
+          handsOnMin: 4 + 3 * bare.length,
+          passiveMin: 20,
+          how: `Lukewarm water and a drop of soap, a toothbrush into treads and hubs; ${limit}. Then a wipe of degreaser: soap leaves a film of its own.`,
+          because: `It stays bare: ${listNames([...new Set(bare.map((part) => part.material))])}. Old grease is dirt tomorrow.`,
+        },
+      ];
+    },
   },
   {
     id: 'clean-kept',
