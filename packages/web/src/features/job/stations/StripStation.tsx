@@ -31,6 +31,10 @@ export function StripStation() {
           <p className="text-note text-soft-ink">
             Figures count what is left to do on a part. Click one to see what may touch it.
           </p>
+        </>
+      }
+      aside={
+        <>
           {part && <HowPaintComesOff part={part} />}
           <WhatItStands />
           {part && <ChooseMend key={part.id} part={part} />}
