@@ -3,6 +3,7 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { apiTopic } from './api.ts';
 import { assembly } from './assembly.ts';
+import { colourMatch } from './colour/match.ts';
 import { demo } from './demo.ts';
 import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';

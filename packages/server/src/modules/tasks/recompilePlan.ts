@@ -64,7 +64,9 @@ export async function readPlanSaying(
     }
     notices.push(...plan.notices);
     const done = new Set(
-      tasks.filter((task) => task.specimenId === specimen.id && task.state !== 'to do').map((task) => task.key),
+      tasks
+        .filter((task) => task.specimenId === specimen.id && (task.state === 'done' || task.state === 'not needed'))
+        .map((task) => task.key),
     );
     supplies.push(...listSupplies(plan, input.parts, (key) => done.has(key), now));
   }

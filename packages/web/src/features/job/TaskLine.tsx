@@ -63,10 +63,16 @@ export function TaskLine({ task, isUnfolded, onToggle }: TaskLineProps) {
 function TaskBody({ task, isReady }: { readonly task: Task; readonly isReady: boolean }) {
   const { isClosed, view } = useJob();
   const isOpen = task.state === 'to do' || task.state === 'doing';
+  const takes = view.supplies.filter((line) => line.taskTitles.includes(task.title)).map((line) => line.what);
   const hasPhoto = view.photos.some((photo) => photo.stage === 'during');
   return (
     <div className="mt-2 max-w-[46rem] space-y-3 pl-5">
       <p>{task.how}</p>
+      {isOpen && takes.length > 0 && (
+        <p className="text-note">
+          <strong>With:</strong> {takes.join(', ')}.
+        </p>
+      )}
       {isOpen && isReady && !isClosed && (
         <>
           {/* Before the step its hazards come first; under way the clock does, and the cards stay below it. */}

@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { USUAL_SURFACE } from '../../packages/core/src/colour/kubelkaMunk.ts';
+import { chooseDoses, roundDoses } from '../../packages/core/src/colour/match/chooseDoses.ts';
+import { findMatch } from '../../packages/core/src/colour/match/findMatch.ts';
+import { scoreMix } from '../../packages/core/src/colour/match/polish.ts';
+import { median, percentile, type Topic } from '../figure.ts';
+import { createColourWorld, TARGETS } from './world.ts';
+
+const DROPS = { total: 60, doseMl: 0.05 };
+const NEAR = 0.01;
+
+export const colourMatch: Topic = {
+  names: [
+    'colour.tableMs',
+    'colour.matchMedianMs',
+    'colour.matchP95Ms',
+    'colour.matchOptimalShare',
+    'colour.match5Ms',
+    'colour.inGamutP95De',
+    'colour.doseP95De',
+    'colour.doseMaxDe',
+    'colour.naiveDoseP95De',
+  ],
+  measure: () => {
+    const { shelf, targets, table, tableMs } = createColourWorld();
+    const yardstick = JSON.parse(readFileSync(join(import.meta.dirname, '../yardsticks/colourMatch.json'), 'utf8')) as {
+      objectives: number[];
+    };
+    const own: { de: number; dosed: number; naive: number }[] = [];
+    const times = { three: [] as number[], five: [] as number[] };
+    let optimal = 0;
+    targets.forEach((target, i) => {
+      const three = timed(() => findMatch(table, target, { mostPaints: 3, count: 100 }), times.three);
+      const five = timed(() => findMatch(table, target, { mostPaints: 5, count: 100 }), times.five);
+      if (three[0]!.objective <= yardstick.objectives[i]! + NEAR) optimal++;
+      // Only a colour of the shelf itself can be met; one of another shelf is as near as it is.
+      if (i % 2) return;
+      const dosed = chooseDoses(shelf, five, target, USUAL_SURFACE, DROPS)!;
+      const best = five[0]!;
+      const naive = scoreMix(shelf, best.ids, roundDoses(best.shares, DROPS.total), target, USUAL_SURFACE);
+      own.push({ de: best.de65, dosed: dosed.de65, naive: naive.de65 });
+    });
+    const figure = (name: string, value: number, unit: string, most: number | null, yardstickText: string) => ({
+      name,
+      value,
+      unit,
+      goal: most === null ? null : ({ kind: 'at most', value: most } as const),
+      yardstick: yardstickText,
+    });
+    const drops = `${own.length} colours of the shelf, 60 drops of 0.05 ml`;
+    return Promise.resolve([
+      figure('colour.tableMs', tableMs, 'ms', 6000, 'all pairs and triples of 60 pots, once a shelf'),
+      figure(
+        'colour.matchMedianMs',
+        median(times.three),
+        'ms',
+        300,
+        `up to 3 of 60 paints, ${TARGETS} colours, half from another shelf`,
+      ),
+      figure('colour.matchP95Ms', percentile(times.three, 0.95), 'ms', 600, 'the same'),
+      {
+        name: 'colour.matchOptimalShare',
+        value: optimal / TARGETS,
+        unit: '',
+        goal: { kind: 'at least', value: 1 },
+        yardstick: `within ${NEAR} of every combo polished one by one (stored, bench/colour/writeYardstick.ts)`,
+      },
+      figure('colour.match5Ms', median(times.five), 'ms', 700, 'up to 5 of 60 paints, median'),
+      figure(
+        'colour.inGamutP95De',
+        percentile(
+          own.map((one) => one.de),
+          0.95,
+        ),
+        'dE00',
+        0.1,
+        'colours of the shelf, before dosing',
+      ),
+      figure(
+        'colour.doseP95De',
+        percentile(
+          own.map((one) => one.dosed),
+          0.95,
+        ),
+        'dE00',
+        0.25,
+        drops,
+      ),
+      figure('colour.doseMaxDe', Math.max(...own.map((one) => one.dosed)), 'dE00', 0.5, drops),
+      figure(
+        'colour.naiveDoseP95De',
+        percentile(
+          own.map((one) => one.naive),
+          0.95,
+        ),
+        'dE00',
+        null,
+        'the best recipe rounded',
+      ),
+    ]);
+  },
+};
+
+function timed<T>(act: () => T, into: number[]): T {
+  const began = performance.now();
+  const result = act();
+  into.push(performance.now() - began);
+  return result;
+}
