@@ -4,6 +4,7 @@ import { parseArgs } from 'node:util';
 import { apiTopic } from './api.ts';
 import { assembly } from './assembly.ts';
 import { colourMatch } from './colour/match.ts';
+import { colourMix } from './colour/mix.ts';
 import { demo } from './demo.ts';
 import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';
@@ -25,6 +26,8 @@ const topics = [
   photo,
   processTopic,
   planTopic,
+  colourMatch,
+  colourMix,
   demo,
   apiTopic,
   web,

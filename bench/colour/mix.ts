@@ -1,0 +1,88 @@
+import { createSeededRandom } from '@sardonyx/core';
+import {
+  IDEAL_BENCH,
+  NEED,
+  ROUGH_BENCH,
+  simulateMixing,
+  type MixingBench,
+  type MixingResult,
+} from '../../packages/core/test/support/simulatedMixing.ts';
+import { createTarget } from '../../packages/core/test/support/simulatedShelf.ts';
+import { percentile, type Topic } from '../figure.ts';
+import { createColourWorld } from './world.ts';
+
+const TARGETS = 1000;
+const WORLD = `${TARGETS} colours of the shelf, need ${NEED.needMl} ml`;
+
+export const colourMix: Topic = {
+  names: [
+    'colour.mixTwoPatchShare',
+    'colour.mixThreePatchShare',
+    'colour.mixVolumeRatioP95',
+    'colour.mixFalseStops',
+    'colour.mixRoughThreePatchShare',
+    'colour.mixRoughVolumeRatioP95',
+    'colour.mixByWordsShare',
+    'colour.mixByWordsFineShare',
+    'colour.mixByWordsRoughShare',
+    'colour.mixNoLearningShare',
+  ],
+  measure: () => {
+    const { table } = createColourWorld();
+    const run = (bench: MixingBench): MixingResult[] => {
+      const random = createSeededRandom(3);
+      return Array.from({ length: TARGETS }, (_, i) =>
+        simulateMixing(table, createTarget(table.shelf, random), bench, i + 1),
+      );
+    };
+    const ideal = run(IDEAL_BENCH);
+    const rough = run(ROUGH_BENCH);
+    const words = run({ ...IDEAL_BENCH, isByWords: true });
+    const roughWords = run({ ...ROUGH_BENCH, isByWords: true });
+    const blind = run({ ...IDEAL_BENCH, learns: false });
+    const falseStops = [...ideal, ...rough].filter((one) => one.isFalseStop).length / (2 * TARGETS);
+    return Promise.resolve([
+      atLeast('colour.mixTwoPatchShare', reach(ideal, 2, 1), 0.97, `within 1 by patch 2, ${WORLD}, ideal bench`),
+      atLeast('colour.mixThreePatchShare', reach(ideal, 3, 1), 0.99, 'by patch 3'),
+      atMost('colour.mixVolumeRatioP95', volume(ideal), 1.1, 'final volume over the need, p95'),
+      atMost('colour.mixFalseStops', falseStops, 0.01, 'said good and was not, ideal and rough bench'),
+      atLeast(
+        'colour.mixRoughThreePatchShare',
+        reach(rough, 3, 1),
+        0.9,
+        'rough bench: drops off by 10 %, model by 5 %',
+      ),
+      atMost('colour.mixRoughVolumeRatioP95', volume(rough), 1.15, 'rough bench'),
+      atLeast('colour.mixByWordsShare', reach(words, 3, 2), 0.97, 'by words, within 2 by patch 3'),
+      atLeast('colour.mixByWordsFineShare', reach(words, 5, 1), 0.93, 'by words, within 1 by patch 5'),
+      atLeast(
+        'colour.mixByWordsRoughShare',
+        reach(roughWords, 5, 2),
+        0.95,
+        'by words on the rough bench, within 2 by patch 5',
+      ),
+      {
+        ...atLeast('colour.mixNoLearningShare', reach(blind, 3, 1), 0, 'without learning, within 1 by patch 3'),
+        goal: null,
+      },
+    ]);
+  },
+};
+
+const reach = (results: readonly MixingResult[], patch: number, de: number) =>
+  results.filter(({ deByPatch }) => deByPatch[Math.min(patch, deByPatch.length) - 1]! <= de).length / results.length;
+
+const volume = (results: readonly MixingResult[]) =>
+  percentile(
+    results.map((one) => one.finalMl / NEED.needMl),
+    0.95,
+  );
+
+const atLeast = (name: string, value: number, least: number, yardstick: string) => ({
+  ...{ name, value, unit: '', yardstick },
+  goal: { kind: 'at least', value: least } as const,
+});
+const atMost = (name: string, value: number, most: number, yardstick: string) => ({
+  ...{ name, value, unit: '', yardstick },
+  goal: { kind: 'at most', value: most } as const,
+});

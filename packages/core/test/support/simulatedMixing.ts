@@ -1,0 +1,105 @@
+import { computeLab, type Lab } from '../../src/colour/colorimetry.ts';
+import { computeDe00 } from '../../src/colour/difference.ts';
+import { measureByEye, readStep } from '../../src/colour/guide/judgeByEye.ts';
+import { guideMix, startMix } from '../../src/colour/guide/guideMix.ts';
+import { predictMix, USUAL_SURFACE } from '../../src/colour/kubelkaMunk.ts';
+import type { ComboTable } from '../../src/colour/match/comboTable.ts';
+import { chooseDoses } from '../../src/colour/match/chooseDoses.ts';
+import { findMatch } from '../../src/colour/match/findMatch.ts';
+import type { MatchTarget } from '../../src/colour/match/polish.ts';
+import { createSeededRandom, type RandomSource } from '../../src/numeric/seededRandom.ts';
+
+export interface MixingBench {
+  /** Spread of the logarithm of each paint's true strength. */
+  readonly strengthSd: number;
+  /** RMS length of the error of a measured Lab. */
+  readonly labNoise: number;
+  /** Each pour is off by so much of itself. */
+  readonly doseError: number;
+  /** Smooth error of the whole model over the bands. */
+  readonly modelError: number;
+  /** Learns from patches; without, every correction believes the label. */
+  readonly learns: boolean;
+  /** No instrument: each way is read with sd 0.4 + 25 %, in steps. */
+  readonly isByWords?: true;
+}
+
+export const IDEAL_BENCH: MixingBench = { strengthSd: 0.15, labNoise: 0.3, doseError: 0, modelError: 0, learns: true };
+export const ROUGH_BENCH: MixingBench = { ...IDEAL_BENCH, doseError: 0.1, modelError: 0.05 };
+
+export interface MixingResult {
+  /** True dE00 after each patch, the first mix first. */
+  readonly deByPatch: readonly number[];
+  readonly finalMl: number;
+  /** It said "good" while it was not. */
+  readonly isFalseStop: boolean;
+}
+
+export const NEED = { needMl: 2, doseMl: 0.01, tolerance: 1 } as const;
+const MOST_PATCHES = 5;
+
+const normal = (random: RandomSource) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+
+/** A restorer who mixes exactly as told, on a bench whose paints, drops and eyes are a little off. */
+export function simulateMixing(table: ComboTable, target: MatchTarget, bench: MixingBench, seed: number): MixingResult {
+  const random = createSeededRandom(seed);
+  const { shelf } = table;
+  const recipes = findMatch(table, target, { mostPaints: 4, count: 40, tried: 300, finished: 40 });
+  const recipe = chooseDoses(shelf, recipes, target, USUAL_SURFACE, { total: 200, doseMl: NEED.doseMl })!;
+  let ids = recipe.ids;
+  const truths = new Map<number, number>();
+  const strengthOf = (id: number) => {
+    const known = truths.get(id) ?? Math.exp(bench.strengthSd * normal(random));
+    truths.set(id, known);
+    return known;
+  };
+  const wave = { phase: 6 * random(), length: 60 + 120 * random(), high: bench.modelError * normal(random) };
+  const pour = (doses: number) => doses * NEED.doseMl * Math.exp(bench.doseError * normal(random));
+  const truthOf = (volumes: readonly number[]): Lab => {
+    const spectrum = predictMix(
+      ids.map((id) => shelf.paints[id]!),
+      volumes.map((volume, i) => volume * strengthOf(ids[i]!)),
+    );
+    return computeLab(spectrum.map((r, i) => r * (1 + wave.high * Math.sin(wave.phase + (10 * i) / wave.length))));
+  };
+  const noise = bench.labNoise / Math.sqrt(3);
+  const measure = (lab: Lab): { readonly lab: Lab; readonly sd: Lab } => {
+    if (!bench.isByWords) {
+      const sd = Math.max(0.1, noise);
+      return { lab: lab.map((one) => one + noise * normal(random)) as unknown as Lab, sd: [sd, sd, sd] };
+    }
+    const [lightness, redGreen, yellowBlue] = lab.map((one, i) => {
+      const off = one - target.d65[i]!;
+      return readStep(off + (0.4 + 0.25 * Math.abs(off)) * normal(random));
+    });
+    return measureByEye(target.d65, { lightness: lightness!, redGreen: redGreen!, yellowBlue: yellowBlue! });
+  };
+  const sum = recipe.doses.reduce((all, one) => all + one, 0);
+  const planned = startMix(
+    recipe.doses.map((one) => one / sum),
+    NEED,
+  );
+  // What was meant to be poured is what the restorer knows of.
+  let known = planned.map((doses) => doses * NEED.doseMl);
+  let poured = planned.map(pour);
+  const patches: { volumes: readonly number[]; lab: Lab; sd: Lab }[] = [];
+  const deByPatch: number[] = [];
+  for (let patch = 0; patch < MOST_PATCHES; patch++) {
+    const truth = truthOf(poured);
+    deByPatch.push(computeDe00(target.d65, truth));
+    patches.push({ volumes: known, ...measure(truth) });
+    const advice = guideMix(shelf, { ids, volumes: known }, patches, target, USUAL_SURFACE, NEED, bench.learns);
+    if (advice.kind === 'stop')
+      return { deByPatch, finalMl: total(known), isFalseStop: deByPatch.at(-1)! > NEED.tolerance };
+    const { doses } = advice.addition;
+    if (doses.every((one) => one === 0)) break;
+    ids = advice.addition.ids;
+    known = doses.map((one, i) => (known[i] ?? 0) + one * NEED.doseMl);
+    poured = doses.map((one, i) => (poured[i] ?? 0) + (one ? pour(one) : 0));
+    // An older patch had nothing of a paint that came later.
+    for (const one of patches) one.volumes = ids.map((_, i) => one.volumes[i] ?? 0);
+  }
+  return { deByPatch, finalMl: total(known), isFalseStop: false };
+}
+
+const total = (volumes: readonly number[]) => volumes.reduce((all, one) => all + one, 0);
