@@ -249,7 +249,7 @@ function expectUsualPasses(layers: number): ExpectedPasses {
 /** The method that a step of taking paint or plating off was planned with; null for every other step. */
 export function readMethod({ key, title }: { readonly key: string; readonly title: string }): StripMethod | null {
   if (key.startsWith('plating-off:')) return 'caustic';
-  if (!key.startsWith('strip:') && !key.startsWith('blast:')) return null;
+  if (!key.startsWith('strip:')) return null;
   const methods = Object.keys(WORDS) as StripMethod[];
   return methods.find((method) => title.startsWith(WORDS[method].title)) ?? null;
 }

@@ -28,7 +28,7 @@ export function CloseStation() {
             ))}
           </ol>
           <HowItCameOff />
-          <Decisions keys={['S2', 'S5', 'S20']} />
+          <Decisions keys={['S2', 'S5', 'S20', 'S23']} />
         </>
       }
     >

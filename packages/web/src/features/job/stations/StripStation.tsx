@@ -38,7 +38,7 @@ export function StripStation() {
           {part && <HowPaintComesOff part={part} />}
           <WhatItStands />
           {part && <ChooseMend key={part.id} part={part} />}
-          <Decisions keys={['S11', 'S18', 'S17', 'S16', 'S15', 'S1', 'S22']} />
+          <Decisions keys={['S11', 'S18', 'S17', 'S16', 'S15', 'S1', 'S22', 'S23']} />
         </>
       }
       isSticky={false}
