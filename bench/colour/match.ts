@@ -32,7 +32,7 @@ export const colourMatch: Topic = {
     let optimal = 0;
     targets.forEach((target, i) => {
       const three = timed(() => findMatch(table, target, { mostPaints: 3, count: 100 }), times.three);
-      const five = timed(() => findMatch(table, target, { mostPaints: 5, count: 100 }), times.five);
+      const five = timed(() => findMatch(table, target, { mostPaints: 5, count: 150 }), times.five);
       if (three[0]!.objective <= yardstick.objectives[i]! + NEAR) optimal++;
       // Only a colour of the shelf itself can be met; one of another shelf is as near as it is.
       if (i % 2) return;

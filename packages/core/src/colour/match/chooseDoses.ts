@@ -25,6 +25,8 @@ export interface DoseLimits {
 /** Strengths as supplied differ by so much (planning estimate), and it costs so much of a difference to be sensitive to it. */
 const STRENGTH_SPREAD = 0.15;
 const SENSITIVITY_PRICE = 0.01;
+/** Of the best recipes so many are moved dose by dose. */
+const MOVED = 20;
 const room = createMixRoom();
 
 /**
@@ -39,15 +41,17 @@ export function chooseDoses(
   surface: Surface,
   limits: DoseLimits,
 ): DosedRecipe | null {
-  let best: DosedRecipe | null = null;
-  let bestPrice = Infinity;
-  for (const recipe of recipes) {
-    for (const doses of listDoses(recipe.shares, limits.total)) {
-      const dosed = judge(shelf, recipe.ids, doses, target, surface, limits);
-      if (dosed && price(dosed) < bestPrice) bestPrice = price((best = dosed));
-    }
-  }
-  return best && improve(shelf, best, target, surface, limits);
+  const dosed = recipes.flatMap((recipe) => {
+    const own = listDoses(recipe.shares, limits.total).flatMap(
+      (doses) => judge(shelf, recipe.ids, doses, target, surface, limits) ?? [],
+    );
+    return own.length ? [own.reduce((a, b) => (price(b) < price(a) ? b : a))] : [];
+  });
+  const moved = dosed
+    .sort((a, b) => price(a) - price(b))
+    .slice(0, MOVED)
+    .map((one) => improve(shelf, one, target, surface, limits));
+  return moved.length ? moved.reduce((a, b) => (price(b) < price(a) ? b : a)) : null;
 }
 
 const price = ({ objective, sensitivity }: DosedRecipe) => objective + SENSITIVITY_PRICE * sensitivity;
