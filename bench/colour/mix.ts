@@ -1,5 +1,6 @@
 import { createSeededRandom } from '@sardonyx/core';
 import {
+  chooseRecipe,
   IDEAL_BENCH,
   NEED,
   ROUGH_BENCH,
@@ -29,12 +30,13 @@ export const colourMix: Topic = {
   ],
   measure: () => {
     const { table } = createColourWorld();
-    const run = (bench: MixingBench): MixingResult[] => {
-      const random = createSeededRandom(3);
-      return Array.from({ length: TARGETS }, (_, i) =>
-        simulateMixing(table, createTarget(table.shelf, random), bench, i + 1),
-      );
-    };
+    const random = createSeededRandom(3);
+    const begun = Array.from({ length: TARGETS }, () => {
+      const target = createTarget(table.shelf, random);
+      return { target, recipe: chooseRecipe(table, target) };
+    });
+    const run = (bench: MixingBench): MixingResult[] =>
+      begun.map(({ target, recipe }, i) => simulateMixing(table.shelf, target, recipe, bench, i + 1));
     const ideal = run(IDEAL_BENCH);
     const rough = run(ROUGH_BENCH);
     const words = run({ ...IDEAL_BENCH, isByWords: true });

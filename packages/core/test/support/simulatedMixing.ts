@@ -4,9 +4,10 @@ import { measureByEye, readStep } from '../../src/colour/guide/judgeByEye.ts';
 import { guideMix, startMix } from '../../src/colour/guide/guideMix.ts';
 import { predictMix, USUAL_SURFACE } from '../../src/colour/kubelkaMunk.ts';
 import type { ComboTable } from '../../src/colour/match/comboTable.ts';
-import { chooseDoses } from '../../src/colour/match/chooseDoses.ts';
+import { chooseDoses, type DosedRecipe } from '../../src/colour/match/chooseDoses.ts';
 import { findMatch } from '../../src/colour/match/findMatch.ts';
 import type { MatchTarget } from '../../src/colour/match/polish.ts';
+import type { Shelf } from '../../src/colour/match/shelfOptics.ts';
 import { createSeededRandom, type RandomSource } from '../../src/numeric/seededRandom.ts';
 
 export interface MixingBench {
@@ -40,12 +41,21 @@ const MOST_PATCHES = 5;
 
 const normal = (random: RandomSource) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
-/** A restorer who mixes exactly as told, on a bench whose paints, drops and eyes are a little off. */
-export function simulateMixing(table: ComboTable, target: MatchTarget, bench: MixingBench, seed: number): MixingResult {
-  const random = createSeededRandom(seed);
-  const { shelf } = table;
+/** The recipe a restorer starts from; the same on every bench. */
+export function chooseRecipe(table: ComboTable, target: MatchTarget): DosedRecipe {
   const recipes = findMatch(table, target, { mostPaints: 4, count: 40, tried: 300, finished: 40 });
-  const recipe = chooseDoses(shelf, recipes, target, USUAL_SURFACE, { total: 200, doseMl: NEED.doseMl })!;
+  return chooseDoses(table.shelf, recipes, target, USUAL_SURFACE, { total: 200, doseMl: NEED.doseMl })!;
+}
+
+/** A restorer who mixes exactly as told, on a bench whose paints, drops and eyes are a little off. */
+export function simulateMixing(
+  shelf: Shelf,
+  target: MatchTarget,
+  recipe: DosedRecipe,
+  bench: MixingBench,
+  seed: number,
+): MixingResult {
+  const random = createSeededRandom(seed);
   let ids = recipe.ids;
   const truths = new Map<number, number>();
   const strengthOf = (id: number) => {

@@ -3,6 +3,7 @@ import {
   IDEAL_BENCH,
   NEED,
   ROUGH_BENCH,
+  chooseRecipe,
   simulateMixing,
   type MixingBench,
 } from '../../../test/support/simulatedMixing.ts';
@@ -138,10 +139,13 @@ describe('judging by eye', () => {
 
 describe('guided mixing on a simulated bench (20 colours each)', () => {
   const table = buildComboTable(createSimulatedShelf(1, 24), USUAL_SURFACE)!;
-  const run = (bench: MixingBench) => {
-    const random = createSeededRandom(3);
-    return Array.from({ length: 20 }, (_, i) => simulateMixing(table, createTarget(table.shelf, random), bench, i + 1));
-  };
+  const random = createSeededRandom(3);
+  const begun = Array.from({ length: 20 }, () => {
+    const target = createTarget(table.shelf, random);
+    return { target, recipe: chooseRecipe(table, target) };
+  });
+  const run = (bench: MixingBench) =>
+    begun.map(({ target, recipe }, i) => simulateMixing(table.shelf, target, recipe, bench, i + 1));
   const reached = (results: ReturnType<typeof run>, patch: number, de: number) =>
     results.filter(({ deByPatch }) => deByPatch[Math.min(patch, deByPatch.length) - 1]! <= de).length;
 
