@@ -44,7 +44,11 @@ export async function installPackages() {
 export async function compileDatabaseDriver() {
   if (isInstalled('driver')) return;
   console.log('Compiling the SQLite driver, once; about three minutes ...');
-  await run('npm', ['rebuild', 'better-sqlite3'], { quiet: true });
+  // Headers that lie beside Node spare a download, so that this works without a network too.
+  const nodedir = dirname(dirname(process.execPath));
+  const hasHeaders = existsSync(join(nodedir, 'include', 'node', 'node.h'));
+  const env = hasHeaders ? { ...process.env, npm_config_nodedir: nodedir } : process.env;
+  await run('npm', ['rebuild', 'better-sqlite3'], { quiet: true, env });
   markInstalled('driver');
 }
 

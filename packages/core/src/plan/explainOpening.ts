@@ -4,7 +4,7 @@ import { planOpening } from '../assembly/planOpening.ts';
 import { chooseOpening, type ChosenOpening } from './chooseOpening.ts';
 import { createOpeningModel, MASKING_MIN, priceWay } from './createOpeningModel.ts';
 import { describePieces } from './describePieces.ts';
-import { listNames } from './rules/planRule.ts';
+import { capitalise, listNames } from './rules/planRule.ts';
 import type { KnownJoint, OpeningQuestion, PlanPart } from './planTypes.ts';
 
 /** Why one joint is opened or left closed, and what the other choice would cost. */
@@ -223,5 +223,3 @@ function explainClosed(question: OpeningQuestion, chosen: ChosenOpening, joint: 
     return `${capitalise(names)} get the same: ${treatments[0]!.kind === 'wash' ? 'soap and water, no stripper' : treatments[0]!.words}.`;
   return `Nothing that one of them gets harms the others: ${names}.`;
 }
-
-const capitalise = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

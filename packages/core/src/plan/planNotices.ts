@@ -4,7 +4,7 @@ import { sessionOf, type PlanContext } from './planContext.ts';
 import type { PlanPart, TaskDraft } from './planTypes.ts';
 import { isPowdered, willBeGlued } from './rules/bakeRules.ts';
 import { planBend, selectMends } from './rules/mendingRules.ts';
-import { listNames, nameOf } from './rules/planRule.ts';
+import { capitalise, listNames, nameOf } from './rules/planRule.ts';
 
 /** What was left out of the plan or goes another way than the school says, and why. */
 export function createNotices(context: PlanContext, tasks: readonly TaskDraft[]): string[] {
@@ -62,7 +62,7 @@ function describeRefusedBakes(context: PlanContext): string[] {
   return [...names].map(([said, parts]) => `Not baked: the ${listNames(parts)}. ${said} ${instead}`);
 }
 
-const finish = (reason: string) => `${reason[0]!.toUpperCase()}${reason.slice(1)}.`;
+const finish = (reason: string) => `${capitalise(reason)}.`;
 
 function describeBareParts(context: PlanContext): string[] {
   const bare = context.workable.filter(

@@ -26,13 +26,6 @@ const MEANING: Readonly<Record<Step, { readonly value: number; readonly sd: numb
 };
 const BOUNDS = [0.6, 2, 4.5] as const;
 
-/** Words in the colours' own names, for a slider or a button each. */
-export const EYE_WAYS = {
-  lightness: ['lighter', 'darker'],
-  redGreen: ['redder', 'greener'],
-  yellowBlue: ['yellower', 'bluer'],
-} as const;
-
 /** The step that a difference reads as. */
 export function readStep(difference: number): EyeWord {
   const size = Math.abs(difference);

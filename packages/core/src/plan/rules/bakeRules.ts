@@ -49,7 +49,7 @@ export const BAKE_RULES: readonly PlanRule[] = [
     serves: ['O20', 'O37', 'S19', 'N9'],
     create: (context) =>
       context.workable
-        .filter((part) => isLowBaked(part, context) && !isMendedWithGlue(part))
+        .filter((part) => isLowBaked(part, context) && !willBeGlued(part))
         .map((part) => ({
           key: `low-bake:${part.key}`,
           station: 'finish' as const,
@@ -69,12 +69,10 @@ export const BAKE_RULES: readonly PlanRule[] = [
 ];
 
 /** Cracks, breaks and old repairs are glued, and nothing glued is baked. */
-const isMendedWithGlue = (part: PlanPart) =>
+export const willBeGlued = (part: PlanPart) =>
   part.findings.some(
     ({ kind }) => kind === 'cracked' || kind === 'broken' || kind === 'earlier repair' || kind === 'pitted',
   );
-
-export const willBeGlued = isMendedWithGlue;
 
 function createPowderTasks(part: PlanPart, { because }: PlanContext): TaskDraft[] {
   const name = nameOf(part);

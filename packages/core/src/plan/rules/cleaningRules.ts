@@ -4,10 +4,8 @@ import { judgePart } from '../../process/judgePart.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { PlanPart, TaskDraft } from '../planTypes.ts';
 import { uses } from '../supplies.ts';
-import { selectWants } from './intakeRules.ts';
-import { listNames, nameOf, sayFinding, type PlanRule } from './planRule.ts';
+import { capitalise, isReplaced, listNames, nameOf, sayFinding, type PlanRule } from './planRule.ts';
 
-const isReplaced = (part: PlanPart) => part.state === 'damaged' && selectWants(part).length > 0;
 const findFinding = (part: PlanPart, kind: string) => part.findings.find((finding) => finding.kind === kind);
 
 /** What keeps what it wears: cleaned with what it stands, polished, aired; plating taken off. */
@@ -196,7 +194,7 @@ function createCleaning(part: PlanPart, { materialsOf, because }: PlanContext): 
       title: `Brush the ${nameOf(part)} dry`,
       handsOnMin: 6,
       how: 'Soft dry brush, a barely damp bud where it must be, nothing else. No water, no solvent.',
-      because: `${material}: ${reason}.`,
+      because: `${capitalise(material)}: ${reason}.`,
     };
   const isTried = verdict === 'test first';
   return {
@@ -209,7 +207,7 @@ function createCleaning(part: PlanPart, { materialsOf, because }: PlanContext): 
     how: isTried
       ? `A damp bud on a hidden spot first, wait, then little by little. ${limit}.`
       : 'Lukewarm water and a drop of soap, soft brush, rinse, dry on a cloth. Nothing stronger without a test on a hidden spot.',
-    because: `${part.material}${isTried ? `: ${reason}` : ''}. Plastics: ${because('S18')}`,
+    because: `${capitalise(part.material)}${isTried ? `: ${reason}` : ''}. Plastics: ${because('S18')}`,
   };
 }
 

@@ -1,6 +1,5 @@
 import { isMetal } from '../../model/material.ts';
-import type { PlanPart } from '../planTypes.ts';
-import { listNames, nameOf, type PlanRule } from './planRule.ts';
+import { listNames, nameOf, selectWants, type PlanRule } from './planRule.ts';
 import { uses } from '../supplies.ts';
 
 /** Identify and Survey: what must be known before anything is touched. */
@@ -233,5 +232,3 @@ export const INTAKE_RULES: readonly PlanRule[] = [
 
 const readCleaning = (option: string): [string, string] =>
   option === 'bare hands' ? ['bare hands', 'brush on clear parts'] : ['gloves', 'cloth on clear parts'];
-
-export const selectWants = (part: PlanPart) => part.wants.filter((want) => want.state !== 'waived');

@@ -7,8 +7,7 @@ import type { PlanContext } from '../planContext.ts';
 import type { PlanFinding, PlanPart, TaskDraft } from '../planTypes.ts';
 import { uses, type Use } from '../supplies.ts';
 import { isPowdered } from './bakeRules.ts';
-import { selectWants } from './intakeRules.ts';
-import { nameOf, sayFinding, type PlanRule } from './planRule.ts';
+import { isReplaced, nameOf, sayFinding, type PlanRule } from './planRule.ts';
 
 const DAMAGE: Partial<Record<PlanFinding['kind'], Damage>> = {
   cracked: 'crack',
@@ -34,9 +33,6 @@ const MEND_USES: Readonly<Record<MendMethod, readonly Use[]>> = {
   resin: uses(['two-part resin', 2]),
   'filler on primer': uses(['fine filler', 1], ['wet abrasive paper', 0.5]),
 };
-
-/** Damaged and a new one is coming: nothing is mended on the old one. */
-const isReplaced = (part: PlanPart) => part.state === 'damaged' && selectWants(part).length > 0;
 
 export const isPrimed = (part: PlanPart) => part.coats.some((coat) => coat.kind === 'primer');
 

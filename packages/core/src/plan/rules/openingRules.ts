@@ -4,7 +4,7 @@ import type { TaskTag } from '../../model/work.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { PlanInput, PlanJoint, TaskDraft } from '../planTypes.ts';
 import { uses } from '../supplies.ts';
-import { listNames, nameOf, type PlanRule } from './planRule.ts';
+import { capitalise, listNames, nameOf, type PlanRule } from './planRule.ts';
 
 /** What is made on the bench before such a joint is forced. */
 const SPECIAL_TOOLS: Partial<Record<JointKind, string>> = {
@@ -232,5 +232,5 @@ function describeWay(joint: PlanJoint, rivetSchool: string): string {
   const lost = joint.way.destroys ? ` Afterwards gone: ${joint.way.destroys}.` : ' Nothing is destroyed.';
   const behind = joint.way.behindJoints.length ? ' Reached only after the joints before it.' : '';
   const rivet = isDrilledRivet(joint) ? ` ${RIVET_HOW[rivetSchool] ?? ''}` : '';
-  return `${joint.kind[0]!.toUpperCase()}${joint.kind.slice(1)}. Photograph it first, support the casting close to the joint.${rivet}${behind}${lost}`;
+  return `${capitalise(joint.kind)}. Photograph it first, support the casting close to the joint.${rivet}${behind}${lost}`;
 }

@@ -1,5 +1,5 @@
 import type { PlanContext } from '../planContext.ts';
-import type { TaskDraft } from '../planTypes.ts';
+import type { PlanPart, TaskDraft } from '../planTypes.ts';
 
 /** One declared reason for tasks. In which order they stand is said by their tags and the order rules. */
 export interface PlanRule {
@@ -22,3 +22,12 @@ export function listNames(names: readonly string[]): string {
 /** "Finding: cracked, split along the seam." */
 export const sayFinding = ({ kind, note }: { readonly kind: string; readonly note: string }): string =>
   `Finding: ${kind}${note ? `, ${note.replace(/\.$/, '')}` : ''}.`;
+
+/** The first letter of a sentence. */
+export const capitalise = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What is wanted for the part and not waived. */
+export const selectWants = (part: PlanPart) => part.wants.filter((want) => want.state !== 'waived');
+
+/** Damaged and a new one is coming: nothing is mended or cleaned on the old one. */
+export const isReplaced = (part: PlanPart): boolean => part.state === 'damaged' && selectWants(part).length > 0;

@@ -1,7 +1,6 @@
 import { selectTappedPosts } from '../selectTappedPosts.ts';
 import { uses } from '../supplies.ts';
-import { selectWants } from './intakeRules.ts';
-import { nameOf, type PlanRule } from './planRule.ts';
+import { nameOf, selectWants, type PlanRule } from './planRule.ts';
 
 /** A sheet of decals is tried on the paint, not on the metal. */
 const isDecal = (what: string) => /decal|transfer/i.test(what);

@@ -1,4 +1,5 @@
 import { useId, type ReactElement, cloneElement } from 'react';
+import { capitalise } from '../format.ts';
 
 interface FieldProps {
   readonly label: string;
@@ -24,11 +25,9 @@ export function Field({ label, error, hint, children }: FieldProps) {
       {control}
       {(error || hint) && (
         <p id={noteId} className={`mt-1 text-note ${error ? 'font-semibold text-sard' : 'text-soft-ink'}`}>
-          {error ? `▲ ${capital(error)}` : hint}
+          {error ? `▲ ${capitalise(error)}` : hint}
         </p>
       )}
     </div>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

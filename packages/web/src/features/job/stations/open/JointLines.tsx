@@ -1,6 +1,6 @@
 import { listInHand, type JointReason, type JointWish } from '@sardonyx/core';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
-import { formatMinutes } from '../../../../shared/format.ts';
+import { capitalise, formatMinutes } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import type { Opening } from './useOpening.ts';
@@ -34,7 +34,7 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
         </span>
         <div className="min-w-0 grow">
           <p>
-            <strong>{capital(reason.label)}</strong>:{' '}
+            <strong>{capitalise(reason.label)}</strong>:{' '}
             {reason.isOpenAlready
               ? 'open'
               : planned && reason.isOpened
@@ -108,5 +108,3 @@ function WishChoice({ reason }: { readonly reason: JointReason }) {
     </fieldset>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
