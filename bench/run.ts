@@ -3,6 +3,7 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { apiTopic } from './api.ts';
 import { assembly } from './assembly.ts';
+import { colourCard } from './colour/card.ts';
 import { colourMatch } from './colour/match.ts';
 import { colourMix } from './colour/mix.ts';
 import { demo } from './demo.ts';
@@ -28,6 +29,7 @@ const topics = [
   planTopic,
   colourMatch,
   colourMix,
+  colourCard,
   demo,
   apiTopic,
   web,

@@ -9,7 +9,8 @@ import {
   type MixingResult,
 } from '../../packages/core/test/support/simulatedMixing.ts';
 import { createTarget } from '../../packages/core/test/support/simulatedShelf.ts';
-import { percentile, type Topic } from '../figure.ts';
+import { simulateByHand } from '../../packages/core/test/support/simulatedByHand.ts';
+import { median, percentile, type Topic } from '../figure.ts';
 import { createColourWorld } from './world.ts';
 
 const TARGETS = 1000;
@@ -27,6 +28,8 @@ export const colourMix: Topic = {
     'colour.mixByWordsFineShare',
     'colour.mixByWordsRoughShare',
     'colour.mixNoLearningShare',
+    'colour.mixByHandPatches',
+    'colour.mixByHandVolumeRatio',
   ],
   measure: () => {
     const { table } = createColourWorld();
@@ -42,6 +45,7 @@ export const colourMix: Topic = {
     const words = run({ ...IDEAL_BENCH, isByWords: true });
     const roughWords = run({ ...ROUGH_BENCH, isByWords: true });
     const blind = run({ ...IDEAL_BENCH, learns: false });
+    const byHand = begun.map(({ target }, i) => simulateByHand(table.shelf, target, IDEAL_BENCH.strengthSd, i + 1));
     const falseStops = [...ideal, ...rough].filter((one) => one.isFalseStop).length / (2 * TARGETS);
     return Promise.resolve([
       atLeast('colour.mixTwoPatchShare', reach(ideal, 2, 1), 0.97, `within 1 by patch 2, ${WORLD}, ideal bench`),
@@ -65,6 +69,24 @@ export const colourMix: Topic = {
       ),
       {
         ...atLeast('colour.mixNoLearningShare', reach(blind, 3, 1), 0, 'without learning, within 1 by patch 3'),
+        goal: null,
+      },
+      {
+        ...atLeast(
+          'colour.mixByHandPatches',
+          median(byHand.map((one) => one.patches)),
+          0,
+          'by eye without help, median patches to within 2 (25 at most)',
+        ),
+        goal: null,
+      },
+      {
+        ...atLeast(
+          'colour.mixByHandVolumeRatio',
+          median(byHand.map((one) => one.ml / NEED.needMl)),
+          0,
+          'the same, volume over the need',
+        ),
         goal: null,
       },
     ]);

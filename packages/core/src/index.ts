@@ -128,6 +128,21 @@ export { fillShape } from './drawing/fillShape.ts';
 export { isDrawing } from './drawing/isDrawing.ts';
 export { computePartMap } from './drawing/computePartMap.ts';
 
+export { computeLab, convertLabToXyz, convertXyzToLab } from './colour/colorimetry.ts';
+export { BANDS, FIRST_NM, STEP_NM } from './colour/cieTables.ts';
+export { computeDe00 } from './colour/difference.ts';
+export { describeDifference, describeFade, EYE_WAYS } from './colour/describeDifference.ts';
+export {
+  convertHexToLab,
+  convertLabToHex,
+  convertLabToRgb,
+  convertRgbToLab,
+  decodeSrgb,
+} from './colour/display.ts';
+export { BORDER_PLACES, CARD_PATCHES, drawColourCardFace } from './colour/photo/colourCard.ts';
+export { fitCamera } from './colour/photo/fitCamera.ts';
+export { locateCard } from './colour/photo/locateCard.ts';
+export { sampleColour } from './colour/photo/sampleColour.ts';
 export type { Material } from './model/material.ts';
 export type * from './model/catalogue.ts';
 export type * from './model/drawing.ts';

@@ -1,4 +1,5 @@
 import type { Versioned } from './catalogue.ts';
+import type { OpticsRecord, RecipeLine } from './colour.ts';
 import type { Station } from './stations.ts';
 
 export interface Restorer extends Versioned {
@@ -197,7 +198,7 @@ export interface PaintProduct extends Versioned {
   readonly name: string;
   readonly kind: 'primer' | 'colour' | 'clear' | 'brightwork' | 'powder';
   readonly binder: 'enamel' | 'acrylic' | 'lacquer' | 'ink' | 'powder';
-  readonly gloss: 'matt' | 'satin' | 'gloss' | 'metallic';
+  readonly gloss: Finish;
   readonly colourHex: string;
   readonly dryFilmUm: number;
   readonly flashMin: number;
@@ -205,7 +206,19 @@ export interface PaintProduct extends Versioned {
   readonly cureMin: number;
   readonly minC: number;
   readonly maxC: number;
+  /** null where nobody knows them: then only the colour speaks. */
+  readonly optics: OpticsRecord | null;
+  readonly densityGPerMl: number;
+  /** Of one drop (planning estimate until somebody weighed twenty). */
+  readonly dropMl: number;
+  readonly pricePerMl: number;
+  /** Of a paint that was mixed here. */
+  readonly recipe: readonly RecipeLine[] | null;
 }
+
+/** How a dry film looks. The last four are outside what the mixing model can say. */
+export const FINISHES = ['matt', 'satin', 'gloss', 'metallic', 'pearl', 'candy', 'fluorescent'] as const;
+export type Finish = (typeof FINISHES)[number];
 
 export interface PaintPot extends Versioned {
   readonly productId: string;

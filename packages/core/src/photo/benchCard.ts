@@ -32,12 +32,15 @@ export function drawBenchCard(): string {
 
 /** What is on the card, in its millimetres. */
 export function drawCardFace(): string {
-  const { widthMm, heightMm, dotMm } = BENCH_CARD;
-  const dots = CARD_DOTS.map(({ x, y }) => `<circle cx="${x}" cy="${y}" r="${dotMm / 2}"/>`).join('');
+  const { widthMm, heightMm } = BENCH_CARD;
   const ticks = Array.from(
     { length: 61 },
     (_, i) =>
       `<path d="M${12.5 + i} 34v${i % 10 === 0 ? 4 : i % 5 === 0 ? 3 : 1.8}" stroke="#000" stroke-width=".15"/>`,
   ).join('');
-  return `<rect width="${widthMm}" height="${heightMm}" fill="#fff" stroke="#999" stroke-width=".1"/>${dots}${ticks}`;
+  return `<rect width="${widthMm}" height="${heightMm}" fill="#fff" stroke="#999" stroke-width=".1"/>${drawCardDots()}${ticks}`;
 }
+
+/** The dots by which every card is found. */
+export const drawCardDots = (): string =>
+  CARD_DOTS.map(({ x, y }) => `<circle cx="${x}" cy="${y}" r="${BENCH_CARD.dotMm / 2}"/>`).join('');

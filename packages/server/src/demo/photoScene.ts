@@ -3,6 +3,7 @@ import {
   CARD_DOTS,
   createSeededRandom,
   drawCardFace,
+  drawColourCardFace,
   fillShape,
   type DrawingShape,
   type DrawingView,
@@ -22,6 +23,8 @@ export interface Sitter {
   readonly chipCount: number;
   /** The rear axle of an end view: how far behind the front one, and turned against it by how much. */
   readonly rearAxle?: { readonly behindMm: number; readonly twistDegrees: number };
+  /** The colour card lies there instead of the bench card. */
+  readonly hasColourCard?: true;
 }
 
 /** What is known of a rendered photograph, for those who measure on it. */
@@ -68,7 +71,7 @@ export function createScene(sitter: Sitter, seed: number): Scene {
           ]
         : []),
       {
-        svg: `${rearAxle ? '' : shadow}<g transform="${flip}">${drawShapes(present, sitter)}${drawChips(present, sitter.chipCount, seed)}</g><g transform="translate(${card.left} ${card.top})">${drawCardFace()}</g>`,
+        svg: `${rearAxle ? '' : shadow}<g transform="${flip}">${drawShapes(present, sitter)}${drawChips(present, sitter.chipCount, seed)}</g><g transform="translate(${card.left} ${card.top})">${sitter.hasColourCard ? drawColourCardFace() : drawCardFace()}</g>`,
         nearerMm: 0,
       },
     ],

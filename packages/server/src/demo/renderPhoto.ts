@@ -2,6 +2,7 @@ import {
   bendPoint,
   createLens,
   createSeededRandom,
+  decodeSrgb,
   type Lens,
   type PictureSize,
   type Point,
@@ -90,6 +91,25 @@ const GRAIN = (() => {
     () => NOISE * Math.sqrt(3) * (random() + random() + random() + random() - 2),
   );
 })();
+/** How a camera sees: not as the screen shows. Values from the crosstalk of its filters, its white balance and its own curve. */
+export interface Sensor {
+  /** Linear camera channels from linear sRGB, row by row. */
+  readonly rows: readonly (readonly number[])[];
+  /** What is stored is the linear value to the power of one over this. */
+  readonly gamma: number;
+}
+
+/** A camera of which the same seed gives the same: filters that overlap, a cast, a curve of its own. */
+export function createSensor(random: RandomSource): Sensor {
+  const rows = [0, 1, 2].map((r) => {
+    const gain = 0.82 + 0.16 * random();
+    const others = [0, 1, 2].map((c) => (c === r ? 0 : 0.02 + 0.12 * random()));
+    const sum = others.reduce((all, one) => all + one, 0);
+    return others.map((one, c) => gain * (c === r ? 1 - sum : one));
+  });
+  return { rows, gamma: 1.9 + 0.5 * random() };
+}
+
 /** Lightness of the neutral paper behind everything. */
 const PAPER = 192;
 
@@ -102,13 +122,14 @@ export async function renderPhoto(
   camera: SceneCamera,
   seed: number,
   pixelsPerMm: number,
+  sensor: Sensor | null = null,
 ): Promise<Buffer> {
   const random = createSeededRandom(seed);
   const layers = await Promise.all(
     scene.layers.map(async ({ svg, nearerMm }) => ({ nearerMm, ...(await drawLayer(scene, svg, pixelsPerMm)) })),
   );
   const { widthPx, heightPx } = camera.size;
-  const pixels = exposePixels(scene, camera, layers, pixelsPerMm, random);
+  const pixels = exposePixels(scene, camera, layers, pixelsPerMm, random, sensor);
   return sharp(pixels, { raw: { width: widthPx, height: heightPx, channels: 3 } })
     .jpeg({ quality: 92 })
     .toBuffer();
@@ -123,13 +144,14 @@ function exposePixels(
   layers: readonly Layer[],
   pixelsPerMm: number,
   random: RandomSource,
+  sensor: Sensor | null,
 ): Buffer {
   const { widthPx, heightPx } = camera.size;
   const pixels = Buffer.alloc(widthPx * heightPx * 3);
   const lamp = { x: 0.25 + 0.4 * random(), y: 0.1 + 0.3 * random() };
   const nearestFirst = [...layers].reverse();
   for (let row = 0; row < heightPx; row++)
-    exposeRow(row, scene, camera, nearestFirst, pixelsPerMm, lamp, Math.floor(random() * GRAINS), pixels);
+    exposeRow(row, scene, camera, nearestFirst, pixelsPerMm, lamp, Math.floor(random() * GRAINS), pixels, sensor);
   return pixels;
 }
 
@@ -143,6 +165,7 @@ function exposeRow(
   lamp: Point,
   grain: number,
   pixels: Buffer,
+  sensor: Sensor | null,
 ): void {
   const bend = lens.k / (lens.radius * lens.radius);
   const bentY = row - lens.middle.y;
@@ -166,10 +189,25 @@ function exposeRow(
     }
     const offX = column / size.widthPx - lamp.x;
     const light = 1.04 - 0.28 * (offX * offX + offY * offY);
+    for (let channel = 0; channel < 3; channel++) COLOUR[channel]! += left * PAPER;
+    if (sensor) seeThrough(sensor, light);
+    else for (let channel = 0; channel < 3; channel++) COLOUR[channel]! *= light;
     for (let channel = 0; channel < 3; channel++) {
       grain = grain + 1 === GRAINS ? 0 : grain + 1;
-      pixels[at++] = clamp((COLOUR[channel]! + left * PAPER) * light + GRAIN[grain]!);
+      pixels[at++] = clamp(COLOUR[channel]! + GRAIN[grain]!);
     }
+  }
+}
+
+const LINEAR = new Float64Array(3);
+
+/** COLOUR as a camera stores it: light falls on what is there, filters overlap, the curve bends. */
+function seeThrough({ rows, gamma }: Sensor, light: number): void {
+  for (let c = 0; c < 3; c++) LINEAR[c] = decodeSrgb(COLOUR[c]! / 255) * light * light;
+  for (let c = 0; c < 3; c++) {
+    const row = rows[c]!;
+    const value = row[0]! * LINEAR[0]! + row[1]! * LINEAR[1]! + row[2]! * LINEAR[2]!;
+    COLOUR[c] = 255 * Math.min(1, value) ** (1 / gamma);
   }
 }
 

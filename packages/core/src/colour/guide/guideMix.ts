@@ -1,19 +1,27 @@
 import type { Surface } from '../kubelkaMunk.ts';
-import { MOST_PAINTS } from '../match/mixModel.ts';
 import { polishMix, scoreMix, type MatchTarget } from '../match/polish.ts';
 import { mayMix, type Shelf } from '../match/shelfOptics.ts';
 import { estimateStrengths, STRENGTH_SD, type Patch, type Strengths } from './estimateStrengths.ts';
 import { planAddition, type Addition, type AdditionLimits, type MixInHand } from './planAddition.ts';
 
 export type Advice =
-  | { readonly kind: 'stop'; readonly de: number }
-  | { readonly kind: 'add'; readonly addition: Addition }
-  /** No addition reaches the tolerance: the nearest one, and that a new start is the cheaper rescue. */
-  | { readonly kind: 'beyond'; readonly addition: Addition };
+  | { readonly kind: 'stop'; readonly de: number; readonly strengths: Strengths }
+  /** Beyond: no addition reaches the tolerance; the nearest one is given, and a new start is the cheaper rescue. */
+  | {
+      readonly kind: 'add' | 'beyond';
+      readonly addition: Addition;
+      /** The best with the paints that are in it already; the same as the addition where no other helps. */
+      readonly own: Addition;
+      /** How far the mix is off now, as the model has learned. */
+      readonly de: number;
+      readonly strengths: Strengths;
+    };
 
 /** Another pot is looked for when the mix stays off by more than this part of the tolerance. */
 const HELP_FROM = 0.4;
 const PLANNED_POTS = 5;
+/** More paints than this in one pot turn to mud. */
+const MOST_HELPED = 5;
 
 /** The first mix is made on this part of the need, so that the first correction wastes nothing. */
 export const FIRST_SHARE = 0.65;
@@ -49,12 +57,12 @@ export function guideMix(
   const shares = mix.volumes.map((volume, i) => volume * strengths.factors[i]!);
   const { de65: de } = scoreMix(shelf, mix.ids, shares, aim, surface);
   const isEnough = nowMl >= limits.needMl - 1e-9;
-  if (patches.length > 0 && isEnough && de <= STOP_AT * limits.tolerance) return { kind: 'stop', de };
+  if (patches.length > 0 && isEnough && de <= STOP_AT * limits.tolerance) return { kind: 'stop', de, strengths };
   const own = planAddition(shelf, mix, strengths, aim, surface, limits);
   // Two or three paints cannot go every way: where they fall short one pot more may.
   const addition =
     own.de > HELP_FROM * limits.tolerance ? addPot(shelf, mix, strengths, aim, surface, limits, own) : own;
-  return { kind: addition.isBeyond ? 'beyond' : 'add', addition };
+  return { kind: addition.isBeyond ? 'beyond' : 'add', addition, own, de, strengths };
 }
 
 /** The pots that bring the mix nearest are planned to the end; the one with the least difference wins. */
@@ -67,7 +75,7 @@ function addPot(
   limits: AdditionLimits,
   own: Addition,
 ): Addition {
-  if (ids.length >= MOST_PAINTS) return own;
+  if (ids.length >= MOST_HELPED) return own;
   const shares = volumes.map((volume, i) => volume * strengths.factors[i]!);
   const strength = ids.reduce((sum, id, i) => sum + shares[i]! * shelf.strength[id]!, 0);
   const wider: Strengths = {

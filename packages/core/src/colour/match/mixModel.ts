@@ -3,7 +3,8 @@ import { WEIGHTS, type Lab } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
 import type { Shelf } from './shelfOptics.ts';
 
-export const MOST_PAINTS = 5;
+/** As many as may come together in one pot; the solver itself stops at five. */
+export const MOST_PAINTS = 8;
 
 /** Room for one evaluation; made once and used again, for it is asked for a hundred thousand times. */
 export interface MixRoom {

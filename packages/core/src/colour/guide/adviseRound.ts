@@ -1,0 +1,230 @@
+import type { Dosing, MixStep, MixWay } from '../../model/colour.ts';
+import { computeLab, type Lab } from '../colorimetry.ts';
+import { computeDe00 } from '../difference.ts';
+import { predictMix, type Surface } from '../kubelkaMunk.ts';
+import { scoreMix, type MatchTarget } from '../match/polish.ts';
+import type { Shelf } from '../match/shelfOptics.ts';
+import { STRENGTH_SD, type Patch, type Strengths } from './estimateStrengths.ts';
+import { FIRST_SHARE, guideMix, startMix } from './guideMix.ts';
+import type { Addition, AdditionLimits } from './planAddition.ts';
+import { replayMix, type MixState } from './replayMix.ts';
+
+/** What is to be poured from one pot in this round, and how much of it is in already. */
+export interface PlannedPour {
+  readonly productId: string;
+  readonly ml: number;
+  readonly pouredMl: number;
+  /** A strong paint: so much of it first, then stir and look, for more cannot be taken out. null where nothing can go wrong. */
+  readonly cautiousMl: number | null;
+  /** The pot holds less than that. */
+  readonly isShort: boolean;
+}
+
+/** What one way of going on costs. */
+export interface Path {
+  readonly kind: 'own pots' | 'one pot more' | 'begin again';
+  readonly totalMl: number;
+  /** Mixed beyond the need, or thrown away. */
+  readonly wastedMl: number;
+  /** Predicted dE00 at its end; null for a new start, which its own patches will tell. */
+  readonly de: number | null;
+  readonly deSd: number | null;
+}
+
+export interface RoundAdvice {
+  /** Pour what is planned; paint a patch; it is good; or no addition reaches it. */
+  readonly kind: 'pour' | 'patch' | 'stop' | 'beyond';
+  readonly state: MixState;
+  readonly pours: readonly PlannedPour[];
+  /** dE00 now by what was learned from the patches; null before the first one. */
+  readonly deNow: number | null;
+  /** After what is planned, with one standard deviation. */
+  readonly deNext: number;
+  readonly deNextSd: number;
+  readonly totalMl: number;
+  readonly paths: readonly Path[];
+  readonly strengths: Strengths | null;
+}
+
+export interface RoundQuestion {
+  readonly shelf: Shelf;
+  readonly recipe: readonly { readonly productId: string; readonly ml: number }[];
+  readonly steps: readonly MixStep[];
+  readonly target: MatchTarget;
+  readonly surface: Surface;
+  readonly limits: AdditionLimits;
+  readonly way: MixWay;
+}
+
+/** ml of one dose: a hundredth of a millilitre stands for the 0.01 g that scales show, a drop for what it was weighed as. */
+export const doseMlOf = (dosing: Dosing, dropMl: number): number => (dosing === 'scales' ? 0.01 : dropMl);
+
+/** Less than this part of a dose is still to be poured: done. */
+const POURED = 0.51;
+
+/**
+ * Where a mixing stands and what comes next, from its log alone: the pours of this round as they were planned after the last
+ * patch, less what was poured since; then the patch; then the next round. Nothing is ever to be taken out.
+ */
+export function adviseRound(question: RoundQuestion): RoundAdvice {
+  const { shelf, steps, limits } = question;
+  const state = replayMix(steps);
+  const lastPatch = state.patches.at(-1);
+  const before = lastPatch ? cutAfter(steps, lastPatch.step.id) : [];
+  const base = replayMix([...before, ...steps.filter(({ body }) => body.kind === 'undo' && isIn(before, body.stepId))]);
+  const indexOf = (productId: string) => shelf.paints.findIndex((paint) => paint.id === productId);
+  const plan = lastPatch ? planNext(question, base, indexOf) : planFirst(question, indexOf);
+  const pours = plan.wanted.map(({ productId, ml }): PlannedPour => {
+    const pouredMl = volumeOf(state, productId) - volumeOf(base, productId);
+    const { leftMl } = shelf.paints[indexOf(productId)]!;
+    return { productId, ml, pouredMl, cautiousMl: null, isShort: leftMl < ml - pouredMl - 1e-9 };
+  });
+  const cautious = warn(question, base, pours, indexOf);
+  const isPoured = pours.every(({ ml, pouredMl }) => ml - pouredMl < POURED * limits.doseMl);
+  const hasPoured = state.isPatchDue;
+  const kind = isPoured && hasPoured ? 'patch' : plan.kind;
+  return {
+    kind: plan.kind === 'stop' && hasPoured ? 'patch' : kind,
+    state,
+    pours: order(cautious, question, indexOf),
+    deNow: plan.deNow,
+    deNext: plan.deNext,
+    deNextSd: plan.deNextSd,
+    totalMl: plan.totalMl,
+    paths: plan.paths,
+    strengths: plan.strengths,
+  };
+}
+
+const cutAfter = (steps: readonly MixStep[], id: string) =>
+  steps.slice(0, steps.findIndex((step) => step.id === id) + 1);
+const isIn = (steps: readonly MixStep[], id: string) => steps.some((step) => step.id === id);
+const volumeOf = (state: MixState, productId: string) => state.volumes[state.productIds.indexOf(productId)] ?? 0;
+
+interface Plan extends Pick<RoundAdvice, 'deNow' | 'deNext' | 'deNextSd' | 'totalMl' | 'paths' | 'strengths'> {
+  readonly kind: 'pour' | 'stop' | 'beyond';
+  readonly wanted: readonly { readonly productId: string; readonly ml: number }[];
+}
+
+function planFirst({ recipe, limits, shelf, target, surface }: RoundQuestion, indexOf: (id: string) => number): Plan {
+  const sum = recipe.reduce((all, one) => all + one.ml, 0);
+  const shares = recipe.map((one) => one.ml / sum);
+  const wanted = startMix(shares, limits).map((doses, i) => ({
+    productId: recipe[i]!.productId,
+    ml: doses * limits.doseMl,
+  }));
+  const ids = recipe.map((one) => indexOf(one.productId));
+  const volumes = wanted.map((one) => one.ml);
+  return {
+    kind: 'pour',
+    wanted,
+    deNow: null,
+    deNext: scoreMix(shelf, ids, volumes, target, surface).de65,
+    deNextSd: computeLabelSpread(shelf, ids, volumes, surface),
+    totalMl: volumes.reduce((all, one) => all + one, 0),
+    paths: [],
+    strengths: null,
+  };
+}
+
+function planNext(question: RoundQuestion, base: MixState, indexOf: (id: string) => number): Plan {
+  const { shelf, target, surface, limits } = question;
+  const ids = base.productIds.map(indexOf);
+  const patches = base.patches.map(({ reading, volumes }): Patch => {
+    const now = base.productIds.map((_, i) => volumes[i] ?? 0);
+    return { volumes: now, lab: reading.lab, sd: reading.sd };
+  });
+  const advice = guideMix(shelf, { ids, volumes: base.volumes }, patches, target, surface, limits);
+  const common = { deNow: advice.de, strengths: advice.strengths };
+  if (advice.kind === 'stop')
+    return {
+      ...common,
+      ...{ kind: 'stop', wanted: [], deNext: advice.de, deNextSd: 0, totalMl: base.totalMl, paths: [] },
+    };
+  const { addition, own } = advice;
+  const wanted = addition.ids.flatMap((id, i) =>
+    addition.doses[i]! > 0 ? [{ productId: shelf.paints[id]!.id, ml: addition.doses[i]! * limits.doseMl }] : [],
+  );
+  return {
+    ...common,
+    ...{ kind: advice.kind === 'beyond' ? 'beyond' : 'pour', wanted, deNext: addition.de, deNextSd: addition.deSd },
+    totalMl: addition.totalMl,
+    paths: listPaths(addition, own, base.totalMl, limits),
+  };
+}
+
+function listPaths(addition: Addition, own: Addition, nowMl: number, { needMl }: AdditionLimits): Path[] {
+  const pathOf = (kind: Path['kind'], { totalMl, de, deSd }: Addition): Path => ({
+    kind,
+    totalMl,
+    wastedMl: Math.max(0, totalMl - needMl),
+    de,
+    deSd,
+  });
+  return [
+    pathOf('own pots', own),
+    ...(addition === own ? [] : [pathOf('one pot more', addition)]),
+    { kind: 'begin again', totalMl: needMl, wastedMl: nowMl, de: null, deSd: null },
+  ];
+}
+
+/** What unknown strengths are likely to make of a first mix: each paint 15 % stronger by itself, summed in squares. */
+function computeLabelSpread(
+  shelf: Shelf,
+  ids: readonly number[],
+  volumes: readonly number[],
+  surface: Surface,
+): number {
+  const paints = ids.map((id) => shelf.paints[id]!);
+  const labOf = (list: readonly number[]): Lab => computeLab(predictMix(paints, list, surface));
+  const plain = labOf(volumes);
+  const off = volumes.map((_, strong) =>
+    computeDe00(plain, labOf(volumes.map((one, i) => (i === strong ? one * Math.exp(STRENGTH_SD) : one)))),
+  );
+  return Math.hypot(...off);
+}
+
+/** So much of what a strong paint is to give goes in first. */
+const CAUTIOUS_SHARE = 0.6;
+
+/**
+ * Warns of the paint that would overshoot: 15 % stronger than its label, its pour alone would put the mix outside the
+ * tolerance, and darker or stronger than light paints could make good within the need.
+ */
+function warn(
+  { shelf, target, surface, limits }: RoundQuestion,
+  base: MixState,
+  pours: readonly PlannedPour[],
+  indexOf: (id: string) => number,
+): PlannedPour[] {
+  const all = [...new Set([...base.productIds, ...pours.map((pour) => pour.productId)])];
+  const ids = all.map(indexOf);
+  const after = all.map((id) => volumeOf(base, id) + (pours.find((pour) => pour.productId === id)?.ml ?? 0));
+  const total = after.reduce((sum, one) => sum + one, 0);
+  const usual = scoreMix(shelf, ids, after, target, surface).de65;
+  return pours.map((pour) => {
+    const at = all.indexOf(pour.productId);
+    const strong = after.map((one, i) => (i === at ? one * Math.exp(STRENGTH_SD) : one));
+    const de = scoreMix(shelf, ids, strong, target, surface).de65;
+    const isLittle = pour.ml < 0.3 * total;
+    const cautious = Math.floor((CAUTIOUS_SHARE * pour.ml) / limits.doseMl) * limits.doseMl;
+    const isRisky = isLittle && de > limits.tolerance && de > usual + 0.3 && cautious >= limits.doseMl;
+    return isRisky ? { ...pour, cautiousMl: cautious } : pour;
+  });
+}
+
+/** Light paints first and strong darks last; or the paint of the nearest pot first. */
+function order(
+  pours: readonly PlannedPour[],
+  { way, shelf, surface, target }: RoundQuestion,
+  indexOf: (id: string) => number,
+): PlannedPour[] {
+  const rank = ({ productId }: PlannedPour) => {
+    const lab = computeLab(predictMix([shelf.paints[indexOf(productId)]!], [1], surface));
+    return way === 'light end' ? -lab[0] : computeDe00(target.d65, lab);
+  };
+  return [...pours].sort((a, b) => rank(a) - rank(b));
+}
+
+/** The volume that the first mix is made of, so that the page can say why it is less than the need. */
+export const firstMl = (needMl: number): number => FIRST_SHARE * needMl;
