@@ -55,6 +55,21 @@ export {
   EndPass,
   TurnDial,
 } from './requests/workshop.ts';
+export {
+  AddPot,
+  ChangePot,
+  ChangeProduct,
+  CreateCapture,
+  CreateMix,
+  KeepMix,
+  LogPatch,
+  LogPour,
+  LogWet,
+  MeasureColour,
+  PourOnScales,
+  ShelfFile,
+  UndoStep,
+} from './requests/colour.ts';
 export { CatalogueFile } from './requests/catalogueFile.ts';
 export { ChangeCasting, CreateCasting, NewCastingPart, NewJoint } from './requests/catalogue.ts';
 export type {
@@ -64,6 +79,10 @@ export type {
   CatalogueEntry,
   CatalogueVariant,
   CatalogueView,
+  ColourReading,
+  ColourView,
+  MixView,
+  ShelfReport,
   ErrorBody,
   FoundPlace,
   Health,

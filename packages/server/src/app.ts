@@ -6,6 +6,7 @@ import { notFound, sendError } from './http/errors.ts';
 import { guardOrigin } from './http/guardOrigin.ts';
 import { createBenchRoutes } from './modules/bench/benchRoutes.ts';
 import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
+import { createColourRoutes } from './modules/colour/colourRoutes.ts';
 import { createCoatRoutes } from './modules/coats/coatRoutes.ts';
 import { createFindRoutes } from './modules/find/findRoutes.ts';
 import { createHouseRoutes } from './modules/house/houseRoutes.ts';
@@ -16,6 +17,7 @@ import { createPassRoutes } from './modules/passes/passRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
+import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
 import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
 import { createTimerRoutes } from './modules/timers/timerRoutes.ts';
 import { createWorkshopRoutes } from './modules/workshop/workshopRoutes.ts';
@@ -60,6 +62,8 @@ export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Ex
     createJobRoutes,
     createTaskRoutes,
     createCoatRoutes,
+    createColourRoutes,
+    createShelfRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { TRUTH_FOLDER } from '../src/demo/seedJob.ts';
+import { TRUTH_FOLDER } from '../src/demo/truth.ts';
 import type { PhotoTruth } from '../src/demo/photoScene.ts';
 import { photoPath } from '../src/modules/photos/photoStore.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';

@@ -4,6 +4,7 @@ import type {
   Casting,
   CastingPart,
   CoatingLayer,
+  ColourCapture,
   ComingOff,
   CsvProblem,
   Decision,
@@ -12,6 +13,7 @@ import type {
   FeatureState,
   Finding,
   FoundJoint,
+  Geometry,
   History,
   HouseChoice,
   HouseStyle,
@@ -19,8 +21,11 @@ import type {
   IdentifyCatalogue,
   Job,
   Joint,
+  LabColour,
   Maker,
   Measurement,
+  Mix,
+  MixStep,
   Observation,
   PaintOfParts,
   PaintPot,
@@ -43,6 +48,7 @@ import type {
   ToyRange,
   Variant,
   VariantState,
+  WetDryPair,
   Versioned,
   VesselRecord,
   Want,
@@ -207,6 +213,37 @@ export interface WorkshopView {
 export interface ShelfView {
   readonly products: readonly PaintProduct[];
   readonly pots: readonly PaintPot[];
+  /** Every paint line's patches that were read wet and dry. */
+  readonly dried: readonly (WetDryPair & { readonly line: string })[];
+}
+
+export interface MixView extends Mix {
+  readonly steps: readonly MixStep[];
+}
+
+/** Colours of one job: as they were, and as they were mixed. */
+export interface ColourView {
+  readonly captures: readonly ColourCapture[];
+  readonly mixes: readonly MixView[];
+}
+
+/** What a spectrophotometer saw. */
+export interface ColourReading {
+  readonly spectrum: readonly number[];
+  readonly geometry: Geometry;
+  readonly lab: LabColour;
+  readonly labA: LabColour;
+  readonly sd: LabColour;
+  /** null where the instrument keeps that to itself. */
+  readonly sinceCalibrationMin: number | null;
+  readonly isSimulated: boolean;
+}
+
+/** What a file brought onto the shelf, and what of it was left out and why. */
+export interface ShelfReport {
+  readonly added: number;
+  readonly changed: number;
+  readonly problems: readonly { readonly line: number; readonly message: string }[];
 }
 
 export interface TimersView {

@@ -62,7 +62,7 @@ export type MixWay = (typeof MIX_WAYS)[number];
 
 /** One mixing: a colour that is wanted, and the pot in which it comes about. */
 export interface Mix extends Versioned {
-  readonly jobId: string | null;
+  readonly jobId: string;
   readonly specimenPartId: string | null;
   readonly captureId: string | null;
   readonly name: string;

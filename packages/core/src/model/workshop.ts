@@ -86,7 +86,7 @@ export interface StripPass {
   } | null;
 }
 
-export const INSTRUMENT_KINDS = ['oven probe', 'bath thermometer'] as const;
+export const INSTRUMENT_KINDS = ['oven probe', 'bath thermometer', 'scales', 'spectrophotometer'] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 /** Something that measures: a simulated stand-in, or a local address that answers as docs/formats/instrument.md says. */
@@ -98,7 +98,5 @@ export interface Instrument extends Versioned {
   readonly url: string;
 }
 
-export interface Reading {
-  readonly at: string;
-  readonly celsius: number;
-}
+/** What is read continuously: a temperature, or what lies on scales. */
+export type Reading = { readonly at: string } & ({ readonly celsius: number } | { readonly grams: number });

@@ -74,6 +74,8 @@ export interface JobNote {
   readonly hasFinePhotos?: true;
   /** The side whose photograph is straightened and measured already. */
   readonly measured?: 'left';
+  /** A photograph with the colour card: a part, and the one that is let down so that its sheltered paint shows. */
+  readonly colourPhoto?: { readonly part: string; readonly behind: string };
   readonly signedOff?: string;
 }
 

@@ -1,4 +1,5 @@
-import type { PaintPot, PaintProduct } from '@sardonyx/core';
+import { isOutsideModel, type PaintPot, type PaintProduct } from '@sardonyx/core';
+import { measurePaint, WHITE_HEX } from './measuredPaint.ts';
 
 type Note = readonly [name: string, colourHex: string, gloss?: PaintProduct['gloss']];
 
@@ -29,7 +30,7 @@ const LINES: readonly LineNote[] = [
     maxC: 28,
     pots: [
       ['Cream 2', '#e6d9b4'],
-      ['Slate blue', '#4d6378'],
+      ['Slate blue', '#566b76'],
       ['Harbour blue', '#2f5d86'],
       ['Signal red', '#b0302a'],
       ['Maroon', '#6a2330'],
@@ -40,6 +41,9 @@ const LINES: readonly LineNote[] = [
       ['Dock grey', '#83888a'],
       ['Olive drab', '#5f6038', 'matt'],
       ['Black', '#1c1b1a'],
+      ['Bright white', WHITE_HEX],
+      ['Lemon', '#e2c73c'],
+      ['Ultramarine', '#2a3d86'],
     ],
   },
   {
@@ -62,6 +66,8 @@ const LINES: readonly LineNote[] = [
       ['Tyre black', '#2a2a2b', 'matt'],
       ['Flesh', '#d8a488', 'matt'],
       ['Oxide red', '#7a3b2c', 'matt'],
+      ['Pearl white', '#e4e2dd', 'pearl'],
+      ['Signal orange', '#f0612a', 'fluorescent'],
       ['Chrome yellow, lead-free', '#e0b52a', 'satin'],
     ],
   },
@@ -150,13 +156,26 @@ const LINES: readonly LineNote[] = [
   },
 ];
 
+/** Of these only the colour is known: nobody has drawn them down yet. */
+const COLOUR_ONLY: ReadonlySet<string> = new Set(['Coral', 'Moss', 'Flesh', 'Leather brown', 'Sand']);
+const BY_BINDER = {
+  enamel: { densityGPerMl: 1.12, dropMl: 0.025, pricePerMl: 0.28 },
+  acrylic: { densityGPerMl: 1.2, dropMl: 0.05, pricePerMl: 0.21 },
+  lacquer: { densityGPerMl: 0.98, dropMl: 0.025, pricePerMl: 0.34 },
+  ink: { densityGPerMl: 1.05, dropMl: 0.04, pricePerMl: 1.1 },
+  powder: { densityGPerMl: 1.5, dropMl: 0.05, pricePerMl: 0.06 },
+} as const;
+
 export function createPaintShelf(): { products: PaintProduct[]; pots: PaintPot[] } {
   const products: PaintProduct[] = [];
   const pots: PaintPot[] = [];
   for (const { line, pots: notes, ...common } of LINES) {
     notes.forEach(([name, colourHex, gloss = 'gloss'], i) => {
       const id = `paint.${line}.${name}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
-      products.push({ id, version: 1, line, name, gloss, colourHex, ...common });
+      const isMixed = common.kind === 'colour' && !isOutsideModel(gloss) && !COLOUR_ONLY.has(name);
+      const optics = isMixed ? measurePaint(colourHex, products.length + 1) : null;
+      const known = { ...BY_BINDER[common.binder], optics, recipe: null };
+      products.push({ id, version: 1, line, name, gloss, colourHex, ...common, ...known });
       pots.push({
         id: `${id}.pot`,
         version: 1,

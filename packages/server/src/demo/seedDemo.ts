@@ -7,6 +7,7 @@ import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { change, type Workroom } from '../workroom.ts';
 import { createCatalogue } from './createCatalogue.ts';
 import { readJobNotes } from './jobNotes.ts';
+import { seedMixes } from './colours.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedJob } from './seedJob.ts';
 import { seedWorkshop } from './workshop.ts';
@@ -21,6 +22,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedDonor(manager);
     await seedWorkshop(manager, now);
     await seedTimers(manager, now);
+    await seedMixes(manager, now);
   });
 }
 

@@ -29,7 +29,9 @@ import { wantPart } from '../modules/jobs/wantWhatIsGone.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
 import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
 import { aimCamera, createScene, describeTruth, type Sitter } from './photoScene.ts';
+import { seedColourPhoto } from './colourPhoto.ts';
 import { renderPhoto } from './renderPhoto.ts';
+import { TRUTH_FOLDER } from './truth.ts';
 import type { CoatNote, JobNote, SpecimenNote } from './jobNotes.ts';
 
 const DAY_MS = 86_400_000;
@@ -59,6 +61,7 @@ export async function seedJob(manager: EntityManager, folder: string, note: JobN
   }
   for (const specimen of note.specimens) await seedSpecimen(manager, id, specimen, day);
   if (note.photographed) await seedPhotos(manager, folder, id, note, 'before', intake);
+  if (note.colourPhoto) await seedColourPhoto(manager, folder, id, note, intake);
   await recompilePlan(manager, id, intake);
   for (const specimen of note.specimens) await workThrough(manager, specimen, id, intake, now);
   await settleStation(manager, id, note, now);
@@ -283,8 +286,6 @@ const SHOTS = [
   { side: 'front', view: 'end', mirrored: false },
 ] as const;
 
-/** Beside the photographs: what is known of each, for those who measure on them. */
-export const TRUTH_FOLDER = 'truth';
 /** Pictures that are measured on are finer; drawing them is most of the demo's start. */
 const FINE = { size: { widthPx: 1024, heightPx: 768 }, pixelsPerMm: 8 };
 const COARSE = { size: { widthPx: 720, heightPx: 540 }, pixelsPerMm: 5.5 };

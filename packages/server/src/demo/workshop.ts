@@ -45,6 +45,8 @@ const VESSELS: readonly Plain<VesselRecord>[] = [
 const INSTRUMENTS: readonly Plain<Instrument>[] = [
   { id: 'oven-probe', name: 'Oven probe', kind: 'oven probe', source: 'simulated', url: '' },
   { id: 'bath-thermometer', name: 'Bath thermometer', kind: 'bath thermometer', source: 'simulated', url: '' },
+  { id: 'scales', name: 'Paint scales, 0.01 g', kind: 'scales', source: 'simulated', url: '' },
+  { id: 'spectro', name: 'Spectrophotometer', kind: 'spectrophotometer', source: 'simulated', url: '' },
 ];
 
 /** Tools, vessels, a caustic bath made up this evening, instruments, and two answers of the house. */

@@ -1,4 +1,5 @@
 import * as catalogue from './catalogue.ts';
+import * as colour from './colour.ts';
 import * as house from './house.ts';
 import * as opening from './opening.ts';
 import * as paint from './paint.ts';
@@ -8,6 +9,6 @@ import * as workpiece from './workpiece.ts';
 import * as workshop from './workshop.ts';
 
 /** Every table, for the data source. */
-export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening, workshop].flatMap((room) =>
+export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening, workshop, colour].flatMap((room) =>
   Object.values(room),
 );

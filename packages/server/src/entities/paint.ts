@@ -1,4 +1,4 @@
-import type { PaintProduct } from '@sardonyx/core';
+import type { OpticsRecord, PaintProduct, RecipeLine } from '@sardonyx/core';
 import { Column, Entity, Index, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
 
@@ -39,6 +39,21 @@ export class PaintProductRow extends VersionedRow {
 
   @Column('real')
   maxC!: number;
+
+  @Column('simple-json', { nullable: true })
+  optics!: OpticsRecord | null;
+
+  @Column('real', { default: 1.15 })
+  densityGPerMl!: number;
+
+  @Column('real', { default: 0.05 })
+  dropMl!: number;
+
+  @Column('real', { default: 0.25 })
+  pricePerMl!: number;
+
+  @Column('simple-json', { nullable: true })
+  recipe!: readonly RecipeLine[] | null;
 }
 
 @Entity('paint_pot')

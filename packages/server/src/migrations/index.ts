@@ -1,3 +1,4 @@
+import { ColourLab1795727310986 } from './1795727310986-ColourLab.ts';
 import { Workshop1795718081371 } from './1795718081371-Workshop.ts';
 import { SurveyAndOpening1795707802114 } from './1795707802114-SurveyAndOpening.ts';
 import { CastingHistory1795699322496 } from './1795699322496-CastingHistory.ts';
@@ -6,10 +7,8 @@ import { Initial1795576601852 } from './1795576601852-Initial.ts';
 import type { MigrationInterface } from 'typeorm';
 
 /** In the order in which they run. Made by `npm run migration -- NAME`; by hand only what moves data. */
-export const MIGRATIONS: (new () => MigrationInterface)[] = [
-  Initial1795576601852,
+export const MIGRATIONS: (new () => MigrationInterface)[] = [Initial1795576601852,
   IdentifyAndDate1795695031297,
   CastingHistory1795699322496,
   SurveyAndOpening1795707802114,
-  Workshop1795718081371,
-];
+  Workshop1795718081371, ColourLab1795727310986];

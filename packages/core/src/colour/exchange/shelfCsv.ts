@@ -108,8 +108,10 @@ export function readShelfCsv(text: string): { lines: ShelfLine[]; problems: Shel
   return { lines, problems };
 }
 
-const isDay = (text: string) =>
-  /^\d{4}-\d{2}-\d{2}$/.test(text) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+function isDay(text: string): boolean {
+  const day = new Date(`${text}T00:00:00Z`);
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(day.getTime()) && day.toISOString().startsWith(text);
+}
 
 /** The shelf as CSV, one line a pot, by line and name. */
 export function writeShelfCsv(products: readonly PaintProduct[], pots: readonly PaintPot[]): string {

@@ -1,6 +1,5 @@
-import type { Health, ShelfView } from '@sardonyx/contract';
+import type { Health } from '@sardonyx/contract';
 import { Router } from 'express';
-import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { readBench } from './readBench.ts';
 
@@ -12,13 +11,6 @@ export function createBenchRoutes(room: Workroom): Router {
   });
   router.get('/bench', async (_request, response) => {
     response.json(await look(room, (manager) => readBench(manager, room.now())));
-  });
-  router.get('/shelf', async (_request, response) => {
-    const shelf: ShelfView = {
-      products: await room.source.manager.find(PaintProductRow, { order: { line: 'ASC', name: 'ASC' } }),
-      pots: await room.source.manager.find(PaintPotRow),
-    };
-    response.json(shelf);
   });
   return router;
 }

@@ -1,4 +1,4 @@
-import { TurnDial } from '@sardonyx/contract';
+import { MeasureColour, PourOnScales, TurnDial } from '@sardonyx/contract';
 import { Router, type Response } from 'express';
 import { InstrumentRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
@@ -6,13 +6,17 @@ import { validateBody } from '../../http/validateBody.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { createInstruments } from './readInstrument.ts';
+import { createSpectrophotometers } from './spectrophotometer.ts';
 
 const EVERY_MS = 1000;
+/** A pour is followed by eye. */
+const SCALES_EVERY_MS = 200;
 
-/** Live readings as server-sent events, one a second; the dial of a simulated oven. */
+/** Live readings as server-sent events; the dial of a simulated oven, the hand over simulated scales, colours read on demand. */
 export function createInstrumentRoutes(room: Workroom): Router {
   const router = Router();
-  const { readNow, turnDial, ovenState } = createInstruments(() => room.source.manager);
+  const { readNow, turnDial, ovenState, tare, pour } = createInstruments(() => room.source.manager);
+  const spectro = createSpectrophotometers();
   const find = (id: string) => look(room, (manager) => findRow(manager, InstrumentRow, id, 'This instrument'));
   router.get('/instruments/:id/stream', async (request, response) => {
     const instrument = await find(request.params.id);
@@ -28,7 +32,7 @@ export function createInstrumentRoutes(room: Workroom): Router {
       }
     };
     await send();
-    const timer = setInterval(() => void send(), EVERY_MS);
+    const timer = setInterval(() => void send(), instrument.kind === 'scales' ? SCALES_EVERY_MS : EVERY_MS);
     timer.unref();
     response.on('close', () => clearInterval(timer));
   });
@@ -39,7 +43,34 @@ export function createInstrumentRoutes(room: Workroom): Router {
       throw refused('no-dial', `${instrument.name} is not a simulated oven: its dial is turned by hand.`);
     response.json(turnDial(instrument.id, setC, room.now()));
   });
+  router.post('/instruments/:id/calibrate', async (request, response) => {
+    response.json(spectro.calibrate(await findKind(request.params.id, 'spectrophotometer'), room.now()));
+  });
+  router.post('/instruments/:id/measure', async (request, response) => {
+    const body = await validateBody(MeasureColour, request.body);
+    const instrument = await findKind(request.params.id, 'spectrophotometer');
+    const reading = await look(room, (manager) => spectro.measure(manager, instrument, body, room.now()));
+    response.json(reading);
+  });
+  router.post('/instruments/:id/tare', async (request, response) => {
+    tare((await findKind(request.params.id, 'scales')).id, room.now());
+    response.status(204).end();
+  });
+  router.post('/instruments/:id/pour', async (request, response) => {
+    const { grams } = await validateBody(PourOnScales, request.body);
+    const instrument = await findKind(request.params.id, 'scales');
+    if (instrument.source !== 'simulated')
+      throw refused('by-hand', `${instrument.name} is a real instrument: pour by hand, it reads along.`);
+    pour(instrument.id, grams, room.now());
+    response.status(204).end();
+  });
   return router;
+
+  async function findKind(id: string, kind: InstrumentRow['kind']): Promise<InstrumentRow> {
+    const instrument = await find(id);
+    if (instrument.kind !== kind) throw refused('other-kind', `${instrument.name} is no ${kind}.`);
+    return instrument;
+  }
 }
 
 const sendEvent = (response: Response, name: string, data: object) =>

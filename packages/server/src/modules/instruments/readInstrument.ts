@@ -1,4 +1,16 @@
-import { COLD_OVEN, computeBathC, runOven, type OvenState, type Reading } from '@sardonyx/core';
+import {
+  COLD_OVEN,
+  computeBathC,
+  createSeededRandom,
+  EMPTY_SCALES,
+  pourOn,
+  runOven,
+  showGrams,
+  type OvenState,
+  type RandomSource,
+  type Reading,
+  type ScalesState,
+} from '@sardonyx/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { BathRow, type InstrumentRow } from '../../entities/workshop.ts';
 
@@ -12,6 +24,12 @@ const PATIENCE_MS = 2000;
 interface RunningOven {
   state: OvenState;
   at: number;
+}
+
+interface RunningScales {
+  state: ScalesState;
+  at: number;
+  readonly random: RandomSource;
 }
 
 /** The instruments of one bench: simulated ones remember how warm they are, the others are asked. */
@@ -28,8 +46,27 @@ export function createInstruments(getManager: () => EntityManager) {
     }
     return oven;
   };
+  const scales = new Map<string, RunningScales>();
+  const scalesOf = (id: string, now: Date): RunningScales => {
+    const own = scales.get(id) ?? {
+      state: EMPTY_SCALES,
+      at: now.getTime(),
+      random: createSeededRandom(scales.size + 1),
+    };
+    scales.set(id, own);
+    const seconds = Math.min(60, (now.getTime() - own.at) / 1000);
+    if (seconds > 0) {
+      own.state = pourOn(own.state, seconds, own.random);
+      own.at = now.getTime();
+    }
+    return own;
+  };
   const readNow: ReadNow = async (instrument, now) => {
-    if (instrument.source === 'endpoint') return askEndpoint(instrument.url, now);
+    if (instrument.source === 'endpoint') return askEndpoint(instrument, now);
+    if (instrument.kind === 'scales') {
+      const { state, random } = scalesOf(instrument.id, now);
+      return { at: now.toISOString(), grams: showGrams(state, random) };
+    }
     const celsius =
       instrument.kind === 'oven probe' ? ovenOf(instrument.id, now).state.metalC : await computeBath(getManager(), now);
     return { at: now.toISOString(), celsius };
@@ -39,7 +76,12 @@ export function createInstruments(getManager: () => EntityManager) {
     oven.state = { ...oven.state, setC };
     return oven.state;
   };
-  return { readNow, turnDial, ovenState: (id: string, now: Date) => ovenOf(id, now).state };
+  const tare = (id: string, now: Date) => void (scalesOf(id, now).state = EMPTY_SCALES);
+  const pour = (id: string, grams: number, now: Date) => {
+    const own = scalesOf(id, now);
+    own.state = { ...own.state, aimG: own.state.grams + grams };
+  };
+  return { readNow, turnDial, tare, pour, ovenState: (id: string, now: Date) => ovenOf(id, now).state };
 }
 
 /** The latest caustic bath that stands; the room where there is none. */
@@ -51,11 +93,21 @@ async function computeBath(manager: EntityManager, now: Date): Promise<number> {
   return bath ? computeBathC(bath, (now.getTime() - Date.parse(bath.madeAt)) / 60_000) : ROOM_C;
 }
 
-/** GET on a loopback address: {"celsius": 121.5}. See docs/formats/instrument.md. */
-async function askEndpoint(url: string, now: Date): Promise<Reading> {
+/** GET on a loopback address: {"celsius": 121.5} or {"grams": 1.24}. See docs/formats/instrument.md. */
+async function askEndpoint({ url, kind }: InstrumentRow, now: Date): Promise<Reading> {
+  const { celsius, grams } = (await fetchReading(url)) as { celsius?: unknown; grams?: unknown };
+  const at = now.toISOString();
+  if (kind === 'scales') {
+    if (typeof grams !== 'number' || !Number.isFinite(grams)) throw new Error('it sent no number called grams');
+    return { at, grams };
+  }
+  if (typeof celsius !== 'number' || !Number.isFinite(celsius)) throw new Error('it sent no number called celsius');
+  return { at, celsius };
+}
+
+/** What an endpoint answers, as it is. */
+export async function fetchReading(url: string): Promise<unknown> {
   const answer = await fetch(url, { signal: AbortSignal.timeout(PATIENCE_MS), redirect: 'error' });
   if (!answer.ok) throw new Error(`it answered ${answer.status}`);
-  const { celsius } = (await answer.json()) as { celsius?: unknown };
-  if (typeof celsius !== 'number' || !Number.isFinite(celsius)) throw new Error('it sent no number called celsius');
-  return { at: now.toISOString(), celsius };
+  return answer.json();
 }

@@ -3,6 +3,8 @@ import {
   ChangeBath,
   ChangeHouseChoice,
   ChangeInstrument,
+  ChangePot,
+  ChangeProduct,
   ChangeTool,
   ChangeVessel,
   CreateBath,
@@ -13,6 +15,7 @@ import {
 } from '@sardonyx/contract';
 import { IsNull } from 'typeorm';
 import { HouseChoiceRow } from '../../entities/house.ts';
+import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { BathRow, InstrumentRow, StripPassRow, ToolRow, VesselRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
 import { noJob, type RowKind } from './rowKind.ts';
@@ -75,6 +78,15 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
       if (row.source === 'endpoint' && row.url === '')
         throw refused('url', 'An endpoint needs its address on this machine.', { url: 'Give the address.' });
     },
+  },
+  { ...common, mayDelete: false, path: 'paint-pots', what: 'This pot', type: PaintPotRow, change: ChangePot },
+  {
+    ...common,
+    mayDelete: false,
+    path: 'paint-products',
+    what: 'This paint',
+    type: PaintProductRow,
+    change: ChangeProduct,
   },
   {
     ...common,

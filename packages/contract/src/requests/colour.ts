@@ -1,0 +1,191 @@
+import {
+  CAPTURE_METHODS,
+  CAPTURE_PLACES,
+  DOSINGS,
+  FINISHES,
+  GEOMETRIES,
+  MIX_WAYS,
+  POUR_SOURCES,
+  STEPS,
+  type CaptureMethod,
+  type CapturePlace,
+  type Dosing,
+  type Finish,
+  type Geometry,
+  type MixWay,
+  type PaintProduct,
+  type Step,
+} from '@sardonyx/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
+import { PointBody } from './photo.ts';
+
+/** Exactly so many numbers between two bounds. */
+function Numbers(count: number, low: number, high: number): PropertyDecorator {
+  const message = `$property: ${count} numbers from ${low} to ${high} are wanted`;
+  return (object, key) => {
+    IsArray({ message })(object, key as string);
+    ArrayMinSize(count, { message })(object, key as string);
+    ArrayMaxSize(count, { message })(object, key as string);
+    IsNumber({}, { each: true, message })(object, key as string);
+    Min(low, { each: true, message })(object, key as string);
+    Max(high, { each: true, message })(object, key as string);
+  };
+}
+const Lab = () => Numbers(3, -150, 150);
+const Spread = () => Numbers(3, 0, 60);
+
+const WHO = { message: 'Say who does it.' };
+
+/** A colour of one part, as it was before the work. */
+export class CreateCapture {
+  @IsString() @IsNotEmpty() specimenPartId!: string;
+  @IsIn(CAPTURE_PLACES) place!: CapturePlace;
+  @IsString() @MaxLength(200) note!: string;
+  @Lab() lab!: [number, number, number];
+  @Spread() sd!: [number, number, number];
+  @OrNull() @Numbers(31, 0, 1.2) spectrum!: number[] | null;
+  @IsIn(GEOMETRIES) geometry!: Geometry;
+  @IsIn(CAPTURE_METHODS) method!: CaptureMethod;
+  @OrNull() @IsString() photoId!: string | null;
+  @OrNull() @ValidateNested() @Type(() => PointBody) point!: PointBody | null;
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+}
+
+export class RecipeLineBody {
+  @IsString() @IsNotEmpty() productId!: string;
+  @IsString() @MaxLength(140) name!: string;
+  @IsNumber() @Min(0) @Max(1000) ml!: number;
+}
+
+export class CreateMix {
+  @IsString() @IsNotEmpty() jobId!: string;
+  @OrNull() @IsString() specimenPartId!: string | null;
+  @OrNull() @IsString() captureId!: string | null;
+  @IsString() @IsNotEmpty({ message: 'Name what is mixed.' }) @MaxLength(80) name!: string;
+  @Lab() target!: [number, number, number];
+  @Lab() targetA!: [number, number, number];
+  @IsIn(GEOMETRIES) geometry!: Geometry;
+  @IsNumber({}, { message: 'How much is needed, in ml.' })
+  @Min(0.2, { message: 'At least 0.2 ml: less cannot be mixed.' })
+  @Max(200)
+  needMl!: number;
+  @IsNumber() @Min(0.3) @Max(10) tolerance!: number;
+  @IsIn(DOSINGS) dosing!: Dosing;
+  @IsIn(MIX_WAYS) way!: MixWay;
+  @IsArray()
+  @ArrayMinSize(1, { message: 'A recipe has at least one paint.' })
+  @ArrayMaxSize(5, { message: 'More than five paints turn to mud.' })
+  @ValidateNested({ each: true })
+  @Type(() => RecipeLineBody)
+  recipe!: RecipeLineBody[];
+}
+
+export class LogPour {
+  @IsString() @IsNotEmpty() productId!: string;
+  @IsNumber({}, { message: 'How much went in, in ml.' })
+  @Min(0.001, { message: 'Something must have gone in.' })
+  @Max(200)
+  ml!: number;
+  @IsIn(POUR_SOURCES) source!: (typeof POUR_SOURCES)[number];
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+}
+
+export class EyeWordBody {
+  @IsIn(STEPS) step!: Step;
+  @IsIn([1, -1]) way!: 1 | -1;
+}
+
+export class LogPatch {
+  @Lab() lab!: [number, number, number];
+  @Spread() sd!: [number, number, number];
+  @IsIn(['spectrophotometer', 'by eye', 'typed']) how!: 'spectrophotometer' | 'by eye' | 'typed';
+  @OrNull()
+  @IsArray()
+  @ArrayMinSize(3)
+  @ArrayMaxSize(3)
+  @ValidateNested({ each: true })
+  @Type(() => EyeWordBody)
+  words!: [EyeWordBody, EyeWordBody, EyeWordBody] | null;
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+}
+
+export class LogWet {
+  @Lab() lab!: [number, number, number];
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+}
+
+export class UndoStep {
+  @IsString() @IsNotEmpty() stepId!: string;
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+}
+
+/** The mix becomes a pot of its own, and the colour that is planned for an area. */
+export class KeepMix {
+  @IsString() @IsNotEmpty({ message: 'Name the pot.' }) @MaxLength(60) name!: string;
+  @IsString() @MaxLength(80) place!: string;
+  @OrNull() @IsString() areaId!: string | null;
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+}
+
+const KINDS: readonly PaintProduct['kind'][] = ['primer', 'colour', 'clear', 'brightwork', 'powder'];
+const BINDERS: readonly PaintProduct['binder'][] = ['enamel', 'acrylic', 'lacquer', 'ink', 'powder'];
+
+/** A pot that comes onto the shelf; the rest is as such paints usually are and can be changed. */
+export class AddPot {
+  @IsString() @IsNotEmpty({ message: 'Name its line.' }) @MaxLength(60) line!: string;
+  @IsString() @IsNotEmpty({ message: 'Name the paint.' }) @MaxLength(60) name!: string;
+  @IsIn(KINDS) kind!: PaintProduct['kind'];
+  @IsIn(BINDERS) binder!: PaintProduct['binder'];
+  @IsIn(FINISHES) gloss!: Finish;
+  @Matches(/^#[0-9a-f]{6}$/i, { message: 'A colour like #4d6378.' }) colourHex!: string;
+  @IsNumber({}, { message: 'What is left, in ml.' }) @Min(0) @Max(5000) leftMl!: number;
+  @IsString() @MaxLength(80) place!: string;
+}
+
+export class ChangePot extends VersionedChange {
+  @IsChanged() @IsNumber({}, { message: 'What is left, in ml.' }) @Min(0) @Max(5000) leftMl?: number;
+  @IsChanged() @IsString() @MaxLength(80) place?: string;
+  @IsChangedOrNull() @IsDay() openedOn?: string | null;
+}
+
+export class ChangeProduct extends VersionedChange {
+  @IsChanged() @IsIn(FINISHES) gloss?: Finish;
+  @IsChanged() @IsNumber() @Min(0) @Max(1000) pricePerMl?: number;
+  @IsChanged() @IsNumber() @Min(0.5) @Max(5) densityGPerMl?: number;
+  @IsChanged() @IsNumber() @Min(0.005) @Max(0.2) dropMl?: number;
+}
+
+/** A file brought onto the shelf: pots as CSV, spectra as CGATS text. */
+export class ShelfFile {
+  @IsIn(['csv', 'cgats']) format!: 'csv' | 'cgats';
+  @IsString() @IsNotEmpty({ message: 'The file is empty.' }) @MaxLength(900_000) text!: string;
+  @IsIn(GEOMETRIES) geometry!: Geometry;
+}
+
+/** What lies under the instrument's head. */
+export class MeasureColour {
+  @IsIn(['part', 'patch', 'wet patch', 'pot']) what!: 'part' | 'patch' | 'wet patch' | 'pot';
+  /** The part, the mix or the product. */
+  @IsString() @IsNotEmpty() id!: string;
+  @IsIn(CAPTURE_PLACES) place!: CapturePlace;
+}
+
+/** What the simulated hand is to pour; real scales only read. */
+export class PourOnScales {
+  @IsNumber() @Min(0.005) @Max(300) grams!: number;
+}

@@ -1,0 +1,156 @@
+import { expect } from 'chai';
+import { createSimulatedShelf } from '../../../test/support/simulatedShelf.ts';
+import type { MixStep, MixStepBody } from '../../model/colour.ts';
+import { computeLab, type Lab } from '../colorimetry.ts';
+import { computeDe00 } from '../difference.ts';
+import { predictMix, USUAL_SURFACE } from '../kubelkaMunk.ts';
+import { adviseRound, doseMlOf, firstMl, type RoundQuestion } from './adviseRound.ts';
+import { replayMix } from './replayMix.ts';
+
+const steps = (...bodies: MixStepBody[]): MixStep[] =>
+  bodies.map((body, seq) => ({ id: `s${seq}`, mixId: 'm', seq, at: '', who: '', body }));
+const pour = (productId: string, ml: number): MixStepBody => ({ kind: 'pour', productId, ml, source: 'scales' });
+const patch = (lab: Lab): MixStepBody => ({
+  ...{ kind: 'patch', lab, sd: [0.2, 0.2, 0.2], how: 'spectrophotometer', words: null },
+});
+
+describe('the log of a mixing', () => {
+  it('adds up what was poured, and keeps what stood in the cup at each patch', () => {
+    const state = replayMix(steps(pour('a', 1), pour('b', 0.2), patch([50, 0, 0]), pour('a', 0.5), pour('c', 0.1)));
+    expect(state.productIds).deep.equal(['a', 'b', 'c']);
+    expect(state.volumes).deep.equal([1.5, 0.2, 0.1]);
+    expect(state.totalMl).closeTo(1.8, 1e-12);
+    expect(state.patches[0]!.volumes).deep.equal([1, 0.2, 0]);
+    expect(state.isPatchDue).equal(true);
+  });
+
+  it('takes a mislogged pour out as if it had never been, and keeps what came after', () => {
+    const log = steps(pour('a', 1), pour('b', 9), patch([50, 0, 0]), pour('a', 0.5), { kind: 'undo', stepId: 's1' });
+    const state = replayMix(log);
+    expect(state.productIds).deep.equal(['a']);
+    expect(state.patches[0]!.volumes).deep.equal([1]);
+    expect([...state.undone]).deep.equal(['s1']);
+    expect(() => replayMix(steps({ kind: 'undo', stepId: 's7' }))).throw('no such step');
+  });
+
+  it('pairs a wet reading with the patch that it dried to, not with one after another pour', () => {
+    const log = steps(
+      pour('a', 1),
+      { kind: 'wet', lab: [52, 0, 0] },
+      patch([50, 0, 0]),
+      { kind: 'wet', lab: [51, 0, 0] },
+      pour('a', 1),
+      patch([49, 0, 0]),
+    );
+    expect(replayMix(log).pairs).deep.equal([{ wet: [52, 0, 0], dry: [50, 0, 0] }]);
+    expect(replayMix(log).wet).equal(null);
+    expect(replayMix([])).deep.include({ totalMl: 0, isPatchDue: false });
+  });
+});
+
+describe('advice, round by round', () => {
+  const shelf = createSimulatedShelf(4, 18);
+  const ids = [0, 2, 3];
+  const names = ids.map((id) => shelf.paints[id]!.id);
+  const paints = ids.map((id) => shelf.paints[id]!);
+  const wanted = [1.5, 0.25, 0.25];
+  const labOf = (volumes: readonly number[], light: 'D65' | 'A' = 'D65') =>
+    computeLab(predictMix(paints, volumes), light);
+  const question = (log: MixStep[], more: Partial<RoundQuestion> = {}): RoundQuestion => ({
+    shelf,
+    recipe: names.map((productId, i) => ({ productId, ml: wanted[i]! })),
+    steps: log,
+    target: { d65: labOf(wanted), a: labOf(wanted, 'A'), weightA: 0.3 },
+    surface: USUAL_SURFACE,
+    limits: { needMl: 2, doseMl: doseMlOf('scales', 0.05), tolerance: 1 },
+    way: 'light end',
+    ...more,
+  });
+
+  it('begins on less than the need, the lightest paint first', () => {
+    const { kind, pours, totalMl, deNow, deNextSd } = adviseRound(question([]));
+    expect(kind).equal('pour');
+    expect(totalMl).closeTo(firstMl(2), 0.02);
+    expect(deNow).equal(null);
+    expect(deNextSd).greaterThan(0.2);
+    const lights = pours.map(({ productId }) => labOf(names.map((name) => (name === productId ? 1 : 0)))[0]);
+    expect(lights).deep.equal([...lights].sort((a, b) => b - a));
+  });
+
+  it('or with the pot that looks most like it', () => {
+    const { pours } = adviseRound(question([], { way: 'nearest pot' }));
+    const off = pours.map(({ productId }) =>
+      computeDe00(labOf(wanted), labOf(names.map((name) => (name === productId ? 1 : 0)))),
+    );
+    expect(off).deep.equal([...off].sort((a, b) => a - b));
+  });
+
+  it('counts what was poured, and asks for a patch when the round is in', () => {
+    const first = adviseRound(question([])).pours;
+    const half = adviseRound(question(steps(pour(first[0]!.productId, first[0]!.ml))));
+    expect(half.kind).equal('pour');
+    expect(half.pours[0]!.pouredMl).closeTo(half.pours[0]!.ml, 1e-9);
+    const all = first.map(({ productId, ml }) => pour(productId, ml));
+    expect(adviseRound(question(steps(...all))).kind).equal('patch');
+  });
+
+  it('after a patch that is off adds only, says what every way costs, and stops when it is there', () => {
+    const volumes = [1, 0.1, 0.2];
+    const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), patch(labOf(volumes)));
+    const advice = adviseRound(question(log));
+    expect(advice.kind).equal('pour');
+    for (const { ml } of advice.pours) expect(ml).greaterThan(0);
+    expect(advice.paths.map((path) => path.kind)).include.members(['own pots', 'begin again']);
+    expect(advice.paths.at(-1)!.wastedMl).closeTo(1.3, 1e-9);
+    const done = [...volumes];
+    for (const { productId, ml } of advice.pours) done[names.indexOf(productId)]! += ml;
+    const after = steps(
+      ...log.map((step) => step.body),
+      ...advice.pours.map((one) => pour(one.productId, one.ml)),
+      patch(labOf(done)),
+    );
+    expect(adviseRound(question(after)).kind).equal('stop');
+  });
+
+  it('keeps its plan while an old mislogged pour is taken out', () => {
+    const volumes = [1, 0.1, 0.2];
+    const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), pour(names[1]!, 5), patch(labOf(volumes)), {
+      kind: 'undo',
+      stepId: 's3',
+    });
+    const advice = adviseRound(question(log));
+    expect(advice.state.totalMl).closeTo(1.3, 1e-9);
+    expect(advice.deNow).lessThan(20);
+    expect(advice.totalMl).at.least(2 - 1e-9);
+  });
+
+  it('warns of the strong paint that would overshoot, and gives it in two goes', () => {
+    const strongest = [...shelf.paints.keys()].sort((a, b) => shelf.strength[b]! - shelf.strength[a]!)[0]!;
+    const white = shelf.paints.map((paint) => computeLab(predictMix([paint], [1]))[0]);
+    const lightest = white.indexOf(Math.max(...white));
+    const pair = [shelf.paints[lightest]!, shelf.paints[strongest]!];
+    const spectrum = predictMix(pair, [1.9, 0.1]);
+    const advice = adviseRound(
+      question([], {
+        recipe: pair.map((one, i) => ({ productId: one.id, ml: [1.9, 0.1][i]! })),
+        target: { d65: computeLab(spectrum), a: computeLab(spectrum, 'A'), weightA: 0 },
+      }),
+    );
+    const strong = advice.pours.find((one) => one.productId === pair[1]!.id)!;
+    expect(strong.cautiousMl).within(0.01, strong.ml - 0.01);
+    expect(advice.pours.find((one) => one.productId === pair[0]!.id)!.cautiousMl).equal(null);
+  });
+
+  it('says when a pot holds less than it is to give', () => {
+    const poor = { ...shelf, paints: shelf.paints.map((one) => ({ ...one, leftMl: 0.1 })) };
+    expect(adviseRound(question([], { shelf: poor })).pours.some((one) => one.isShort)).equal(true);
+  });
+
+  it('says when adding cannot reach it: too much of a dark is in', () => {
+    const volumes = [0.3, 1.6, 1.6];
+    const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), patch(labOf(volumes)));
+    const advice = adviseRound(question(log));
+    expect(advice.kind).equal('beyond');
+    expect(advice.paths.at(-1)!.kind).equal('begin again');
+  });
+});

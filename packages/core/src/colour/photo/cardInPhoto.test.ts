@@ -1,0 +1,72 @@
+import { expect } from 'chai';
+import { drawCardPhoto } from '../../../test/support/drawnCardPhoto.ts';
+import { computeDe00 } from '../difference.ts';
+import { convertHexToLab } from '../display.ts';
+import { BORDER_PLACES, CARD_PATCHES, drawColourCardFace } from './colourCard.ts';
+import { fitCamera } from './fitCamera.ts';
+import { locateCard } from './locateCard.ts';
+import { sampleColour } from './sampleColour.ts';
+
+describe('the colour card', () => {
+  it('has seven greys and twenty-one colours that a screen can show, none twice', () => {
+    expect(CARD_PATCHES.filter((one) => one.isGrey)).lengthOf(7);
+    expect(new Set(CARD_PATCHES.map((one) => one.hex)).size).equal(28);
+    for (const { lab, isGrey } of CARD_PATCHES) expect(Math.hypot(lab[1], lab[2]) < 1).equal(isGrey);
+  });
+
+  it('keeps its border clear of the dots, all round', () => {
+    expect(BORDER_PLACES.length).greaterThan(60);
+    expect(drawColourCardFace().match(/<circle/g)).lengthOf(12);
+    expect(drawColourCardFace().match(/<rect/g)).lengthOf(29);
+  });
+});
+
+describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)', () => {
+  const paints = ['#4d6378', '#8c3a34', '#b9a25a', '#d8d4c8'];
+
+  it('is what was painted, whatever the light and the camera, within what is stated', () => {
+    let inside = 0;
+    paints.forEach((paintHex, i) => {
+      const { picture, painted } = drawCardPhoto({ paintHex }, i + 1);
+      const fit = fitCamera(picture, locateCard(picture));
+      expect(fit.heldOut.median).lessThan(1);
+      const { lab, sd } = sampleColour(picture, fit, painted, 12);
+      const truth = convertHexToLab(paintHex);
+      expect(computeDe00(truth, lab)).lessThan(1.5);
+      inside += truth.filter((one, c) => Math.abs(one - lab[c]!) <= 2 * sd[c]!).length;
+    });
+    expect(inside).at.least(11);
+  });
+
+  it('is the same when the card lies upside down', () => {
+    const { picture, painted } = drawCardPhoto({ paintHex: paints[0]!, isTurned: true }, 5);
+    const fit = fitCamera(picture, locateCard(picture));
+    expect(computeDe00(convertHexToLab(paints[0]!), sampleColour(picture, fit, painted, 12).lab)).lessThan(1.5);
+  });
+
+  it('leaves a glint and a chip under the loupe out of it', () => {
+    for (const speckHex of ['#ffffff', '#3a3a3a']) {
+      const { picture, painted } = drawCardPhoto({ paintHex: paints[0]!, speckHex }, 6);
+      const fit = fitCamera(picture, locateCard(picture));
+      const { lab, kept, seen } = sampleColour(picture, fit, painted, 16);
+      expect(kept).lessThan(seen - 50);
+      expect(computeDe00(convertHexToLab(paints[0]!), lab)).lessThan(1.5);
+    }
+  });
+
+  it('is refused on a highlight, with what to do', () => {
+    const { picture, painted } = drawCardPhoto({ paintHex: '#4d6378', speckHex: '#ffffff' }, 7);
+    const fit = fitCamera(picture, locateCard(picture));
+    const burnt = { ...picture, data: picture.data.map(() => 255) as Uint8ClampedArray };
+    expect(() => sampleColour(burnt, fit, painted, 5)).throw('no even paint under the loupe');
+  });
+
+  it('says so when there is no card, and when what lies there is another card', () => {
+    const { picture } = drawCardPhoto({ paintHex: '#4d6378', hasCard: false }, 8);
+    expect(() => locateCard(picture)).throw('Point at its four corner dots');
+    const { picture: right } = drawCardPhoto({ paintHex: '#4d6378' }, 9);
+    const control = locateCard(right);
+    const grey = { ...right, data: right.data.map((one, i) => (i % 4 === 3 ? one : 120)) as Uint8ClampedArray };
+    expect(() => fitCamera(grey, control)).throw('do not look like the colour card');
+  });
+});

@@ -1,0 +1,96 @@
+import { randomUUID } from 'node:crypto';
+import type { ColourView } from '@sardonyx/contract';
+import { CreateCapture, CreateMix, KeepMix, LogPatch, LogPour, LogWet, UndoStep } from '@sardonyx/contract';
+import { Router } from 'express';
+import { In, type EntityManager } from 'typeorm';
+import { ColourCaptureRow, MixRow, MixStepRow } from '../../entities/colour.ts';
+import { JobRow } from '../../entities/work.ts';
+import { PhotoRow } from '../../entities/photo.ts';
+import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { refused } from '../../http/errors.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { giveUpMix, keepMix } from './endMix.ts';
+import { logPour, logStep, undoStep } from './logStep.ts';
+
+/** Colours of a job: captured before the work, mixed for it. */
+export function createColourRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/jobs/:id/colour', async (request, response) => {
+    response.json(await look(room, (manager) => readColour(manager, request.params.id)));
+  });
+  router.post('/captures', async (request, response) => {
+    const body = await validateBody(CreateCapture, request.body);
+    response.status(201).json(await change(room, (manager) => addCapture(manager, body, room.now())));
+  });
+  router.post('/mixes', async (request, response) => {
+    const body = await validateBody(CreateMix, request.body);
+    response.status(201).json(await change(room, (manager) => startMix(manager, body, room.now())));
+  });
+  router.post('/mixes/:id/pours', async (request, response) => {
+    const { who, ...pour } = await validateBody(LogPour, request.body);
+    const step = await change(room, (manager) => logPour(manager, request.params.id, pour, who, room.now()));
+    response.status(201).json(step);
+  });
+  router.post('/mixes/:id/patches', async (request, response) => {
+    const { who, ...patch } = await validateBody(LogPatch, request.body);
+    const body = { kind: 'patch', ...patch } as const;
+    const step = await change(room, (manager) => logStep(manager, request.params.id, body, who, room.now()));
+    response.status(201).json(step);
+  });
+  router.post('/mixes/:id/wet', async (request, response) => {
+    const { who, lab } = await validateBody(LogWet, request.body);
+    const body = { kind: 'wet', lab } as const;
+    const step = await change(room, (manager) => logStep(manager, request.params.id, body, who, room.now()));
+    response.status(201).json(step);
+  });
+  router.post('/mixes/:id/undo', async (request, response) => {
+    const { who, stepId } = await validateBody(UndoStep, request.body);
+    const step = await change(room, (manager) => undoStep(manager, request.params.id, stepId, who, room.now()));
+    response.status(201).json(step);
+  });
+  router.post('/mixes/:id/keep', async (request, response) => {
+    const body = await validateBody(KeepMix, request.body);
+    response.json(await change(room, (manager) => keepMix(manager, request.params.id, body, room.now())));
+  });
+  router.post('/mixes/:id/give-up', async (request, response) => {
+    response.json(await change(room, (manager) => giveUpMix(manager, request.params.id, room.now())));
+  });
+  return router;
+}
+
+async function readColour(manager: EntityManager, jobId: string): Promise<ColourView> {
+  await findRow(manager, JobRow, jobId, 'This job');
+  const mixes = await manager.find(MixRow, { where: { jobId }, order: { startedAt: 'ASC' } });
+  const steps = await manager.find(MixStepRow, {
+    where: { mixId: In(mixes.map((mix) => mix.id)) },
+    order: { seq: 'ASC' },
+  });
+  return {
+    captures: await manager.find(ColourCaptureRow, { where: { jobId }, order: { takenAt: 'ASC' } }),
+    mixes: mixes.map((mix) => ({ ...mix, steps: steps.filter((step) => step.mixId === mix.id) })),
+  };
+}
+
+async function addCapture(manager: EntityManager, body: CreateCapture, now: Date): Promise<ColourCaptureRow> {
+  const part = await findRow(manager, SpecimenPartRow, body.specimenPartId, 'This part');
+  const { jobId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
+  if (!jobId) throw refused('no-job', 'Colours are captured on a model that has a job.');
+  await assertJobIsOpen(manager, jobId);
+  if (body.photoId) await findRow(manager, PhotoRow, body.photoId, 'This photograph');
+  const row = manager.create(ColourCaptureRow, { ...body, id: randomUUID(), jobId, takenAt: now.toISOString() });
+  await manager.insert(ColourCaptureRow, row);
+  return row;
+}
+
+async function startMix(manager: EntityManager, body: CreateMix, now: Date): Promise<MixRow> {
+  await assertJobIsOpen(manager, body.jobId);
+  const row = manager.create(MixRow, {
+    ...body,
+    ...{ id: randomUUID(), version: 1, startedAt: now.toISOString(), endedAt: null, productId: null },
+  });
+  await manager.insert(MixRow, row);
+  return row;
+}

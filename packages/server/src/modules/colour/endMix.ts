@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto';
+import type { KeepMix } from '@sardonyx/contract';
+import {
+  computePaintLab,
+  convertLabToHex,
+  createMixedOptics,
+  createShelf,
+  createShelfPaints,
+  estimateGloss,
+  estimateStrengths,
+  replayMix,
+  surfaceOf,
+} from '@sardonyx/core';
+import { In, type EntityManager } from 'typeorm';
+import { MixRow } from '../../entities/colour.ts';
+import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
+import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { refused } from '../../http/errors.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { recompilePlan } from '../tasks/recompilePlan.ts';
+import { findOpenMix, readSteps } from './logStep.ts';
+
+/** Line under which mixes of this bench stand on the shelf. */
+export const OWN_LINE = 'Mixed here';
+
+/** The mix becomes a pot with its recipe, and what is planned for an area where one was named. */
+export async function keepMix(manager: EntityManager, mixId: string, body: KeepMix, now: Date): Promise<MixRow> {
+  const mix = await findOpenMix(manager, mixId);
+  const state = replayMix(await readSteps(manager, mixId));
+  const last = state.patches.at(-1);
+  if (!last || state.isPatchDue)
+    throw refused('no-patch', 'Paint a patch of it first: what has not dried has no colour to keep.');
+  const found = await manager.findBy(PaintProductRow, { id: In([...state.productIds]) });
+  const products = state.productIds.map((id) => found.find((one) => one.id === id)!);
+  const shelf = createShelf(createShelfPaints(products, [], state.productIds));
+  const ids = state.productIds.map((id) => shelf.paints.findIndex((paint) => paint.id === id));
+  const patches = state.patches.map(({ reading, volumes }) => ({
+    volumes: state.productIds.map((_, i) => volumes[i] ?? 0),
+    ...{ lab: reading.lab, sd: reading.sd },
+  }));
+  const { factors } = estimateStrengths(shelf, ids, patches, surfaceOf(mix.geometry));
+  const main = products[state.volumes.indexOf(Math.max(...state.volumes))]!;
+  const optics = createMixedOptics(
+    ids.map((id) => shelf.paints[id]!),
+    state.volumes,
+    factors,
+  );
+  const gloss = estimateGloss(state.volumes.map((ml, i) => ({ finish: products[i]!.gloss, ml })));
+  const mean = (pick: (product: PaintProductRow) => number) =>
+    state.volumes.reduce((sum, ml, i) => sum + ml * pick(products[i]!), 0) / state.totalMl;
+  const product = manager.create(PaintProductRow, {
+    ...main,
+    id: randomUUID(),
+    version: 1,
+    line: OWN_LINE,
+    name: body.name,
+    gloss: gloss.word,
+    // As the last patch was seen: the eye paints by that, not by the model.
+    colourHex: convertLabToHex(
+      last.reading.how === 'by eye' ? computePaintLab(optics, mix.geometry) : last.reading.lab,
+    ),
+    optics,
+    densityGPerMl: mean((one) => one.densityGPerMl),
+    pricePerMl: mean((one) => one.pricePerMl),
+    recipe: state.productIds.map((productId, i) => ({
+      productId,
+      name: `${products[i]!.line} ${products[i]!.name}`,
+      ml: state.volumes[i]!,
+    })),
+  });
+  await manager.insert(PaintProductRow, product);
+  await manager.insert(PaintPotRow, {
+    ...{ id: randomUUID(), version: 1, productId: product.id, leftMl: state.totalMl, place: body.place },
+    openedOn: now.toISOString().slice(0, 10),
+  });
+  if (body.areaId) await planOn(manager, mix, body.areaId, product, now);
+  await manager.update(
+    MixRow,
+    { id: mixId },
+    { endedAt: now.toISOString(), productId: product.id, version: mix.version + 1 },
+  );
+  return findRow(manager, MixRow, mixId, 'This mix');
+}
+
+/** Its colour takes the place of the colour that was planned there; without one it comes outermost. */
+async function planOn(manager: EntityManager, mix: MixRow, areaId: string, product: PaintProductRow, now: Date) {
+  const area = await findRow(manager, AreaRow, areaId, 'This area');
+  const part = await findRow(manager, SpecimenPartRow, area.specimenPartId, 'This part');
+  const specimen = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
+  if (specimen.jobId !== mix.jobId) throw refused('other-job', 'This area belongs to another job.');
+  const planned = await manager.find(CoatingLayerRow, {
+    where: { areaId, stage: 'planned' },
+    order: { seq: 'ASC' },
+  });
+  const old = planned.find((layer) => layer.kind === 'colour');
+  const fields = {
+    name: `${product.line}: ${product.name}`,
+    colourHex: product.colourHex,
+    thicknessUm: product.dryFilmUm,
+    thicknessOrigin: 'product sheet' as const,
+    productId: product.id,
+  };
+  if (old) await manager.update(CoatingLayerRow, { id: old.id }, { ...fields, version: old.version + 1 });
+  else
+    await manager.insert(CoatingLayerRow, {
+      ...{ id: randomUUID(), version: 1, areaId, stage: 'planned', kind: 'colour', factory: false, note: '' },
+      ...{ seq: Math.max(-1, ...planned.map((layer) => layer.seq)) + 1, tempC: null, appliedAt: null, appliedBy: null },
+      ...fields,
+    });
+  await recompilePlan(manager, mix.jobId, now);
+}
+
+/** Thrown away: its log stays, and what was poured stays poured. */
+export async function giveUpMix(manager: EntityManager, mixId: string, now: Date): Promise<MixRow> {
+  const mix = await findOpenMix(manager, mixId);
+  await manager.update(MixRow, { id: mixId }, { endedAt: now.toISOString(), version: mix.version + 1 });
+  return findRow(manager, MixRow, mixId, 'This mix');
+}

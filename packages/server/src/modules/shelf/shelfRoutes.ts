@@ -1,0 +1,70 @@
+import { randomUUID } from 'node:crypto';
+import { AddPot, ShelfFile } from '@sardonyx/contract';
+import {
+  computeLab,
+  isOutsideModel,
+  predictMix,
+  selectOptics,
+  surfaceOf,
+  writeCgats,
+  writeShelfCsv,
+} from '@sardonyx/core';
+import { Router } from 'express';
+import type { EntityManager } from 'typeorm';
+import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
+import { refused } from '../../http/errors.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { bringShelfFile } from './bringShelfFile.ts';
+import { createProduct } from './createProduct.ts';
+import { readShelf } from './readShelf.ts';
+
+/** Pots: what stands on the shelf, what comes onto it, and the shelf as files. */
+export function createShelfRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/shelf', async (_request, response) => {
+    response.json(await look(room, readShelf));
+  });
+  router.post('/shelf/pots', async (request, response) => {
+    const body = await validateBody(AddPot, request.body);
+    response.status(201).json(await change(room, (manager) => addPot(manager, body)));
+  });
+  router.post('/shelf/files', async (request, response) => {
+    const body = await validateBody(ShelfFile, request.body);
+    response.json(await change(room, (manager) => bringShelfFile(manager, body)));
+  });
+  router.get('/shelf.csv', async (_request, response) => {
+    const { products, pots } = await look(room, readShelf);
+    response.attachment('shelf.csv').type('text/csv').send(writeShelfCsv(products, pots));
+  });
+  router.get('/shelf.txt', async (_request, response) => {
+    const { products } = await look(room, readShelf);
+    response.attachment('shelf-spectra.txt').type('text/plain').send(writeSpectra(products));
+  });
+  return router;
+}
+
+async function addPot(manager: EntityManager, { leftMl, place, ...fields }: AddPot): Promise<PaintProductRow> {
+  const name = fields.name.trim();
+  if (await manager.existsBy(PaintProductRow, { line: fields.line, name }))
+    throw refused('double', `${fields.line} ${name} stands on the shelf already.`, {
+      name: 'Change that pot instead.',
+    });
+  const product = manager.create(PaintProductRow, createProduct({ ...fields, name }));
+  await manager.insert(PaintProductRow, product);
+  await manager.insert(PaintPotRow, {
+    ...{ id: randomUUID(), version: 1, productId: product.id, leftMl, openedOn: null, place },
+  });
+  return product;
+}
+
+/** Thick films of the paints of which more than a colour is known, as an instrument without gloss would see them. */
+function writeSpectra(products: readonly PaintProductRow[]): string {
+  const samples = products.flatMap((product) => {
+    const optics = product.optics && !isOutsideModel(product.gloss) ? selectOptics(product) : null;
+    if (!optics) return [];
+    const spectrum = [...predictMix([optics], [1], surfaceOf('gloss left out'))];
+    return [{ name: `${product.line} ${product.name}`, share: 1, lab: computeLab(spectrum), spectrum }];
+  });
+  return writeCgats(samples, 'Thick films, D65, 2 degrees, gloss left out');
+}

@@ -1,0 +1,308 @@
+import { expect } from 'chai';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { ColourReading, ColourView, JobView, MixView, ShelfReport, ShelfView } from '@sardonyx/contract';
+import {
+  computeDe00,
+  fitCamera,
+  locateCard,
+  replayMix,
+  sampleColour,
+  type ColourCapture,
+  type Mix,
+  type MixStep,
+} from '@sardonyx/core';
+import sharp from 'sharp';
+import type { ColourTruth } from '../src/demo/colourPhoto.ts';
+import { TRUTH_FOLDER } from '../src/demo/truth.ts';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+const WHO = 'Imke Varga';
+const WHITE = 'paint-marlstone-bright-white';
+const BLUE = 'paint-marlstone-ultramarine';
+const CAPTURE = {
+  ...{ specimenPartId: 'sg-03-1.body', place: 'sheltered', note: 'behind the flap' },
+  ...{ lab: [41, -3, -14], sd: [0.5, 0.6, 0.6], spectrum: null, geometry: 'gloss left out', method: 'typed' },
+  ...{ photoId: null, point: null, who: WHO },
+};
+const MIX = {
+  ...{ jobId: 'sg-03', specimenPartId: 'sg-03-1.body', captureId: null, name: 'Slate blue' },
+  ...{ target: [41, -3, -14], targetA: [39, -6, -16], geometry: 'gloss left out', needMl: 2, tolerance: 1 },
+  ...{ dosing: 'scales', way: 'light end', recipe: [{ productId: WHITE, name: 'Marlstone Bright white', ml: 2 }] },
+};
+const PATCH = { lab: [60, -5, -25], sd: [0.2, 0.3, 0.3], how: 'spectrophotometer', words: null, who: WHO };
+
+describe('colours over HTTP', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+  const post = (path: string, body: object, status = 201) => bench.http.post(`/api/${path}`).send(body).expect(status);
+  const colours = (job = 'sg-03') => bench.get<ColourView>(`jobs/${job}/colour`);
+  const leftOf = async (id: string) =>
+    (await bench.get<ShelfView>('shelf')).pots
+      .filter((pot) => pot.productId === id)
+      .reduce((sum, pot) => sum + pot.leftMl, 0);
+  const begin = async () => ((await post('mixes', MIX)).body as Mix).id;
+  const pour = (mix: string, productId: string, ml: number, status = 201) =>
+    post(`mixes/${mix}/pours`, { productId, ml, source: 'scales', who: WHO }, status);
+
+  it('keep a capture with its part for good', async () => {
+    const made = (await post('captures', CAPTURE)).body as ColourCapture;
+    expect((await colours()).captures).deep.equal([made]);
+    expect(made.takenAt).equal('2026-11-25T18:30:00.000Z');
+    await bench.http.delete(`/api/captures/${made.id}`).expect(404);
+    await bench.http.patch(`/api/captures/${made.id}`).send({ version: 1, note: 'x' }).expect(404);
+  });
+
+  it('refuse captures that cannot be, and say where', async () => {
+    for (const [wrong, field] of [
+      [{ ...CAPTURE, lab: [41, -3] }, 'lab'],
+      [{ ...CAPTURE, spectrum: [0.5] }, 'spectrum'],
+      [{ ...CAPTURE, place: 'somewhere' }, 'place'],
+      [{ ...CAPTURE, who: '' }, 'who'],
+      [{ ...CAPTURE, mood: 'good' }, 'mood'],
+    ] as const) {
+      const { body } = await post('captures', wrong, 400);
+      expect(JSON.stringify(body)).include(field);
+    }
+    await post('captures', { ...CAPTURE, specimenPartId: 'nobody' }, 404);
+    await post('captures', { ...CAPTURE, photoId: 'none' }, 404);
+    await post('captures', { ...CAPTURE, specimenPartId: 'donor-trolley.body' }, 422);
+    await post('captures', { ...CAPTURE, specimenPartId: 'sg-00-1.body' }, 422);
+    expect((await colours()).captures).deep.equal([]);
+  });
+
+  it('take from the pot what is poured, and put it back when the pour was mislogged', async () => {
+    const before = await leftOf(WHITE);
+    const mix = await begin();
+    const step = (await pour(mix, WHITE, 1.25)).body as MixStep;
+    expect(await leftOf(WHITE)).closeTo(before - 1.25, 1e-9);
+    await post(`mixes/${mix}/undo`, { stepId: step.id, who: WHO });
+    expect(await leftOf(WHITE)).closeTo(before, 1e-9);
+    const [view] = (await colours()).mixes;
+    expect(view!.steps).lengthOf(2);
+    expect(replayMix(view!.steps).totalMl).equal(0);
+    await post(`mixes/${mix}/undo`, { stepId: step.id, who: WHO }, 422);
+    await post(`mixes/${mix}/undo`, { stepId: view!.steps[1]!.id, who: WHO }, 422);
+  });
+
+  it('refuse what cannot have been poured: more than there is, another binder, metal flakes', async () => {
+    const mix = await begin();
+    const { body } = await pour(mix, WHITE, 150, 422);
+    expect((body as { message: string }).message).match(/ml left by the record/);
+    await pour(mix, WHITE, 1);
+    expect(((await pour(mix, 'paint-quay-ivory', 0.1, 422)).body as { code: string }).code).equal('binder');
+    expect(((await pour(mix, 'paint-pike-sable-gunmetal', 0.1, 422)).body as { code: string }).code).equal('outside');
+    await post(`mixes/${mix}/pours`, { productId: WHITE, ml: -1, source: 'scales', who: WHO }, 400);
+    expect((await colours()).mixes[0]!.steps).lengthOf(1);
+  });
+
+  it('have no patch of an empty cup, and no pot of what has not dried', async () => {
+    const mix = await begin();
+    await post(`mixes/${mix}/patches`, PATCH, 422);
+    await pour(mix, WHITE, 1);
+    const keep = { name: 'Slate', place: 'Jar', areaId: null, who: WHO };
+    expect(((await post(`mixes/${mix}/keep`, keep, 422)).body as { code: string }).code).equal('no-patch');
+    await post(`mixes/${mix}/patches`, PATCH);
+    await pour(mix, BLUE, 0.1);
+    await post(`mixes/${mix}/keep`, keep, 422);
+  });
+
+  it('make a pot with its recipe of a finished mix, and plan it on the part', async () => {
+    const mix = await begin();
+    await pour(mix, WHITE, 1.5);
+    await pour(mix, BLUE, 0.5);
+    await post(`mixes/${mix}/wet`, { lab: [62, -5, -25], who: WHO });
+    await post(`mixes/${mix}/patches`, PATCH);
+    const view = await bench.get<JobView>('jobs/sg-03');
+    const { areas, parts } = view.specimens[0]!;
+    const body = parts.find((part) => part.key === 'body')!;
+    const area = areas.find((one) => one.specimenPartId === body.id && one.kind === 'outside')!;
+    await post(`mixes/${mix}/keep`, { name: 'Library slate', place: 'Jar 4', areaId: area.id, who: WHO }, 200);
+    const shelf = await bench.get<ShelfView>('shelf');
+    const product = shelf.products.find((one) => one.name === 'Library slate')!;
+    expect(product).deep.include({ line: 'Mixed here', binder: 'enamel', gloss: 'gloss' });
+    expect(product.recipe!.map((one) => [one.productId, one.ml])).deep.equal([
+      [WHITE, 1.5],
+      [BLUE, 0.5],
+    ]);
+    expect(product.optics!.basis).equal('mixed here');
+    expect(shelf.pots.find((pot) => pot.productId === product.id)).deep.include({ leftMl: 2, place: 'Jar 4' });
+    expect(shelf.dried).deep.include({ line: 'Marlstone', wet: [62, -5, -25], dry: [60, -5, -25] });
+    const after = await bench.get<JobView>('jobs/sg-03');
+    const planned = after.specimens[0]!.layers.filter((layer) => layer.areaId === area.id && layer.stage === 'planned');
+    expect(planned.map((layer) => layer.kind)).deep.equal(['primer', 'colour']);
+    expect(planned[1]!.productId).equal(product.id);
+    await pour(mix, WHITE, 0.1, 422);
+    await post(`mixes/${mix}/give-up`, {}, 422);
+  });
+
+  it('let a mix be given up; its log and what it took stay', async () => {
+    const before = await leftOf(WHITE);
+    const mix = await begin();
+    await pour(mix, WHITE, 1);
+    await post(`mixes/${mix}/give-up`, {}, 200);
+    const [view] = (await colours()).mixes;
+    expect(view).deep.include({ productId: null, endedAt: '2026-11-25T18:30:00.000Z' });
+    expect(await leftOf(WHITE)).closeTo(before - 1, 1e-9);
+  });
+
+  it('refuse a recipe of six paints, and a need of nothing', async () => {
+    const line = MIX.recipe[0]!;
+    await post('mixes', { ...MIX, recipe: Array.from({ length: 6 }, () => line) }, 400);
+    await post('mixes', { ...MIX, needMl: 0 }, 400);
+    await post('mixes', { ...MIX, jobId: 'sg-00' }, 422);
+  });
+});
+
+describe('colour instruments over HTTP', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench()));
+  after(() => bench.clear());
+  const post = (path: string, body: object, status = 200) =>
+    bench.http.post(`/api/instruments/${path}`).send(body).expect(status);
+  const body = { what: 'part', id: 'sg-03-1.body', place: 'sheltered' };
+
+  it('want their white tile first, hold for half an hour, and read what is there', async () => {
+    const first = (await post('spectro/measure', body, 422)).body as { code: string; message: string };
+    expect(first).deep.include({ code: 'calibrate' });
+    await post('spectro/calibrate', {});
+    const sheltered = (await post('spectro/measure', body)).body as ColourReading;
+    const exposed = (await post('spectro/measure', { ...body, place: 'exposed' })).body as ColourReading;
+    expect(sheltered).deep.include({ isSimulated: true, geometry: 'gloss left out' });
+    expect(exposed.lab[0]).greaterThan(sheltered.lab[0] + 3);
+    expect(computeDe00(sheltered.lab, exposed.lab)).greaterThan(3);
+    bench.pass(31);
+    expect(((await post('spectro/measure', body, 422)).body as { message: string }).message).match(/31 minutes old/);
+  });
+
+  it('read a patch as it truly is: pots are not quite what their label says', async () => {
+    await post('spectro/calibrate', {});
+    const mix = ((await bench.http.post('/api/mixes').send(MIX).expect(201)).body as MixView).id;
+    await post('spectro/measure', { ...body, what: 'patch', id: mix }, 422);
+    for (const [productId, ml] of [
+      [WHITE, 1],
+      [BLUE, 0.4],
+    ] as const)
+      await bench.http.post(`/api/mixes/${mix}/pours`).send({ productId, ml, source: 'scales', who: WHO }).expect(201);
+    const dry = (await post('spectro/measure', { ...body, what: 'patch', id: mix })).body as ColourReading;
+    const wet = (await post('spectro/measure', { ...body, what: 'wet patch', id: mix })).body as ColourReading;
+    expect(wet.lab[0]).greaterThan(dry.lab[0] + 0.5);
+    expect(
+      (
+        (await post('spectro/measure', { ...body, what: 'pot', id: 'paint-quay-pearl-white' }, 422)).body as {
+          code: string;
+        }
+      ).code,
+    ).equal('outside');
+  });
+
+  it('pour on the simulated scales only, and only with those', async () => {
+    await post('scales/tare', {}, 204);
+    await post('scales/pour', { grams: 1.2 }, 204);
+    await post('scales/pour', { grams: -1 }, 400);
+    await post('spectro/pour', { grams: 1 }, 422);
+    await post('scales/calibrate', {}, 422);
+    await bench.http
+      .patch('/api/instruments/scales')
+      .send({ version: 1, source: 'endpoint', url: 'http://127.0.0.1:9/g' })
+      .expect(200);
+    await post('scales/pour', { grams: 1 }, 422);
+  });
+});
+
+describe('the shelf over HTTP', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+  const bring = async (format: 'csv' | 'cgats', text: string) =>
+    (await bench.http.post('/api/shelf/files').send({ format, text, geometry: 'gloss left out' }).expect(200))
+      .body as ShelfReport;
+
+  it('goes out and comes back as CSV without a change', async () => {
+    const { text } = await bench.http.get('/api/shelf.csv').expect(200);
+    const before = await bench.get<ShelfView>('shelf');
+    const report = await bring('csv', text);
+    expect(report).deep.include({ added: 0, problems: [] });
+    const after = await bench.get<ShelfView>('shelf');
+    const plain = ({ products, pots }: ShelfView) =>
+      [products, pots].map((list) => list.map((row) => ({ ...row, version: 0 })));
+    expect(plain(after)).deep.equal(plain(before));
+  });
+
+  it('takes new pots and changed ones, leaves faulty lines out and names them', async () => {
+    const report = await bring(
+      'csv',
+      [
+        'line,name,kind,binder,gloss,colour,left_ml',
+        'Tern,Pale stone,colour,enamel,gloss,#c9c2ae,12',
+        'Marlstone,Sand,colour,enamel,gloss,#c9b07c,1.5',
+        'Tern,Bad,colour,enamel,gloss,pale,12',
+      ].join('\n'),
+    );
+    expect(report).deep.include({ added: 1, changed: 1 });
+    expect(report.problems).deep.equal([{ line: 4, message: 'colour: "pale" is not a colour like #4d6378.' }]);
+    const { pots } = await bench.get<ShelfView>('shelf');
+    expect(pots.find((pot) => pot.productId === 'paint-marlstone-sand')!.leftMl).equal(1.5);
+  });
+
+  it('takes spectra for the pots they name, tells of the others', async () => {
+    const { text } = await bench.http.get('/api/shelf.txt').expect(200);
+    expect(text).match(/^CGATS\.17/);
+    expect(text).include('"Marlstone Slate blue"').and.not.include('Gunmetal');
+    const renamed = text.replace('"Marlstone Slate blue"', '"Marlstone Nothing"');
+    const report = await bring('cgats', renamed);
+    expect(report.changed).greaterThan(20);
+    expect(report.problems.map((one) => one.message).join()).include('"Marlstone Nothing" is no pot on this shelf');
+    const { products } = await bench.get<ShelfView>('shelf');
+    expect(products.find((one) => one.name === 'Harbour blue')!.optics!.basis).equal('masstone');
+    await bench.http
+      .post('/api/shelf/files')
+      .send({ format: 'cgats', text: '', geometry: 'gloss left out' })
+      .expect(400);
+  });
+
+  it('takes a pot by hand once, and changes by version', async () => {
+    const pot = {
+      line: 'Tern',
+      name: 'Pale stone',
+      kind: 'colour',
+      binder: 'enamel',
+      gloss: 'satin',
+      colourHex: '#c9c2ae',
+      leftMl: 9,
+      place: 'Shelf 2',
+    };
+    await bench.http.post('/api/shelf/pots').send(pot).expect(201);
+    await bench.http.post('/api/shelf/pots').send(pot).expect(422);
+    await bench.http
+      .post('/api/shelf/pots')
+      .send({ ...pot, name: 'x', gloss: 'shiny' })
+      .expect(400);
+    const changed = { version: 1, leftMl: 3.5 };
+    await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send(changed).expect(200);
+    await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send(changed).expect(409);
+    await bench.http.patch('/api/paint-products/paint-marlstone-sand').send({ version: 1, dropMl: 9 }).expect(400);
+  });
+});
+
+describe('the photograph with the colour card', () => {
+  it('gives both places within 1.5, from the stored JPEG', async function () {
+    this.timeout(60_000);
+    const bench = await createTestBench();
+    const { photos } = await bench.get<JobView>('jobs/sg-03');
+    const photo = photos.find((one) => one.id === 'sg-03.colour')!;
+    const truth = JSON.parse(
+      await readFile(join(bench.room.folder, TRUTH_FOLDER, 'sg-03.colour.json'), 'utf8'),
+    ) as ColourTruth;
+    const file = (await bench.http.get(`/api/photos/${photo.hash}/full`).expect(200)).body as Buffer;
+    const { data, info } = await sharp(file).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+    const picture = { width: info.width, height: info.height, data };
+    const fit = fitCamera(picture, locateCard(picture));
+    for (const { at, lab } of [truth.sheltered, truth.exposed]) {
+      const sample = sampleColour(picture, fit, at, 14);
+      expect(computeDe00(lab, sample.lab)).lessThan(1.5);
+    }
+    await bench.clear();
+  });
+});
