@@ -160,6 +160,8 @@ export {
   selectOptics,
   surfaceOf,
 } from './colour/paintOptics.ts';
+export { coverGrounds } from './colour/coverGrounds.ts';
+export { PROPOSAL_KINDS, proposeRecipes } from './colour/match/proposeRecipes.ts';
 export { rankPots } from './colour/rankPots.ts';
 export { reconstructFromLab } from './colour/smoothReflectance.ts';
 export { createTrainerRound, lookAtMix, scoreRound, solveRound } from './colour/trainer/matchThePot.ts';
@@ -232,7 +234,7 @@ export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/gui
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
 export type { EyeWord, Step } from './colour/guide/judgeByEye.ts';
 export type { MixState } from './colour/guide/replayMix.ts';
-export type { Surface } from './colour/kubelkaMunk.ts';
+export type { PaintOptics, Surface } from './colour/kubelkaMunk.ts';
 export type { DosedRecipe } from './colour/match/chooseDoses.ts';
 export type { ComboTable } from './colour/match/comboTable.ts';
 export type { Recipe } from './colour/match/findMatch.ts';
@@ -240,6 +242,8 @@ export type { MatchTarget } from './colour/match/polish.ts';
 export type { Shelf, ShelfPaint } from './colour/match/shelfOptics.ts';
 export type { CameraFit } from './colour/photo/fitCamera.ts';
 export type { ColourSample } from './colour/photo/sampleColour.ts';
+export type { CoveredGround } from './colour/coverGrounds.ts';
+export type { Proposal, ProposalKind, ProposalLimits } from './colour/match/proposeRecipes.ts';
 export type { RankedPot } from './colour/rankPots.ts';
 export type { TrainerRound, TrainerScore, TrainerStep } from './colour/trainer/matchThePot.ts';
 export type { DryingShift, WetDryPair } from './colour/wetToDry.ts';

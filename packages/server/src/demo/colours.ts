@@ -18,7 +18,7 @@ interface MixNote {
 
 const MIXES: readonly MixNote[] = [
   {
-    ...{ id: 'mix-slate', jobId: 'sg-07', name: 'Slate blue, first try', daysAgo: 9 },
+    ...{ id: 'mix-slate', jobId: 'sg-07', name: 'Trolley slate, first try', daysAgo: 9 },
     rounds: [
       [
         ['paint-marlstone-bright-white', 0.5],
@@ -32,7 +32,7 @@ const MIXES: readonly MixNote[] = [
     ],
   },
   {
-    ...{ id: 'mix-sand', jobId: 'sg-06', name: 'Warm grey for chassis', daysAgo: 16 },
+    ...{ id: 'mix-sand', jobId: 'sg-06', name: 'Warm chassis grey', daysAgo: 16 },
     rounds: [
       [
         ['paint-marlstone-dock-grey', 1.2],

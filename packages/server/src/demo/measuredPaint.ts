@@ -36,7 +36,10 @@ const WHITE = inventPaint(WHITE_HEX, WHITE_S, 1, 0);
 export function measurePaint(hex: string, seed: number): OpticsRecord {
   if (hex === WHITE_HEX) return { k: [...WHITE.k], s: [...WHITE.s], basis: 'drawdowns' };
   const random = createSeededRandom(seed);
-  const truth = inventPaint(hex, 40 + 50 * random(), 0.6 * 4 ** random(), 0.4 * (random() - 0.5));
+  // Pale paints scatter, deep ones mostly absorb.
+  const [light] = convertHexToLab(hex);
+  const scatter = (12 + 100 * (light / 100) ** 2) * (0.7 + 0.6 * random());
+  const truth = inventPaint(hex, scatter, 0.7 * 2 ** random(), 0.4 * (random() - 0.5));
   const drawdowns = SHARES.map((share) => {
     const film = mixOptics([truth, WHITE], [share, 1 - share]);
     const measured = predictMix([film], [1], SURFACE).map((one) => one + NOISE * (2 * random() - 1));

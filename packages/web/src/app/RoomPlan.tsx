@@ -4,9 +4,10 @@ import { Link } from 'react-router';
 const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
   ['/', 'Bench', 'All models in work'],
   ['/catalogue', 'Catalogue', 'Castings and variants'],
+  ['/shelf', 'Shelf', 'Pots, closest first'],
   ['/workshop', 'Workshop', 'Tools, baths, oven'],
   ['/house', 'House style', 'What holds for every job'],
-  ['/practice', 'Practice', 'Read the casting'],
+  ['/practice', 'Practice', 'Read the casting, match the pot'],
   ['/safe', 'Safe', 'Save everything, restore'],
 ];
 

@@ -20,7 +20,10 @@ export function TopLine({ theme, onTheme, onFind, onKeys }: TopLineProps) {
   const { data: health } = useGetHealthQuery();
   const name = health?.benchName ?? 'Sardonyx';
   return (
-    <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-strong-line bg-sheet px-4 py-1">
+    <header
+      data-frame
+      className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-strong-line bg-sheet px-4 py-1"
+    >
       <Link to="/" aria-label="To the bench">
         <img src="/mark.svg" alt="" width={30} height={30} />
       </Link>

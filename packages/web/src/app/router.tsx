@@ -21,6 +21,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/photos/index.ts').then((module) => module.PhotoPage)),
       },
       {
+        path: 'jobs/:jobId/colour/:act?',
+        lazy: lazyPage(() => import('../features/colour/index.ts').then((module) => module.ColourPage)),
+      },
+      {
         path: 'jobs/:jobId/:station?',
         lazy: lazyPage(() => import('../features/job/index.ts').then((module) => module.JobPage)),
       },
@@ -44,6 +48,14 @@ export const router = createBrowserRouter([
       {
         path: 'practice',
         lazy: lazyPage(() => import('../features/practice/index.ts').then((module) => module.PracticePage)),
+      },
+      {
+        path: 'practice/match-the-pot',
+        lazy: lazyPage(() => import('../features/colour/index.ts').then((module) => module.MatchThePotPage)),
+      },
+      {
+        path: 'shelf',
+        lazy: lazyPage(() => import('../features/shelf/index.ts').then((module) => module.ShelfPage)),
       },
       { path: 'safe', lazy: lazyPage(() => import('../features/keepsake/index.ts').then((module) => module.SafePage)) },
       { path: '*', element: <Nowhere /> },

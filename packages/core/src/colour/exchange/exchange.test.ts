@@ -91,9 +91,12 @@ describe('the shelf as CSV', () => {
     expect(problems).deep.equal([]);
     expect(lines).deep.equal([
       {
-        ...{ line: 2, brandLine: 'Test', name: 'Red, deep', kind: 'colour', binder: 'enamel', gloss: 'gloss' },
-        ...{ colourHex: '#b0302a', leftMl: 7.25, place: 'Shelf 1', openedOn: '2026-03-01' },
-        ...{ pricePerMl: 0.3, densityGPerMl: 1.1, dropMl: 0.025 },
+        lineNumber: 2,
+        product: {
+          ...{ line: 'Test', name: 'Red, deep', kind: 'colour', binder: 'enamel', gloss: 'gloss' },
+          ...{ colourHex: '#b0302a', pricePerMl: 0.3, densityGPerMl: 1.1, dropMl: 0.025 },
+        },
+        pot: { leftMl: 7.25, place: 'Shelf 1', openedOn: '2026-03-01' },
       },
     ]);
   });
@@ -103,7 +106,8 @@ describe('the shelf as CSV', () => {
       'name;line;gloss;kind;binder;colour;left_ml\nRed;Test;matt;colour;acrylic;#AA2200;5\n',
     );
     expect(problems).deep.equal([]);
-    expect(lines[0]).deep.include({ colourHex: '#aa2200', densityGPerMl: 1.15, openedOn: null, place: '' });
+    expect(lines[0]!.product).deep.include({ colourHex: '#aa2200', densityGPerMl: 1.15 });
+    expect(lines[0]!.pot).deep.equal({ leftMl: 5, openedOn: null, place: '' });
   });
 
   it('tells every wrong cell by line and column, and keeps the lines that are right', () => {
@@ -116,7 +120,7 @@ describe('the shelf as CSV', () => {
         'Test,good,colour,enamel,gloss,#112233,4,2026-13-45',
       ].join('\n'),
     );
-    expect(lines.map((one) => one.name)).deep.equal(['Good']);
+    expect(lines.map((one) => one.product.name)).deep.equal(['Good']);
     expect(problems.map(({ line, column }) => `${line} ${column}`)).have.members([
       ...['3 kind', '3 gloss', '3 colour', '3 left_ml', '3 opened_on', '4 name', '4 opened_on'],
     ]);

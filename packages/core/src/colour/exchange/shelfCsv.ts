@@ -1,21 +1,14 @@
 import Papa from 'papaparse';
-import { FINISHES, type Finish, type PaintPot, type PaintProduct } from '../../model/work.ts';
+import { FINISHES, type PaintPot, type PaintProduct } from '../../model/work.ts';
 
 /** One pot as it stands in the file. */
 export interface ShelfLine {
-  readonly line: number;
-  readonly brandLine: string;
-  readonly name: string;
-  readonly kind: PaintProduct['kind'];
-  readonly binder: PaintProduct['binder'];
-  readonly gloss: Finish;
-  readonly colourHex: string;
-  readonly leftMl: number;
-  readonly place: string;
-  readonly openedOn: string | null;
-  readonly pricePerMl: number;
-  readonly densityGPerMl: number;
-  readonly dropMl: number;
+  readonly lineNumber: number;
+  readonly product: Pick<
+    PaintProduct,
+    'line' | 'name' | 'kind' | 'binder' | 'gloss' | 'colourHex' | 'pricePerMl' | 'densityGPerMl' | 'dropMl'
+  >;
+  readonly pot: Pick<PaintPot, 'leftMl' | 'place' | 'openedOn'>;
 }
 
 export interface ShelfProblem {
@@ -89,19 +82,23 @@ export function readShelfCsv(text: string): { lines: ShelfLine[]; problems: Shel
     if (seen.has(key)) fault('name', `The same pot stands in line ${seen.get(key)} already.`);
     seen.set(key, line);
     const one: ShelfLine = {
-      line,
-      brandLine: cell('line'),
-      name: cell('name'),
-      kind: oneOf('kind', KINDS),
-      binder: oneOf('binder', BINDERS),
-      gloss: oneOf('gloss', FINISHES),
-      colourHex: cell('colour').toLowerCase(),
-      leftMl: number('left_ml', 0, 5000),
-      place: cell('place').slice(0, 80),
-      openedOn: cell('opened_on') || null,
-      pricePerMl: number('price_per_ml', 0, 1000, USUAL.price_per_ml),
-      densityGPerMl: number('density_g_per_ml', 0.5, 5, USUAL.density_g_per_ml),
-      dropMl: number('drop_ml', 0.005, 0.2, USUAL.drop_ml),
+      lineNumber: line,
+      product: {
+        line: cell('line'),
+        name: cell('name'),
+        kind: oneOf('kind', KINDS),
+        binder: oneOf('binder', BINDERS),
+        gloss: oneOf('gloss', FINISHES),
+        colourHex: cell('colour').toLowerCase(),
+        pricePerMl: number('price_per_ml', 0, 1000, USUAL.price_per_ml),
+        densityGPerMl: number('density_g_per_ml', 0.5, 5, USUAL.density_g_per_ml),
+        dropMl: number('drop_ml', 0.005, 0.2, USUAL.drop_ml),
+      },
+      pot: {
+        leftMl: number('left_ml', 0, 5000),
+        place: cell('place').slice(0, 80),
+        openedOn: cell('opened_on') || null,
+      },
     };
     return problems.length === before ? [one] : [];
   });

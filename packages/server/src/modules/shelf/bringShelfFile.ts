@@ -22,25 +22,16 @@ export async function bringShelfFile(manager: EntityManager, file: ShelfFile): P
 async function bringPots(manager: EntityManager, text: string): Promise<ShelfReport> {
   const { lines, problems } = readShelfCsv(text);
   let [added, changed] = [0, 0];
-  for (const { line: _, brandLine, leftMl, place, openedOn, ...fields } of lines) {
-    const known = await manager.findOneBy(PaintProductRow, { line: brandLine, name: fields.name });
-    if (!known) {
-      const product = manager.create(PaintProductRow, createProduct({ ...fields, line: brandLine }));
-      await manager.insert(PaintProductRow, product);
-      await manager.insert(PaintPotRow, {
-        ...{ id: randomUUID(), version: 1, productId: product.id, leftMl, place, openedOn },
-      });
-      added++;
-      continue;
-    }
-    await manager.update(PaintProductRow, { id: known.id }, { ...fields, version: known.version + 1 });
-    const pot = await manager.findOneBy(PaintPotRow, { productId: known.id });
-    if (pot) await manager.update(PaintPotRow, { id: pot.id }, { leftMl, place, openedOn, version: pot.version + 1 });
-    else
-      await manager.insert(PaintPotRow, {
-        ...{ id: randomUUID(), version: 1, productId: known.id, leftMl, place, openedOn },
-      });
-    changed++;
+  for (const { product: fields, pot } of lines) {
+    const known = await manager.findOneBy(PaintProductRow, { line: fields.line, name: fields.name });
+    const own = known && (await manager.findOneBy(PaintPotRow, { productId: known.id }));
+    const product = known ?? manager.create(PaintProductRow, createProduct(fields));
+    if (known) await manager.update(PaintProductRow, { id: known.id }, { ...fields, version: known.version + 1 });
+    else await manager.insert(PaintProductRow, product);
+    if (own) await manager.update(PaintPotRow, { id: own.id }, { ...pot, version: own.version + 1 });
+    else await manager.insert(PaintPotRow, { id: randomUUID(), version: 1, productId: product.id, ...pot });
+    if (known) changed++;
+    else added++;
   }
   return {
     ...{ added, changed },

@@ -18,7 +18,7 @@ export function ClockShelf() {
   const running = timers.filter((timer) => Date.parse(timer.endsAt) > nowMs);
   useBell(due.length > 0);
   return (
-    <aside aria-label="Clock shelf" className="border-t border-strong-line bg-sheet">
+    <aside aria-label="Clock shelf" data-frame className="border-t border-strong-line bg-sheet">
       {due.map((timer) => (
         <DueClock key={timer.id} timer={timer} jobNumber={jobNumber(timer.jobId)} nowMs={nowMs} />
       ))}

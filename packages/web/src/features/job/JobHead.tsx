@@ -1,4 +1,4 @@
-import { useNavigate, useLocation } from 'react-router';
+import { Link, useNavigate, useLocation } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { formatDay, formatDue } from '../../shared/format.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
@@ -22,6 +22,9 @@ export function JobHead() {
         {job.dueOn && ` · due ${formatDue(job.dueOn, now)}`}
         {job.signedOffAt && ` · signed off ${formatDay(job.signedOffAt)} by ${job.signedOffBy}`}
       </span>
+      <Link className="underline underline-offset-4" to={`/jobs/${job.id}/colour`}>
+        Colours
+      </Link>
       {view.specimens.length > 1 && (
         <label className="flex items-center gap-2">
           Model in hand

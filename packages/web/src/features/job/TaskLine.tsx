@@ -68,6 +68,16 @@ function TaskBody({ task, isReady }: { readonly task: Task; readonly isReady: bo
   return (
     <div className="mt-2 max-w-[46rem] space-y-3 pl-5">
       <p>{task.how}</p>
+      {task.tags.includes('capture colour') && (
+        <Link className="plain-button" to={`/jobs/${view.job.id}/colour/capture`}>
+          Capture it in the colour lab
+        </Link>
+      )}
+      {task.tags.includes('colour') && isOpen && (
+        <Link className="underline underline-offset-4" to={`/jobs/${view.job.id}/colour/match`}>
+          Match or mix it in the colour lab
+        </Link>
+      )}
       {isOpen && takes.length > 0 && (
         <p className="text-note">
           <strong>With:</strong> {takes.join(', ')}.

@@ -1,7 +1,7 @@
 import type { CatalogueEntry } from '@sardonyx/contract';
 import { createPracticeRound, createSeededRandom, pickOne, type PracticeGuess } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useGetCastingQuery, useGetCatalogueQuery, useGetIdentifyCatalogueQuery } from '../../shared/api/api.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
@@ -82,6 +82,9 @@ function Round({ castingId, seed, fit, isFixed, draw }: RoundProps) {
           <button type="button" className="plain-button" onClick={() => draw(isFixed ? castingId : null)}>
             Another specimen
           </button>
+          <Link className="plain-button" to="/practice/match-the-pot">
+            Match the pot instead
+          </Link>
         </div>
       </div>
       <div className="grid gap-6 min-[1100px]:grid-cols-2">

@@ -8,15 +8,18 @@ import { useReading, type LiveState } from './useReading.ts';
 
 /** One instrument: what it reads now, the last minutes as a line, its dial, and where it gets its readings. */
 export function InstrumentPanel({ instrument }: { readonly instrument: Instrument }) {
-  const live = useReading(instrument.id);
+  const isThermometer = instrument.kind !== 'scales' && instrument.kind !== 'spectrophotometer';
+  const live = useReading(isThermometer ? instrument.id : null);
   const isSimulated = instrument.source === 'simulated';
   return (
     <section aria-label={instrument.name} className="border-t border-strong-line py-3">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h3>{instrument.name}</h3>
-        <strong className="figure text-verdict" role="status">
-          {live.celsius === null ? '–' : `${live.celsius.toFixed(1)} °C`}
-        </strong>
+        {isThermometer && (
+          <strong className="figure text-verdict" role="status">
+            {live.celsius === null ? '–' : `${live.celsius.toFixed(1)} °C`}
+          </strong>
+        )}
         {isSimulated && <span className="border border-ink px-2 font-semibold">simulated</span>}
         {live.setC !== null && (
           <span>
@@ -24,6 +27,9 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
           </span>
         )}
       </div>
+      {!isThermometer && (
+        <p className="text-soft-ink">Reads in the colour lab, where its reading belongs to a mix or a part.</p>
+      )}
       {live.fault && <p role="alert">▲ {live.fault}</p>}
       <Trail live={live} name={instrument.name} />
       {isSimulated && instrument.kind === 'oven probe' && <Dial instrument={instrument} setC={live.setC} />}
@@ -40,13 +46,20 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
           <Autosaved kind="instruments" row={instrument} field="url" label="Address on this machine" />
         </div>
         <p className="text-note text-soft-ink">
-          A real one answers a GET with {'{"celsius": 121.5}'}; docs/formats/instrument.md says more. Give the address
-          first, then choose endpoint.
+          A real one answers a GET with {ANSWERS[instrument.kind]}; docs/formats/instrument.md says more. Give the
+          address first, then choose endpoint.
         </p>
       </details>
     </section>
   );
 }
+
+const ANSWERS: Readonly<Record<Instrument['kind'], string>> = {
+  'oven probe': '{"celsius": 121.5}',
+  'bath thermometer': '{"celsius": 21.5}',
+  scales: '{"grams": 1.24}',
+  spectrophotometer: '{"spectrum": [31 numbers], "geometry": "gloss left out"}',
+};
 
 const WIDE = 320;
 const HIGH = 56;

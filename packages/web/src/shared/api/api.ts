@@ -1,17 +1,29 @@
 import type {
+  AddPot,
   BeginPass,
   BenchView,
   CastingView,
   CatalogueView,
+  ColourReading,
+  ColourView,
+  CreateCapture,
   CreateCasting,
   CreateJob,
+  CreateMix,
   FoundPlace,
   Health,
   JobView,
+  KeepMix,
   LogCoat,
+  LogPatch,
+  LogPour,
+  LogWet,
+  MeasureColour,
   HouseView,
   ImportReport,
   RecordStates,
+  ShelfFile,
+  ShelfReport,
   ShelfView,
   SpecimenView,
   StartTimer,
@@ -21,9 +33,13 @@ import type {
 import type {
   Casting,
   CoatingLayer,
+  ColourCapture,
   IdentifyCatalogue,
   Job,
+  Mix,
+  MixStep,
   OvenState,
+  PaintProduct,
   PassResult,
   Photo,
   StripPass,
@@ -77,7 +93,16 @@ export type RowKind =
   | 'tools'
   | 'vessels'
   | 'baths'
-  | 'instruments';
+  | 'instruments'
+  | 'paint-pots'
+  | 'paint-products';
+
+/** What may be added to a mixing's log, and where it goes. */
+export type MixLogLine =
+  | { readonly path: 'pours'; readonly body: LogPour }
+  | { readonly path: 'patches'; readonly body: LogPatch }
+  | { readonly path: 'wet'; readonly body: LogWet }
+  | { readonly path: 'undo'; readonly body: { readonly stepId: string; readonly who: string } };
 
 export interface Row {
   readonly id: string;
@@ -92,6 +117,7 @@ const WORKSHOP_KINDS: readonly RowKind[] = ['tools', 'vessels', 'baths', 'instru
 function tagsOf(_result: unknown, _error: unknown, { kind }: { readonly kind: RowKind }) {
   if (kind === 'house-style' || kind === 'histories' || kind === 'house-choices')
     return ['House', 'Job', 'Bench'] as const;
+  if (kind === 'paint-pots' || kind === 'paint-products') return ['Shelf'] as const;
   if (WORKSHOP_KINDS.includes(kind)) return ['Workshop'] as const;
   if (CATALOGUE_KINDS.includes(kind)) return ['Catalogue', 'Bench', 'Job'] as const;
   return kind === 'observations' ? (['Bench', 'Job', 'Catalogue'] as const) : (['Bench', 'Job'] as const);
@@ -99,7 +125,7 @@ function tagsOf(_result: unknown, _error: unknown, { kind }: { readonly kind: Ro
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House', 'Workshop'],
+  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House', 'Workshop', 'Colour'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -107,6 +133,7 @@ export const api = createApi({
     getBench: build.query<BenchView, void>({ query: () => 'bench', providesTags: ['Bench'] }),
     getJob: build.query<JobView, string>({ query: (id) => `jobs/${id}`, providesTags: ['Job'] }),
     getShelf: build.query<ShelfView, void>({ query: () => 'shelf', providesTags: ['Shelf'] }),
+    getColour: build.query<ColourView, string>({ query: (jobId) => `jobs/${jobId}/colour`, providesTags: ['Colour'] }),
     getCatalogue: build.query<CatalogueView, void>({ query: () => 'castings', providesTags: ['Catalogue'] }),
     getCasting: build.query<CastingView, string>({ query: (id) => `castings/${id}`, providesTags: ['Catalogue'] }),
     getSpecimen: build.query<SpecimenView, string>({ query: (id) => `specimens/${id}`, providesTags: ['Job'] }),
@@ -152,6 +179,45 @@ export const api = createApi({
     turnDial: build.mutation<OvenState, { id: string; setC: number | null }>({
       query: ({ id, setC }) => ({ url: `instruments/${id}/dial`, method: 'POST', body: { setC } }),
     }),
+    addCapture: build.mutation<ColourCapture, CreateCapture>({
+      query: (body) => ({ url: 'captures', method: 'POST', body }),
+      invalidatesTags: ['Colour'],
+    }),
+    startMix: build.mutation<Mix, CreateMix>({
+      query: (body) => ({ url: 'mixes', method: 'POST', body }),
+      invalidatesTags: ['Colour'],
+    }),
+    /** One line more in a mixing's log. */
+    logMixStep: build.mutation<MixStep, { mixId: string } & MixLogLine>({
+      query: ({ mixId, path, body }) => ({ url: `mixes/${mixId}/${path}`, method: 'POST', body }),
+      invalidatesTags: ['Colour', 'Shelf'],
+    }),
+    keepMix: build.mutation<Mix, { mixId: string; body: KeepMix }>({
+      query: ({ mixId, body }) => ({ url: `mixes/${mixId}/keep`, method: 'POST', body }),
+      invalidatesTags: ['Colour', 'Shelf', 'Job', 'Bench'],
+    }),
+    giveUpMix: build.mutation<Mix, string>({
+      query: (mixId) => ({ url: `mixes/${mixId}/give-up`, method: 'POST' }),
+      invalidatesTags: ['Colour'],
+    }),
+    addPot: build.mutation<PaintProduct, AddPot>({
+      query: (body) => ({ url: 'shelf/pots', method: 'POST', body }),
+      invalidatesTags: ['Shelf'],
+    }),
+    bringShelfFile: build.mutation<ShelfReport, ShelfFile>({
+      query: (body) => ({ url: 'shelf/files', method: 'POST', body }),
+      invalidatesTags: ['Shelf'],
+    }),
+    calibrate: build.mutation<{ calibratedAt: string }, string>({
+      query: (id) => ({ url: `instruments/${id}/calibrate`, method: 'POST' }),
+    }),
+    measureColour: build.mutation<ColourReading, { instrumentId: string; body: MeasureColour }>({
+      query: ({ instrumentId, body }) => ({ url: `instruments/${instrumentId}/measure`, method: 'POST', body }),
+    }),
+    tareScales: build.mutation<null, string>({ query: (id) => ({ url: `instruments/${id}/tare`, method: 'POST' }) }),
+    pourOnScales: build.mutation<null, { id: string; grams: number }>({
+      query: ({ id, grams }) => ({ url: `instruments/${id}/pour`, method: 'POST', body: { grams } }),
+    }),
     logCoat: build.mutation<CoatingLayer, LogCoat>({
       query: (body) => ({ url: 'coats', method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
@@ -179,7 +245,7 @@ export const api = createApi({
         body,
         headers: { 'content-type': 'application/zip' },
       }),
-      invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'Workshop', 'House'],
+      invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'Workshop', 'House', 'Colour'],
     }),
     recordStates: build.mutation<null, RecordStates & { readonly variantId: string }>({
       query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
@@ -228,6 +294,18 @@ export const {
   useGetBenchQuery,
   useGetJobQuery,
   useGetShelfQuery,
+  useGetColourQuery,
+  useAddCaptureMutation,
+  useStartMixMutation,
+  useLogMixStepMutation,
+  useKeepMixMutation,
+  useGiveUpMixMutation,
+  useAddPotMutation,
+  useBringShelfFileMutation,
+  useCalibrateMutation,
+  useMeasureColourMutation,
+  useTareScalesMutation,
+  usePourOnScalesMutation,
   useGetCatalogueQuery,
   useGetCastingQuery,
   useGetTimersQuery,

@@ -1,8 +1,18 @@
-import type { ControlPoint, PhotoControl, Point, Region } from '@sardonyx/core';
+import type { CameraFit, ColourSample, ControlPoint, PhotoControl, Point, Region } from '@sardonyx/core';
 
 /** What the page asks of the worker. Pictures are named by their address; the worker fetches and keeps the last one. */
 export type PhotoRequest =
   | { readonly id: number; readonly kind: 'find card'; readonly url: string; readonly corners: readonly Point[] }
+  /** Fits the colour card; where corners is null it is looked for. */
+  | { readonly id: number; readonly kind: 'fit card'; readonly url: string; readonly corners: readonly Point[] | null }
+  | {
+      readonly id: number;
+      readonly kind: 'sample';
+      readonly url: string;
+      readonly fit: CameraFit;
+      readonly point: Point;
+      readonly radiusPx: number;
+    }
   | { readonly id: number; readonly kind: 'snap'; readonly url: string; readonly point: Point }
   | {
       readonly id: number;
@@ -19,9 +29,17 @@ export interface FlatPicture {
   readonly region: Region;
 }
 
+/** The colour card as it was found in a picture. */
+export interface FittedCard {
+  readonly fit: CameraFit;
+  readonly dots: readonly Point[];
+}
+
 export type PhotoAnswer =
   | { readonly id: number; readonly kind: 'progress'; readonly share: number }
   | { readonly id: number; readonly kind: 'card'; readonly points: readonly ControlPoint[] }
+  | ({ readonly id: number; readonly kind: 'fitted' } & FittedCard)
+  | { readonly id: number; readonly kind: 'sampled'; readonly sample: ColourSample }
   | { readonly id: number; readonly kind: 'snapped'; readonly point: Point | null }
   | ({ readonly id: number; readonly kind: 'flat' } & FlatPicture)
   | { readonly id: number; readonly kind: 'problem'; readonly message: string };

@@ -1,6 +1,6 @@
-import type { ControlPoint, PhotoControl, Point } from '@sardonyx/core';
+import type { CameraFit, ColourSample, ControlPoint, PhotoControl, Point } from '@sardonyx/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { FlatPicture, PhotoAnswer, PhotoRequest } from './protocol.ts';
+import type { FittedCard, FlatPicture, PhotoAnswer, PhotoRequest } from './protocol.ts';
 
 /** Pixels of a straightened picture: what a camera of today takes. */
 const MOST_PIXELS = 12_000_000;
@@ -16,6 +16,9 @@ export interface PhotoWorker {
   readonly findCard: (url: string, corners: readonly Point[]) => Promise<readonly ControlPoint[]>;
   /** The nearest edge; null where there is none. */
   readonly snap: (url: string, point: Point) => Promise<Point | null>;
+  /** The colour card in a picture: found by itself, or from its corners. */
+  readonly fitCard: (url: string, corners: readonly Point[] | null) => Promise<FittedCard>;
+  readonly sample: (url: string, fit: CameraFit, point: Point, radiusPx: number) => Promise<ColourSample>;
   readonly straighten: (url: string, control: PhotoControl) => Promise<FlatPicture>;
   /** Ends what runs; its promise fails with "Ended.". */
   readonly cancel: () => void;
@@ -65,6 +68,16 @@ export function usePhotoWorker(): PhotoWorker {
       snap: async (url, point) => {
         const answer = await ask({ kind: 'snap', url, point });
         return answer.kind === 'snapped' ? answer.point : null;
+      },
+      fitCard: async (url, corners) => {
+        const answer = await ask({ kind: 'fit card', url, corners });
+        if (answer.kind !== 'fitted') throw new Error('The worker answered something else.');
+        return answer;
+      },
+      sample: async (url, fit, point, radiusPx) => {
+        const answer = await ask({ kind: 'sample', url, fit, point, radiusPx });
+        if (answer.kind !== 'sampled') throw new Error('The worker answered something else.');
+        return answer.sample;
       },
       straighten: async (url, control) => {
         const answer = await ask({ kind: 'straighten', url, control, mostPixels: MOST_PIXELS });

@@ -1,10 +1,13 @@
 import {
   findCard,
   findRegion,
+  fitCamera,
   invertHomography,
+  locateCard,
   preparePlane,
   rectifyPicture,
   refineEdge,
+  sampleColour,
   solveHomography,
   type PhotoControl,
   type Picture,
@@ -23,6 +26,15 @@ async function answer(request: PhotoRequest): Promise<void> {
   const picture = await readPicture(request.url);
   if (request.kind === 'find card')
     return post({ id: request.id, kind: 'card', points: findCard(picture, request.corners) });
+  if (request.kind === 'fit card') {
+    const control = request.corners ? findCard(picture, request.corners) : locateCard(picture);
+    const dots = control.map(({ pixel }) => pixel);
+    return post({ id: request.id, kind: 'fitted', fit: fitCamera(picture, control), dots });
+  }
+  if (request.kind === 'sample') {
+    const { fit, point, radiusPx } = request;
+    return post({ id: request.id, kind: 'sampled', sample: sampleColour(picture, fit, point, radiusPx) });
+  }
   if (request.kind === 'snap')
     return post({ id: request.id, kind: 'snapped', point: refineEdge(picture, request.point) });
   const { flat, region } = straighten(picture, request.control, request.mostPixels, (share) =>

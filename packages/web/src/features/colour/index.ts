@@ -1,0 +1,4 @@
+export { ColourPage } from './ColourPage.tsx';
+export { MatchThePotPage } from './trainer/MatchThePotPage.tsx';
+export { Swatch } from './swatch/Swatch.tsx';
+export { useNeutral } from './swatch/useNeutral.ts';

@@ -1,0 +1,266 @@
+import { DOSINGS, estimateGloss, type Dosing, type MixWay, type Proposal, type ProposalKind } from '@sardonyx/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useStartMixMutation } from '../../../shared/api/api.ts';
+import { readAppError } from '../../../shared/api/appError.ts';
+import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
+import { formatLabSpread, formatMl } from '../swatch/formatColour.ts';
+import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
+import { useColourWorker } from '../worker/useColourWorker.ts';
+import { DropLine } from './DropLine.tsx';
+import { NearestPots } from './NearestPots.tsx';
+import { OverPrimers } from './OverPrimers.tsx';
+import { ProposalList } from './ProposalList.tsx';
+import { usePots } from './usePots.ts';
+import { useProposals } from './useProposals.ts';
+import { useTarget, type WantedColour } from './useTarget.ts';
+
+/** A drop of the usual dropper, ml (planning estimate). */
+const DROP_ML = 0.05;
+const WEIGHT_A = 0.3;
+const TOLERANCE = 1;
+
+/** From a captured colour to a recipe in whole doses. */
+export function MatchAct() {
+  const target = useTarget();
+  const { view } = useColourBench();
+  if (!target)
+    return (
+      <EmptyNote title="No colour to match yet.">
+        <Link className="underline" to={`/jobs/${view.job.id}/colour/capture`}>
+          Capture the old colour first
+        </Link>
+        : a recipe needs something to aim at.
+      </EmptyNote>
+    );
+  return <Match key={target.capture.id} target={target} />;
+}
+
+function Match({ target }: { readonly target: WantedColour }) {
+  const { shelf, isClosed } = useColourBench();
+  const worker = useColourWorker();
+  const pots = usePots(target.geometry);
+  const [needMl, setNeedMl] = useState('2');
+  const [dosing, setDosing] = useState<Dosing>('scales');
+  const [mostPaints, setMostPaints] = useState(4);
+  const [kind, setKind] = useState<ProposalKind>('best');
+  const [light, setLight] = useState<'D65' | 'A'>('D65');
+  const need = Number(needMl.replace(',', '.'));
+  const doseMl = dosing === 'scales' ? 0.01 : DROP_ML;
+  const isRight = need >= 0.2 && need <= 200;
+  const wish = useMemo(
+    () =>
+      isRight
+        ? {
+            target: { d65: target.lab, a: target.labA, weightA: WEIGHT_A },
+            ...{ totalDoses: Math.round(need / doseMl), doseMl, mostPaints },
+          }
+        : null,
+    [target, need, doseMl, mostPaints, isRight],
+  );
+  const leftoverIds = shelf.products.filter((product) => product.recipe).map((product) => product.id);
+  const { proposals, problem } = useProposals(worker, pots, leftoverIds, wish);
+  const chosen = proposals?.find((one) => one.kind === kind) ?? proposals?.[0] ?? null;
+  const [wanted, mixed] = light === 'D65' ? [target.lab, chosen?.lab] : [target.labA, chosen?.labA];
+  return (
+    <div className="flex flex-col gap-8 min-[1100px]:grid min-[1100px]:grid-cols-2">
+      <div className="min-w-0 space-y-4">
+        <MeetingSwatches target={wanted} mix={mixed ?? null} />
+        <fieldset className="flex flex-wrap gap-x-5">
+          <legend className="sr-only">Light</legend>
+          {(['D65', 'A'] as const).map((one) => (
+            <label key={one} className="inline-flex min-h-9 items-center gap-2">
+              <input type="radio" name="light" checked={light === one} onChange={() => setLight(one)} />
+              {one === 'D65' ? 'by daylight (D65)' : 'by a filament lamp (A)'}
+            </label>
+          ))}
+        </fieldset>
+        <WhichColour target={target} />
+        {chosen && <OverPrimers lines={chosen.lines} geometry={target.geometry} />}
+      </div>
+      <div className="min-w-0 space-y-5">
+        <Answer worker={worker} proposals={proposals} chosen={chosen} problem={problem} dosing={dosing} />
+        {chosen && <DropLine lines={chosen.lines} geometry={target.geometry} />}
+        <div className="flex flex-wrap items-end gap-4">
+          <label>
+            <span className="block text-note">Needed, ml</span>
+            <input
+              style={{ width: '6rem' }}
+              inputMode="decimal"
+              value={needMl}
+              aria-invalid={!isRight}
+              onChange={(event) => setNeedMl(event.target.value)}
+            />
+          </label>
+          <label>
+            <span className="block text-note">Dosed by</span>
+            <select
+              style={{ width: '12rem' }}
+              value={dosing}
+              onChange={(event) => setDosing(event.target.value as Dosing)}
+            >
+              {DOSINGS.map((one) => (
+                <option key={one} value={one}>
+                  {one === 'scales' ? 'scales, 0.01 g' : `drops of ${DROP_ML} ml`}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            <span className="block text-note">At most</span>
+            <select
+              style={{ width: '8rem' }}
+              value={mostPaints}
+              onChange={(event) => setMostPaints(Number(event.target.value))}
+            >
+              {[1, 2, 3, 4, 5].map((one) => (
+                <option key={one} value={one}>
+                  {one} {one === 1 ? 'paint' : 'paints'}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+        {!isRight && <p role="alert">▲ How much is needed: 0.2 to 200 ml.</p>}
+        {proposals && chosen && <ProposalList proposals={proposals} chosen={chosen} onChoose={setKind} />}
+        {chosen && !isClosed && <BeginMixing target={target} chosen={chosen} needMl={need} dosing={dosing} />}
+        <NearestPots target={target.lab} geometry={target.geometry} />
+      </div>
+    </div>
+  );
+}
+
+interface AnswerProps {
+  readonly worker: ReturnType<typeof useColourWorker>;
+  readonly proposals: readonly Proposal[] | null;
+  readonly chosen: Proposal | null;
+  readonly problem: string | null;
+  readonly dosing: Dosing;
+}
+
+/** The sentence first: what to mix and how near it comes; or how far the solver is. */
+function Answer({ worker, proposals, chosen, problem, dosing }: AnswerProps) {
+  const { shelf } = useColourBench();
+  if (problem)
+    return (
+      <p role="status">▲ {problem === 'Ended.' ? 'You ended the search. Change a wish to begin it again.' : problem}</p>
+    );
+  if (!proposals)
+    return (
+      <div role="status" className="flex flex-wrap items-center gap-4">
+        <p className="text-act font-semibold">
+          {worker.progress !== null
+            ? `Working through all mixes of your pots: ${Math.round(100 * worker.progress)} %`
+            : 'Looking for recipes ...'}
+        </p>
+        <button type="button" className="plain-button" onClick={worker.cancel}>
+          End it
+        </button>
+      </div>
+    );
+  if (!chosen)
+    return <p className="text-act font-semibold">No recipe: no pots of one binder hold as much as is needed.</p>;
+  const parts = chosen.lines.map(({ productId, ml, doses }) => {
+    const product = findProduct(shelf, productId);
+    const amount =
+      dosing === 'drops'
+        ? `${doses} ${doses === 1 ? 'drop' : 'drops'}`
+        : `${(ml * (product?.densityGPerMl ?? 1)).toFixed(2)} g`;
+    return `${amount} ${nameOfProduct(shelf, productId)}`;
+  });
+  const gloss = estimateGloss(
+    chosen.lines.map(({ productId, ml }) => ({ finish: findProduct(shelf, productId)?.gloss ?? 'gloss', ml })),
+  );
+  return (
+    <div aria-live="polite">
+      <p className="text-act font-semibold">{parts.join(', ')}.</p>
+      <p>
+        Should come within {chosen.de65.toFixed(1)} dE00 by daylight, {chosen.deA.toFixed(1)} by lamp; pots that are not
+        quite their label may make it ± {chosen.sensitivity.toFixed(1)}, which the first patch will tell. Dries{' '}
+        {gloss.word} (about {Math.round(gloss.units)} ± {Math.round(gloss.sd)} gloss units, planning estimate).
+      </p>
+    </div>
+  );
+}
+
+/** Which of the captured colours is aimed at. */
+function WhichColour({ target }: { readonly target: WantedColour }) {
+  const { colour, parts } = useColourBench();
+  const [, setParams] = useSearchParams();
+  return (
+    <div className="space-y-1">
+      <label className="block">
+        <span className="text-note">Wanted</span>
+        <select
+          value={target.capture.id}
+          onChange={(event) => setParams({ capture: event.target.value }, { replace: true })}
+        >
+          {colour.captures.map((one) => (
+            <option key={one.id} value={one.id}>
+              {parts.find((part) => part.id === one.specimenPartId)?.name}, {one.place}
+              {one.note && `, ${one.note}`} ({one.method})
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="text-note text-soft-ink">
+        <span className="figure">{formatLabSpread(target.lab, target.capture.sd)}</span>, {target.geometry}
+        {!target.capture.spectrum && '; by lamp from the smoothest spectrum of that colour (planning estimate)'}
+      </p>
+    </div>
+  );
+}
+
+const WAYS: readonly (readonly [MixWay, string, string])[] = [
+  ['light end', 'from the light end', 'a dark can always go in, never come out'],
+  ['nearest pot', 'from the nearest pot', 'fewest pours when a pot is close already'],
+];
+
+interface BeginMixingProps {
+  readonly target: WantedColour;
+  readonly chosen: Proposal;
+  readonly needMl: number;
+  readonly dosing: Dosing;
+}
+
+function BeginMixing({ target, chosen, needMl, dosing }: BeginMixingProps) {
+  const { view, shelf, parts } = useColourBench();
+  const navigate = useNavigate();
+  const [start, { error, isLoading }] = useStartMixMutation();
+  const school = [...view.decisions, ...view.houseChoices].find((one) => one.school === 'S9')?.option;
+  const [way, setWay] = useState<MixWay>(
+    school === 'from the nearest shelf colour' || chosen.kind === 'from the nearest pot' ? 'nearest pot' : 'light end',
+  );
+  const part = parts.find((one) => one.id === target.capture.specimenPartId);
+  const begin = async () => {
+    const { data } = await start({
+      ...{ jobId: view.job.id, specimenPartId: part?.id ?? null, captureId: target.capture.id },
+      name: `${part?.name ?? 'Part'}, ${target.capture.place} colour`,
+      target: [...target.lab],
+      targetA: [...target.labA],
+      ...{ geometry: target.geometry, needMl, tolerance: TOLERANCE, dosing, way },
+      recipe: chosen.lines.map(({ productId, ml }) => ({ productId, name: nameOfProduct(shelf, productId), ml })),
+    });
+    if (data) void navigate(`/jobs/${view.job.id}/colour/mix?mix=${data.id}`);
+  };
+  return (
+    <div className="space-y-2">
+      <fieldset className="flex flex-wrap gap-x-6">
+        <legend className="text-note">Begin</legend>
+        {WAYS.map(([one, word, why]) => (
+          <label key={one} className="inline-flex min-h-9 items-center gap-2">
+            <input type="radio" name="begin" checked={way === one} onChange={() => setWay(one)} />
+            <span>
+              {word} <span className="text-note text-soft-ink">{why}</span>
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <button type="button" className="main-button" disabled={isLoading} onClick={() => void begin()}>
+        Mix {formatMl(needMl)} of it
+      </button>
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import type { Proposal, ProposalKind } from '@sardonyx/core';
+import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
+import { formatMl } from '../swatch/formatColour.ts';
+
+const WORDS: Readonly<Record<ProposalKind, string>> = {
+  best: 'Nearest',
+  'fewer paints': 'Fewer paints',
+  cheaper: 'Cheaper',
+  'from the nearest pot': 'From the nearest pot',
+  'leftovers only': 'Leftovers only',
+};
+
+interface ProposalListProps {
+  readonly proposals: readonly Proposal[];
+  readonly chosen: Proposal;
+  readonly onChoose: (kind: ProposalKind) => void;
+}
+
+/** What else could be mixed, each with what it costs and how far it is off; choosing one shows it. */
+export function ProposalList({ proposals, chosen, onChoose }: ProposalListProps) {
+  const { shelf } = useColourBench();
+  return (
+    <fieldset>
+      <legend className="font-semibold">Ways to it</legend>
+      {proposals.map(({ kind, lines, de65, deA, cost }) => (
+        <label key={kind} className="flex min-h-11 items-baseline gap-3 border-b border-hairline py-1.5">
+          <input type="radio" name="way" checked={kind === chosen.kind} onChange={() => onChoose(kind)} />
+          <span className="grow">
+            <strong>{WORDS[kind]}</strong>: {lines.map(({ productId }) => nameOfProduct(shelf, productId)).join(', ')}
+            <span className="block text-note text-soft-ink">{listUsedUp(lines)}</span>
+          </span>
+          <span className="figure shrink-0 text-right text-note">
+            {de65.toFixed(1)} by day, {deA.toFixed(1)} by lamp
+            <span className="block">cost {cost.toFixed(2)}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+
+  /** "uses up Black" where a pot would be all but empty. */
+  function listUsedUp(lines: Proposal['lines']): string {
+    const used = lines.flatMap(({ productId, ml }) => {
+      const left = shelf.pots.filter((pot) => pot.productId === productId).reduce((sum, pot) => sum + pot.leftMl, 0);
+      return left - ml < 0.5 ? [`${nameOfProduct(shelf, productId)} (${formatMl(Math.max(0, left - ml))} left)`] : [];
+    });
+    return used.length ? `uses up ${used.join(', ')}` : '';
+  }
+}

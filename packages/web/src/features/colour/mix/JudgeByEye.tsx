@@ -1,0 +1,125 @@
+import type { MixView } from '@sardonyx/contract';
+import { EYE_WAYS, measureByEye, STEPS, type EyeWord, type Lab } from '@sardonyx/core';
+import { useState } from 'react';
+import { useLogMixStepMutation } from '../../../shared/api/api.ts';
+import { readAppError } from '../../../shared/api/appError.ts';
+import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { useWho } from '../../../shared/ui/useWho.ts';
+import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
+import { useNeutral } from '../swatch/useNeutral.ts';
+
+interface JudgeByEyeProps {
+  readonly mix: MixView;
+  /** As the mix should look now; null where nobody can say. */
+  readonly expected: Lab | null;
+  readonly onDone: () => void;
+}
+
+const NONE: EyeWord = { step: 'none', way: 1 };
+const CHOICES: readonly EyeWord[] = [
+  ...[...STEPS]
+    .slice(1)
+    .reverse()
+    .map((step): EyeWord => ({ step, way: -1 })),
+  NONE,
+  ...STEPS.slice(1).map((step): EyeWord => ({ step, way: 1 })),
+];
+const STEP_WORDS: Readonly<Record<EyeWord['step'], string>> = {
+  none: 'the same',
+  slight: 'slightly',
+  clear: 'clearly',
+  strong: 'strongly',
+};
+const TITLES = ['Light or dark', 'Red or green', 'Yellow or blue'] as const;
+
+/** The dried patch beside the old paint, in words; everything else on the screen has lost its colour. */
+export function JudgeByEye({ mix, expected, onDone }: JudgeByEyeProps) {
+  useNeutral(true);
+  const [who] = useWho();
+  const [words, setWords] = useState<readonly [EyeWord, EyeWord, EyeWord]>([NONE, NONE, NONE]);
+  const [unsure, setUnsure] = useState(20);
+  const [log, { error, isLoading }] = useLogMixStepMutation();
+  const set = (at: number, word: EyeWord) =>
+    setWords(words.map((one, i) => (i === at ? word : one)) as unknown as typeof words);
+  const save = async () => {
+    const [lightness, redGreen, yellowBlue] = words;
+    const { lab, sd } = measureByEye(mix.target, { lightness, redGreen, yellowBlue }, unsure / 100);
+    const { data } = await log({
+      mixId: mix.id,
+      path: 'patches',
+      body: {
+        ...{ lab: [...lab] as [number, number, number], sd: [...sd] as [number, number, number], how: 'by eye', who },
+        words: [{ ...lightness }, { ...redGreen }, { ...yellowBlue }],
+      },
+    });
+    if (data) onDone();
+  };
+  return (
+    <section aria-label="Judge by eye" className="space-y-4">
+      <p className="text-act font-semibold">Hold the dry patch to the old paint. Against it, the patch is ...</p>
+      <div className="grid gap-8 min-[1100px]:grid-cols-2">
+        <MeetingSwatches
+          target={mix.target}
+          mix={expected}
+          targetWord="wanted, as captured"
+          mixWord="as the mix should look now"
+        />
+        <div className="space-y-4">
+          {TITLES.map((title, at) => (
+            <fieldset key={title}>
+              <legend className="font-semibold">{title}</legend>
+              <div className="flex flex-wrap gap-1">
+                {CHOICES.map((word) => {
+                  const { more, less } = EYE_WAYS[at]!;
+                  const said =
+                    word.step === 'none' ? 'the same' : `${STEP_WORDS[word.step]} ${word.way > 0 ? more : less}`;
+                  const isOn = words[at]!.step === word.step && (word.step === 'none' || words[at]!.way === word.way);
+                  return (
+                    <label
+                      key={said}
+                      className={`flex min-h-12 w-[4.9rem] items-center justify-center border px-1 text-center text-note ${isOn ? 'border-ink bg-ink font-semibold text-sheet' : 'border-strong-line'}`}
+                    >
+                      <input
+                        type="radio"
+                        name={title}
+                        className="sr-only"
+                        checked={isOn}
+                        onChange={() => set(at, word)}
+                      />
+                      {said}
+                    </label>
+                  );
+                })}
+              </div>
+            </fieldset>
+          ))}
+          <label className="block max-w-md">
+            <span className="flex justify-between text-note">
+              <span>sure</span>
+              <span>unsure</span>
+            </span>
+            <input
+              type="range"
+              min={0}
+              max={100}
+              step={10}
+              value={unsure}
+              aria-label="How unsure"
+              style={{ width: '100%' }}
+              onChange={(event) => setUnsure(Number(event.target.value))}
+            />
+          </label>
+          <div className="flex flex-wrap gap-3">
+            <button type="button" className="main-button min-h-16!" disabled={isLoading} onClick={() => void save()}>
+              That is how it looks
+            </button>
+            <button type="button" className="plain-button min-h-16!" onClick={onDone}>
+              Not yet
+            </button>
+          </div>
+          {error !== undefined && <ErrorNote error={readAppError(error)} />}
+        </div>
+      </div>
+    </section>
+  );
+}

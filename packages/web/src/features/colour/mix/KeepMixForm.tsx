@@ -1,0 +1,78 @@
+import type { MixView } from '@sardonyx/contract';
+import { useState } from 'react';
+import { useGiveUpMixMutation, useKeepMixMutation } from '../../../shared/api/api.ts';
+import { readAppError } from '../../../shared/api/appError.ts';
+import { AskTwice } from '../../../shared/ui/AskTwice.tsx';
+import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { useWho } from '../../../shared/ui/useWho.ts';
+import { useColourBench } from '../ColourContext.tsx';
+
+/** The end of a mixing: a pot with its recipe, planned on the part; or given up. */
+export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly isGood: boolean }) {
+  const { view, parts } = useColourBench();
+  const [who] = useWho();
+  const [keep, { error, isLoading }] = useKeepMixMutation();
+  const [giveUp, { error: giveUpError }] = useGiveUpMixMutation();
+  const areas = view.specimens
+    .flatMap((specimen) => specimen.areas)
+    .map((area) => ({ ...area, partName: parts.find((part) => part.id === area.specimenPartId)?.name ?? '' }));
+  const own = areas.find((area) => area.specimenPartId === mix.specimenPartId && area.kind === 'outside');
+  const [name, setName] = useState(mix.name);
+  const [place, setPlace] = useState('Shelf 2, jars');
+  const [areaId, setAreaId] = useState(own?.id ?? '');
+  const save = () => void keep({ mixId: mix.id, body: { name, place, areaId: areaId || null, who } });
+  return (
+    <section aria-label="Keep it" className="space-y-3 border-t border-hairline pt-3">
+      <h3>Keep it</h3>
+      <div className="flex flex-wrap items-end gap-3">
+        <label>
+          <span className="block text-note">Name of the pot</span>
+          <input
+            style={{ width: '16rem' }}
+            value={name}
+            maxLength={60}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <label>
+          <span className="block text-note">Where it stands</span>
+          <input
+            style={{ width: '11rem' }}
+            value={place}
+            maxLength={80}
+            onChange={(event) => setPlace(event.target.value)}
+          />
+        </label>
+        <label>
+          <span className="block text-note">Planned for</span>
+          <select style={{ width: '14rem' }} value={areaId} onChange={(event) => setAreaId(event.target.value)}>
+            <option value="">nothing yet</option>
+            {areas.map((area) => (
+              <option key={area.id} value={area.id}>
+                {area.partName}, {area.name || area.kind}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <div className="flex flex-wrap items-center gap-4">
+        <button
+          type="button"
+          className={isGood ? 'main-button min-h-16!' : 'plain-button'}
+          disabled={isLoading || name.trim() === ''}
+          onClick={save}
+        >
+          Keep it as a pot
+        </button>
+        <AskTwice
+          offer="Throw the mix away"
+          warning="What was poured stays out of its pots; the log stays too."
+          act="Throw it away"
+          onAct={() => void giveUp(mix.id)}
+        />
+      </div>
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+      {giveUpError !== undefined && <ErrorNote error={readAppError(giveUpError)} />}
+    </section>
+  );
+}

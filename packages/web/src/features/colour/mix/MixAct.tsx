@@ -1,0 +1,207 @@
+import type { MixView } from '@sardonyx/contract';
+import {
+  computeLab,
+  firstMl,
+  mixOptics,
+  predictMix,
+  selectOptics,
+  surfaceOf,
+  type MixState,
+  type RoundAdvice,
+} from '@sardonyx/core';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { EmptyNote } from '../../../shared/ui/Notice.tsx';
+import { findProduct, nameOfProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';
+import { formatMl } from '../swatch/formatColour.ts';
+import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
+import { useColourWorker } from '../worker/useColourWorker.ts';
+import { JudgeByEye } from './JudgeByEye.tsx';
+import { KeepMixForm } from './KeepMixForm.tsx';
+import { LightLadder } from './LightLadder.tsx';
+import { MixLog } from './MixLog.tsx';
+import { PatchPanel } from './PatchPanel.tsx';
+import { Paths } from './Paths.tsx';
+import { PotRow } from './PotRow.tsx';
+import { PourPanel } from './PourPanel.tsx';
+import { useAdvice } from './useAdvice.ts';
+
+/** The mixing under way, and those that are done. */
+export function MixAct() {
+  const { colour, view } = useColourBench();
+  const [params, setParams] = useSearchParams();
+  const { mixes } = colour;
+  const mix =
+    mixes.find((one) => one.id === params.get('mix')) ?? mixes.findLast((one) => !one.endedAt) ?? mixes.at(-1);
+  if (!mix)
+    return (
+      <EmptyNote title="Nothing is being mixed.">
+        <Link className="underline" to={`/jobs/${view.job.id}/colour/match`}>
+          Choose a recipe under Match
+        </Link>
+        ; the first pour comes from there.
+      </EmptyNote>
+    );
+  return (
+    <>
+      {mixes.length > 1 && (
+        <label className="block max-w-sm">
+          <span className="text-note">Mix</span>
+          <select value={mix.id} onChange={(event) => setParams({ mix: event.target.value }, { replace: true })}>
+            {mixes.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}, {one.startedAt.slice(0, 10)}
+                {one.endedAt ? (one.productId ? ' (kept)' : ' (given up)') : ''}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <Mixing key={mix.id} mix={mix} />
+    </>
+  );
+}
+
+function Mixing({ mix }: { readonly mix: MixView }) {
+  const bench = useColourBench();
+  const worker = useColourWorker();
+  const { advice, problem, state, doseMl } = useAdvice(worker, mix);
+  const [isJudging, setJudging] = useState(false);
+  const expected = predictNow(bench, mix, state, advice);
+  const last = state.patches.at(-1);
+  if (isJudging) return <JudgeByEye mix={mix} expected={expected} onDone={() => setJudging(false)} />;
+  const isOver = mix.endedAt !== null || bench.isClosed;
+  const next = advice?.pours.find((pour) => pour.ml - pour.pouredMl >= 0.51 * doseMl) ?? null;
+  const seen = last && !state.isPatchDue ? last.reading.lab : expected;
+  return (
+    <div className="flex flex-col gap-8 min-[1100px]:grid min-[1100px]:grid-cols-[minmax(0,44fr)_minmax(0,56fr)]">
+      <div className="min-w-0 space-y-4">
+        <MeetingSwatches
+          target={mix.target}
+          mix={seen}
+          mixWord={last && !state.isPatchDue ? 'last patch, dry' : 'as it should look now'}
+          className="h-44"
+        />
+        <PotRow pots={listPots(mix, state, advice, next?.productId ?? null)} geometry={mix.geometry} />
+        <LightLadder target={mix.target} patches={state.patches} />
+      </div>
+      <div className="min-w-0 space-y-5">
+        <Verdict mix={mix} state={state} advice={advice} problem={problem} />
+        {!isOver && advice && (
+          <>
+            {(advice.kind === 'pour' || advice.kind === 'beyond') && next && (
+              <PourPanel mix={mix} pour={next} doseMl={doseMl} />
+            )}
+            {(advice.kind === 'patch' || (advice.kind === 'beyond' && !next)) && (
+              <PatchPanel mix={mix} state={state} onJudge={() => setJudging(true)} />
+            )}
+            {!state.isPatchDue && <Paths paths={advice.paths} />}
+            {last && !state.isPatchDue && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
+          </>
+        )}
+        <MixLog mix={mix} state={state} />
+      </div>
+    </div>
+  );
+}
+
+interface VerdictProps {
+  readonly mix: MixView;
+  readonly state: MixState;
+  readonly advice: RoundAdvice | null;
+  readonly problem: string | null;
+}
+
+/** Where the mix stands, in a sentence, and why this comes next. */
+function Verdict({ mix, state, advice, problem }: VerdictProps) {
+  const { shelf, view } = useColourBench();
+  if (mix.endedAt)
+    return (
+      <div>
+        <p className="text-act font-semibold">
+          {mix.productId ? `Kept: ${formatMl(state.totalMl)} of ${mix.name}` : 'Given up; its log stays.'}
+        </p>
+        {mix.productId && (
+          <p>
+            It stands on the shelf as a pot of its own.{' '}
+            <Link className="underline underline-offset-4" to={`/jobs/${view.job.id}/finish`}>
+              What is planned for the parts
+            </Link>
+          </p>
+        )}
+      </div>
+    );
+  if (problem) return <p role="alert">▲ {problem}</p>;
+  if (!advice) return <p className="text-act font-semibold">Reckoning ...</p>;
+  const { kind, deNow, deNext, deNextSd, totalMl, pours } = advice;
+  const after = `${deNext.toFixed(1)} ± ${deNextSd.toFixed(1)} dE00`;
+  const names = pours.map((pour) => nameOfProduct(shelf, pour.productId)).join(', ');
+  if (kind === 'stop')
+    return (
+      <div aria-live="polite">
+        <p className="text-act font-semibold">
+          It is there: {deNow!.toFixed(1)} dE00 off, {mix.tolerance.toFixed(1)} was wanted.
+        </p>
+        <p>
+          {formatMl(state.totalMl)} of {formatMl(mix.needMl)} needed. Keep it, or judge on.
+        </p>
+      </div>
+    );
+  if (kind === 'patch')
+    return (
+      <p className="text-act font-semibold" aria-live="polite">
+        {formatMl(state.totalMl)} in the cup; it should be {after} off.
+      </p>
+    );
+  if (kind === 'beyond')
+    return (
+      <div aria-live="polite">
+        <p className="text-act font-semibold">▲ Adding cannot bring it within {mix.tolerance.toFixed(1)} any more.</p>
+        <p>
+          {deNow === null ? '' : `Now ${deNow.toFixed(1)} off; `}the best addition ends at {after} and{' '}
+          {formatMl(totalMl)}. To begin again is the cheaper rescue when more than that must be thrown away later.
+        </p>
+      </div>
+    );
+  return (
+    <div aria-live="polite">
+      <p className="text-act font-semibold">
+        {deNow === null
+          ? `First mix: ${formatMl(totalMl)} of ${names}`
+          : `${deNow.toFixed(1)} dE00 off. Add ${names}: ${formatMl(totalMl)} in all`}
+      </p>
+      <p>
+        {deNow === null
+          ? `On ${formatMl(firstMl(mix.needMl))} of the ${formatMl(mix.needMl)} needed, so that the first correction only fills up. `
+          : ''}
+        Should then be {after} off.
+      </p>
+    </div>
+  );
+}
+
+/** Pots that are in it or are to come in, in the order of pouring. */
+function listPots(mix: MixView, state: MixState, advice: RoundAdvice | null, next: string | null) {
+  const planned = advice?.pours ?? [];
+  const ids = [...new Set([...planned.map((pour) => pour.productId), ...state.productIds])];
+  const all = ids.length ? ids : mix.recipe.map((line) => line.productId);
+  return all.map((productId) => {
+    const inMl = state.volumes[state.productIds.indexOf(productId)] ?? 0;
+    const pour = planned.find((one) => one.productId === productId);
+    return { productId, inMl, wantedMl: inMl + (pour ? pour.ml - pour.pouredMl : 0), isNext: productId === next };
+  });
+}
+
+/** The mix as the model sees it now, with what the patches taught of its paints. */
+function predictNow({ shelf }: ColourBench, mix: MixView, state: MixState, advice: RoundAdvice | null) {
+  if (state.totalMl <= 0) return null;
+  const optics = state.productIds.map((id) => {
+    const product = findProduct(shelf, id);
+    return product ? selectOptics(product) : null;
+  });
+  if (optics.some((one) => one === null)) return null;
+  const factors = advice?.strengths?.factors ?? [];
+  const shares = state.volumes.map((ml, i) => ml * (factors[i] ?? 1));
+  const mixed = mixOptics(optics as NonNullable<(typeof optics)[number]>[], shares);
+  return computeLab(predictMix([mixed], [1], surfaceOf(mix.geometry)));
+}

@@ -1,0 +1,105 @@
+import type { MixView } from '@sardonyx/contract';
+import { computeDe00, learnDryingShift, predictDry, type MixState } from '@sardonyx/core';
+import { useState } from 'react';
+import { useGetWorkshopQuery, useLogMixStepMutation, useMeasureColourMutation } from '../../../shared/api/api.ts';
+import { readAppError } from '../../../shared/api/appError.ts';
+import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { useWho } from '../../../shared/ui/useWho.ts';
+import { findProduct, useColourBench } from '../ColourContext.tsx';
+import { Calibrate } from './Calibrate.tsx';
+
+interface PatchPanelProps {
+  readonly mix: MixView;
+  readonly state: MixState;
+  readonly onJudge: () => void;
+}
+
+/** A patch of the mix: read wet if wished, let dry, then measured or judged by eye. */
+export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
+  const [who] = useWho();
+  const { data } = useGetWorkshopQuery();
+  const instrument = data?.instruments.find((one) => one.kind === 'spectrophotometer');
+  const [measure, { error: readError, isLoading }] = useMeasureColourMutation();
+  const [log, { error: logError }] = useLogMixStepMutation();
+  const [isDry, setDry] = useState(false);
+  const read = async (what: 'patch' | 'wet patch') => {
+    const { data: reading } = await measure({
+      instrumentId: instrument!.id,
+      body: { what, id: mix.id, place: 'sheltered' },
+    });
+    if (!reading) return;
+    const lab = [...reading.lab] as [number, number, number];
+    if (what === 'wet patch') await log({ mixId: mix.id, path: 'wet', body: { lab, who } });
+    else
+      await log({
+        mixId: mix.id,
+        path: 'patches',
+        body: { lab, sd: [...reading.sd] as [number, number, number], how: 'spectrophotometer', words: null, who },
+      });
+  };
+  return (
+    <section aria-label="Patch" className="space-y-3 border-2 border-ink p-4">
+      <p className="text-act font-semibold">Stir, paint a patch, let it dry</p>
+      <p>On card primed like the part, thick enough to hide it. A thumbnail’s size takes about 0.05 ml.</p>
+      {instrument && (
+        <>
+          <div className="flex flex-wrap items-center gap-3">
+            <Calibrate instrument={instrument} />
+          </div>
+          {!state.wet && (
+            <button type="button" className="quiet-button" disabled={isLoading} onClick={() => void read('wet patch')}>
+              Read it while it is wet too
+            </button>
+          )}
+        </>
+      )}
+      <Drying mix={mix} state={state} />
+      <label className="flex min-h-11 items-center gap-3">
+        <input type="checkbox" className="size-6" checked={isDry} onChange={(event) => setDry(event.target.checked)} />
+        The patch is dry
+      </label>
+      <div className="flex flex-wrap gap-3">
+        {instrument && (
+          <button
+            type="button"
+            className="main-button min-h-16!"
+            disabled={!isDry || isLoading}
+            onClick={() => void read('patch')}
+          >
+            Measure it{instrument.source === 'simulated' && ' (simulated)'}
+          </button>
+        )}
+        <button
+          type="button"
+          className={`${instrument ? 'plain-button' : 'main-button'} min-h-16!`}
+          disabled={!isDry}
+          onClick={onJudge}
+        >
+          Judge it by eye
+        </button>
+      </div>
+      {readError !== undefined && <ErrorNote error={readAppError(readError)} />}
+      {logError !== undefined && <ErrorNote error={readAppError(logError)} />}
+    </section>
+  );
+}
+
+/** What a wet reading is likely to dry to, from what this line of paint did before. */
+function Drying({ mix, state }: { readonly mix: MixView; readonly state: MixState }) {
+  const { shelf } = useColourBench();
+  if (!state.wet) return null;
+  const main = findProduct(shelf, state.productIds[state.volumes.indexOf(Math.max(...state.volumes))] ?? '');
+  const pairs = shelf.dried.filter((one) => one.line === main?.line);
+  const shift = learnDryingShift(pairs, main?.gloss ?? 'gloss');
+  const { lab, sd } = predictDry(state.wet, shift);
+  const basis =
+    shift.pairs === 0
+      ? 'planning estimate by its sheen'
+      : `learned from ${shift.pairs} ${shift.pairs === 1 ? 'patch' : 'patches'} of ${main?.line}`;
+  return (
+    <p>
+      Wet it is at L* {state.wet[0].toFixed(1)}; dry expect {lab[0].toFixed(1)} ± {sd[0].toFixed(1)}, about{' '}
+      {computeDe00(mix.target, lab).toFixed(1)} dE00 from what is wanted ({basis}). Judge it dry.
+    </p>
+  );
+}

@@ -1,0 +1,37 @@
+import { useEffect, useState } from 'react';
+
+export interface ScalesReading {
+  readonly grams: number | null;
+  /** Nothing changed for a while: what lies there can be logged. */
+  readonly isSteady: boolean;
+  readonly fault: string | null;
+}
+
+const NOTHING: ScalesReading = { grams: null, isSteady: false, fault: null };
+/** Readings in a row within a hundredth. */
+const STEADY_READINGS = 6;
+
+/** What the scales show, as long as somebody pours. */
+export function useScales(instrumentId: string | null): ScalesReading {
+  const [reading, setReading] = useState<ScalesReading>(NOTHING);
+  useEffect(() => {
+    if (!instrumentId) return;
+    const stream = new EventSource(`/api/instruments/${instrumentId}/stream`);
+    let last: number[] = [];
+    stream.addEventListener('reading', (event) => {
+      const { grams } = JSON.parse((event as MessageEvent<string>).data) as { grams: number };
+      last = [...last, grams].slice(-STEADY_READINGS);
+      const isSteady = last.length === STEADY_READINGS && Math.max(...last) - Math.min(...last) < 0.0101;
+      setReading({ grams, isSteady, fault: null });
+    });
+    stream.addEventListener('fault', (event) => {
+      const { message } = JSON.parse((event as MessageEvent<string>).data) as { message: string };
+      setReading({ ...NOTHING, fault: message });
+    });
+    return () => {
+      stream.close();
+      setReading(NOTHING);
+    };
+  }, [instrumentId]);
+  return reading;
+}

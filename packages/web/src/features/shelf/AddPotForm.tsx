@@ -1,0 +1,72 @@
+import { FINISHES, type Finish, type PaintProduct } from '@sardonyx/core';
+import { useState, type FormEvent } from 'react';
+import { useAddPotMutation } from '../../shared/api/api.ts';
+import { readAppError } from '../../shared/api/appError.ts';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+
+const KINDS = ['colour', 'primer', 'clear', 'brightwork', 'powder'] as const;
+const BINDERS = ['enamel', 'acrylic', 'lacquer', 'ink', 'powder'] as const;
+const EMPTY = { line: '', name: '', kind: 'colour', binder: 'enamel', gloss: 'gloss', colourHex: '#808080' } as const;
+
+/** A new pot; what its sheet would say stands for a while as paints of its binder usually are. */
+export function AddPotForm() {
+  const [add, { error, isLoading }] = useAddPotMutation();
+  const [fields, setFields] = useState<Record<string, string>>({ ...EMPTY, leftMl: '10', place: '' });
+  const set = (name: string, value: string) => setFields({ ...fields, [name]: value });
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    const { data } = await add({
+      ...{ line: fields.line!.trim(), name: fields.name!.trim(), place: fields.place! },
+      kind: fields.kind as PaintProduct['kind'],
+      binder: fields.binder as PaintProduct['binder'],
+      gloss: fields.gloss as Finish,
+      colourHex: fields.colourHex!,
+      leftMl: Number(fields.leftMl!.replace(',', '.')),
+    });
+    if (data) setFields({ ...fields, name: '' });
+  };
+  const field = (name: string, label: string, width: string) => (
+    <label>
+      <span className="block text-note">{label}</span>
+      <input style={{ width }} value={fields[name]} onChange={(event) => set(name, event.target.value)} />
+    </label>
+  );
+  const choice = (name: string, label: string, options: readonly string[]) => (
+    <label>
+      <span className="block text-note">{label}</span>
+      <select style={{ width: '8.5rem' }} value={fields[name]} onChange={(event) => set(name, event.target.value)}>
+        {options.map((one) => (
+          <option key={one}>{one}</option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <form aria-label="Put a pot on the shelf" className="space-y-3" onSubmit={(event) => void save(event)}>
+      <h2>Put a pot on the shelf</h2>
+      <div className="flex flex-wrap items-end gap-3">
+        {field('line', 'Line', '9rem')}
+        {field('name', 'Name', '12rem')}
+        {choice('kind', 'Kind', KINDS)}
+        {choice('binder', 'Binder', BINDERS)}
+        {choice('gloss', 'Finish', FINISHES)}
+        <label>
+          <span className="block text-note">Colour</span>
+          <input
+            type="color"
+            data-swatch
+            style={{ width: '3.5rem' }}
+            value={fields.colourHex}
+            onChange={(event) => set('colourHex', event.target.value)}
+          />
+        </label>
+        {field('leftMl', 'Left, ml', '5rem')}
+        {field('place', 'Where it stands', '9rem')}
+      </div>
+      <button type="submit" className="main-button" disabled={isLoading}>
+        Put it there
+      </button>
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+    </form>
+  );
+}

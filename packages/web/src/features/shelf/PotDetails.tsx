@@ -1,0 +1,62 @@
+import type { ShelfView } from '@sardonyx/contract';
+import { isOutsideModel, learnDryingShift, type PaintPot, type PaintProduct } from '@sardonyx/core';
+import { Autosaved } from '../../shared/form/Autosaved.tsx';
+
+const BASIS: Readonly<Record<string, string>> = {
+  drawdowns: 'Drawn down and fitted: masstone and tints.',
+  'mixed here': 'Mixed here: from its recipe, with what the patches taught.',
+  masstone: 'Its thick film was measured; how well it covers is a planning estimate.',
+  'colour only': 'Only its colour is known: mixes from it are guesses that the first patch corrects.',
+};
+
+interface PotDetailsProps {
+  readonly product: PaintProduct;
+  readonly pots: readonly PaintPot[];
+  readonly shelf: ShelfView;
+}
+
+/** One paint unfolded: its pots, its numbers, what is known of its colour, its recipe. */
+export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
+  const dried = shelf.dried.filter((one) => one.line === product.line);
+  const { shift, sd, pairs } = learnDryingShift(dried, product.gloss);
+  return (
+    <div className="space-y-3 py-3 pl-[4.5rem]">
+      <p>
+        {isOutsideModel(product.gloss)
+          ? 'Outside what can be calculated: it looks different from every side. Compare a test card.'
+          : BASIS[product.optics?.basis ?? 'colour only']}
+      </p>
+      {!isOutsideModel(product.gloss) && (
+        <p className="text-note text-soft-ink">
+          Wet to dry: L* {shift[0] < 0 ? '−' : '+'}
+          {Math.abs(shift[0]).toFixed(1)} ± {sd[0].toFixed(1)} (
+          {pairs === 0 ? 'planning estimate by its sheen' : `learned from ${pairs} of ${product.line}`}).
+        </p>
+      )}
+      {product.recipe && (
+        <ul>
+          {product.recipe.map((line) => (
+            <li key={line.productId}>
+              <span className="figure">{line.ml.toFixed(2)} ml</span> {line.name}
+            </li>
+          ))}
+        </ul>
+      )}
+      {pots.map((pot) => (
+        <div key={pot.id} className="grid max-w-3xl gap-4 sm:grid-cols-3">
+          <Autosaved kind="paint-pots" row={pot} field="leftMl" type="number" label="Left, ml" />
+          <Autosaved kind="paint-pots" row={pot} field="place" label="Where it stands" />
+          <Autosaved kind="paint-pots" row={pot} field="openedOn" type="date" label="Opened on" />
+        </div>
+      ))}
+      <div className="grid max-w-3xl gap-4 sm:grid-cols-3">
+        <Autosaved kind="paint-products" row={product} field="dropMl" type="number" label="One drop, ml" />
+        <Autosaved kind="paint-products" row={product} field="densityGPerMl" type="number" label="Density, g/ml" />
+        <Autosaved kind="paint-products" row={product} field="pricePerMl" type="number" label="Price per ml" />
+      </div>
+      <p className="text-note text-soft-ink">
+        A drop is a planning estimate until you weigh twenty: their grams, by 20, by the density.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,193 @@
+import { convertHexToLab, rankPots, type Lab, type PaintProduct, type RankedPot } from '@sardonyx/core';
+import type { ShelfView } from '@sardonyx/contract';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useGetShelfQuery } from '../../shared/api/api.ts';
+import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
+import { Swatch, useNeutral } from '../colour/index.ts';
+import { AddPotForm } from './AddPotForm.tsx';
+import { PotDetails } from './PotDetails.tsx';
+import { ShelfFiles } from './ShelfFiles.tsx';
+
+const LOW_ML = 2;
+const KINDS = ['all', 'colour', 'primer', 'clear', 'brightwork', 'powder', 'mixed here'] as const;
+
+/** Every pot: what is left of it, what is known of it, where it stands; closest first when a colour is asked for. */
+export function ShelfPage() {
+  const { data, error } = useGetShelfQuery();
+  const [params, setParams] = useSearchParams();
+  const [open, setOpen] = useState<string | null>(null);
+  useNeutral(false);
+  if (!data) return <Pending what="the shelf" error={error} />;
+  const near = readNear(params.get('near'));
+  const words = (params.get('q') ?? '').toLowerCase();
+  const kind = params.get('kind') ?? 'all';
+  const set = (name: string, value: string) =>
+    setParams((before) => (value ? before.set(name, value) : before.delete(name), before), { replace: true });
+  const low = data.products.filter((product) => leftOf(data, product) < LOW_ML);
+  return (
+    <div className="mx-auto max-w-6xl space-y-5 p-6">
+      <h1>
+        {data.pots.length} pots
+        {low.length > 0 && `; ${low.length} ${low.length === 1 ? 'is' : 'are'} nearly empty`}
+      </h1>
+      <div className="flex flex-wrap items-end gap-5">
+        <label>
+          <span className="block text-note">Name or line</span>
+          <input
+            style={{ width: '14rem' }}
+            type="search"
+            value={params.get('q') ?? ''}
+            onChange={(event) => set('q', event.target.value)}
+          />
+        </label>
+        <label>
+          <span className="block text-note">Kind</span>
+          <select style={{ width: '10rem' }} value={kind} onChange={(event) => set('kind', event.target.value)}>
+            {KINDS.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </select>
+        </label>
+        <NearTo near={near} onNear={(value) => set('near', value)} />
+      </div>
+      <Pots
+        shelf={data}
+        near={near}
+        isShown={(product) =>
+          (kind === 'all' || product.kind === kind || (kind === 'mixed here' && product.recipe !== null)) &&
+          `${product.line} ${product.name}`.toLowerCase().includes(words)
+        }
+        open={open}
+        onOpen={(id) => setOpen(open === id ? null : id)}
+      />
+      <div className="grid gap-8 min-[900px]:grid-cols-2">
+        <AddPotForm />
+        <ShelfFiles />
+      </div>
+    </div>
+  );
+}
+
+const leftOf = (shelf: ShelfView, product: PaintProduct) =>
+  shelf.pots.filter((pot) => pot.productId === product.id).reduce((sum, pot) => sum + pot.leftMl, 0);
+
+function readNear(text: string | null): Lab | null {
+  const numbers = (text ?? '').split(',').map(Number);
+  return text && numbers.length === 3 && numbers.every(Number.isFinite)
+    ? [numbers[0]!, numbers[1]!, numbers[2]!]
+    : null;
+}
+
+/** A colour to search by: picked on the screen, or L*, a*, b*. */
+function NearTo({ near, onNear }: { readonly near: Lab | null; readonly onNear: (value: string) => void }) {
+  const [draft, setDraft] = useState(near ? near.join(', ') : '');
+  const take = (text: string) => {
+    setDraft(text);
+    const lab = readNear(text.replaceAll(' ', ''));
+    if (lab || text === '') onNear(lab ? lab.map((one) => one.toFixed(1)).join(',') : '');
+  };
+  return (
+    <>
+      <label>
+        <span className="block text-note">Closest to L*, a*, b*</span>
+        <input
+          style={{ width: '12rem' }}
+          value={draft}
+          placeholder="41.2, -3.0, -14.1"
+          onChange={(event) => take(event.target.value)}
+        />
+      </label>
+      <label>
+        <span className="block text-note">or pick it</span>
+        <input
+          type="color"
+          style={{ width: '3.5rem' }}
+          data-swatch
+          onChange={(event) => {
+            const lab = convertHexToLab(event.target.value);
+            take(lab.map((one) => one.toFixed(1)).join(', '));
+          }}
+        />
+      </label>
+      {near && (
+        <button type="button" className="quiet-button" onClick={() => take('')}>
+          By line again
+        </button>
+      )}
+    </>
+  );
+}
+
+interface PotsProps {
+  readonly shelf: ShelfView;
+  readonly near: Lab | null;
+  readonly isShown: (product: PaintProduct) => boolean;
+  readonly open: string | null;
+  readonly onOpen: (id: string) => void;
+}
+
+function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
+  const rows = useMemo(
+    (): readonly RankedPot[] =>
+      near
+        ? rankPots(shelf.products, near, 'gloss left out')
+        : shelf.products.map((product) => ({ product, lab: null, de: null, words: '' })),
+    [shelf, near],
+  );
+  const shown = rows.filter(({ product }) => isShown(product));
+  if (shown.length === 0)
+    return (
+      <EmptyNote title="No pot is like that.">Change what you look for, or put a pot on the shelf below.</EmptyNote>
+    );
+  return (
+    <ul className="border-t border-strong-line">
+      {shown.map(({ product, de, words }) => (
+        <li key={product.id} className="border-b border-hairline">
+          <button
+            type="button"
+            aria-expanded={open === product.id}
+            className="flex w-full items-center gap-4 py-1.5 text-left"
+            onClick={() => onOpen(product.id)}
+          >
+            <Swatch lab={convertHexToLab(product.colourHex)} label={product.name} className="h-9 w-14 shrink-0" />
+            <span className="grow">
+              <strong>{product.name}</strong> <span className="text-soft-ink">{product.line}</span>
+              <span className="block text-note text-soft-ink">
+                {product.kind === 'colour' ? product.binder : `${product.kind}, ${product.binder}`}, {product.gloss}
+                {product.recipe && `, mixed from ${product.recipe.map((line) => line.name).join(', ')}`}
+              </span>
+            </span>
+            {near && (
+              <span className="w-56 shrink-0 text-note">
+                {de === null ? 'no true number; compare a test card' : `${de.toFixed(1)} dE00${words && `: ${words}`}`}
+              </span>
+            )}
+            <Level leftMl={leftOf(shelf, product)} />
+          </button>
+          {open === product.id && (
+            <PotDetails
+              product={product}
+              pots={shelf.pots.filter((pot) => pot.productId === product.id)}
+              shelf={shelf}
+            />
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What is left, as a bar and in words; nearly empty is said, not coloured. */
+function Level({ leftMl }: { readonly leftMl: number }) {
+  return (
+    <span className="figure w-28 shrink-0 text-right text-note">
+      {leftMl < LOW_ML && '▲ '}
+      {leftMl.toFixed(1)} ml left
+      <span aria-hidden className="mt-1 block h-1.5 bg-sunk">
+        <span className="block h-full bg-ink" style={{ width: `${Math.min(100, 5 * leftMl)}%` }} />
+      </span>
+    </span>
+  );
+}
