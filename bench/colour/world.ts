@@ -21,3 +21,16 @@ export function createColourWorld() {
   const table = buildComboTable(shelf, USUAL_SURFACE)!;
   return { shelf, targets, table, tableMs: performance.now() - began };
 }
+
+const SMALL_SEED = 5;
+const SMALL_POTS = 24;
+export const SMALL_TARGETS = 30;
+
+/** A shelf small enough to try every set of four on it. */
+export function createSmallColourWorld() {
+  const shelf = createSimulatedShelf(SMALL_SEED, SMALL_POTS);
+  const foreign = createSimulatedShelf(FOREIGN_SEED, SMALL_POTS);
+  const random = createSeededRandom(TARGET_SEED);
+  const targets = Array.from({ length: SMALL_TARGETS }, (_, i) => createTarget(i % 2 ? foreign : shelf, random));
+  return { targets, table: buildComboTable(shelf, USUAL_SURFACE)! };
+}

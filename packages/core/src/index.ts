@@ -130,6 +130,7 @@ export { computePartMap } from './drawing/computePartMap.ts';
 
 export { BANDS, FIRST_NM, STEP_NM } from './colour/cieTables.ts';
 export { computeLab, convertLabToXyz, convertXyzToLab } from './colour/colorimetry.ts';
+export { computeDropMl } from './colour/computeDropMl.ts';
 export { computeDe00 } from './colour/difference.ts';
 export { describeDifference, describeFade, EYE_WAYS } from './colour/describeDifference.ts';
 export { convertHexToLab, convertLabToHex, convertLabToRgb, convertRgbToLab, decodeSrgb } from './colour/display.ts';

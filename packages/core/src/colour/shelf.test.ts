@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { PaintPot, PaintProduct } from '../model/work.ts';
+import { computeDropMl } from './computeDropMl.ts';
 import { describeDifference, describeFade } from './describeDifference.ts';
 import { computeDe00 } from './difference.ts';
 import { convertHexToLab, convertLabToHex, convertLabToRgb } from './display.ts';
@@ -135,5 +136,12 @@ describe('sheen of a mix', () => {
 
   it('of an empty cup is that of paint without a matting agent', () => {
     expect(estimateGloss([]).word).equal('gloss');
+  });
+});
+
+describe('a drop', () => {
+  it('is what twenty of them weigh, by the density', () => {
+    expect(computeDropMl(1.12, 20, 1.12)).closeTo(0.05, 1e-12);
+    for (const grams of [0, NaN, 0.01, 900]) expect(computeDropMl(grams, 20, 1)).equal(null);
   });
 });

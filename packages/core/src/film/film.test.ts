@@ -102,6 +102,7 @@ describe('checkCoat', () => {
     cureMin: 10080,
     minC: 12,
     maxC: 28,
+    ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.03, pricePerMl: 0.3, recipe: null },
   };
   const primer = layer({ stage: 'applied', kind: 'primer', appliedAt: '2026-01-01T10:00:00Z' });
   const attempt = (changes: Partial<CoatAttempt> = {}): CoatAttempt => ({

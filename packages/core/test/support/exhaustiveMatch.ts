@@ -1,7 +1,8 @@
 import type { Lab } from '../../src/colour/colorimetry.ts';
 import { readShares, type ComboTable } from '../../src/colour/match/comboTable.ts';
 import { idsOf } from '../../src/colour/match/findMatch.ts';
-import { polishMix, scoreMix, type MatchTarget } from '../../src/colour/match/polish.ts';
+import { mayMix } from '../../src/colour/match/shelfOptics.ts';
+import { polishMix, scoreMix, type MatchTarget, type Polished } from '../../src/colour/match/polish.ts';
 
 const STARTS = 2;
 const FEW = 4;
@@ -24,6 +25,45 @@ export function matchExhaustively(table: ComboTable, target: MatchTarget): numbe
     best = Math.min(best, own.objective);
     return { ids, own };
   });
+  for (const { ids, own } of begun)
+    if (own.objective < best + HOPELESS)
+      best = Math.min(best, polishMix(shelf, ids, own.shares, target, surface, MANY).objective);
+  return best;
+}
+
+/**
+ * The same with every set of four besides: each begun from its four triples, the paint that is left out as strong as a tenth of
+ * what is there.
+ */
+export function matchFourExhaustively(table: ComboTable, target: MatchTarget): number {
+  const { shelf, surface } = table;
+  const count = shelf.paints.length;
+  let best = matchExhaustively(table, target);
+  const triples = new Map<string, Float64Array>();
+  const tripleOf = (ids: readonly number[]) => {
+    const key = ids.join();
+    const known = triples.get(key) ?? polishMix(shelf, ids, ids.map((id) => 1 / shelf.strength[id]!), target, surface, MANY).shares;
+    triples.set(key, known);
+    return known;
+  };
+  const begun: { ids: number[]; own: Polished }[] = [];
+  for (let a = 0; a < count; a++)
+    for (let b = a + 1; b < count; b++)
+      for (let c = b + 1; c < count; c++)
+        for (let d = c + 1; d < count; d++) {
+          const ids = [a, b, c, d];
+          if (!mayMix(shelf, ids)) continue;
+          const starts = ids.map((added) => {
+            const rest = ids.filter((id) => id !== added);
+            const shares = tripleOf(rest);
+            const strength = rest.reduce((sum, id, i) => sum + shares[i]! * shelf.strength[id]!, 0);
+            return ids.map((id) => (id === added ? (0.1 * strength) / shelf.strength[id]! : shares[rest.indexOf(id)]!));
+          });
+          const polished = starts.map((shares) => polishMix(shelf, ids, shares, target, surface, FEW));
+          const own = polished.reduce((one, other) => (other.objective < one.objective ? other : one));
+          best = Math.min(best, own.objective);
+          begun.push({ ids, own });
+        }
   for (const { ids, own } of begun)
     if (own.objective < best + HOPELESS)
       best = Math.min(best, polishMix(shelf, ids, own.shares, target, surface, MANY).objective);

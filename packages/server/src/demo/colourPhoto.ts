@@ -15,7 +15,7 @@ import { AreaRow, CoatingLayerRow, SpecimenPartRow } from '../entities/workpiece
 import { fadeColour } from '../modules/instruments/simulatedSubject.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
 import type { JobNote } from './jobNotes.ts';
-import { aimCamera, createScene, type Sitter } from './photoScene.ts';
+import { aimCamera, createScene, describeTruth, type Sitter } from './photoScene.ts';
 import { createSensor, projectPoint, renderPhoto } from './renderPhoto.ts';
 import { TRUTH_FOLDER } from './truth.ts';
 
@@ -25,6 +25,8 @@ const SEED = 11;
 
 /** What is true of a photograph with the colour card. */
 export interface ColourTruth {
+  /** Pixels of the card's dots, in the order of CARD_DOTS. */
+  readonly dots: readonly Point[];
   readonly sheltered: { readonly at: Point; readonly lab: Lab };
   readonly exposed: { readonly at: Point; readonly lab: Lab };
 }
@@ -63,6 +65,7 @@ export async function seedColourPhoto(
   const anchor = view.anchors.find((one) => one.featureKey === 'body-colour')!;
   const [left, top, right, bottom] = view.shapes.find((shape) => shape.partKey === behind)!.box;
   const truth: ColourTruth = {
+    dots: describeTruth(sitter, camera).dots,
     sheltered: {
       at: projectPoint(camera, left + 0.3 * (right - left), top + 0.6 * (bottom - top)),
       lab: convertHexToLab(shelteredHex),

@@ -7,8 +7,11 @@ import { Initial1795576601852 } from './1795576601852-Initial.ts';
 import type { MigrationInterface } from 'typeorm';
 
 /** In the order in which they run. Made by `npm run migration -- NAME`; by hand only what moves data. */
-export const MIGRATIONS: (new () => MigrationInterface)[] = [Initial1795576601852,
+export const MIGRATIONS: (new () => MigrationInterface)[] = [
+  Initial1795576601852,
   IdentifyAndDate1795695031297,
   CastingHistory1795699322496,
   SurveyAndOpening1795707802114,
-  Workshop1795718081371, ColourLab1795727310986];
+  Workshop1795718081371,
+  ColourLab1795727310986,
+];

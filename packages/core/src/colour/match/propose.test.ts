@@ -43,7 +43,10 @@ describe('what is worth choosing', () => {
   });
 
   it('is nothing when no pot holds enough', () => {
-    const empty = buildComboTable({ ...priced, paints: priced.paints.map((one) => ({ ...one, leftMl: 0.01 })) }, USUAL_SURFACE)!;
+    const empty = buildComboTable(
+      { ...priced, paints: priced.paints.map((one) => ({ ...one, leftMl: 0.01 })) },
+      USUAL_SURFACE,
+    )!;
     expect(proposeRecipes(empty, targets[0]!, LIMITS, leftovers)).deep.equal([]);
   });
 });

@@ -71,7 +71,12 @@ export function proposeRecipes(
   ];
   const seen = new Set<string>();
   const proposals = found.flatMap(([kind, recipe]) => {
-    const key = recipe && recipe.ids.map((id, i) => `${id}:${recipe.doses[i]}`).sort().join();
+    const key =
+      recipe &&
+      recipe.ids
+        .map((id, i) => `${id}:${recipe.doses[i]}`)
+        .sort()
+        .join();
     if (!recipe || seen.has(key!)) return [];
     seen.add(key!);
     return [describe(table, kind, recipe, limits.doseMl, price(recipe))];

@@ -1,6 +1,9 @@
 import type { ShelfView } from '@sardonyx/contract';
-import { isOutsideModel, learnDryingShift, type PaintPot, type PaintProduct } from '@sardonyx/core';
+import { computeDropMl, isOutsideModel, learnDryingShift, type PaintPot, type PaintProduct } from '@sardonyx/core';
+import { useState } from 'react';
+import { changeRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
+import { useAppDispatch } from '../../shared/store.ts';
 
 const BASIS: Readonly<Record<string, string>> = {
   drawdowns: 'Drawn down and fitted: masstone and tints.',
@@ -54,9 +57,40 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
         <Autosaved kind="paint-products" row={product} field="densityGPerMl" type="number" label="Density, g/ml" />
         <Autosaved kind="paint-products" row={product} field="pricePerMl" type="number" label="Price per ml" />
       </div>
-      <p className="text-note text-soft-ink">
-        A drop is a planning estimate until you weigh twenty: their grams, by 20, by the density.
-      </p>
+      <WeighDrops product={product} />
+    </div>
+  );
+}
+
+const WEIGHED = 20;
+
+/** A drop is what twenty of them weigh. */
+function WeighDrops({ product }: { readonly product: PaintProduct }) {
+  const dispatch = useAppDispatch();
+  const [grams, setGrams] = useState('');
+  const ml = computeDropMl(Number(grams.replace(',', '.')), WEIGHED, product.densityGPerMl);
+  const save = async () => {
+    const changes = { dropMl: Number(ml!.toFixed(4)) };
+    await dispatch(
+      changeRow({ kind: 'paint-products', row: product, changes, label: `drop of ${product.name}` }),
+    ).unwrap();
+    setGrams('');
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <label>
+        <span className="block text-note">{WEIGHED} drops weigh, g</span>
+        <input
+          style={{ width: '7rem' }}
+          inputMode="decimal"
+          value={grams}
+          onChange={(event) => setGrams(event.target.value)}
+        />
+      </label>
+      <button type="button" className="plain-button" disabled={ml === null} onClick={() => void save()}>
+        {ml === null ? 'Take it over' : `Take over ${ml.toFixed(3)} ml a drop`}
+      </button>
+      <p className="text-note text-soft-ink">Until somebody weighed them, a drop is a planning estimate.</p>
     </div>
   );
 }

@@ -73,6 +73,13 @@ export function ShelfPage() {
 const leftOf = (shelf: ShelfView, product: PaintProduct) =>
   shelf.pots.filter((pot) => pot.productId === product.id).reduce((sum, pot) => sum + pot.leftMl, 0);
 
+const placesOf = (shelf: ShelfView, product: PaintProduct) =>
+  shelf.pots.flatMap((pot) => (pot.productId === product.id && pot.place ? [pot.place] : [])).join(', ');
+
+/** "enamel", "primer, lacquer", "powder". */
+const describeKind = ({ kind, binder }: PaintProduct) =>
+  kind === 'colour' || kind === binder ? binder : `${kind}, ${binder}`;
+
 function readNear(text: string | null): Lab | null {
   const numbers = (text ?? '').split(',').map(Number);
   return text && numbers.length === 3 && numbers.every(Number.isFinite)
@@ -155,10 +162,13 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
             <span className="grow">
               <strong>{product.name}</strong> <span className="text-soft-ink">{product.line}</span>
               <span className="block text-note text-soft-ink">
-                {product.kind === 'colour' ? product.binder : `${product.kind}, ${product.binder}`}, {product.gloss}
+                {describeKind(product)}, {product.gloss}
                 {product.recipe && `, mixed from ${product.recipe.map((line) => line.name).join(', ')}`}
               </span>
             </span>
+            {!near && (
+              <span className="hidden w-56 shrink-0 text-note text-soft-ink sm:block">{placesOf(shelf, product)}</span>
+            )}
             {near && (
               <span className="w-56 shrink-0 text-note">
                 {de === null ? 'no true number; compare a test card' : `${de.toFixed(1)} dE00${words && `: ${words}`}`}

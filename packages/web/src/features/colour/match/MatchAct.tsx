@@ -60,7 +60,7 @@ function Match({ target }: { readonly target: WantedColour }) {
     [target, need, doseMl, mostPaints, isRight],
   );
   const leftoverIds = shelf.products.filter((product) => product.recipe).map((product) => product.id);
-  const { proposals, problem } = useProposals(worker, pots, leftoverIds, wish);
+  const { proposals, problem, end } = useProposals(worker, pots, leftoverIds, wish);
   const chosen = proposals?.find((one) => one.kind === kind) ?? proposals?.[0] ?? null;
   const [wanted, mixed] = light === 'D65' ? [target.lab, chosen?.lab] : [target.labA, chosen?.labA];
   return (
@@ -80,7 +80,14 @@ function Match({ target }: { readonly target: WantedColour }) {
         {chosen && <OverPrimers lines={chosen.lines} geometry={target.geometry} />}
       </div>
       <div className="min-w-0 space-y-5">
-        <Answer worker={worker} proposals={proposals} chosen={chosen} problem={problem} dosing={dosing} />
+        <Answer
+          progress={worker.progress}
+          onEnd={end}
+          proposals={proposals}
+          chosen={chosen}
+          problem={problem}
+          dosing={dosing}
+        />
         {chosen && <DropLine lines={chosen.lines} geometry={target.geometry} />}
         <div className="flex flex-wrap items-end gap-4">
           <label>
@@ -132,7 +139,8 @@ function Match({ target }: { readonly target: WantedColour }) {
 }
 
 interface AnswerProps {
-  readonly worker: ReturnType<typeof useColourWorker>;
+  readonly progress: number | null;
+  readonly onEnd: () => void;
   readonly proposals: readonly Proposal[] | null;
   readonly chosen: Proposal | null;
   readonly problem: string | null;
@@ -140,7 +148,7 @@ interface AnswerProps {
 }
 
 /** The sentence first: what to mix and how near it comes; or how far the solver is. */
-function Answer({ worker, proposals, chosen, problem, dosing }: AnswerProps) {
+function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: AnswerProps) {
   const { shelf } = useColourBench();
   if (problem)
     return (
@@ -150,11 +158,11 @@ function Answer({ worker, proposals, chosen, problem, dosing }: AnswerProps) {
     return (
       <div role="status" className="flex flex-wrap items-center gap-4">
         <p className="text-act font-semibold">
-          {worker.progress !== null
-            ? `Working through all mixes of your pots: ${Math.round(100 * worker.progress)} %`
+          {progress !== null
+            ? `Working through all mixes of your pots: ${Math.round(100 * progress)} %`
             : 'Looking for recipes ...'}
         </p>
-        <button type="button" className="plain-button" onClick={worker.cancel}>
+        <button type="button" className="plain-button" onClick={onEnd}>
           End it
         </button>
       </div>

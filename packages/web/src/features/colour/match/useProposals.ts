@@ -1,5 +1,5 @@
 import type { MatchTarget, Proposal } from '@sardonyx/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Pots } from '../worker/protocol.ts';
 import { STALE, type ColourWorker } from '../worker/useColourWorker.ts';
 
@@ -15,13 +15,14 @@ const SETTLE_MS = 150;
 
 /** Recipes for a wish, asked anew when it or the shelf changes; null while they are worked out. */
 export function useProposals(
-  { ask }: ColourWorker,
+  { ask, cancel }: ColourWorker,
   pots: Pots,
   leftoverIds: readonly string[],
   wish: ProposalWish | null,
 ) {
   const [found, setFound] = useState<readonly Proposal[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const drop = useRef<(() => void) | null>(null);
   const key = JSON.stringify([wish, leftoverIds]);
   useEffect(() => {
     setFound(null);
@@ -39,12 +40,19 @@ export function useProposals(
         },
       );
     }, SETTLE_MS);
-    return () => {
+    drop.current = () => {
       isCurrent = false;
       clearTimeout(settle);
     };
+    return drop.current;
     // The wish and the leftovers are compared by what they say.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ask, pots, key]);
-  return { proposals: found, problem };
+  /** Ends the search for good, whether it has begun or not; another wish begins a new one. */
+  const end = () => {
+    drop.current?.();
+    cancel();
+    setProblem('You ended the search. Change a wish to begin it again.');
+  };
+  return { proposals: found, problem, end };
 }

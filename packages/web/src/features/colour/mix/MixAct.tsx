@@ -83,7 +83,6 @@ function Mixing({ mix }: { readonly mix: MixView }) {
           className="h-44"
         />
         <PotRow pots={listPots(mix, state, advice, next?.productId ?? null)} geometry={mix.geometry} />
-        <LightLadder target={mix.target} patches={state.patches} />
       </div>
       <div className="min-w-0 space-y-5">
         <Verdict mix={mix} state={state} advice={advice} problem={problem} />
@@ -99,6 +98,7 @@ function Mixing({ mix }: { readonly mix: MixView }) {
             {last && !state.isPatchDue && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
           </>
         )}
+        <LightLadder target={mix.target} patches={state.patches} />
         <MixLog mix={mix} state={state} />
       </div>
     </div>

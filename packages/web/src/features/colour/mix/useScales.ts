@@ -8,8 +8,9 @@ export interface ScalesReading {
 }
 
 const NOTHING: ScalesReading = { grams: null, isSteady: false, fault: null };
-/** Readings in a row within a hundredth. */
+/** So many readings in a row within a hundredth, the last of them equal. */
 const STEADY_READINGS = 6;
+const EQUAL_READINGS = 3;
 
 /** What the scales show, as long as somebody pours. */
 export function useScales(instrumentId: string | null): ScalesReading {
@@ -21,7 +22,8 @@ export function useScales(instrumentId: string | null): ScalesReading {
     stream.addEventListener('reading', (event) => {
       const { grams } = JSON.parse((event as MessageEvent<string>).data) as { grams: number };
       last = [...last, grams].slice(-STEADY_READINGS);
-      const isSteady = last.length === STEADY_READINGS && Math.max(...last) - Math.min(...last) < 0.0101;
+      const isStill = last.slice(-EQUAL_READINGS).every((one) => one === grams);
+      const isSteady = isStill && last.length === STEADY_READINGS && Math.max(...last) - Math.min(...last) < 0.0101;
       setReading({ grams, isSteady, fault: null });
     });
     stream.addEventListener('fault', (event) => {

@@ -1,0 +1,327 @@
+import type { ColourView, JobView, ShelfView } from '@sardonyx/contract';
+import { computeDe00, replayMix } from '@sardonyx/core';
+import { expect } from 'chai';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Page } from 'playwright-core';
+import type { ColourTruth } from '../packages/server/src/demo/colourPhoto.ts';
+import { findHue } from './support/neutral.ts';
+import { expectNoFaults, findCutText } from './support/restorer.ts';
+import { useBench } from './support/useBench.ts';
+
+const NOW = '2026-11-25T18:30:00Z';
+
+/** From an old colour behind a flap to a pot that is planned on the part. */
+describe('the colour lab', function () {
+  this.timeout(180_000);
+  const test = useBench({ isDemo: true, now: NOW }, { who: 'Imke Varga' });
+  const ask = async <T>(path: string) => (await (await fetch(`${test.bench.address}/api/${path}`)).json()) as T;
+  const go = (path: string) => test.page.goto(test.bench.address + path);
+  const readTruth = async () =>
+    JSON.parse(await readFile(join(test.bench.folder, 'truth', 'sg-03.colour.json'), 'utf8')) as ColourTruth;
+
+  /** Sets the loupe on a place of the photograph. */
+  async function setLoupe({ x, y }: { x: number; y: number }): Promise<void> {
+    const canvas = test.page.getByRole('application');
+    const [scale, left, top] = await canvas.evaluate((svg) => {
+      const { a, e, f } = (svg as SVGSVGElement).getScreenCTM()!;
+      return [a, e, f] as const;
+    });
+    await test.page.mouse.click(left + scale * x, top + scale * y);
+  }
+
+  /** Pours what the page asks for until it asks for a patch, or says that it is there. */
+  async function pourRound(page: Page): Promise<void> {
+    const pour = page.getByRole('button', { name: 'Pour (simulated hand)' });
+    const patch = page.getByLabel('The patch is dry');
+    for (let i = 0; i < 12; i++) {
+      await page
+        .locator('main button:enabled', { hasText: /^Pour \(sim/ })
+        .or(patch)
+        .first()
+        .waitFor();
+      if (await patch.count()) return;
+      const lines = await page.getByRole('button', { name: /^Mislogged/ }).count();
+      await pour.click();
+      // Runs, drips, stands still: then it can be logged.
+      await page.getByText(/, moving$/).waitFor();
+      await page.locator('button:enabled', { hasText: /^Log \d/ }).click({ timeout: 20_000 });
+      await page
+        .getByRole('button', { name: /^Mislogged/ })
+        .nth(lines)
+        .waitFor();
+    }
+  }
+
+  it('captures slate blue in a sheltered place of the photograph, and what light made of it outside', async () => {
+    const { page } = test;
+    const truth = await readTruth();
+    await go('/jobs/sg-03/survey');
+    await page.getByRole('link', { name: 'Colours' }).click();
+    await page.getByText(/^Card found: 12 dots/).waitFor();
+    for (const place of ['sheltered', 'exposed'] as const) {
+      await page.getByRole('radio', { name: place }).check();
+      await setLoupe(truth[place].at);
+      await page.getByRole('region', { name: 'In hand' }).waitFor();
+      await page.getByLabel('Where exactly').fill(place === 'sheltered' ? 'behind the flap' : 'side panel');
+      await page.getByRole('button', { name: `Keep it as the ${place} colour` }).click();
+      await page.getByRole('region', { name: 'Kept colours' }).getByText(place, { exact: true }).waitFor();
+    }
+    await page.getByText(/^The exposed place is .* it has faded/).waitFor();
+    const { captures } = await ask<ColourView>('jobs/sg-03/colour');
+    expect(captures.map((one) => [one.place, one.method, one.note])).deep.equal([
+      ['sheltered', 'photo', 'behind the flap'],
+      ['exposed', 'photo', 'side panel'],
+    ]);
+    for (const { place, lab } of captures) expect(computeDe00(lab, truth[place].lab)).lessThan(1.5);
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
+  });
+
+  it('takes the card’s corners by hand where it is covered or lies askew', async () => {
+    const { page } = test;
+    await page.getByRole('button', { name: 'Point at the card myself' }).click();
+    const dots = (await readTruth()).dots;
+    for (const [i, dot] of dots.slice(0, 4).entries()) {
+      await page.getByText(/next the/).waitFor();
+      // Roughly: the dots are found from there.
+      await setLoupe({ x: dot.x + (i % 2 ? 2 : -2), y: dot.y + 2 });
+    }
+    await page.getByText(/^Card found: 12 dots/).waitFor();
+  });
+
+  it('reads with the instrument only when it has seen its white tile, and takes typed numbers', async () => {
+    const { page } = test;
+    await page.getByRole('radio', { name: 'sheltered' }).check();
+    await page.getByRole('button', { name: 'Read the sheltered place' }).click();
+    await page.getByText('It has not seen its white tile yet').waitFor();
+    await page.getByRole('button', { name: 'Calibrate on the white tile' }).click();
+    await page.getByRole('button', { name: 'Read the sheltered place' }).click();
+    await page.getByText(/31 bands, Spectrophotometer \(simulated\)/).waitFor();
+    await page.getByText('Type the numbers').click();
+    await page.getByLabel('L*', { exact: true }).fill('140');
+    expect(await page.getByRole('button', { name: 'Take these numbers' }).isDisabled()).equal(true);
+    await page.getByLabel('L*', { exact: true }).fill('41,2');
+    await page.getByLabel('a*', { exact: true }).fill('-3');
+    await page.getByLabel('b*', { exact: true }).fill('−14');
+    await page.getByRole('button', { name: 'Take these numbers' }).click();
+    await page.getByText('L* 41.2 ± 0.5, a* −3.0 ± 0.5, b* −14.0 ± 0.5').waitFor();
+  });
+
+  it('finds recipes in whole doses while the page goes on, and shows nothing with a hue beside the swatches', async () => {
+    const { page } = test;
+    await page.getByRole('region', { name: 'Kept colours' }).getByRole('link', { name: 'Match it' }).first().click();
+    await page.getByText(/Looking for recipes|Working through all mixes/).waitFor();
+    // The solver works beside the page: typing is answered at once.
+    await page.getByLabel('Needed, ml').fill('2.0');
+    await page.getByText(/^Should come within 0\.\d dE00/).waitFor({ timeout: 30_000 });
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
+    await page.getByLabel(/by a filament lamp/).check();
+    expect(await page.getByRole('group', { name: 'Ways to it' }).getByRole('radio').count()).at.least(2);
+    await page.getByText('Over each primer').waitFor();
+    await page.getByText(/No number for .*Pearl white.*Signal orange/).waitFor();
+    await page.getByLabel('Dosed by').selectOption({ label: 'drops of 0.05 ml' });
+    await page
+      .getByText(/\d+ drops? \w/)
+      .first()
+      .waitFor({ timeout: 30_000 });
+    await page.getByLabel('Needed, ml').fill('0');
+    await page.getByText('How much is needed: 0.2 to 200 ml.').waitFor();
+    await page.getByLabel('Needed, ml').fill('2');
+    await page.getByLabel('Dosed by').selectOption({ label: 'scales, 0.01 g' });
+    await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
+    expect(await findCutText(page)).deep.equal([]);
+  });
+
+  it('can be ended while it works, and begins again at the next wish', async () => {
+    const { page } = test;
+    await page.reload();
+    await page.getByRole('button', { name: 'End it' }).click();
+    await page.getByText('You ended the search').waitFor();
+    await page.getByLabel('At most').selectOption({ label: '3 paints' });
+    await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
+  });
+
+  it('leads through the mix with scales and instrument to within tolerance', async () => {
+    const { page } = test;
+    await page.getByRole('button', { name: 'Mix 2.00 ml of it' }).click();
+    await page.getByText(/^First mix: 1\.3/).waitFor();
+    await page.getByText('On 1.30 ml of the 2.00 ml needed').waitFor();
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
+    for (let patch = 0; patch < 4; patch++) {
+      await pourRound(page);
+      if (patch === 0) {
+        await page.getByRole('button', { name: 'Calibrate on the white tile' }).click();
+        await page.getByText(/^calibrated/).waitFor();
+        await page.getByRole('button', { name: 'Read it while it is wet too' }).click();
+        await page.getByText(/^Wet it is at L\*.*learned from 4 patches of M/).waitFor();
+      }
+      await page.getByLabel('The patch is dry').check();
+      await page.getByRole('button', { name: 'Measure it (simulated)' }).click();
+      await page.getByRole('region', { name: 'Keep it' }).waitFor();
+      if (await page.getByText(/^It is there:/).count()) break;
+      await page.getByText('What each way costs').waitFor();
+    }
+    await page.getByText(/^It is there: 0\.\d dE00 off/).waitFor();
+    const { mixes } = await ask<ColourView>('jobs/sg-03/colour');
+    const state = replayMix(mixes[0]!.steps);
+    expect(computeDe00(mixes[0]!.target, state.patches.at(-1)!.reading.lab)).lessThan(1);
+    expect(state.patches.length).at.most(3);
+    expect(state.totalMl).within(1.9, 2.3);
+  });
+
+  it('takes a mislogged pour out of the account and asks for the pot again', async () => {
+    const { page } = test;
+    await page
+      .getByRole('button', { name: /^Mislogged: 0\.\d+ ml/ })
+      .first()
+      .click();
+    await page.getByText('taken out').waitFor();
+    const { mixes } = await ask<ColourView>('jobs/sg-03/colour');
+    const { undone, totalMl } = replayMix(mixes[0]!.steps);
+    expect(undone.size).equal(1);
+    expect(totalMl).lessThan(2.2);
+  });
+
+  it('keeps it as a pot, plans it on the part, and it is there after a reload', async () => {
+    const { page } = test;
+    await page.getByLabel('Name of the pot').fill('Library slate');
+    await page.getByRole('button', { name: 'Keep it as a pot' }).click();
+    await page.getByText(/^Kept: \d\.\d\d ml of/).waitFor();
+    await page.reload();
+    await page.getByText(/^Kept: \d\.\d\d ml of/).waitFor();
+    await page.getByRole('link', { name: 'What is planned for the parts' }).click();
+    await page.getByText('As planned').first().waitFor();
+    const { specimens } = await ask<JobView>('jobs/sg-03');
+    expect(
+      specimens[0]!.layers.some((layer) => layer.stage === 'planned' && layer.name === 'Mixed here: Library slate'),
+    ).equal(true);
+    await go('/shelf?q=library');
+    await page.getByRole('button', { name: /^Library slate/ }).click();
+    await page.getByText('Mixed here: from its recipe, with what the patches taught.').waitFor();
+    expectNoFaults(page);
+  });
+
+  it('gives a restorer without an instrument as useful an answer, the whole frame grey while judging', async () => {
+    const { page } = test;
+    await go('/jobs/sg-03/colour/match');
+    await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
+    await page.getByLabel('Dosed by').selectOption({ label: 'drops of 0.05 ml' });
+    await page
+      .getByText(/\d+ drops? \w/)
+      .first()
+      .waitFor({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'Mix 2.00 ml of it' }).click();
+    await page.getByText(/^First mix/).waitFor();
+    const patch = page.getByLabel('The patch is dry');
+    const log = page.getByRole('button', { name: /^Log \d+ drops?$/ });
+    for (let i = 0; i < 8; i++) {
+      await log.or(patch).first().waitFor();
+      if (await patch.count()) break;
+      const lines = await page.getByRole('button', { name: /^Mislogged/ }).count();
+      await log.click();
+      await page
+        .getByRole('button', { name: /^Mislogged/ })
+        .nth(lines)
+        .waitFor();
+    }
+    await patch.check();
+    await page.getByRole('button', { name: 'Judge it by eye' }).click();
+    await page.getByText('Hold the dry patch to the old paint').waitFor();
+    await page.getByLabel('slightly darker').check({ force: true });
+    await page.getByLabel('How unsure').focus();
+    await page.keyboard.press('ArrowRight');
+    expect(await findHue(page, 'whole frame')).deep.equal([]);
+    await page.getByRole('button', { name: 'Switch to the lamp bench' }).click();
+    expect(await findHue(page, 'whole frame')).deep.equal([]);
+    await page.getByRole('button', { name: 'Switch to the day bench' }).click();
+    await page.getByRole('button', { name: 'That is how it looks' }).click();
+    await page.getByText(/dE00 off\. Add |^It is there/).waitFor();
+    const { mixes } = await ask<ColourView>('jobs/sg-03/colour');
+    const { reading } = replayMix(mixes.at(-1)!.steps).patches[0]!;
+    expect(reading.how).equal('by eye');
+    expect(reading.words![0]).deep.equal({ step: 'slight', way: -1 });
+    expect(reading.lab[0]).lessThan(mixes.at(-1)!.target[0]);
+    await page.getByRole('button', { name: 'Throw the mix away' }).click();
+    await page.getByRole('button', { name: 'Throw it away' }).click();
+    await page.getByText('Given up; its log stays.').waitFor();
+    expectNoFaults(page);
+  });
+});
+
+describe('the shelf and the trainer', function () {
+  this.timeout(120_000);
+  const test = useBench({ isDemo: true, now: NOW }, { who: 'Imke Varga' });
+  const go = (path: string) => test.page.goto(test.bench.address + path);
+
+  it('puts the closest pots first, in words, without a number where it would be false', async () => {
+    const { page } = test;
+    await go('/shelf?near=40.7,-2.7,-14.2');
+    const rows = page.locator('main li');
+    await page.getByText(/dE00/).first().waitFor();
+    expect(await rows.first().innerText()).include('Slate blue');
+    await page.getByLabel('Name or line').fill('pearl');
+    await page.waitForFunction(() => document.querySelectorAll('main li').length === 1);
+    expect(await rows.innerText()).include('no true number; compare a test card');
+    await page.getByRole('button', { name: 'By line again' }).click();
+    await page.getByLabel('Name or line').fill('nothing like it');
+    await page.getByText('No pot is like that.').waitFor();
+  });
+
+  it('keeps what a pot holds, learns its drop from twenty, and says what cannot be', async () => {
+    const { page } = test;
+    await go('/shelf?q=harbour');
+    await page.getByRole('button', { name: /^Harbour blue/ }).click();
+    const left = page.locator('main li').getByLabel('Left, ml');
+    await left.fill('9,5');
+    await left.press('Tab');
+    await page.getByRole('button', { name: /9\.5 ml left/ }).waitFor();
+    await left.fill('-3');
+    await left.press('Tab');
+    await page.locator('main li p', { hasText: /^▲/ }).waitFor();
+    await left.fill('9.5');
+    await left.press('Tab');
+    await page.getByLabel('20 drops weigh, g').fill('0.67');
+    await page.getByRole('button', { name: 'Take over 0.030 ml a drop' }).click();
+    await page.waitForFunction(() => [...document.querySelectorAll('input')].some((one) => one.value === '0.0299'));
+  });
+
+  it('takes a file, leaves out what is wrong in it and says where', async () => {
+    const { page } = test;
+    const csv = [
+      'line,name,kind,binder,gloss,colour,left_ml',
+      'Tern,Pale stone,colour,enamel,gloss,#c9c2ae,12',
+      'Tern,Bad,colour,enamel,gloss,pale,12',
+    ].join('\n');
+    await page
+      .getByLabel('Bring in CSV or CGATS text')
+      .setInputFiles({ name: 'pots.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await page.getByText('1 added, 0 changed').waitFor();
+    await page.getByText('Line 3: colour: "pale" is not a colour like #4d6378.').waitFor();
+    const { products } = (await (await fetch(`${test.bench.address}/api/shelf`)).json()) as ShelfView;
+    expect(products.some((one) => one.name === 'Pale stone')).equal(true);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Spectra as CGATS text' }).click(),
+    ]);
+    expect(await readFile(await download.path(), 'utf8')).match(/^CGATS\.17/);
+    expectNoFaults(page);
+  });
+
+  it('plays a round of match the pot to its score and the path of the guide', async () => {
+    const { page } = test;
+    await go('/practice/match-the-pot?seed=3');
+    const pots = page.getByRole('region', { name: 'Pots' });
+    await pots.getByRole('button').first().click();
+    await pots.getByRole('button', { name: 'Pour 0.8 ml' }).click();
+    expect(await page.getByRole('button', { name: 'That is it' }).isDisabled()).equal(true);
+    await page.getByRole('button', { name: 'Paint a patch' }).click();
+    await page.getByText('0.80 ml in the cup, 1 patch').waitFor();
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
+    await page.getByRole('button', { name: 'That is it' }).click();
+    await page.getByText(/^\d+ points: \d+\.\d dE00 off/).waitFor();
+    await page.getByText('Guided mixing, with an instrument').waitFor({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'Another colour' }).last().click();
+    await page.getByText('0.00 ml in the cup, 0 patches').waitFor();
+    expectNoFaults(page);
+  });
+});
