@@ -119,13 +119,13 @@ describe('the colour lab', function () {
     expect(await page.getByRole('group', { name: 'Ways to it' }).getByRole('radio').count()).at.least(2);
     await page.getByText('Over each primer').waitFor();
     await page.getByText(/No number for .*Pearl white.*Signal orange/).waitFor();
-    await page.getByLabel('Dosed by').selectOption({ label: 'drops of 0.05 ml' });
+    await page.getByLabel('Dosed by').selectOption({ label: 'drops' });
     await page
       .getByText(/\d+ drops? \w/)
       .first()
       .waitFor({ timeout: 30_000 });
     await page.getByLabel('Needed, ml').fill('0');
-    await page.getByText('How much is needed: 0.2 to 200 ml.').waitFor();
+    await page.getByText('How much is needed: 0.2 to 200 ml').waitFor();
     await page.getByLabel('Needed, ml').fill('2');
     await page.getByLabel('Dosed by').selectOption({ label: 'scales, 0.01 g' });
     await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
@@ -205,7 +205,7 @@ describe('the colour lab', function () {
     const { page } = test;
     await go('/jobs/sg-03/colour/match');
     await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
-    await page.getByLabel('Dosed by').selectOption({ label: 'drops of 0.05 ml' });
+    await page.getByLabel('Dosed by').selectOption({ label: 'drops' });
     await page
       .getByText(/\d+ drops? \w/)
       .first()

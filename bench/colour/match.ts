@@ -5,10 +5,18 @@ import { chooseDoses, roundDoses } from '../../packages/core/src/colour/match/ch
 import { findMatch } from '../../packages/core/src/colour/match/findMatch.ts';
 import { scoreMix } from '../../packages/core/src/colour/match/polish.ts';
 import { median, percentile, type Topic } from '../figure.ts';
-import { createColourWorld, TARGETS } from './world.ts';
+import { createColourWorld, createSmallColourWorld, SMALL_TARGETS, TARGETS } from './world.ts';
 
 const DROPS = { total: 60, doseMl: 0.05 };
 const NEAR = 0.01;
+const NEAR_FOUR = 0.1;
+
+const readYardstick = (name: string) =>
+  (
+    JSON.parse(readFileSync(join(import.meta.dirname, `../yardsticks/${name}.json`), 'utf8')) as {
+      objectives: number[];
+    }
+  ).objectives;
 
 export const colourMatch: Topic = {
   names: [
@@ -17,6 +25,8 @@ export const colourMatch: Topic = {
     'colour.matchP95Ms',
     'colour.matchOptimalShare',
     'colour.match5Ms',
+    'colour.matchMoreNeverWorse',
+    'colour.matchFourNearShare',
     'colour.inGamutP95De',
     'colour.doseP95De',
     'colour.doseMaxDe',
@@ -24,16 +34,16 @@ export const colourMatch: Topic = {
   ],
   measure: () => {
     const { shelf, targets, table, tableMs } = createColourWorld();
-    const yardstick = JSON.parse(readFileSync(join(import.meta.dirname, '../yardsticks/colourMatch.json'), 'utf8')) as {
-      objectives: number[];
-    };
+    const yardstick = readYardstick('colourMatch');
     const own: { de: number; dosed: number; naive: number }[] = [];
     const times = { three: [] as number[], five: [] as number[] };
     let optimal = 0;
+    let neverWorse = 0;
     targets.forEach((target, i) => {
       const three = timed(() => findMatch(table, target, { mostPaints: 3, count: 100 }), times.three);
       const five = timed(() => findMatch(table, target, { mostPaints: 5, count: 150 }), times.five);
-      if (three[0]!.objective <= yardstick.objectives[i]! + NEAR) optimal++;
+      if (three[0]!.objective <= yardstick[i]! + NEAR) optimal++;
+      if (five[0]!.objective <= three[0]!.objective + 1e-9) neverWorse++;
       // Only a colour of the shelf itself can be met; one of another shelf is as near as it is.
       if (i % 2) return;
       const dosed = chooseDoses(shelf, five, target, USUAL_SURFACE, DROPS)!;
@@ -41,6 +51,11 @@ export const colourMatch: Topic = {
       const naive = scoreMix(shelf, best.ids, roundDoses(best.shares, DROPS.total), target, USUAL_SURFACE);
       own.push({ de: best.de65, dosed: dosed.de65, naive: naive.de65 });
     });
+    const four = readYardstick('colourMatchFour');
+    const small = createSmallColourWorld();
+    const nearFour = small.targets.filter(
+      (target, i) => findMatch(small.table, target, { mostPaints: 4, count: 1 })[0]!.objective <= four[i]! + NEAR_FOUR,
+    ).length;
     const figure = (name: string, value: number, unit: string, most: number | null, yardstickText: string) => ({
       name,
       value,
@@ -67,6 +82,20 @@ export const colourMatch: Topic = {
         yardstick: `within ${NEAR} of every combo polished one by one (stored, bench/colour/writeYardstick.ts)`,
       },
       figure('colour.match5Ms', median(times.five), 'ms', 700, 'up to 5 of 60 paints, median'),
+      {
+        name: 'colour.matchMoreNeverWorse',
+        value: neverWorse / TARGETS,
+        unit: '',
+        goal: { kind: 'at least', value: 1 },
+        yardstick: 'up to 5 paints against up to 3',
+      },
+      {
+        name: 'colour.matchFourNearShare',
+        value: nearFour / SMALL_TARGETS,
+        unit: '',
+        goal: { kind: 'at least', value: 0.9 },
+        yardstick: `within ${NEAR_FOUR} of every set of four of 24 pots polished one by one (stored), ${SMALL_TARGETS} colours`,
+      },
       figure(
         'colour.inGamutP95De',
         percentile(

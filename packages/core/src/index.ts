@@ -139,7 +139,7 @@ export { createOpticsFromSamples } from './colour/exchange/createOpticsFromSampl
 export { readShelfCsv, SHELF_COLUMNS, writeShelfCsv } from './colour/exchange/shelfCsv.ts';
 export { fitPaint } from './colour/fitPaint.ts';
 export { estimateGloss } from './colour/glossOfMix.ts';
-export { adviseRound, doseMlOf, firstMl } from './colour/guide/adviseRound.ts';
+export { adviseRound, firstMl } from './colour/guide/adviseRound.ts';
 export { estimateStrengths } from './colour/guide/estimateStrengths.ts';
 export { FIRST_SHARE } from './colour/guide/guideMix.ts';
 export { measureByEye, readStep, STEPS } from './colour/guide/judgeByEye.ts';

@@ -28,7 +28,12 @@ const CAPTURE = {
 const MIX = {
   ...{ jobId: 'sg-03', specimenPartId: 'sg-03-1.body', captureId: null, name: 'Slate blue' },
   ...{ target: [41, -3, -14], targetA: [39, -6, -16], geometry: 'gloss left out', needMl: 2, tolerance: 1 },
-  ...{ dosing: 'scales', way: 'light end', recipe: [{ productId: WHITE, name: 'Marlstone Bright white', ml: 2 }] },
+  ...{
+    dosing: 'scales',
+    doseMl: 0.01,
+    way: 'light end',
+    recipe: [{ productId: WHITE, name: 'Marlstone Bright white', ml: 2 }],
+  },
 };
 const PATCH = { lab: [60, -5, -25], sd: [0.2, 0.3, 0.3], how: 'spectrophotometer', words: null, who: WHO };
 

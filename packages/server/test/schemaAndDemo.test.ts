@@ -109,7 +109,7 @@ describe('demo data', function () {
     expect(castings.length).least(60);
     expect(castings.reduce((sum, casting) => sum + casting.variantCount, 0)).least(400);
     const { products, pots } = await bench.get<ShelfView>('shelf');
-    expect(products.length).within(38, 45);
+    expect(products.length).within(38, 50);
     expect(pots.length).equal(products.length);
   });
 

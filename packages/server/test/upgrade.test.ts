@@ -5,6 +5,7 @@ import { DEFAULT_HISTORIES } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createDataSource, DATABASE_FILE, openDatabase } from '../src/data-source.ts';
 import { FeatureRow, FeatureStateRow, HistoryRow } from '../src/entities/catalogue.ts';
+import { PaintProductRow } from '../src/entities/paint.ts';
 import { HouseStyleRow } from '../src/entities/house.ts';
 import { ObservationRow, SourceRow } from '../src/entities/workpiece.ts';
 import { MIGRATIONS } from '../src/migrations/index.ts';
@@ -19,6 +20,9 @@ describe('a bench from before identification knew groups', () => {
     await old.runMigrations();
     const run = (sql: string) => old.query(sql);
     await run("INSERT INTO maker (id, version, name, about) VALUES ('m', 1, 'Tern', '')");
+    await run(
+      "INSERT INTO paint_product (id, version, line, name, kind, binder, gloss, colourHex, dryFilmUm, flashMin, recoatMin, cureMin, minC, maxC) VALUES ('p', 1, 'Tern', 'Stone', 'colour', 'enamel', 'gloss', '#c9c2ae', 22, 20, 360, 10080, 12, 28)",
+    );
     await run("INSERT INTO toy_range (id, version, makerId, name, about) VALUES ('r', 1, 'm', 'Range', '')");
     await run(
       "INSERT INTO casting (id, version, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, drawing) VALUES ('c', 1, 'r', '1', 'Van', 'van', 60, 34, '', '{\"views\":[]}')",
@@ -49,6 +53,13 @@ describe('a bench from before identification knew groups', () => {
     await old.destroy();
   });
   after(() => rm(folder, { recursive: true, force: true }));
+
+  it('keeps its pots, with what stands for a drop and a density until somebody measured them', async () => {
+    const source = await openDatabase(folder);
+    const pot = await source.manager.findOneByOrFail(PaintProductRow, { id: 'p' });
+    await source.destroy();
+    expect(pot).deep.include({ name: 'Stone', optics: null, recipe: null, dropMl: 0.05, densityGPerMl: 1.15 });
+  });
 
   it('loses nothing, gets groups from what was said of its features, histories and a house style; once', async () => {
     for (let time = 0; time < 2; time++) {

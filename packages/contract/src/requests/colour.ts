@@ -86,6 +86,10 @@ export class CreateMix {
   needMl!: number;
   @IsNumber() @Min(0.3) @Max(10) tolerance!: number;
   @IsIn(DOSINGS) dosing!: Dosing;
+  @IsNumber()
+  @Min(0.005, { message: 'A drop is 0.005 to 0.2 ml.' })
+  @Max(0.2, { message: 'A drop is 0.005 to 0.2 ml.' })
+  doseMl!: number;
   @IsIn(MIX_WAYS) way!: MixWay;
   @IsArray()
   @ArrayMinSize(1, { message: 'A recipe has at least one paint.' })

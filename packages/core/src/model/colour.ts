@@ -74,6 +74,8 @@ export interface Mix extends Versioned {
   /** dE00 that is good enough. */
   readonly tolerance: number;
   readonly dosing: Dosing;
+  /** ml of one dose: a hundredth on scales, a drop. */
+  readonly doseMl: number;
   readonly way: MixWay;
   /** What it began with, as planned. */
   readonly recipe: readonly RecipeLine[];

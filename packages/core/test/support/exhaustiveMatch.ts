@@ -42,7 +42,16 @@ export function matchFourExhaustively(table: ComboTable, target: MatchTarget): n
   const triples = new Map<string, Float64Array>();
   const tripleOf = (ids: readonly number[]) => {
     const key = ids.join();
-    const known = triples.get(key) ?? polishMix(shelf, ids, ids.map((id) => 1 / shelf.strength[id]!), target, surface, MANY).shares;
+    const known =
+      triples.get(key) ??
+      polishMix(
+        shelf,
+        ids,
+        ids.map((id) => 1 / shelf.strength[id]!),
+        target,
+        surface,
+        MANY,
+      ).shares;
     triples.set(key, known);
     return known;
   };

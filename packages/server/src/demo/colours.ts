@@ -21,13 +21,12 @@ const MIXES: readonly MixNote[] = [
     ...{ id: 'mix-slate', jobId: 'sg-07', name: 'Trolley slate, first try', daysAgo: 9 },
     rounds: [
       [
-        ['paint-marlstone-bright-white', 0.5],
-        ['paint-marlstone-ultramarine', 0.18],
-        ['paint-marlstone-black', 0.12],
+        ['paint-marlstone-slate-blue', 0.9],
+        ['paint-marlstone-ultramarine', 0.1],
       ],
       [
-        ['paint-marlstone-bright-white', 0.3],
-        ['paint-marlstone-dock-grey', 0.5],
+        ['paint-marlstone-harbour-blue', 0.25],
+        ['paint-marlstone-dock-grey', 0.2],
       ],
     ],
   },
@@ -60,7 +59,15 @@ async function seedMix(manager: EntityManager, note: MixNote, at: Date): Promise
   await manager.insert(MixRow, {
     ...{ id: note.id, version: 1, jobId: note.jobId, specimenPartId: null, captureId: null, name: note.name },
     ...{ target: looks.at(-1)!, targetA: looks.at(-1)!, geometry: 'gloss left out', needMl: 1.5, tolerance: 1 },
-    ...{ dosing: 'scales', way: 'light end', recipe, startedAt: at.toISOString(), endedAt: null, productId: null },
+    ...{
+      dosing: 'scales',
+      doseMl: 0.01,
+      way: 'light end',
+      recipe,
+      startedAt: at.toISOString(),
+      endedAt: null,
+      productId: null,
+    },
   });
   const bodies = note.rounds.flatMap((round, i): MixStepBody[] => {
     const [l, a, b] = looks[i]!;

@@ -174,7 +174,9 @@ export function createPaintShelf(): { products: PaintProduct[]; pots: PaintPot[]
       const id = `paint.${line}.${name}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
       const isMixed = common.kind === 'colour' && !isOutsideModel(gloss) && !COLOUR_ONLY.has(name);
       const optics = isMixed ? measurePaint(colourHex, products.length + 1) : null;
-      const known = { ...BY_BINDER[common.binder], optics, recipe: null };
+      const usual = BY_BINDER[common.binder];
+      const pricePerMl = Math.round(100 * usual.pricePerMl * (0.7 + 0.15 * (i % 5))) / 100;
+      const known = { ...usual, pricePerMl, optics, recipe: null };
       products.push({ id, version: 1, line, name, gloss, colourHex, ...common, ...known });
       pots.push({
         id: `${id}.pot`,

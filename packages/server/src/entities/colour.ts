@@ -95,6 +95,9 @@ export class MixRow extends VersionedRow implements Mix {
   @Column('text')
   dosing!: Mix['dosing'];
 
+  @Column('real')
+  doseMl!: number;
+
   @Column('text')
   way!: Mix['way'];
 

@@ -1,4 +1,4 @@
-import type { Dosing, MixStep, MixWay } from '../../model/colour.ts';
+import type { MixStep, MixWay } from '../../model/colour.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
@@ -55,9 +55,6 @@ export interface RoundQuestion {
   readonly limits: AdditionLimits;
   readonly way: MixWay;
 }
-
-/** ml of one dose: a hundredth of a millilitre stands for the 0.01 g that scales show, a drop for what it was weighed as. */
-export const doseMlOf = (dosing: Dosing, dropMl: number): number => (dosing === 'scales' ? 0.01 : dropMl);
 
 /** Less than this part of a dose is still to be poured: done. */
 const POURED = 0.51;

@@ -4,7 +4,7 @@ import type { MixStep, MixStepBody } from '../../model/colour.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { predictMix, USUAL_SURFACE } from '../kubelkaMunk.ts';
-import { adviseRound, doseMlOf, firstMl, type RoundQuestion } from './adviseRound.ts';
+import { adviseRound, firstMl, type RoundQuestion } from './adviseRound.ts';
 import { replayMix } from './replayMix.ts';
 
 const steps = (...bodies: MixStepBody[]): MixStep[] =>
@@ -62,7 +62,7 @@ describe('advice, round by round', () => {
     steps: log,
     target: { d65: labOf(wanted), a: labOf(wanted, 'A'), weightA: 0.3 },
     surface: USUAL_SURFACE,
-    limits: { needMl: 2, doseMl: doseMlOf('scales', 0.05), tolerance: 1 },
+    limits: { needMl: 2, doseMl: 0.01, tolerance: 1 },
     way: 'light end',
     ...more,
   });

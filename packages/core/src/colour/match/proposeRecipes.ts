@@ -32,6 +32,8 @@ const COUNT = 150;
 const PRICED = 60;
 const PRICE_DE = 0.7;
 const SAME_DE = 0.2;
+/** Leftovers that end farther off than this are no way to it. */
+const LEFTOVER_DE = 5;
 
 /**
  * The recipe for the dropper, and what else is worth choosing: fewer paints, cheaper, begun from the pot that is nearest, from
@@ -101,7 +103,7 @@ function proposeLeftovers(
   const own = buildComboTable(createShelf(paints), table.surface)!;
   const recipes = findMatch(own, target, { mostPaints: Math.min(3, paints.length), count: COUNT });
   const best = chooseDoses(own.shelf, recipes, target, own.surface, limits);
-  if (!best) return [];
+  if (!best || best.de65 > LEFTOVER_DE) return [];
   const cost = best.ids.reduce((sum, id, i) => sum + best.doses[i]! * limits.doseMl * paints[id]!.pricePerMl, 0);
   return [describe(own, 'leftovers only', best, limits.doseMl, cost)];
 }

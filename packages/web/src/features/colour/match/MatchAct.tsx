@@ -1,4 +1,13 @@
-import { DOSINGS, estimateGloss, type Dosing, type MixWay, type Proposal, type ProposalKind } from '@sardonyx/core';
+import type { ShelfView } from '@sardonyx/contract';
+import {
+  DOSINGS,
+  estimateGloss,
+  mayBeMixed,
+  type Dosing,
+  type MixWay,
+  type Proposal,
+  type ProposalKind,
+} from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useStartMixMutation } from '../../../shared/api/api.ts';
@@ -6,6 +15,7 @@ import { readAppError } from '../../../shared/api/appError.ts';
 import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatLabSpread, formatMl } from '../swatch/formatColour.ts';
+import { Halves } from '../Halves.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 import { DropLine } from './DropLine.tsx';
@@ -16,8 +26,7 @@ import { usePots } from './usePots.ts';
 import { useProposals } from './useProposals.ts';
 import { useTarget, type WantedColour } from './useTarget.ts';
 
-/** A drop of the usual dropper, ml (planning estimate). */
-const DROP_ML = 0.05;
+const SCALES_ML = 0.01;
 const WEIGHT_A = 0.3;
 const TOLERANCE = 1;
 
@@ -47,8 +56,9 @@ function Match({ target }: { readonly target: WantedColour }) {
   const [kind, setKind] = useState<ProposalKind>('best');
   const [light, setLight] = useState<'D65' | 'A'>('D65');
   const need = Number(needMl.replace(',', '.'));
-  const doseMl = dosing === 'scales' ? 0.01 : DROP_ML;
-  const isRight = need >= 0.2 && need <= 200;
+  const [drop, setDrop] = useState(() => String(usualDropMl(shelf)));
+  const doseMl = dosing === 'scales' ? SCALES_ML : Number(drop.replace(',', '.'));
+  const isRight = need >= 0.2 && need <= 200 && doseMl >= 0.005 && doseMl <= 0.2;
   const wish = useMemo(
     () =>
       isRight
@@ -64,78 +74,102 @@ function Match({ target }: { readonly target: WantedColour }) {
   const chosen = proposals?.find((one) => one.kind === kind) ?? proposals?.[0] ?? null;
   const [wanted, mixed] = light === 'D65' ? [target.lab, chosen?.lab] : [target.labA, chosen?.labA];
   return (
-    <div className="flex flex-col gap-8 min-[1100px]:grid min-[1100px]:grid-cols-2">
-      <div className="min-w-0 space-y-4">
-        <MeetingSwatches target={wanted} mix={mixed ?? null} />
-        <fieldset className="flex flex-wrap gap-x-5">
-          <legend className="sr-only">Light</legend>
-          {(['D65', 'A'] as const).map((one) => (
-            <label key={one} className="inline-flex min-h-9 items-center gap-2">
-              <input type="radio" name="light" checked={light === one} onChange={() => setLight(one)} />
-              {one === 'D65' ? 'by daylight (D65)' : 'by a filament lamp (A)'}
-            </label>
-          ))}
-        </fieldset>
-        <WhichColour target={target} />
-        {chosen && <OverPrimers lines={chosen.lines} geometry={target.geometry} />}
-      </div>
-      <div className="min-w-0 space-y-5">
-        <Answer
-          progress={worker.progress}
-          onEnd={end}
-          proposals={proposals}
-          chosen={chosen}
-          problem={problem}
-          dosing={dosing}
-        />
-        {chosen && <DropLine lines={chosen.lines} geometry={target.geometry} />}
-        <div className="flex flex-wrap items-end gap-4">
+    <Halves
+      lead={
+        <>
+          <Answer
+            progress={worker.progress}
+            onEnd={end}
+            proposals={proposals}
+            chosen={chosen}
+            problem={problem}
+            dosing={dosing}
+          />
+          {chosen && <DropLine lines={chosen.lines} geometry={target.geometry} />}
+        </>
+      }
+      look={
+        <>
+          <MeetingSwatches target={wanted} mix={mixed ?? null} />
+          <fieldset className="flex flex-wrap gap-x-5">
+            <legend className="sr-only">Light</legend>
+            {(['D65', 'A'] as const).map((one) => (
+              <label key={one} className="inline-flex min-h-9 items-center gap-2">
+                <input type="radio" name="light" checked={light === one} onChange={() => setLight(one)} />
+                {one === 'D65' ? 'by daylight (D65)' : 'by a filament lamp (A)'}
+              </label>
+            ))}
+          </fieldset>
+          <WhichColour target={target} />
+          {chosen && <OverPrimers lines={chosen.lines} geometry={target.geometry} />}
+        </>
+      }
+    >
+      <div className="flex flex-wrap items-end gap-4">
+        <label>
+          <span className="block text-note">Needed, ml</span>
+          <input
+            style={{ width: '6rem' }}
+            inputMode="decimal"
+            value={needMl}
+            aria-invalid={!isRight}
+            onChange={(event) => setNeedMl(event.target.value)}
+          />
+        </label>
+        <label>
+          <span className="block text-note">Dosed by</span>
+          <select
+            style={{ width: '12rem' }}
+            value={dosing}
+            onChange={(event) => setDosing(event.target.value as Dosing)}
+          >
+            {DOSINGS.map((one) => (
+              <option key={one} value={one}>
+                {one === 'scales' ? 'scales, 0.01 g' : 'drops'}
+              </option>
+            ))}
+          </select>
+        </label>
+        {dosing === 'drops' && (
           <label>
-            <span className="block text-note">Needed, ml</span>
+            <span className="block text-note">One drop, ml</span>
             <input
               style={{ width: '6rem' }}
               inputMode="decimal"
-              value={needMl}
-              aria-invalid={!isRight}
-              onChange={(event) => setNeedMl(event.target.value)}
+              value={drop}
+              onChange={(event) => setDrop(event.target.value)}
             />
           </label>
-          <label>
-            <span className="block text-note">Dosed by</span>
-            <select
-              style={{ width: '12rem' }}
-              value={dosing}
-              onChange={(event) => setDosing(event.target.value as Dosing)}
-            >
-              {DOSINGS.map((one) => (
-                <option key={one} value={one}>
-                  {one === 'scales' ? 'scales, 0.01 g' : `drops of ${DROP_ML} ml`}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label>
-            <span className="block text-note">At most</span>
-            <select
-              style={{ width: '8rem' }}
-              value={mostPaints}
-              onChange={(event) => setMostPaints(Number(event.target.value))}
-            >
-              {[1, 2, 3, 4, 5].map((one) => (
-                <option key={one} value={one}>
-                  {one} {one === 1 ? 'paint' : 'paints'}
-                </option>
-              ))}
-            </select>
-          </label>
-        </div>
-        {!isRight && <p role="alert">▲ How much is needed: 0.2 to 200 ml.</p>}
-        {proposals && chosen && <ProposalList proposals={proposals} chosen={chosen} onChoose={setKind} />}
-        {chosen && !isClosed && <BeginMixing target={target} chosen={chosen} needMl={need} dosing={dosing} />}
-        <NearestPots target={target.lab} geometry={target.geometry} />
+        )}
+        <label>
+          <span className="block text-note">At most</span>
+          <select
+            style={{ width: '8rem' }}
+            value={mostPaints}
+            onChange={(event) => setMostPaints(Number(event.target.value))}
+          >
+            {[1, 2, 3, 4, 5].map((one) => (
+              <option key={one} value={one}>
+                {one} {one === 1 ? 'paint' : 'paints'}
+              </option>
+            ))}
+          </select>
+        </label>
       </div>
-    </div>
+      {!isRight && <p role="alert">▲ How much is needed: 0.2 to 200 ml; a drop: 0.005 to 0.2 ml.</p>}
+      {proposals && chosen && <ProposalList proposals={proposals} chosen={chosen} onChoose={setKind} />}
+      {chosen && !isClosed && (
+        <BeginMixing target={target} chosen={chosen} needMl={need} dosing={dosing} doseMl={doseMl} />
+      )}
+      <NearestPots target={target.lab} geometry={target.geometry} />
+    </Halves>
   );
+}
+
+/** The drop that most of the pots give (planning estimate where nobody weighed). */
+function usualDropMl(shelf: ShelfView): number {
+  const drops = shelf.products.filter(mayBeMixed).map((product) => product.dropMl);
+  return drops.sort((a, b) => a - b)[Math.floor(drops.length / 2)] ?? 0.05;
 }
 
 interface AnswerProps {
@@ -230,9 +264,10 @@ interface BeginMixingProps {
   readonly chosen: Proposal;
   readonly needMl: number;
   readonly dosing: Dosing;
+  readonly doseMl: number;
 }
 
-function BeginMixing({ target, chosen, needMl, dosing }: BeginMixingProps) {
+function BeginMixing({ target, chosen, needMl, dosing, doseMl }: BeginMixingProps) {
   const { view, shelf, parts } = useColourBench();
   const navigate = useNavigate();
   const [start, { error, isLoading }] = useStartMixMutation();
@@ -247,7 +282,7 @@ function BeginMixing({ target, chosen, needMl, dosing }: BeginMixingProps) {
       name: `${part?.name ?? 'Part'}, ${target.capture.place} colour`,
       target: [...target.lab],
       targetA: [...target.labA],
-      ...{ geometry: target.geometry, needMl, tolerance: TOLERANCE, dosing, way },
+      ...{ geometry: target.geometry, needMl, tolerance: TOLERANCE, dosing, doseMl, way },
       recipe: chosen.lines.map(({ productId, ml }) => ({ productId, name: nameOfProduct(shelf, productId), ml })),
     });
     if (data) void navigate(`/jobs/${view.job.id}/colour/mix?mix=${data.id}`);

@@ -14,6 +14,7 @@ import { Link, useSearchParams } from 'react-router';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { findProduct, nameOfProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
+import { Halves } from '../Halves.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 import { JudgeByEye } from './JudgeByEye.tsx';
@@ -65,7 +66,8 @@ export function MixAct() {
 function Mixing({ mix }: { readonly mix: MixView }) {
   const bench = useColourBench();
   const worker = useColourWorker();
-  const { advice, problem, state, doseMl } = useAdvice(worker, mix);
+  const { advice, problem, state } = useAdvice(worker, mix);
+  const { doseMl } = mix;
   const [isJudging, setJudging] = useState(false);
   const expected = predictNow(bench, mix, state, advice);
   const last = state.patches.at(-1);
@@ -74,34 +76,39 @@ function Mixing({ mix }: { readonly mix: MixView }) {
   const next = advice?.pours.find((pour) => pour.ml - pour.pouredMl >= 0.51 * doseMl) ?? null;
   const seen = last && !state.isPatchDue ? last.reading.lab : expected;
   return (
-    <div className="flex flex-col gap-8 min-[1100px]:grid min-[1100px]:grid-cols-[minmax(0,44fr)_minmax(0,56fr)]">
-      <div className="min-w-0 space-y-4">
-        <MeetingSwatches
-          target={mix.target}
-          mix={seen}
-          mixWord={last && !state.isPatchDue ? 'last patch, dry' : 'as it should look now'}
-          className="h-44"
-        />
-        <PotRow pots={listPots(mix, state, advice, next?.productId ?? null)} geometry={mix.geometry} />
-      </div>
-      <div className="min-w-0 space-y-5">
-        <Verdict mix={mix} state={state} advice={advice} problem={problem} />
-        {!isOver && advice && (
-          <>
-            {(advice.kind === 'pour' || advice.kind === 'beyond') && next && (
-              <PourPanel mix={mix} pour={next} doseMl={doseMl} />
-            )}
-            {(advice.kind === 'patch' || (advice.kind === 'beyond' && !next)) && (
-              <PatchPanel mix={mix} state={state} onJudge={() => setJudging(true)} />
-            )}
-            {!state.isPatchDue && <Paths paths={advice.paths} />}
-            {last && !state.isPatchDue && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
-          </>
-        )}
-        <LightLadder target={mix.target} patches={state.patches} />
-        <MixLog mix={mix} state={state} />
-      </div>
-    </div>
+    <Halves
+      lead={
+        <>
+          <Verdict mix={mix} state={state} advice={advice} problem={problem} />
+          {!isOver && advice && (advice.kind === 'pour' || advice.kind === 'beyond') && next && (
+            <PourPanel mix={mix} pour={next} doseMl={doseMl} />
+          )}
+          {!isOver && advice && (advice.kind === 'patch' || (advice.kind === 'beyond' && !next)) && (
+            <PatchPanel mix={mix} state={state} onJudge={() => setJudging(true)} />
+          )}
+        </>
+      }
+      look={
+        <>
+          <MeetingSwatches
+            target={mix.target}
+            mix={seen}
+            mixWord={last && !state.isPatchDue ? 'last patch, dry' : 'as it should look now'}
+            className="h-44"
+          />
+          <PotRow pots={listPots(mix, state, advice, next?.productId ?? null)} geometry={mix.geometry} />
+        </>
+      }
+    >
+      {!isOver && advice && !state.isPatchDue && (
+        <>
+          <Paths paths={advice.paths} />
+          {last && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
+        </>
+      )}
+      <LightLadder target={mix.target} patches={state.patches} />
+      <MixLog mix={mix} state={state} />
+    </Halves>
   );
 }
 

@@ -1,26 +1,22 @@
 import type { MixView } from '@sardonyx/contract';
-import { doseMlOf, replayMix, type RoundAdvice } from '@sardonyx/core';
+import { replayMix, type RoundAdvice } from '@sardonyx/core';
 import { useEffect, useMemo, useState } from 'react';
-import { findProduct, useColourBench } from '../ColourContext.tsx';
 import { usePots } from '../match/usePots.ts';
 import { STALE, type ColourWorker } from '../worker/useColourWorker.ts';
 
 /** What to do next in a mixing, worked out anew after each line of its log. */
 export function useAdvice(worker: ColourWorker, mix: MixView) {
-  const { shelf } = useColourBench();
   const state = useMemo(() => replayMix(mix.steps), [mix.steps]);
   const pots = usePots(mix.geometry, [...mix.recipe.map((line) => line.productId), ...state.productIds]);
   const [advice, setAdvice] = useState<RoundAdvice | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { ask } = worker;
-  const dropMl = findProduct(shelf, mix.recipe[0]!.productId)?.dropMl ?? 0.05;
-  const doseMl = doseMlOf(mix.dosing, dropMl);
   useEffect(() => {
     let isCurrent = true;
     const question = {
       ...{ recipe: mix.recipe, steps: mix.steps, way: mix.way },
       target: { d65: mix.target, a: mix.targetA, weightA: 0 },
-      limits: { needMl: mix.needMl, doseMl, tolerance: mix.tolerance },
+      limits: { needMl: mix.needMl, doseMl: mix.doseMl, tolerance: mix.tolerance },
     };
     ask({ kind: 'advise', pots, question }, 'advice').then(
       (answer) => {
@@ -34,6 +30,6 @@ export function useAdvice(worker: ColourWorker, mix: MixView) {
       },
     );
     return () => void (isCurrent = false);
-  }, [ask, pots, mix, doseMl]);
-  return { advice, problem, state, doseMl };
+  }, [ask, pots, mix]);
+  return { advice, problem, state };
 }
