@@ -64,7 +64,9 @@ export async function workThrough(
       await begin(page, key);
     }
     await taskLine(page, key).getByRole('button', { name: 'Done', exact: true }).click();
-    await page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });
+    const isDone = page.locator(`li[data-task="${key}"][data-state="done"]`);
+    if (key === 'capture-colour') await keepFlakesInstead(page, key);
+    await isDone.waitFor({ state: 'attached' });
     done.push(key);
   }
 }
@@ -98,6 +100,18 @@ async function getGoing(page: Page, key: string): Promise<void> {
     await hold(line.getByRole('button', { name: /^Start: / }));
   } else throw new Error(`${key} was held back: ${text}`);
   await begun.waitFor();
+}
+
+/** A colour that nobody captured is asked for; the flakes in their bag are the reason to go on. */
+async function keepFlakesInstead(page: Page, key: string): Promise<void> {
+  const without = taskLine(page, key).getByLabel('Or why none is kept');
+  await without
+    .or(page.locator(`li[data-task="${key}"][data-state="done"]`))
+    .first()
+    .waitFor({ state: 'attached' });
+  if (!(await without.count())) return;
+  await without.fill('Flakes kept in a labelled bag.');
+  await taskLine(page, key).getByRole('button', { name: 'Go on without' }).click();
 }
 
 /** Says on the clock shelf that the room is aired. */

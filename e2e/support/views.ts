@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { haveCapture, haveMix } from './colourToShow.ts';
 
 export interface View {
   readonly name: string;
@@ -34,6 +35,29 @@ export const VIEWS: readonly View[] = [
     path: '/jobs/sg-08/strip',
     ready: 'Ready for primer',
   },
+  {
+    name: 'Colour: capture',
+    picture: null,
+    path: '/jobs/sg-03/colour/capture',
+    ready: /^Card found/,
+    act: async (page) => {
+      await haveCapture(page);
+      await page.reload();
+      await page.getByText('it has faded').waitFor();
+    },
+  },
+  { name: 'Colour: match', picture: 'match', path: '/jobs/sg-03/colour/match', ready: 'SG-03', act: showMatch },
+  {
+    name: 'Colour: mix',
+    picture: 'mix',
+    path: '/jobs/sg-03/colour/mix',
+    ready: 'SG-03',
+    act: async (page) => {
+      await haveMix(page);
+      await page.reload();
+      await page.getByText('What each way costs').waitFor();
+    },
+  },
   { name: 'Finish', picture: 'finish', path: '/jobs/sg-07/finish?specimen=sg-07-2', ready: 'As planned' },
   { name: 'Close', picture: 'close', path: '/jobs/sg-07/close?specimen=sg-07-3', ready: 'Close, in this order' },
   { name: 'Sign off', picture: 'sign-off', path: '/jobs/sg-00/sign-off', ready: 'Its record stands as it is.' },
@@ -61,9 +85,21 @@ export const VIEWS: readonly View[] = [
         .first()
         .waitFor(),
   },
+  {
+    name: 'Shelf',
+    picture: 'shelf',
+    path: '/shelf?near=40.7,-2.7,-14.2',
+    ready: /dE00/,
+    act: async (page) => {
+      const pot = page.getByRole('button', { name: /^Slate blue/ });
+      if ((await pot.getAttribute('aria-expanded')) === 'false') await pot.click();
+      await page.getByText('Wet to dry').waitFor();
+    },
+  },
+  { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
   { name: 'Put on the bench', picture: 'put-on-bench', path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
-  { name: 'Find', picture: 'find', path: '/', ready: 'Put a model on the bench', act: findGreen },
+  { name: 'Find', picture: null, path: '/', ready: 'Put a model on the bench', act: findGreen },
   {
     name: 'Keys',
     picture: null,
@@ -72,6 +108,12 @@ export const VIEWS: readonly View[] = [
     act: (page) => press(page, '?', 'To the bench'),
   },
 ];
+
+async function showMatch(page: Page): Promise<void> {
+  await haveCapture(page);
+  await page.reload();
+  await page.getByText(/^Should come within/).waitFor();
+}
 
 async function findGreen(page: Page): Promise<void> {
   await page.keyboard.press('Control+k');

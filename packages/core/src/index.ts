@@ -323,7 +323,14 @@ export type { StationState } from './schedule/computeStationState.ts';
 export type { TaskClock } from './schedule/chooseClock.ts';
 export type { NextTask } from './schedule/selectNextTask.ts';
 export type { SignOffRefusal } from './record/checkSignOff.ts';
-export type { JobRecord, RecordInput, RecordPart, RecordSpecimen } from './record/createRecord.ts';
+export type {
+  JobRecord,
+  RecordColour,
+  RecordInput,
+  RecordMix,
+  RecordPart,
+  RecordSpecimen,
+} from './record/createRecord.ts';
 export type { PartMap, PlacedPart } from './drawing/computePartMap.ts';
 export type { PaintOfParts, ShapeFill } from './drawing/fillShape.ts';
 export type { Corner, Outline } from './drawing/paths.ts';

@@ -9,6 +9,7 @@ import {
   replayMix,
   sampleColour,
   type ColourCapture,
+  type JobRecord,
   type Mix,
   type MixStep,
 } from '@sardonyx/core';
@@ -140,6 +141,48 @@ describe('colours over HTTP', () => {
     expect(planned[1]!.productId).equal(product.id);
     await pour(mix, WHITE, 0.1, 422);
     await post(`mixes/${mix}/give-up`, {}, 422);
+  });
+
+  it('stand at the gate of stripping: a colour is kept, or it is said why not', async () => {
+    const { tasks } = await bench.get<JobView>('jobs/sg-04');
+    const act = (id: string, body: object, status: number) =>
+      bench.http
+        .post(`/api/tasks/${encodeURIComponent(id)}/acts`)
+        .send({ act: 'done', who: WHO, note: '', ...body })
+        .expect(status);
+    const task = tasks.find((one) => one.tags.includes('capture colour'))!;
+    const before = task.after.map((link) => tasks.find((one) => one.key === link.key)!);
+    for (const one of before) await act(one.id, {}, 200);
+    const { body } = await act(task.id, {}, 422);
+    expect(body).deep.include({ code: 'no-colour' });
+    await act(task.id, { goAheadBecause: 'Flakes kept in a bag.' }, 200);
+    const { log } = await bench.get<JobView>('jobs/sg-04');
+    expect(log.map((entry) => entry.note)).include('no colour kept: Flakes kept in a bag.');
+    const again = await bench.get<JobView>('jobs/sg-03');
+    const other = again.tasks.find((one) => one.tags.includes('capture colour'))!;
+    if (other.state === 'to do') {
+      await post('captures', CAPTURE);
+      for (const link of other.after) {
+        const first = again.tasks.find((one) => one.key === link.key && one.specimenId === other.specimenId)!;
+        if (first.state === 'to do') await act(first.id, {}, 200);
+      }
+      await act(other.id, {}, 200);
+    }
+  });
+
+  it('go into the record of the job', async () => {
+    await post('captures', CAPTURE);
+    const { colours, mixes } = await bench.get<JobRecord>('jobs/sg-03/record.json');
+    expect(colours).deep.equal([
+      {
+        ...{ part: 'Body', place: 'sheltered', note: 'behind the flap', lab: [41, -3, -14], sd: [0.5, 0.6, 0.6] },
+        ...{ geometry: 'gloss left out', method: 'typed', takenAt: '2026-11-25T18:30:00.000Z', who: WHO },
+      },
+    ]);
+    expect(mixes).deep.equal([]);
+    const trolley = await bench.get<JobRecord>('jobs/sg-07/record.json');
+    expect(trolley.mixes[0]).deep.include({ name: 'Trolley slate, first try', patches: 2, isKept: true });
+    expect(trolley.mixes[0]!.lastDe00).lessThan(0.01);
   });
 
   it('let a mix be given up; its log and what it took stay', async () => {

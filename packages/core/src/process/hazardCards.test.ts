@@ -5,6 +5,7 @@ const KEYS = [
   'gel-stripper',
   'old-paint',
   'spraying',
+  'mixing-paint',
   'drilling',
   'grinding',
   'soldering-iron',
@@ -28,7 +29,8 @@ describe('hazard cards', () => {
 
   it('works wet on old paint, and keeps flame away from vapour', () => {
     expect(getHazardCard('old-paint').air).include('Work wet');
-    for (const key of ['gel-stripper', 'spraying', 'degreaser']) expect(getHazardCard(key).air).match(/flame|spark/);
+    for (const key of ['gel-stripper', 'spraying', 'mixing-paint', 'degreaser'])
+      expect(getHazardCard(key).air).match(/flame|spark/);
   });
 
   it('defers to the product sheet and local rules', () =>

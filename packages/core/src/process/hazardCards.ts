@@ -60,6 +60,16 @@ const CARDS: readonly HazardCard[] = [
     waste: 'Cans and thinner to the hazardous-waste depot; spread rags flat outdoors to dry.',
   },
   {
+    key: 'mixing-paint',
+    title: 'Mixing solvent paints',
+    hurts: 'Solvent vapour gathers over open pots: headache, drowsiness, fire. Paint and thinner dry out skin.',
+    wear: 'Gloves that the product sheet names, glasses.',
+    air: 'Window open or extraction on; lids on between pours. No flame, spark or heater in the room.',
+    neverMix: 'Paints of different binders, or any thinner but the one the product names.',
+    firstAction: 'Dizzy: stop, fresh air. Skin: soap and water, not thinner. Eyes: rinse 20 minutes.',
+    waste: 'Leftovers into a lidded pot with its recipe; cups and cards dry outdoors, thinner to the depot.',
+  },
+  {
     key: 'drilling',
     title: 'Drilling a small casting',
     hurts: 'The bit grabs and spins the casting; swarf flies into eyes.',

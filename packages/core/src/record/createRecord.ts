@@ -1,3 +1,4 @@
+import type { LabColour } from '../model/colour.ts';
 import type { Job, Task, TaskLog } from '../model/work.ts';
 import type { CoatingLayer, ComingOff, Finding, Photo, SpecimenPart, Want } from '../model/workpiece.ts';
 
@@ -17,7 +18,34 @@ export interface RecordPart {
   readonly layers: readonly (CoatingLayer & { readonly area: string })[];
 }
 
+/** A colour as it was before the work. */
+export interface RecordColour {
+  readonly part: string;
+  readonly place: string;
+  readonly note: string;
+  readonly lab: LabColour;
+  readonly sd: LabColour;
+  readonly geometry: string;
+  readonly method: string;
+  readonly takenAt: string;
+  readonly who: string;
+}
+
+/** What was mixed for it, with every paint, and how near its last patch came. */
+export interface RecordMix {
+  readonly name: string;
+  readonly part: string;
+  readonly target: LabColour;
+  readonly paints: readonly { readonly name: string; readonly ml: number }[];
+  readonly patches: number;
+  /** null where no patch was painted. */
+  readonly lastDe00: number | null;
+  readonly isKept: boolean;
+}
+
 export interface RecordInput {
+  readonly colours: readonly RecordColour[];
+  readonly mixes: readonly RecordMix[];
   readonly job: Job;
   readonly specimens: readonly RecordSpecimen[];
   readonly tasks: readonly Task[];
@@ -27,7 +55,7 @@ export interface RecordInput {
 
 export interface JobRecord {
   readonly format: 'sardonyx-record';
-  readonly formatVersion: 1;
+  readonly formatVersion: 2;
   readonly job: {
     readonly number: string;
     readonly title: string;
@@ -55,6 +83,8 @@ export interface JobRecord {
       readonly coatsApplied: readonly RecordCoat[];
     }[];
   }[];
+  readonly colours: readonly RecordColour[];
+  readonly mixes: readonly RecordMix[];
   readonly work: readonly {
     readonly task: string;
     readonly who: string;
@@ -87,7 +117,7 @@ export function createRecord(input: RecordInput): JobRecord {
   const taskTitle = new Map(input.tasks.map((task) => [task.id, task.title]));
   return {
     format: 'sardonyx-record',
-    formatVersion: 1,
+    formatVersion: 2,
     job: {
       number: job.number,
       title: job.title,
@@ -129,6 +159,8 @@ export function createRecord(input: RecordInput): JobRecord {
           })),
       })),
     })),
+    colours: input.colours,
+    mixes: input.mixes,
     work: input.log.map((entry) => ({
       task: taskTitle.get(entry.taskId) ?? '',
       who: entry.who,

@@ -74,6 +74,8 @@ const record = (parts: readonly RecordPart[], changes: Partial<RecordInput> = {}
     },
   ],
   photos: [],
+  colours: [],
+  mixes: [],
   specimens: [{ name: 'Dumper', casting: '19/1', verdict: 'First issue', parts }],
   ...changes,
 });
@@ -121,6 +123,19 @@ describe('createRecord', () => {
       },
     ]),
   );
+
+  it('keeps the old colours and what was mixed for them', () => {
+    const colour = {
+      ...{ part: 'body', place: 'sheltered', note: 'under the base', lab: [41, -3, -14], sd: [0.5, 0.5, 0.5] },
+      ...{ geometry: 'gloss left out', method: 'photo', takenAt: '2026-11-20T18:00:00Z', who: 'Imke Varga' },
+    } as const;
+    const mix = {
+      ...{ name: 'Slate', part: 'body', target: [41, -3, -14], patches: 2, lastDe00: 0.6, isKept: true },
+      paints: [{ name: 'Marlstone Slate blue', ml: 1.4 }],
+    } as const;
+    const { colours, mixes, formatVersion } = createRecord(record([], { colours: [colour], mixes: [mix] }));
+    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 2 });
+  });
 
   it('tells of each part what was found, wanted and put on', () => {
     const [body] = made.specimens[0]!.parts;

@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { ColourView } from '@sardonyx/contract';
 import { CreateCapture, CreateMix, KeepMix, LogPatch, LogPour, LogWet, UndoStep } from '@sardonyx/contract';
 import { Router } from 'express';
-import { In, type EntityManager } from 'typeorm';
-import { ColourCaptureRow, MixRow, MixStepRow } from '../../entities/colour.ts';
-import { JobRow } from '../../entities/work.ts';
+import type { EntityManager } from 'typeorm';
+import { ColourCaptureRow, MixRow } from '../../entities/colour.ts';
 import { PhotoRow } from '../../entities/photo.ts';
 import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
@@ -13,6 +11,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { giveUpMix, keepMix } from './endMix.ts';
+import { readColour } from './readColour.ts';
 import { logPour, logStep, undoStep } from './logStep.ts';
 
 /** Colours of a job: captured before the work, mixed for it. */
@@ -59,19 +58,6 @@ export function createColourRoutes(room: Workroom): Router {
     response.json(await change(room, (manager) => giveUpMix(manager, request.params.id, room.now())));
   });
   return router;
-}
-
-async function readColour(manager: EntityManager, jobId: string): Promise<ColourView> {
-  await findRow(manager, JobRow, jobId, 'This job');
-  const mixes = await manager.find(MixRow, { where: { jobId }, order: { startedAt: 'ASC' } });
-  const steps = await manager.find(MixStepRow, {
-    where: { mixId: In(mixes.map((mix) => mix.id)) },
-    order: { seq: 'ASC' },
-  });
-  return {
-    captures: await manager.find(ColourCaptureRow, { where: { jobId }, order: { takenAt: 'ASC' } }),
-    mixes: mixes.map((mix) => ({ ...mix, steps: steps.filter((step) => step.mixId === mix.id) })),
-  };
 }
 
 async function addCapture(manager: EntityManager, body: CreateCapture, now: Date): Promise<ColourCaptureRow> {

@@ -62,7 +62,7 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
       kind: 'paint',
       title: `${paint.line} ${paint.name}`,
       where: `${paint.binder}, ${paint.gloss}`,
-      path: `/catalogue?paint=${paint.id}`,
+      path: `/shelf?q=${encodeURIComponent(paint.name)}`,
     }));
   return [models, castings, parts, paints].flatMap((list) => list.slice(0, MAX_PER_KIND));
 }

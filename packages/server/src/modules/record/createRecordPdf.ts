@@ -33,6 +33,11 @@ export async function createRecordPdf(record: JobRecord): Promise<Uint8Array> {
       column.text(`${part.name} (${part.material}): ${pieces.join('; ')}`, true);
     }
   }
+  if (record.colours.length + record.mixes.length > 0) column.heading('Colours', 13);
+  for (const { part, place, lab, method } of record.colours)
+    column.text(`${part}, ${place}: L* a* b* ${lab.map((one) => one.toFixed(1)).join(' ')} (${method})`, true);
+  for (const mix of record.mixes.filter((one) => one.isKept))
+    column.text(`${mix.name}: ${mix.paints.map(({ name, ml }) => `${ml.toFixed(2)} ml ${name}`).join(', ')}`, true);
   column.heading('Work', 13);
   const done = record.work.filter((entry) => entry.act === 'done');
   column.text(

@@ -1,19 +1,33 @@
 import {
+  computeDe00,
   createRecord,
   describeVerdict,
   identifySpecimen,
+  replayMix,
   selectAnswers,
   selectStatements,
   type JobRecord,
+  type RecordMix,
 } from '@sardonyx/core';
-import type { SpecimenView } from '@sardonyx/contract';
+import type { MixView, SpecimenView } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
+import { PaintProductRow } from '../../entities/paint.ts';
+import { readColour } from '../colour/readColour.ts';
 import { readJobView } from '../jobs/readJobView.ts';
 
 /** The record of a job, from what is in the database now. */
 export async function readRecord(manager: EntityManager, jobId: string, now: Date): Promise<JobRecord> {
   const view = await readJobView(manager, jobId, now);
+  const { captures, mixes } = await readColour(manager, jobId);
+  const parts = view.specimens.flatMap((specimen) => specimen.parts);
+  const partName = (id: string | null) => parts.find((part) => part.id === id)?.name ?? '';
+  const products = await manager.find(PaintProductRow);
   return createRecord({
+    colours: captures.map(({ specimenPartId, place, note, lab, sd, geometry, method, takenAt, who }) => ({
+      part: partName(specimenPartId),
+      ...{ place, note, lab, sd, geometry, method, takenAt, who },
+    })),
+    mixes: mixes.map((mix) => describeMix(mix, partName(mix.specimenPartId), products)),
     job: view.job,
     tasks: view.tasks,
     log: view.log,
@@ -51,4 +65,18 @@ function createParts(view: SpecimenView) {
           .map((layer) => ({ ...layer, area: area.name || area.kind })),
       ),
   }));
+}
+
+function describeMix(mix: MixView, part: string, products: readonly PaintProductRow[]): RecordMix {
+  const { productIds, volumes, patches } = replayMix(mix.steps);
+  const last = patches.at(-1);
+  const nameOf = (id: string) => {
+    const product = products.find((one) => one.id === id);
+    return product ? `${product.line} ${product.name}` : 'a pot that is gone';
+  };
+  return {
+    ...{ name: mix.name, part, target: mix.target, patches: patches.length, isKept: mix.productId !== null },
+    paints: productIds.map((id, i) => ({ name: nameOf(id), ml: volumes[i]! })),
+    lastDe00: last ? computeDe00(mix.target, last.reading.lab) : null,
+  };
 }

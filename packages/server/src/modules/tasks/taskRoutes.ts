@@ -2,9 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { AIRING_MIN, checkBenchHours, checkStart, checkTools, isVapour, STATIONS } from '@sardonyx/core';
 import { ActOnTask } from '@sardonyx/contract';
 import { Router } from 'express';
-import { IsNull, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
+import { ColourCaptureRow } from '../../entities/colour.ts';
 import { JobRow, RestorerRow, TaskLogRow, TaskRow, TimerRow } from '../../entities/work.ts';
-import { WantRow } from '../../entities/workpiece.ts';
+import { SpecimenPartRow, WantRow } from '../../entities/workpiece.ts';
 import { StripPassRow, ToolRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
@@ -29,7 +30,11 @@ async function actOnTask(manager: EntityManager, taskId: string, body: ActOnTask
   await assertJobIsOpen(manager, task.jobId);
   if (body.act === 'take back') await assertNothingRestsOn(manager, task);
   else if (!(body.act === 'done' && task.state === 'doing')) await assertMayStart(manager, task, now, body);
-  const wentAhead = body.act === 'take back' ? null : await assertMayStrip(manager, task, body.goAheadBecause);
+  const wentAhead =
+    body.act === 'take back'
+      ? null
+      : ((await assertMayStrip(manager, task, body.goAheadBecause)) ??
+        (body.act === 'done' ? await assertColourIsKept(manager, task, body.goAheadBecause) : null));
   if (body.act === 'done') {
     await assertWantIsSolved(manager, task);
     await assertNothingSoaks(manager, task);
@@ -82,6 +87,15 @@ async function airTheRoom(manager: EntityManager, task: TaskRow, now: Date): Pro
       ...{ id: randomUUID(), version: 1, jobId: task.jobId, taskId: task.id, label: task.title, kind: 'airing' },
       ...{ startedAt: now.toISOString(), endsAt, acknowledgedAt: null },
     });
+}
+
+/** N4: the old colour is kept, or somebody says why not; the reason goes into the log. */
+async function assertColourIsKept(manager: EntityManager, task: TaskRow, reason?: string): Promise<string | null> {
+  if (!task.tags.includes('capture colour')) return null;
+  const parts = await manager.findBy(SpecimenPartRow, { specimenId: task.specimenId });
+  if (await manager.existsBy(ColourCaptureRow, { specimenPartId: In(parts.map((part) => part.id)) })) return null;
+  if (reason) return `no colour kept: ${reason}`;
+  throw refused('no-colour', 'No colour of this model is kept yet, and once it is stripped there is none to keep.');
 }
 
 /** A part that is still in the bath is not done. */

@@ -1,4 +1,6 @@
 import type { Task } from '@sardonyx/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
 import { useGetWorkshopQuery } from '../../shared/api/api.ts';
 import type { AppError } from '../../shared/api/appError.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
@@ -44,6 +46,31 @@ export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
           The gun is clean now: go on
         </button>
       )}
+      {error.code === 'no-colour' && <WithoutColour jobId={task.jobId} onAgain={onAgain} />}
+    </div>
+  );
+}
+
+/** The colour lab first; or the reason why none is kept, for the record. */
+function WithoutColour({ jobId, onAgain }: { readonly jobId: string; readonly onAgain: HeldBackProps['onAgain'] }) {
+  const [reason, setReason] = useState('');
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Link className="main-button" to={`/jobs/${jobId}/colour/capture`}>
+        Capture it in the colour lab
+      </Link>
+      <label className="grow">
+        <span className="block text-note">Or why none is kept</span>
+        <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
+      </label>
+      <button
+        type="button"
+        className="plain-button"
+        disabled={reason.trim() === ''}
+        onClick={() => onAgain({ goAheadBecause: reason })}
+      >
+        Go on without
+      </button>
     </div>
   );
 }

@@ -126,8 +126,10 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
   const isGrave = task.irreversible || task.hazards.length > 0;
   const [reason, setReason] = useState('');
   const isStopped = error?.code === 'stop-before-strip';
-  const send = async (what: 'start' | 'done' | 'take back', more: SendMore = {}) => {
+  const [lastAct, setLastAct] = useState<'start' | 'done' | 'take back'>('start');
+  const send = async (what: typeof lastAct, more: SendMore = {}) => {
     setError(null);
+    setLastAct(what);
     try {
       await act({ id: task.id, act: what, who, note, ...more }).unwrap();
       setNote('');
@@ -203,7 +205,7 @@ function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: bo
           task={task}
           error={error}
           onClose={() => setError(null)}
-          onAgain={(more) => void send('start', more)}
+          onAgain={(more) => void send(lastAct, more)}
         />
       )}
     </div>

@@ -1,6 +1,7 @@
 import type { ShelfView } from '@sardonyx/contract';
 import { computeDropMl, isOutsideModel, learnDryingShift, type PaintPot, type PaintProduct } from '@sardonyx/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
@@ -36,6 +37,11 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
           {pairs === 0 ? 'planning estimate by its sheen' : `learned from ${pairs} of ${product.line}`}).
         </p>
       )}
+      <p>
+        <Link className="underline underline-offset-4" to={`/catalogue?paint=${product.id}`}>
+          Castings with this paint on them
+        </Link>
+      </p>
       {product.recipe && (
         <ul>
           {product.recipe.map((line) => (

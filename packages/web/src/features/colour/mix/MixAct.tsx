@@ -11,6 +11,7 @@ import {
 } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { HazardCard } from '../../../shared/hazard/HazardCard.tsx';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { findProduct, nameOfProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
@@ -106,11 +107,16 @@ function Mixing({ mix }: { readonly mix: MixView }) {
           {last && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
         </>
       )}
+      {!isOver && isSolvent(bench, mix) && <HazardCard hazard="mixing-paint" />}
       <LightLadder target={mix.target} patches={state.patches} />
       <MixLog mix={mix} state={state} />
     </Halves>
   );
 }
+
+/** Enamels and lacquers are thinned with solvents; what is thinned with water needs no card. */
+const isSolvent = ({ shelf }: ColourBench, mix: MixView) =>
+  mix.recipe.some(({ productId }) => ['enamel', 'lacquer'].includes(findProduct(shelf, productId)?.binder ?? ''));
 
 interface VerdictProps {
   readonly mix: MixView;
