@@ -10,7 +10,7 @@ import { aimCamera, createScene, describeTruth } from '../src/demo/photoScene.ts
 import { renderPhoto } from '../src/demo/renderPhoto.ts';
 import { readJobNotes } from '../src/demo/jobNotes.ts';
 import { createPaintShelf } from '../src/demo/paintShelf.ts';
-import { createTestBench, type TestBench } from './support/createTestBench.ts';
+import { createTestBench, NOW, type TestBench } from './support/createTestBench.ts';
 
 describe('the demo’s castings', () => {
   const catalogue = createCatalogue();
@@ -90,7 +90,7 @@ describe('the demo’s castings', () => {
 
 describe('the demo’s jobs', () => {
   it('plan coats from pots that stand on the shelf', () => {
-    const shelf = new Set(createPaintShelf().products.map((product) => product.id));
+    const shelf = new Set(createPaintShelf(NOW).products.map((product) => product.id));
     for (const job of readJobNotes()) {
       for (const specimen of job.specimens) {
         for (const coat of specimen.coats ?? [])

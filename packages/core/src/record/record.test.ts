@@ -4,7 +4,14 @@ import { findMissingSides } from '../photo/findMissingSides.ts';
 import type { Job } from '../model/work.ts';
 import type { CoatingLayer, SpecimenPart, Want } from '../model/workpiece.ts';
 import { checkSignOff } from './checkSignOff.ts';
-import { createRecord, describeDisclosure, type RecordInput, type RecordPart } from './createRecord.ts';
+import {
+  createRecord,
+  describeDisclosure,
+  type RecordColour,
+  type RecordInput,
+  type RecordMix,
+  type RecordPart,
+} from './createRecord.ts';
 
 const job: Job = {
   id: 'j',
@@ -125,14 +132,14 @@ describe('createRecord', () => {
   );
 
   it('keeps the old colours and what was mixed for them', () => {
-    const colour = {
+    const colour: RecordColour = {
       ...{ part: 'body', place: 'sheltered', note: 'under the base', lab: [41, -3, -14], sd: [0.5, 0.5, 0.5] },
       ...{ geometry: 'gloss left out', method: 'photo', takenAt: '2026-11-20T18:00:00Z', who: 'Imke Varga' },
-    } as const;
-    const mix = {
+    };
+    const mix: RecordMix = {
       ...{ name: 'Slate', part: 'body', target: [41, -3, -14], patches: 2, lastDe00: 0.6, isKept: true },
       paints: [{ name: 'Marlstone Slate blue', ml: 1.4 }],
-    } as const;
+    };
     const { colours, mixes, formatVersion } = createRecord(record([], { colours: [colour], mixes: [mix] }));
     expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 2 });
   });

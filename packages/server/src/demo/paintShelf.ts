@@ -166,7 +166,7 @@ const BY_BINDER = {
   powder: { densityGPerMl: 1.5, dropMl: 0.05, pricePerMl: 0.06 },
 } as const;
 
-export function createPaintShelf(): { products: PaintProduct[]; pots: PaintPot[] } {
+export function createPaintShelf(now: Date): { products: PaintProduct[]; pots: PaintPot[] } {
   const products: PaintProduct[] = [];
   const pots: PaintPot[] = [];
   for (const { line, pots: notes, ...common } of LINES) {
@@ -183,10 +183,13 @@ export function createPaintShelf(): { products: PaintProduct[]; pots: PaintPot[]
         version: 1,
         productId: id,
         leftMl: 4 + ((i * 7) % 18),
-        openedOn: null,
+        // Every fourth pot has never been opened.
+        openedOn: pots.length % 4 === 3 ? null : dayBefore(now, 40 + ((pots.length * 97) % 1100)),
         place: common.binder === 'powder' ? 'Cupboard' : `Shelf ${1 + (i % 3)}`,
       });
     });
   }
   return { products, pots };
 }
+
+const dayBefore = (now: Date, days: number) => new Date(now.getTime() - days * 86_400_000).toISOString().slice(0, 10);

@@ -17,7 +17,7 @@ import { MAKERS, RANGES, RESTORERS } from './world.ts';
 export async function seedDemo(room: Workroom): Promise<void> {
   const now = room.now();
   await change(room, async (manager) => {
-    await seedCatalogue(manager);
+    await seedCatalogue(manager, now);
     for (const note of readJobNotes()) await seedJob(manager, room.folder, note, now);
     await seedDonor(manager);
     await seedWorkshop(manager, now);
@@ -26,9 +26,9 @@ export async function seedDemo(room: Workroom): Promise<void> {
   });
 }
 
-async function seedCatalogue(manager: EntityManager): Promise<void> {
+async function seedCatalogue(manager: EntityManager, now: Date): Promise<void> {
   const { features, states, castings, parts, joints, variants, variantStates, sources } = createCatalogue();
-  const { products, pots } = createPaintShelf();
+  const { products, pots } = createPaintShelf(now);
   const put = async (type: new () => object, list: readonly object[]) => {
     // SQLite takes a limited number of values in one statement.
     for (let i = 0; i < list.length; i += 200) await manager.insert(type, list.slice(i, i + 200));

@@ -1,8 +1,20 @@
 import { expect } from 'chai';
 import { convertToAppError, readAppError } from './api/appError.ts';
-import { capitalise, formatClock, formatDue, formatMinutes } from './format.ts';
+import { capitalise, formatAge, formatClock, formatDue, formatMinutes } from './format.ts';
 
 describe('format', () => {
+  it('says the age of a pot in words', () => {
+    const now = new Date('2026-11-26T12:00:00Z');
+    const cases = [
+      [null, 'never opened'],
+      ['2026-11-26', 'opened today'],
+      ['2026-11-25', 'opened 1 day ago'],
+      ['2026-08-20', 'opened 3 months ago'],
+      ['2023-01-01', 'opened 3 years ago'],
+    ] as const;
+    for (const [day, words] of cases) expect(formatAge(day, now)).equal(words);
+  });
+
   it('says lengths of time in the coarsest true words', () => {
     const cases: readonly (readonly [number, string])[] = [
       [0.4, 'under 1 min'],

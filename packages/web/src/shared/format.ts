@@ -52,3 +52,14 @@ export function toLocalField(date: Date): string {
   const local = new Date(date.getTime() - date.getTimezoneOffset() * 60_000);
   return local.toISOString().slice(0, 16);
 }
+
+/** "opened today", "opened 5 months ago", "opened 2 years ago"; a pot that was never opened says so. */
+export function formatAge(openedOn: string | null, now: Date): string {
+  if (!openedOn) return 'never opened';
+  const days = Math.floor((now.getTime() - Date.parse(openedOn)) / 86_400_000);
+  const count = (n: number, word: string) => `opened ${n} ${word}${n === 1 ? '' : 's'} ago`;
+  if (days < 1) return 'opened today';
+  if (days < 60) return count(days, 'day');
+  if (days < 730) return count(Math.round(days / 30.4), 'month');
+  return count(Math.floor(days / 365), 'year');
+}

@@ -9,6 +9,8 @@ export interface ColourBench {
   readonly shelf: ShelfView;
   readonly isClosed: boolean;
   readonly parts: readonly SpecimenPart[];
+  /** With its model's name where the job has several. */
+  readonly nameOfPart: (id: string | null) => string;
 }
 
 export const ColourContext = createContext<ColourBench | null>(null);

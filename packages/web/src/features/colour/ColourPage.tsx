@@ -20,7 +20,12 @@ export function ColourPage() {
   useNeutral(false);
   if (!view || !colour || !shelf) return <Pending what="the colours" error={error ?? colourError ?? shelfError} />;
   const parts = view.specimens.flatMap((specimen) => specimen.parts);
-  const bench: ColourBench = { view, colour, shelf, parts, isClosed: view.job.signedOffAt !== null };
+  const nameOfPart = (id: string | null) => {
+    const specimen = view.specimens.find((one) => one.parts.some((part) => part.id === id));
+    const name = specimen?.parts.find((part) => part.id === id)?.name ?? '';
+    return view.specimens.length > 1 && specimen ? `${name}, ${specimen.specimen.name}` : name;
+  };
+  const bench: ColourBench = { view, colour, shelf, parts, nameOfPart, isClosed: view.job.signedOffAt !== null };
   const chosen = ACTS.find((one) => one === act);
   // Named in the address at once: keeping the first colour must not turn the page over.
   if (!chosen) return <Navigate replace to={`/jobs/${jobId}/colour/${colour.captures.length ? 'match' : 'capture'}`} />;

@@ -1,8 +1,9 @@
-import { convertHexToLab, rankPots, type Lab, type PaintProduct, type RankedPot } from '@sardonyx/core';
+import { convertHexToLab, mayBeMixed, rankPots, type Lab, type PaintProduct, type RankedPot } from '@sardonyx/core';
 import type { ShelfView } from '@sardonyx/contract';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useGetShelfQuery } from '../../shared/api/api.ts';
+import { useGetHealthQuery, useGetShelfQuery } from '../../shared/api/api.ts';
+import { formatAge } from '../../shared/format.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Swatch, useNeutral } from '../colour/index.ts';
@@ -72,6 +73,12 @@ export function ShelfPage() {
 
 const leftOf = (shelf: ShelfView, product: PaintProduct) =>
   shelf.pots.filter((pot) => pot.productId === product.id).reduce((sum, pot) => sum + pot.leftMl, 0);
+
+const describeAge = (shelf: ShelfView, product: PaintProduct, now: Date) =>
+  formatAge(shelf.pots.find((pot) => pot.productId === product.id)?.openedOn ?? null, now);
+
+/** A colour that nobody has drawn down yet. */
+const isGuess = (product: PaintProduct) => mayBeMixed(product) && product.optics === null;
 
 const placesOf = (shelf: ShelfView, product: PaintProduct) =>
   shelf.pots.flatMap((pot) => (pot.productId === product.id && pot.place ? [pot.place] : [])).join(', ');
@@ -143,6 +150,8 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
         : shelf.products.map((product) => ({ product, lab: null, de: null, words: '' })),
     [shelf, near],
   );
+  const { data: health } = useGetHealthQuery();
+  const now = new Date(health?.now ?? Date.now());
   const shown = rows.filter(({ product }) => isShown(product));
   if (shown.length === 0)
     return (
@@ -162,7 +171,8 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
             <span className="grow">
               <strong>{product.name}</strong> <span className="text-soft-ink">{product.line}</span>
               <span className="block text-note text-soft-ink">
-                {describeKind(product)}, {product.gloss}
+                {describeKind(product)}, {product.gloss}, {describeAge(shelf, product, now)}
+                {isGuess(product) && ', only its colour known'}
                 {product.recipe && `, mixed from ${product.recipe.map((line) => line.name).join(', ')}`}
               </span>
             </span>

@@ -16,7 +16,7 @@ const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'];
 
 /** The old colour, before anything takes it off: from a photograph with the card, an instrument, or numbers. */
 export function CaptureAct() {
-  const { view, parts, isClosed } = useColourBench();
+  const { view, parts, isClosed, nameOfPart } = useColourBench();
   const [params, setParams] = useSearchParams();
   const photos = view.photos.filter((photo) => photo.stage === 'before');
   const photo =
@@ -41,11 +41,16 @@ export function CaptureAct() {
           <PhotoSampler
             key={photo.id}
             photo={photo}
-            onSample={(sample, point) =>
+            onSample={(sample, point, radius) =>
               setDraft(
                 sample && {
                   ...{ lab: sample.lab, sd: sample.sd, spectrum: null, geometry: 'gloss left out', method: 'photo' },
-                  ...{ photoId: photo.id, point, origin: `${sample.kept} of ${sample.seen} pixels under the loupe` },
+                  ...{
+                    photoId: photo.id,
+                    point,
+                    radius,
+                    origin: `${sample.kept} of ${sample.seen} pixels under the loupe`,
+                  },
                 },
               )
             }
@@ -77,7 +82,7 @@ export function CaptureAct() {
                 <select style={{ width: '14rem' }} value={partId} onChange={(event) => set('part', event.target.value)}>
                   {parts.map((part) => (
                     <option key={part.id} value={part.id}>
-                      {part.name}
+                      {nameOfPart(part.id)}
                     </option>
                   ))}
                 </select>
@@ -110,7 +115,7 @@ export function CaptureAct() {
 
 interface PhotoSamplerProps {
   readonly photo: Parameters<typeof PhotoCanvas>[0]['photo'];
-  readonly onSample: (sample: ColourSample | null, point: Point) => void;
+  readonly onSample: (sample: ColourSample | null, point: Point, radius: number) => void;
 }
 
 /** The photograph with its card found, and a loupe that is set where the colour is wanted. */
@@ -131,12 +136,12 @@ function PhotoSampler({ photo, onSample }: PhotoSamplerProps) {
       (found) => {
         if (!isCurrent) return;
         setFault(null);
-        onSample(found, point);
+        onSample(found, point, radius);
       },
       (error: unknown) => {
         if (!isCurrent) return;
         setFault(error instanceof Error ? error.message : String(error));
-        onSample(null, point);
+        onSample(null, point, radius);
       },
     );
     return () => void (isCurrent = false);

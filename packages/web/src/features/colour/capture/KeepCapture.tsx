@@ -1,9 +1,10 @@
-import type { CaptureMethod, CapturePlace, Geometry, Lab, Point } from '@sardonyx/core';
+import type { CaptureMethod, CapturePlace, Geometry, Lab, Photo, Point } from '@sardonyx/core';
 import { useState } from 'react';
 import { useAddCaptureMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
+import { useColourBench } from '../ColourContext.tsx';
 import { formatLabSpread } from '../swatch/formatColour.ts';
 import { Swatch } from '../swatch/Swatch.tsx';
 
@@ -16,6 +17,8 @@ export interface CaptureDraft {
   readonly method: CaptureMethod;
   readonly photoId: string | null;
   readonly point: Point | null;
+  /** Radius of the loupe in the photograph's pixels; 0 without one. */
+  readonly radius: number;
   /** What it rests on, in words. */
   readonly origin: string;
 }
@@ -29,6 +32,7 @@ interface KeepCaptureProps {
 
 /** What is under the loupe or the instrument now, and the press that keeps it for good. */
 export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) {
+  const { view } = useColourBench();
   const [who] = useWho();
   const [keep, { error, isLoading }] = useAddCaptureMutation();
   const [note, setNote] = useState('');
@@ -38,7 +42,8 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
         Nothing in hand. Set the loupe on the photograph, read with an instrument, or type the numbers.
       </p>
     );
-  const { lab, sd, spectrum, geometry, method, photoId, point, origin } = draft;
+  const { lab, sd, spectrum, geometry, method, photoId, point, radius, origin } = draft;
+  const photo = view.photos.find((one) => one.id === photoId);
   const save = async () => {
     const body = {
       ...{ specimenPartId: partId, place, note, geometry, method, photoId, who },
@@ -55,6 +60,7 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
   return (
     <section aria-label="In hand" className="space-y-3">
       <div className="flex flex-wrap items-center gap-5">
+        {photo && point && <UnderTheLoupe photo={photo} point={point} radius={radius} />}
         <Swatch lab={lab} label="Colour in hand" className="h-24 w-36" />
         <div>
           <p className="figure">{formatLabSpread(lab, sd)}</p>
@@ -74,5 +80,38 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
       </div>
       {error !== undefined && <ErrorNote error={readAppError(error)} />}
     </section>
+  );
+}
+
+/** So many radii of the loupe are seen through it. */
+const SEEN = 1.7;
+
+/** The place as the loupe shows it, pixel by pixel, with the rim of what counts. */
+function UnderTheLoupe({
+  photo,
+  point,
+  radius,
+}: {
+  readonly photo: Photo;
+  readonly point: Point;
+  readonly radius: number;
+}) {
+  const reach = SEEN * radius;
+  return (
+    <svg
+      role="img"
+      aria-label="Under the loupe"
+      data-swatch
+      className="h-24 w-24"
+      viewBox={`${point.x - reach} ${point.y - reach} ${2 * reach} ${2 * reach}`}
+    >
+      <image
+        href={`/api/photos/${photo.hash}/full`}
+        width={photo.widthPx}
+        height={photo.heightPx}
+        style={{ imageRendering: 'pixelated' }}
+      />
+      <circle cx={point.x} cy={point.y} r={radius} fill="none" stroke="#ffffff" strokeWidth={reach / 24} />
+    </svg>
   );
 }

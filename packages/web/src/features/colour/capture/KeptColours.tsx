@@ -7,7 +7,7 @@ import { Swatch } from '../swatch/Swatch.tsx';
 
 /** Everything that was captured for this job, part by part, with what light did to it. */
 export function KeptColours() {
-  const { colour, parts, view } = useColourBench();
+  const { colour, parts, view, nameOfPart } = useColourBench();
   const withColours = parts.filter((part) => colour.captures.some((one) => one.specimenPartId === part.id));
   if (withColours.length === 0) return null;
   return (
@@ -17,7 +17,7 @@ export function KeptColours() {
         const own = colour.captures.filter((one) => one.specimenPartId === part.id);
         return (
           <div key={part.id} className="space-y-2">
-            <h3>{part.name}</h3>
+            <h3>{nameOfPart(part.id)}</h3>
             <Fade captures={own} />
             <ul className="space-y-3">
               {own.map((capture) => (

@@ -23,7 +23,7 @@ export function ReadWithInstrument({ partId, place, onRead }: ReadWithInstrument
     const { lab, sd, spectrum, geometry, sinceCalibrationMin } = reading;
     const age = sinceCalibrationMin === null ? '' : `, ${Math.round(sinceCalibrationMin)} min after its white tile`;
     onRead({
-      ...{ lab, sd, spectrum, geometry, method: 'spectrophotometer', photoId: null, point: null },
+      ...{ lab, sd, spectrum, geometry, method: 'spectrophotometer', photoId: null, point: null, radius: 0 },
       origin: `31 bands, ${instrument.name}${reading.isSimulated ? ' (simulated)' : ''}${age}`,
     });
   };

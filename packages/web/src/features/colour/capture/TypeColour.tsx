@@ -47,7 +47,7 @@ export function TypeColour({ onTyped }: { readonly onTyped: (draft: CaptureDraft
           onClick={() =>
             onTyped({
               ...{ lab: [l, a, b], sd: TYPED_SD, spectrum: null, geometry, method: 'typed' },
-              ...{ photoId: null, point: null, origin: 'typed; its spread is a planning estimate' },
+              ...{ photoId: null, point: null, radius: 0, origin: 'typed; its spread is a planning estimate' },
             })
           }
         >

@@ -228,7 +228,7 @@ function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: AnswerP
 
 /** Which of the captured colours is aimed at. */
 function WhichColour({ target }: { readonly target: WantedColour }) {
-  const { colour, parts } = useColourBench();
+  const { colour, nameOfPart } = useColourBench();
   const [, setParams] = useSearchParams();
   return (
     <div className="space-y-1">
@@ -240,7 +240,7 @@ function WhichColour({ target }: { readonly target: WantedColour }) {
         >
           {colour.captures.map((one) => (
             <option key={one.id} value={one.id}>
-              {parts.find((part) => part.id === one.specimenPartId)?.name}, {one.place}
+              {nameOfPart(one.specimenPartId)}, {one.place}
               {one.note && `, ${one.note}`} ({one.method})
             </option>
           ))}
@@ -268,18 +268,17 @@ interface BeginMixingProps {
 }
 
 function BeginMixing({ target, chosen, needMl, dosing, doseMl }: BeginMixingProps) {
-  const { view, shelf, parts } = useColourBench();
+  const { view, shelf, nameOfPart } = useColourBench();
   const navigate = useNavigate();
   const [start, { error, isLoading }] = useStartMixMutation();
   const school = [...view.decisions, ...view.houseChoices].find((one) => one.school === 'S9')?.option;
   const [way, setWay] = useState<MixWay>(
     school === 'from the nearest shelf colour' || chosen.kind === 'from the nearest pot' ? 'nearest pot' : 'light end',
   );
-  const part = parts.find((one) => one.id === target.capture.specimenPartId);
   const begin = async () => {
     const { data } = await start({
-      ...{ jobId: view.job.id, specimenPartId: part?.id ?? null, captureId: target.capture.id },
-      name: `${part?.name ?? 'Part'}, ${target.capture.place} colour`,
+      ...{ jobId: view.job.id, specimenPartId: target.capture.specimenPartId, captureId: target.capture.id },
+      name: `${nameOfPart(target.capture.specimenPartId)}, ${target.capture.place} colour`,
       target: [...target.lab],
       targetA: [...target.labA],
       ...{ geometry: target.geometry, needMl, tolerance: TOLERANCE, dosing, doseMl, way },

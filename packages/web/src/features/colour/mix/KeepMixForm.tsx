@@ -9,13 +9,13 @@ import { useColourBench } from '../ColourContext.tsx';
 
 /** The end of a mixing: a pot with its recipe, planned on the part; or given up. */
 export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly isGood: boolean }) {
-  const { view, parts } = useColourBench();
+  const { view, nameOfPart } = useColourBench();
   const [who] = useWho();
   const [keep, { error, isLoading }] = useKeepMixMutation();
   const [giveUp, { error: giveUpError }] = useGiveUpMixMutation();
   const areas = view.specimens
     .flatMap((specimen) => specimen.areas)
-    .map((area) => ({ ...area, partName: parts.find((part) => part.id === area.specimenPartId)?.name ?? '' }));
+    .map((area) => ({ ...area, partName: nameOfPart(area.specimenPartId) }));
   const own = areas.find((area) => area.specimenPartId === mix.specimenPartId && area.kind === 'outside');
   const [name, setName] = useState(mix.name);
   const [place, setPlace] = useState('Shelf 2, jars');

@@ -76,11 +76,14 @@ function Mixing({ mix }: { readonly mix: MixView }) {
   const isOver = mix.endedAt !== null || bench.isClosed;
   const next = advice?.pours.find((pour) => pour.ml - pour.pouredMl >= 0.51 * doseMl) ?? null;
   const seen = last && !state.isPatchDue ? last.reading.lab : expected;
+  // Before the first pour it comes up by itself; afterwards it stays within reach.
+  const hazard = !isOver && isSolvent(bench, mix) && <HazardCard hazard="mixing-paint" />;
   return (
     <Halves
       lead={
         <>
           <Verdict mix={mix} state={state} advice={advice} problem={problem} />
+          {state.totalMl === 0 && hazard}
           {!isOver && advice && (advice.kind === 'pour' || advice.kind === 'beyond') && next && (
             <PourPanel mix={mix} pour={next} doseMl={doseMl} />
           )}
@@ -107,7 +110,7 @@ function Mixing({ mix }: { readonly mix: MixView }) {
           {last && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
         </>
       )}
-      {!isOver && isSolvent(bench, mix) && <HazardCard hazard="mixing-paint" />}
+      {state.totalMl > 0 && hazard}
       <LightLadder target={mix.target} patches={state.patches} />
       <MixLog mix={mix} state={state} />
     </Halves>
