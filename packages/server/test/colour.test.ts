@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { ColourReading, ColourView, JobView, MixView, ShelfReport, ShelfView } from '@sardonyx/contract';
@@ -16,6 +18,8 @@ import {
 import sharp from 'sharp';
 import type { ColourTruth } from '../src/demo/colourPhoto.ts';
 import { TRUTH_FOLDER } from '../src/demo/truth.ts';
+import { createApp } from '../src/app.ts';
+import { readFirstEvent } from './support/readFirstEvent.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const WHO = 'Imke Varga';
@@ -351,6 +355,106 @@ describe('the photograph with the colour card', () => {
       const sample = sampleColour(picture, fit, at, 14);
       expect(computeDe00(lab, sample.lab)).lessThan(1.5);
     }
+    await bench.clear();
+  });
+});
+
+describe('real instruments of colour (a stand-in that answers over HTTP)', () => {
+  let bench: TestBench;
+  let answer: unknown = {};
+  const device = createServer((_, response) => {
+    response.setHeader('content-type', 'application/json');
+    response.end(JSON.stringify(answer));
+  });
+  before(async () => {
+    bench = await createTestBench();
+    await new Promise<void>((done) => device.listen(0, '127.0.0.1', done));
+    const url = `http://127.0.0.1:${(device.address() as AddressInfo).port}/now`;
+    for (const id of ['spectro', 'scales'])
+      await bench.http.patch(`/api/instruments/${id}`).send({ version: 1, url, source: 'endpoint' }).expect(200);
+  });
+  after(async () => {
+    device.close();
+    await bench.clear();
+  });
+  const body = { what: 'part', id: 'sg-03-1.body', place: 'sheltered' };
+  const measure = (status: number) => bench.http.post('/api/instruments/spectro/measure').send(body).expect(status);
+
+  it('take over a spectrum with its geometry, and say that it is real', async () => {
+    answer = { spectrum: Array.from({ length: 31 }, () => 0.2), geometry: 'gloss included' };
+    const reading = (await measure(200)).body as ColourReading;
+    expect(reading).deep.include({ isSimulated: false, geometry: 'gloss included', sinceCalibrationMin: null });
+    expect(reading.lab[0]).closeTo(51.8, 0.1);
+    expect(Math.hypot(reading.lab[1], reading.lab[2])).lessThan(1e-6);
+    await bench.http.post('/api/instruments/spectro/calibrate').send({}).expect(422);
+  });
+
+  it('are refused with what is wrong when they send something else', async () => {
+    for (const wrong of [
+      {},
+      { spectrum: [0.1], geometry: 'gloss included' },
+      { spectrum: Array.from({ length: 31 }, () => 'x'), geometry: 'gloss included' },
+      { spectrum: Array.from({ length: 31 }, () => 5), geometry: 'gloss included' },
+      { spectrum: Array.from({ length: 31 }, () => 0.2), geometry: 'sideways' },
+    ]) {
+      answer = wrong;
+      expect(((await measure(422)).body as { message: string }).message).match(
+        /sent no 31 reflectances.*Nothing was saved/,
+      );
+    }
+  });
+
+  it('stream what lies on the scales, and name what is wrong when they do not', async () => {
+    const server = createServer(createApp({ room: bench.room, webRoot: null })).listen(0);
+    const { port } = server.address() as AddressInfo;
+    const first = () => readFirstEvent(`http://127.0.0.1:${port}/api/instruments/scales/stream`);
+    try {
+      answer = { grams: 1.24 };
+      expect((await first()).data).deep.include({ grams: 1.24 });
+      answer = { celsius: 20 };
+      const fault = await first();
+      expect(fault.event).equal('fault');
+      expect(JSON.stringify(fault.data)).include('it sent no number called grams');
+      const simulated = { version: 2, source: 'simulated' };
+      await bench.http.patch('/api/instruments/scales').send(simulated).expect(200);
+      const atScales = async (act: string, sent: object) => {
+        const address = `http://127.0.0.1:${port}/api/instruments/scales/${act}`;
+        const headers = { 'content-type': 'application/json' };
+        expect((await fetch(address, { method: 'POST', headers, body: JSON.stringify(sent) })).status).equal(204);
+      };
+      await atScales('tare', {});
+      expect((await first()).data).deep.include({ grams: 0 });
+      await atScales('pour', { grams: 0.6 });
+      bench.pass(1);
+      const poured = (await first()).data as unknown as { grams: number };
+      expect(poured.grams).within(0.58, 0.62);
+    } finally {
+      server.closeAllConnections();
+      server.close();
+    }
+  });
+});
+
+describe('two restorers at one pot', () => {
+  it('cannot take more out of it than it holds, however close together they pour', async () => {
+    const bench = await createTestBench();
+    const pot = 'paint-marlstone-sand';
+    const { pots } = await bench.get<ShelfView>('shelf');
+    const held = pots.find((one) => one.productId === pot)!.leftMl;
+    const line = { productId: pot, name: 'Marlstone Sand', ml: 2 };
+    const mixes = await Promise.all(
+      [1, 2, 3].map(
+        async () => ((await bench.http.post('/api/mixes').send({ ...MIX, recipe: [line] })).body as Mix).id,
+      ),
+    );
+    const answers = await Promise.all(
+      mixes.map((id) =>
+        bench.http.post(`/api/mixes/${id}/pours`).send({ productId: pot, ml: 0.6 * held, source: 'typed', who: WHO }),
+      ),
+    );
+    expect(answers.map((one) => one.status).sort()).deep.equal([201, 422, 422]);
+    const after = await bench.get<ShelfView>('shelf');
+    expect(after.pots.find((one) => one.productId === pot)!.leftMl).closeTo(0.4 * held, 1e-9);
     await bench.clear();
   });
 });

@@ -1,9 +1,10 @@
 import type { ErrorBody, HouseView, JobView, TimersView, WorkshopView } from '@sardonyx/contract';
-import type { Reading, StripPass } from '@sardonyx/core';
+import type { StripPass } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createApp } from '../src/app.ts';
+import { readFirstEvent } from './support/readFirstEvent.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const who = 'Osric Bell';
@@ -297,15 +298,3 @@ describe('the workshop', () => {
     });
   });
 });
-
-async function readFirstEvent(url: string): Promise<{ event: string; data: Reading & { setC?: number | null } }> {
-  const stop = new AbortController();
-  const answer = await fetch(url, { signal: stop.signal });
-  const reader = answer.body!.getReader();
-  const text = new TextDecoder().decode((await reader.read()).value);
-  stop.abort();
-  return {
-    event: /event: (\w+)/.exec(text)![1]!,
-    data: JSON.parse(/data: (.*)/.exec(text)![1]!) as Reading,
-  };
-}

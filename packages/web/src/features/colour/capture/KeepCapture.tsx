@@ -60,8 +60,18 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
   return (
     <section aria-label="In hand" className="space-y-3">
       <div className="flex flex-wrap items-center gap-5">
-        {photo && point && <UnderTheLoupe photo={photo} point={point} radius={radius} />}
-        <Swatch lab={lab} label="Colour in hand" className="h-24 w-36" />
+        {photo && point && (
+          <figure>
+            <UnderTheLoupe photo={photo} point={point} radius={radius} />
+            <figcaption className="text-note text-soft-ink">in the picture</figcaption>
+          </figure>
+        )}
+        <figure>
+          <Swatch lab={lab} label="Colour in hand" className="h-24 w-36" />
+          <figcaption className="text-note text-soft-ink">
+            {photo ? 'by daylight, by the card' : 'by daylight'}
+          </figcaption>
+        </figure>
         <div>
           <p className="figure">{formatLabSpread(lab, sd)}</p>
           <p className="text-note text-soft-ink">

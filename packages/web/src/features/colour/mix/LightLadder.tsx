@@ -12,6 +12,8 @@ export function LightLadder({ target, patches }: { readonly target: Lab; readonl
   const span = Math.max(6, Math.max(...lights) - Math.min(...lights));
   const yOf = (l: number) => HIGH / 2 - ((l - middle) / span) * (HIGH - 2 * EDGE);
   const xOf = (i: number) => 40 + ((i + 0.5) * (WIDE - 50)) / Math.max(3, patches.length);
+  // A figure stands where the line does not go.
+  const isRising = (i: number) => (lights[i + 2] ?? -Infinity) > lights[i + 1]!;
   const points = patches.map(({ reading }, i) => `${xOf(i)},${yOf(reading.lab[0])}`);
   return (
     <figure className="inline-block">
@@ -24,7 +26,7 @@ export function LightLadder({ target, patches }: { readonly target: Lab; readonl
         {patches.map(({ reading }, i) => (
           <g key={i} transform={`translate(${xOf(i)} ${yOf(reading.lab[0])})`}>
             <rect x={-5} y={-5} width={10} height={10} fill="currentColor" />
-            <text x={10} y={-8} fontSize={13} fill="currentColor">
+            <text x={6} y={isRising(i) ? 20 : -8} fontSize={13} fill="currentColor">
               {computeDe00(target, reading.lab).toFixed(1)}
             </text>
           </g>

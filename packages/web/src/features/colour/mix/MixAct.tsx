@@ -74,7 +74,7 @@ function Mixing({ mix }: { readonly mix: MixView }) {
   const last = state.patches.at(-1);
   if (isJudging) return <JudgeByEye mix={mix} expected={expected} onDone={() => setJudging(false)} />;
   const isOver = mix.endedAt !== null || bench.isClosed;
-  const next = advice?.pours.find((pour) => pour.ml - pour.pouredMl >= 0.51 * doseMl) ?? null;
+  const next = isOver ? null : (advice?.pours.find((pour) => pour.ml - pour.pouredMl >= 0.51 * doseMl) ?? null);
   const seen = last && !state.isPatchDue ? last.reading.lab : expected;
   // Before the first pour it comes up by itself; afterwards it stays within reach.
   const hazard = !isOver && isSolvent(bench, mix) && <HazardCard hazard="mixing-paint" />;
@@ -100,7 +100,10 @@ function Mixing({ mix }: { readonly mix: MixView }) {
             mixWord={last && !state.isPatchDue ? 'last patch, dry' : 'as it should look now'}
             className="h-44"
           />
-          <PotRow pots={listPots(mix, state, advice, next?.productId ?? null)} geometry={mix.geometry} />
+          <PotRow
+            pots={listPots(mix, state, isOver ? null : advice, next?.productId ?? null)}
+            geometry={mix.geometry}
+          />
         </>
       }
     >
@@ -137,6 +140,11 @@ function Verdict({ mix, state, advice, problem }: VerdictProps) {
         <p className="text-act font-semibold">
           {mix.productId ? `Kept: ${formatMl(state.totalMl)} of ${mix.name}` : 'Given up; its log stays.'}
         </p>
+        {!mix.productId && (
+          <Link className="underline underline-offset-4" to={`/jobs/${view.job.id}/colour/match`}>
+            Choose a recipe and begin again
+          </Link>
+        )}
         {mix.productId && (
           <p>
             It stands on the shelf as a pot of its own.{' '}
@@ -175,7 +183,8 @@ function Verdict({ mix, state, advice, problem }: VerdictProps) {
         <p className="text-act font-semibold">▲ Adding cannot bring it within {mix.tolerance.toFixed(1)} any more.</p>
         <p>
           {deNow === null ? '' : `Now ${deNow.toFixed(1)} off; `}the best addition ends at {after} and{' '}
-          {formatMl(totalMl)}. To begin again is the cheaper rescue when more than that must be thrown away later.
+          {formatMl(totalMl)}. Begin again where that is too far off: throw this mix away below, or keep it as a
+          leftover.
         </p>
       </div>
     );
