@@ -1,6 +1,5 @@
-import { validate } from 'class-validator';
-import { plainToInstance } from 'class-transformer';
 import { expect } from 'chai';
+import { faultsOf, testRequests, type RequestCase } from '../test/support/requestCases.ts';
 import {
   BeginPass,
   ChangeInstrument,
@@ -12,18 +11,7 @@ import {
   TurnDial,
 } from './index.ts';
 
-const faultsOf = async (type: new () => object, body: object) => {
-  const faults = await validate(plainToInstance(type, body), { whitelist: true, forbidNonWhitelisted: true });
-  return faults.map((fault) => fault.property).sort();
-};
-
-interface Case {
-  readonly type: new () => object;
-  readonly good: Record<string, unknown>;
-  readonly wrong: readonly (readonly [field: string, value: unknown])[];
-}
-
-const CASES: readonly Case[] = [
+const CASES: readonly RequestCase[] = [
   {
     type: CreateTool,
     good: { name: 'Gun', kind: 'airbrush', state: 'ready', note: '' },
@@ -109,19 +97,7 @@ const CASES: readonly Case[] = [
 ];
 
 describe('what the workshop and the house send', () => {
-  for (const { type, good, wrong } of CASES) {
-    it(`${type.name}: takes what is right, names each field that is wrong, refuses what it does not know`, async () => {
-      expect(await faultsOf(type, good)).deep.equal([]);
-      for (const [field, value] of wrong)
-        expect(await faultsOf(type, { ...good, [field]: value }), `${field} ${String(value)}`).deep.equal([field]);
-      expect(await faultsOf(type, { ...good, extra: 1 })).deep.equal(['extra']);
-      for (const field of Object.keys(good))
-        expect(
-          await faultsOf(type, Object.fromEntries(Object.entries(good).filter(([key]) => key !== field))),
-          `without ${field}`,
-        ).deep.equal([field]);
-    });
-  }
+  testRequests(CASES);
 
   it('an instrument stands on this machine: loopback and nothing else', async () => {
     for (const url of ['', 'http://127.0.0.1:8123/probe', 'http://localhost/a/b.json', 'http://[::1]:9/'])

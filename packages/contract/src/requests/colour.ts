@@ -24,6 +24,7 @@ import {
   IsIn,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
@@ -62,7 +63,7 @@ export class CreateCapture {
   @IsIn(GEOMETRIES) geometry!: Geometry;
   @IsIn(CAPTURE_METHODS) method!: CaptureMethod;
   @OrNull() @IsString() photoId!: string | null;
-  @OrNull() @ValidateNested() @Type(() => PointBody) point!: PointBody | null;
+  @OrNull() @IsObject() @ValidateNested() @Type(() => PointBody) point!: PointBody | null;
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
 }
 
