@@ -24,6 +24,7 @@ export {
 export { ALTERATION_GROUPS, SOURCE_CERTAINTIES } from './model/catalogue.ts';
 export { DEFAULT_LOSS_THRESHOLD } from './model/house.ts';
 export { groupBy } from './groupBy.ts';
+export { drawNormal } from './numeric/drawNormal.ts';
 export { createSeededRandom, pickOne } from './numeric/seededRandom.ts';
 export { DEFAULT_SETTINGS, NOMINAL_READING } from './identify/catalogue.ts';
 export { assembleCatalogue } from './identify/assembleCatalogue.ts';

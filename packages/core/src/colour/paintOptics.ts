@@ -1,6 +1,6 @@
 import type { Geometry, LabColour, OpticsRecord } from '../model/colour.ts';
 import type { Finish, PaintPot, PaintProduct } from '../model/work.ts';
-import { computeLab, type Lab } from './colorimetry.ts';
+import { computeLab, type Lab, type Spectrum } from './colorimetry.ts';
 import type { Illuminant } from './cieTables.ts';
 import { convertHexToLab } from './display.ts';
 import {
@@ -34,9 +34,13 @@ export const isOutsideModel = (gloss: Finish): boolean =>
  * Throws InvalidInputError for a colour that no paint has.
  */
 export function createOpticsFromColour(lab: Lab, geometry: Geometry): OpticsRecord {
-  const surface = surfaceOf(geometry);
-  const k = Array.from(reconstructFromLab(lab), (one) => ASSUMED_S * computeQ(removeSurface(one, surface)));
-  return { k, s: k.map(() => ASSUMED_S), basis: 'colour only' };
+  return { ...assumeScattering(reconstructFromLab(lab), surfaceOf(geometry)), basis: 'colour only' };
+}
+
+/** K and S of a thick film of which only the reflectance is known: their ratio is measured, scattering is assumed. */
+export function assumeScattering(spectrum: Spectrum, surface: Surface): Pick<OpticsRecord, 'k' | 's'> {
+  const k = Array.from(spectrum, (one) => ASSUMED_S * computeQ(removeSurface(one, surface)));
+  return { k, s: k.map(() => ASSUMED_S) };
 }
 
 /** What is known of a product's K and S: its own, or what its colour says. null outside the model. */

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { drawNormal } from '../numeric/drawNormal.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { computeDe00 } from './difference.ts';
 import { learnDryingShift, predictDry } from './wetToDry.ts';
@@ -28,11 +29,10 @@ describe('wet to dry', () => {
 
   it('predicts the dry colour within its own spread on simulated lines (seed 5)', () => {
     const random = createSeededRandom(5);
-    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     let inside = 0;
     for (let line = 0; line < 300; line++) {
-      const shift = -2 + 1.5 * normal();
-      const pair = () => ({ wet, dry: dryBy(shift + 0.8 * normal()) });
+      const shift = -2 + 1.5 * drawNormal(random);
+      const pair = () => ({ wet, dry: dryBy(shift + 0.8 * drawNormal(random)) });
       const { lab, sd } = predictDry(wet, learnDryingShift([pair(), pair(), pair()], 'gloss'));
       if (Math.abs(lab[0] - pair().dry[0]) <= 2 * sd[0]) inside++;
     }

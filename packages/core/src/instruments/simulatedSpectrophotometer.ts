@@ -1,6 +1,7 @@
 import { BANDS } from '../colour/cieTables.ts';
 import { addSurface, removeSurface, USUAL_SURFACE } from '../colour/kubelkaMunk.ts';
 import type { Geometry } from '../model/colour.ts';
+import { drawNormal } from '../numeric/drawNormal.ts';
 import type { RandomSource } from '../numeric/seededRandom.ts';
 
 /** A white calibration holds so long (of the simulated instrument; a real one says its own). */
@@ -30,7 +31,7 @@ export function readSpectrum(
   if (sinceCalibrationMin === null || sinceCalibrationMin > CALIBRATION_HOLDS_MIN) return null;
   const drift = 1 + DRIFT_PER_MIN * sinceCalibrationMin;
   const spectrum = Array.from({ length: BANDS }, (_, i) =>
-    Math.min(1.1, Math.max(0, truth[i]! * drift + NOISE * normal(random))),
+    Math.min(1.1, Math.max(0, truth[i]! * drift + NOISE * drawNormal(random))),
   );
   return { spectrum, geometry: 'gloss left out', sd: [0.15, 0.25, 0.25], sinceCalibrationMin };
 }
@@ -40,5 +41,3 @@ export function convertGeometry(spectrum: ArrayLike<number>, from: Geometry, to:
   const surface = (geometry: Geometry) => ({ ...USUAL_SURFACE, hasGloss: geometry === 'gloss included' });
   return Float64Array.from(spectrum, (one) => addSurface(removeSurface(one, surface(from)), surface(to)));
 }
-
-const normal = (random: RandomSource) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

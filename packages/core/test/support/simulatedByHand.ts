@@ -4,6 +4,7 @@ import { readStep, type Step } from '../../src/colour/guide/judgeByEye.ts';
 import { predictMix } from '../../src/colour/kubelkaMunk.ts';
 import type { MatchTarget } from '../../src/colour/match/polish.ts';
 import type { Shelf } from '../../src/colour/match/shelfOptics.ts';
+import { drawNormal } from '../../src/numeric/drawNormal.ts';
 import { createSeededRandom } from '../../src/numeric/seededRandom.ts';
 
 /** So much of what is in the pot goes in, by how strong the difference looks. */
@@ -23,8 +24,7 @@ export function simulateByHand(
   seed: number,
 ): { patches: number; ml: number } {
   const random = createSeededRandom(seed);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  const factors = shelf.paints.map(() => Math.exp(strengthSd * normal()));
+  const factors = shelf.paints.map(() => Math.exp(strengthSd * drawNormal(random)));
   const plain = shelf.paints.map((paint) => computeLab(predictMix([paint], [1])));
   const volumes = shelf.paints.map(() => 0);
   const start = plain.reduce(
@@ -44,7 +44,7 @@ export function simulateByHand(
     if (computeDe00(now, target.d65) <= GOOD_ENOUGH) return { patches: patch, ml };
     const wanted = target.d65.map((one, i) => {
       const off = one - now[i]!;
-      return off + (0.4 + 0.25 * Math.abs(off)) * normal();
+      return off + (0.4 + 0.25 * Math.abs(off)) * drawNormal(random);
     }) as unknown as Lab;
     const way = plain.map((lab) => cosine(lab.map((one, i) => one - now[i]!) as unknown as Lab, wanted));
     const helper = way.reduce((best, one, i) => (one > way[best]! ? i : best), 0);

@@ -8,7 +8,8 @@ import { chooseDoses, type DosedRecipe } from '../../src/colour/match/chooseDose
 import { findMatch } from '../../src/colour/match/findMatch.ts';
 import type { MatchTarget } from '../../src/colour/match/polish.ts';
 import type { Shelf } from '../../src/colour/match/shelfOptics.ts';
-import { createSeededRandom, type RandomSource } from '../../src/numeric/seededRandom.ts';
+import { drawNormal } from '../../src/numeric/drawNormal.ts';
+import { createSeededRandom } from '../../src/numeric/seededRandom.ts';
 
 export interface MixingBench {
   /** Spread of the logarithm of each paint's true strength. */
@@ -39,8 +40,6 @@ export interface MixingResult {
 export const NEED = { needMl: 2, doseMl: 0.01, tolerance: 1 } as const;
 const MOST_PATCHES = 5;
 
-const normal = (random: RandomSource) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-
 /** The recipe a restorer starts from; the same on every bench. */
 export function chooseRecipe(table: ComboTable, target: MatchTarget): DosedRecipe {
   const recipes = findMatch(table, target, { mostPaints: 4, count: 40, tried: 300, finished: 40 });
@@ -59,12 +58,12 @@ export function simulateMixing(
   let ids = recipe.ids;
   const truths = new Map<number, number>();
   const strengthOf = (id: number) => {
-    const known = truths.get(id) ?? Math.exp(bench.strengthSd * normal(random));
+    const known = truths.get(id) ?? Math.exp(bench.strengthSd * drawNormal(random));
     truths.set(id, known);
     return known;
   };
-  const wave = { phase: 6 * random(), length: 60 + 120 * random(), high: bench.modelError * normal(random) };
-  const pour = (doses: number) => doses * NEED.doseMl * Math.exp(bench.doseError * normal(random));
+  const wave = { phase: 6 * random(), length: 60 + 120 * random(), high: bench.modelError * drawNormal(random) };
+  const pour = (doses: number) => doses * NEED.doseMl * Math.exp(bench.doseError * drawNormal(random));
   const truthOf = (volumes: readonly number[]): Lab => {
     const spectrum = predictMix(
       ids.map((id) => shelf.paints[id]!),
@@ -76,11 +75,11 @@ export function simulateMixing(
   const measure = (lab: Lab): { readonly lab: Lab; readonly sd: Lab } => {
     if (!bench.isByWords) {
       const sd = Math.max(0.1, noise);
-      return { lab: lab.map((one) => one + noise * normal(random)) as unknown as Lab, sd: [sd, sd, sd] };
+      return { lab: lab.map((one) => one + noise * drawNormal(random)) as unknown as Lab, sd: [sd, sd, sd] };
     }
     const [lightness, redGreen, yellowBlue] = lab.map((one, i) => {
       const off = one - target.d65[i]!;
-      return readStep(off + (0.4 + 0.25 * Math.abs(off)) * normal(random));
+      return readStep(off + (0.4 + 0.25 * Math.abs(off)) * drawNormal(random));
     });
     return measureByEye(target.d65, { lightness: lightness!, redGreen: redGreen!, yellowBlue: yellowBlue! });
   };

@@ -1,10 +1,8 @@
 import type { OpticsRecord } from '../../model/colour.ts';
 import { fitPaint } from '../fitPaint.ts';
-import { computeQ, removeSurface, type PaintOptics, type Surface } from '../kubelkaMunk.ts';
+import type { PaintOptics, Surface } from '../kubelkaMunk.ts';
+import { assumeScattering } from '../paintOptics.ts';
 import type { SpectralSample } from './cgats.ts';
-
-/** Scattering that is assumed where no tint was measured, 1/mm (planning estimate). */
-const ASSUMED_S = 60;
 
 /**
  * K and S of a paint from its measured samples: fitted where tints in a known white are among them; from the masstone alone
@@ -23,6 +21,5 @@ export function createOpticsFromSamples(
   }
   const masstone = samples.find((sample) => sample.share === 1);
   if (!masstone) return null;
-  const k = masstone.spectrum.map((one) => ASSUMED_S * computeQ(removeSurface(one, surface)));
-  return { k, s: k.map(() => ASSUMED_S), basis: 'masstone' };
+  return { ...assumeScattering(masstone.spectrum, surface), basis: 'masstone' };
 }

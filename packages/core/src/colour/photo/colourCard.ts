@@ -1,6 +1,5 @@
 import type { Point } from '../../model/plane.ts';
-import { CARD_DOTS, drawCardDots } from '../../photo/benchCard.ts';
-import { BENCH_CARD } from '../../photo/benchCard.ts';
+import { BENCH_CARD, CARD_DOTS, drawCardDots } from '../../photo/benchCard.ts';
 import type { Lab } from '../colorimetry.ts';
 import { convertHexToLab, convertLabToHex } from '../display.ts';
 

@@ -1,13 +1,15 @@
 import { InvalidInputError } from '../../model/errors.ts';
 import type { ControlPoint, Point } from '../../model/plane.ts';
+import { BENCH_CARD } from '../../photo/benchCard.ts';
 import { bendPoint, solveLens, straightenControl, type Lens } from '../../photo/lens.ts';
 import type { Picture } from '../../photo/picture.ts';
 import { mapPoint, solveHomography, type Homography } from '../../photo/solveHomography.ts';
-import { solveLinear } from '../../numeric/solveLinear.ts';
+import { leastSquares } from '../../numeric/leastSquares.ts';
 import { convertLabToXyz, convertXyzToLab, type Lab, type Xyz } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
-import { convertHexToLab, decodeSrgb } from '../display.ts';
-import { BORDER_PLACES, CARD_PATCHES, CARD_WHITE, PATCH_MM } from './colourCard.ts';
+import { convertHexToLab } from '../display.ts';
+import { BORDER_PLACES, CARD_PATCHES, CARD_WHITE } from './colourCard.ts';
+import { readField, trimmedMean, type Channels, type Field } from './readField.ts';
 
 /** From what a camera stored to colour, as fitted on one picture's card. */
 export interface CameraFit {
@@ -25,13 +27,9 @@ export interface CameraFit {
   readonly size: { readonly width: number; readonly height: number };
 }
 
-const PATCH_INNER = 0.6;
-const SAMPLES = 7;
 const FOLDS = 7;
 /** A card whose fields do not fit better than this is not believed. */
 const WORST_FIT = 8;
-
-type Channels = readonly [number, number, number];
 
 /**
  * Fits a camera on the card in a picture: exponents from its greys, uneven light from its white border, then camera values to
@@ -59,7 +57,7 @@ export function fitCamera(picture: Picture, control: readonly ControlPoint[]): C
 
 function tryFit(picture: Picture, lens: Lens | null, toPicture: Homography, isTurned: boolean): CameraFit {
   const place = ({ x, y }: Point): Point => {
-    const on = isTurned ? { x: 85 - x, y: 54 - y } : { x, y };
+    const on = isTurned ? { x: BENCH_CARD.widthMm - x, y: BENCH_CARD.heightMm - y } : { x, y };
     const straight = mapPoint(toPicture, on);
     return lens ? bendPoint(lens, straight) : straight;
   };
@@ -81,47 +79,6 @@ function tryFit(picture: Picture, lens: Lens | null, toPicture: Homography, isTu
   const models = (['matrix', 'root polynomial'] as const).map((model) => judgeModel(values, truths, model));
   const best = models.reduce((a, b) => (b.heldOut.median < a.heldOut.median ? b : a));
   return { exponents, light, ...best, size: { width: picture.width, height: picture.height } };
-}
-
-interface Field {
-  readonly rgb: Channels;
-  readonly at: Point;
-}
-
-/** Median of a grid of pixels inside a field, decoded as sRGB. */
-function readField(picture: Picture, place: (mm: Point) => Point, middle: Point, halfMm?: number): Field {
-  const [rx, ry] = halfMm
-    ? [halfMm, halfMm]
-    : [(PATCH_INNER * PATCH_MM.width) / 2, (PATCH_INNER * PATCH_MM.height) / 2];
-  const channels: number[][] = [[], [], []];
-  for (let i = 0; i < SAMPLES; i++)
-    for (let j = 0; j < SAMPLES; j++) {
-      const at = place({
-        x: middle.x + rx * ((2 * i) / (SAMPLES - 1) - 1),
-        y: middle.y + ry * ((2 * j) / (SAMPLES - 1) - 1),
-      });
-      const pixel = readPixel(picture, at);
-      if (pixel) pixel.forEach((one, c) => channels[c]!.push(one));
-    }
-  const [r, g, b] = channels.map((list) => (list.length ? trimmedMean(list) : 0));
-  return { rgb: [r!, g!, b!], at: place(middle) };
-}
-
-/** Linear red, green, blue of a pixel; null outside the picture. */
-export function readPixel({ width, height, data }: Picture, { x, y }: Point): Channels | null {
-  const [px, py] = [Math.round(x), Math.round(y)];
-  if (px < 0 || py < 0 || px >= width || py >= height) return null;
-  const at = (py * width + px) * 4;
-  return [DECODED[data[at]!]!, DECODED[data[at + 1]!]!, DECODED[data[at + 2]!]!];
-}
-
-const DECODED = Float64Array.from({ length: 256 }, (_, i) => decodeSrgb(i / 255));
-
-function trimmedMean(list: number[]): number {
-  const sorted = list.sort((a, b) => a - b);
-  const cut = Math.floor(sorted.length / 5);
-  const kept = sorted.slice(cut, sorted.length - cut);
-  return kept.reduce((sum, one) => sum + one, 0) / kept.length;
 }
 
 /** Terms of the light: constant, across, down, and falling off both ways. */
@@ -242,24 +199,6 @@ function judgeModel(values: readonly Channels[], truths: readonly Lab[], model: 
 export function convertCameraToLab(fit: CameraFit, rgb: readonly number[], at: Point): Lab {
   const value = correct({ rgb: rgb as Channels, at }, fit.exponents, fit.light, fit.size);
   return convertTerms(fit.rows, termsOf(value, fit.model));
-}
-
-function leastSquares(
-  rows: readonly (readonly number[])[],
-  right: readonly number[],
-  weights: readonly number[],
-): number[] | null {
-  const n = rows[0]!.length;
-  const system = Array.from({ length: n }, () => new Array<number>(n + 1).fill(0));
-  rows.forEach((row, i) => {
-    const weight = weights[i] ?? 1;
-    for (let p = 0; p < n; p++) {
-      for (let q = 0; q < n; q++) system[p]![q]! += weight * row[p]! * row[q]!;
-      system[p]![n]! += weight * row[p]! * right[i]!;
-    }
-  });
-  for (let p = 0; p < n; p++) system[p]![p]! *= 1 + 1e-9;
-  return solveLinear(system);
 }
 
 const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, one, i) => sum + one * b[i]!, 0);

@@ -3,7 +3,8 @@ import type { Point } from '../../model/plane.ts';
 import type { Picture } from '../../photo/picture.ts';
 import type { Lab } from '../colorimetry.ts';
 import { CARD_PATCHES } from './colourCard.ts';
-import { convertCameraToLab, readPixel, type CameraFit } from './fitCamera.ts';
+import { convertCameraToLab, type CameraFit } from './fitCamera.ts';
+import { readPixel } from './readField.ts';
 
 export interface ColourSample {
   readonly lab: Lab;

@@ -1,4 +1,5 @@
-import { createSeededRandom, pickOne, type RandomSource } from '../../numeric/seededRandom.ts';
+import { drawNormal } from '../../numeric/drawNormal.ts';
+import { createSeededRandom, pickOne } from '../../numeric/seededRandom.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { guideMix, startMix } from '../guide/guideMix.ts';
@@ -40,8 +41,6 @@ const STRENGTH_SD = 0.15;
 const READ_SD = 0.17;
 const MOST_PATCHES = 6;
 
-const normal = (random: RandomSource) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-
 /** Two or three paints that mix, in shares that all of them show; and each pot's own strength. The same seed, the same round. */
 export function createTrainerRound(shelf: Shelf, surface: Surface, seed: number): TrainerRound {
   const random = createSeededRandom(seed);
@@ -64,7 +63,7 @@ export function createTrainerRound(shelf: Shelf, surface: Surface, seed: number)
     target: { d65: computeLab(spectrum), a: computeLab(spectrum, 'A'), weightA: 0 },
     hiddenIds,
     openIds,
-    factors: all.map(() => Math.exp(STRENGTH_SD * normal(random))),
+    factors: all.map(() => Math.exp(STRENGTH_SD * drawNormal(random))),
   };
 }
 
@@ -116,7 +115,7 @@ export function solveRound(
     const poured = ids.map((id, i) => ({ id, ml: volumes[i]! }));
     const lab = lookAtMix(shelf, surface, round, poured)!;
     steps.push({ volumes: poured, lab, de: computeDe00(round.target.d65, lab) });
-    const read = lab.map((one) => one + READ_SD * normal(random)) as unknown as Lab;
+    const read = lab.map((one) => one + READ_SD * drawNormal(random)) as unknown as Lab;
     const filled = patches.map((one) => ({ ...one, volumes: ids.map((_, i) => one.volumes[i] ?? 0) }));
     patches.splice(0, patches.length, ...filled, { volumes, lab: read, sd: [READ_SD, READ_SD, READ_SD] });
     const advice = guideMix(shelf, { ids, volumes }, patches, round.target, surface, limits);

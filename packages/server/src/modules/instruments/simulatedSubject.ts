@@ -2,6 +2,7 @@ import type { MeasureColour } from '@sardonyx/contract';
 import {
   convertHexToLab,
   createSeededRandom,
+  drawNormal,
   predictMix,
   reconstructFromLab,
   replayMix,
@@ -73,7 +74,7 @@ async function readPatch(manager: EntityManager, mixId: string): Promise<Float64
 
 function trueStrength(productId: string): number {
   const random = createSeededRandom(seedOf(productId));
-  return Math.exp(STRENGTH_SD * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()));
+  return Math.exp(STRENGTH_SD * drawNormal(random));
 }
 
 /** FNV-1a: the same text gives the same numbers. */

@@ -1,7 +1,6 @@
 import type { MixView } from '@sardonyx/contract';
 import {
   computeLab,
-  firstMl,
   mixOptics,
   predictMix,
   selectOptics,
@@ -13,14 +12,14 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { HazardCard } from '../../../shared/hazard/HazardCard.tsx';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
-import { findProduct, nameOfProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { findProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';
 import { Halves } from '../Halves.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 import { JudgeByEye } from './JudgeByEye.tsx';
 import { KeepMixForm } from './KeepMixForm.tsx';
 import { LightLadder } from './LightLadder.tsx';
+import { MixVerdict } from './MixVerdict.tsx';
 import { MixLog } from './MixLog.tsx';
 import { PatchPanel } from './PatchPanel.tsx';
 import { Paths } from './Paths.tsx';
@@ -82,7 +81,7 @@ function Mixing({ mix }: { readonly mix: MixView }) {
     <Halves
       lead={
         <>
-          <Verdict mix={mix} state={state} advice={advice} problem={problem} />
+          <MixVerdict mix={mix} state={state} advice={advice} problem={problem} />
           {state.totalMl === 0 && hazard}
           {!isOver && advice && (advice.kind === 'pour' || advice.kind === 'beyond') && next && (
             <PourPanel mix={mix} pour={next} doseMl={doseMl} />
@@ -123,87 +122,6 @@ function Mixing({ mix }: { readonly mix: MixView }) {
 /** Enamels and lacquers are thinned with solvents; what is thinned with water needs no card. */
 const isSolvent = ({ shelf }: ColourBench, mix: MixView) =>
   mix.recipe.some(({ productId }) => ['enamel', 'lacquer'].includes(findProduct(shelf, productId)?.binder ?? ''));
-
-interface VerdictProps {
-  readonly mix: MixView;
-  readonly state: MixState;
-  readonly advice: RoundAdvice | null;
-  readonly problem: string | null;
-}
-
-/** Where the mix stands, in a sentence, and why this comes next. */
-function Verdict({ mix, state, advice, problem }: VerdictProps) {
-  const { shelf, view } = useColourBench();
-  if (mix.endedAt)
-    return (
-      <div>
-        <p className="text-act font-semibold">
-          {mix.productId ? `Kept: ${formatMl(state.totalMl)} of ${mix.name}` : 'Given up; its log stays.'}
-        </p>
-        {!mix.productId && (
-          <Link className="underline underline-offset-4" to={`/jobs/${view.job.id}/colour/match`}>
-            Choose a recipe and begin again
-          </Link>
-        )}
-        {mix.productId && (
-          <p>
-            It stands on the shelf as a pot of its own.{' '}
-            <Link className="underline underline-offset-4" to={`/jobs/${view.job.id}/finish`}>
-              What is planned for the parts
-            </Link>
-          </p>
-        )}
-      </div>
-    );
-  if (problem) return <p role="alert">▲ {problem}</p>;
-  if (!advice) return <p className="text-act font-semibold">Reckoning ...</p>;
-  const { kind, deNow, deNext, deNextSd, totalMl, pours } = advice;
-  const after = `${deNext.toFixed(1)} ± ${deNextSd.toFixed(1)} dE00`;
-  const names = pours.map((pour) => nameOfProduct(shelf, pour.productId)).join(', ');
-  if (kind === 'stop')
-    return (
-      <div aria-live="polite">
-        <p className="text-act font-semibold">
-          It is there: {deNow!.toFixed(1)} dE00 off, {mix.tolerance.toFixed(1)} was wanted.
-        </p>
-        <p>
-          {formatMl(state.totalMl)} of {formatMl(mix.needMl)} needed. Keep it, or judge on.
-        </p>
-      </div>
-    );
-  if (kind === 'patch')
-    return (
-      <p className="text-act font-semibold" aria-live="polite">
-        {formatMl(state.totalMl)} in the cup; it should be {after} off.
-      </p>
-    );
-  if (kind === 'beyond')
-    return (
-      <div aria-live="polite">
-        <p className="text-act font-semibold">▲ Adding cannot bring it within {mix.tolerance.toFixed(1)} any more.</p>
-        <p>
-          {deNow === null ? '' : `Now ${deNow.toFixed(1)} off; `}the best addition ends at {after} and{' '}
-          {formatMl(totalMl)}. Begin again where that is too far off: throw this mix away below, or keep it as a
-          leftover.
-        </p>
-      </div>
-    );
-  return (
-    <div aria-live="polite">
-      <p className="text-act font-semibold">
-        {deNow === null
-          ? `First mix: ${formatMl(totalMl)} of ${names}`
-          : `${deNow.toFixed(1)} dE00 off. Add ${names}: ${formatMl(totalMl)} in all`}
-      </p>
-      <p>
-        {deNow === null
-          ? `On ${formatMl(firstMl(mix.needMl))} of the ${formatMl(mix.needMl)} needed, so that the first correction only fills up. `
-          : ''}
-        Should then be {after} off.
-      </p>
-    </div>
-  );
-}
 
 /** Pots that are in it or are to come in, in the order of pouring. */
 function listPots(mix: MixView, state: MixState, advice: RoundAdvice | null, next: string | null) {

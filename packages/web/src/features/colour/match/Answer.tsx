@@ -1,0 +1,56 @@
+import { estimateGloss, type Dosing, type Proposal } from '@sardonyx/core';
+import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
+
+interface AnswerProps {
+  readonly progress: number | null;
+  readonly onEnd: () => void;
+  readonly proposals: readonly Proposal[] | null;
+  readonly chosen: Proposal | null;
+  readonly problem: string | null;
+  readonly dosing: Dosing;
+}
+
+/** The sentence first: what to mix and how near it comes; or how far the solver is. */
+export function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: AnswerProps) {
+  const { shelf } = useColourBench();
+  if (problem)
+    return (
+      <p role="status">▲ {problem === 'Ended.' ? 'You ended the search. Change a wish to begin it again.' : problem}</p>
+    );
+  if (!proposals)
+    return (
+      <div role="status" className="flex flex-wrap items-center gap-4">
+        <p className="text-act font-semibold">
+          {progress !== null
+            ? `Working through all mixes of your pots: ${Math.round(100 * progress)} %`
+            : 'Looking for recipes ...'}
+        </p>
+        <button type="button" className="plain-button" onClick={onEnd}>
+          End it
+        </button>
+      </div>
+    );
+  if (!chosen)
+    return <p className="text-act font-semibold">No recipe: no pots of one binder hold as much as is needed.</p>;
+  const parts = chosen.lines.map(({ productId, ml, doses }) => {
+    const product = findProduct(shelf, productId);
+    const amount =
+      dosing === 'drops'
+        ? `${doses} ${doses === 1 ? 'drop' : 'drops'}`
+        : `${(ml * (product?.densityGPerMl ?? 1)).toFixed(2)} g`;
+    return `${amount} ${nameOfProduct(shelf, productId)}`;
+  });
+  const gloss = estimateGloss(
+    chosen.lines.map(({ productId, ml }) => ({ finish: findProduct(shelf, productId)?.gloss ?? 'gloss', ml })),
+  );
+  return (
+    <div aria-live="polite">
+      <p className="text-act font-semibold">{parts.join(', ')}.</p>
+      <p>
+        Should come within {chosen.de65.toFixed(1)} dE00 by daylight, {chosen.deA.toFixed(1)} by lamp; pots that are not
+        quite their label may make it ± {chosen.sensitivity.toFixed(1)}, which the first patch will tell. Dries{' '}
+        {gloss.word} (about {Math.round(gloss.units)} ± {Math.round(gloss.sd)} gloss units, planning estimate).
+      </p>
+    </div>
+  );
+}
