@@ -129,24 +129,23 @@ export { fillShape } from './drawing/fillShape.ts';
 export { isDrawing } from './drawing/isDrawing.ts';
 export { computePartMap } from './drawing/computePartMap.ts';
 
-export { BANDS, FIRST_NM, STEP_NM } from './colour/cieTables.ts';
-export { computeLab, convertLabToXyz, convertXyzToLab } from './colour/colorimetry.ts';
+export { BANDS } from './colour/cieTables.ts';
+export { computeLab } from './colour/colorimetry.ts';
 export { computeDropMl } from './colour/computeDropMl.ts';
 export { computeDe00 } from './colour/difference.ts';
 export { describeDifference, describeFade, EYE_WAYS } from './colour/describeDifference.ts';
-export { convertHexToLab, convertLabToHex, convertLabToRgb, convertRgbToLab, decodeSrgb } from './colour/display.ts';
+export { convertHexToLab, convertLabToHex, convertLabToRgb, decodeSrgb } from './colour/display.ts';
 export { readCgats, writeCgats } from './colour/exchange/cgats.ts';
 export { createOpticsFromSamples } from './colour/exchange/createOpticsFromSamples.ts';
-export { readShelfCsv, SHELF_COLUMNS, writeShelfCsv } from './colour/exchange/shelfCsv.ts';
+export { readShelfCsv, writeShelfCsv } from './colour/exchange/shelfCsv.ts';
 export { fitPaint } from './colour/fitPaint.ts';
 export { estimateGloss } from './colour/glossOfMix.ts';
 export { adviseRound, firstMl } from './colour/guide/adviseRound.ts';
 export { estimateStrengths } from './colour/guide/estimateStrengths.ts';
-export { FIRST_SHARE } from './colour/guide/guideMix.ts';
-export { measureByEye, readStep, STEPS } from './colour/guide/judgeByEye.ts';
+export { measureByEye, STEPS } from './colour/guide/judgeByEye.ts';
 export { replayMix } from './colour/guide/replayMix.ts';
-export { computeCoatsToHide, computeContrastRatio } from './colour/hiding.ts';
-export { computeQ, mixOptics, predictMix, predictOver, removeSurface, USUAL_SURFACE } from './colour/kubelkaMunk.ts';
+export { computeContrastRatio } from './colour/hiding.ts';
+export { computeQ, mixOptics, predictMix, removeSurface, USUAL_SURFACE } from './colour/kubelkaMunk.ts';
 export { chooseDoses } from './colour/match/chooseDoses.ts';
 export { buildComboTable } from './colour/match/comboTable.ts';
 export { findMatch } from './colour/match/findMatch.ts';
@@ -155,7 +154,6 @@ export { createShelf } from './colour/match/shelfOptics.ts';
 export {
   computePaintLab,
   createMixedOptics,
-  createOpticsFromColour,
   createShelfPaints,
   isOutsideModel,
   mayBeMixed,
@@ -163,16 +161,16 @@ export {
   surfaceOf,
 } from './colour/paintOptics.ts';
 export { coverGrounds } from './colour/coverGrounds.ts';
-export { PROPOSAL_KINDS, proposeRecipes } from './colour/match/proposeRecipes.ts';
+export { proposeRecipes } from './colour/match/proposeRecipes.ts';
 export { rankPots } from './colour/rankPots.ts';
 export { reconstructFromLab } from './colour/smoothReflectance.ts';
 export { createTrainerRound, lookAtMix, scoreRound, solveRound } from './colour/trainer/matchThePot.ts';
 export { learnDryingShift, predictDry } from './colour/wetToDry.ts';
-export { EMPTY_SCALES, pourOn, SCALES_STEP_G, showGrams } from './instruments/simulatedScales.ts';
-export { CALIBRATION_HOLDS_MIN, convertGeometry, readSpectrum } from './instruments/simulatedSpectrophotometer.ts';
+export { EMPTY_SCALES, pourOn, showGrams } from './instruments/simulatedScales.ts';
+export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpectrophotometer.ts';
 export { CAPTURE_METHODS, CAPTURE_PLACES, DOSINGS, GEOMETRIES, MIX_WAYS, POUR_SOURCES } from './model/colour.ts';
 export { FINISHES } from './model/work.ts';
-export { BORDER_PLACES, CARD_PATCHES, drawColourCardFace } from './colour/photo/colourCard.ts';
+export { drawColourCardFace } from './colour/photo/colourCard.ts';
 export { fitCamera } from './colour/photo/fitCamera.ts';
 export { locateCard } from './colour/photo/locateCard.ts';
 export { sampleColour } from './colour/photo/sampleColour.ts';
@@ -228,29 +226,22 @@ export type {
 } from './assembly/openingModel.ts';
 export type { ChosenOpening } from './plan/chooseOpening.ts';
 export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
-export type { Lab, Spectrum } from './colour/colorimetry.ts';
-export type { SpectralSample } from './colour/exchange/cgats.ts';
-export type { ShelfLine, ShelfProblem } from './colour/exchange/shelfCsv.ts';
-export type { MixedGloss } from './colour/glossOfMix.ts';
+export type { Lab } from './colour/colorimetry.ts';
 export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/adviseRound.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
 export type { EyeWord, Step } from './colour/guide/judgeByEye.ts';
 export type { MixState } from './colour/guide/replayMix.ts';
-export type { PaintOptics, Surface } from './colour/kubelkaMunk.ts';
-export type { DosedRecipe } from './colour/match/chooseDoses.ts';
+export type { PaintOptics } from './colour/kubelkaMunk.ts';
 export type { ComboTable } from './colour/match/comboTable.ts';
-export type { Recipe } from './colour/match/findMatch.ts';
 export type { MatchTarget } from './colour/match/polish.ts';
 export type { Shelf, ShelfPaint } from './colour/match/shelfOptics.ts';
 export type { CameraFit } from './colour/photo/fitCamera.ts';
 export type { ColourSample } from './colour/photo/sampleColour.ts';
-export type { CoveredGround } from './colour/coverGrounds.ts';
 export type { Proposal, ProposalKind, ProposalLimits } from './colour/match/proposeRecipes.ts';
 export type { RankedPot } from './colour/rankPots.ts';
 export type { TrainerRound, TrainerScore, TrainerStep } from './colour/trainer/matchThePot.ts';
-export type { DryingShift, WetDryPair } from './colour/wetToDry.ts';
+export type { WetDryPair } from './colour/wetToDry.ts';
 export type { ScalesState } from './instruments/simulatedScales.ts';
-export type { SpectralReading } from './instruments/simulatedSpectrophotometer.ts';
 export type {
   CaptureMethod,
   CapturePlace,
@@ -262,9 +253,7 @@ export type {
   MixStep,
   MixStepBody,
   MixWay,
-  OpticsBasis,
   OpticsRecord,
-  PatchReading,
   Pour,
   RecipeLine,
 } from './model/colour.ts';

@@ -61,6 +61,8 @@ describe('colours over HTTP', () => {
     expect((await colours()).captures).deep.equal([made]);
     expect(made.takenAt).equal('2026-11-25T18:30:00.000Z');
     await bench.http.delete(`/api/captures/${made.id}`).expect(404);
+    const gone = bench.room.source.query("DELETE FROM specimen_part WHERE id = 'sg-03-1.body'");
+    expect(await gone.then(() => 'gone', String)).include('FOREIGN KEY');
     await bench.http.patch(`/api/captures/${made.id}`).send({ version: 1, note: 'x' }).expect(404);
   });
 

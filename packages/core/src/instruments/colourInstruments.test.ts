@@ -3,7 +3,7 @@ import { computeLab } from '../colour/colorimetry.ts';
 import { computeDe00 } from '../colour/difference.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { EMPTY_SCALES, pourOn, showGrams } from './simulatedScales.ts';
-import { CALIBRATION_HOLDS_MIN, convertGeometry, readSpectrum } from './simulatedSpectrophotometer.ts';
+import { CALIBRATION_HOLDS_MIN, readSpectrum } from './simulatedSpectrophotometer.ts';
 
 const grey = new Float64Array(31).fill(0.2);
 
@@ -31,12 +31,6 @@ describe('the simulated spectrophotometer', () => {
     expect(mean(29)).greaterThan(mean(0));
     expect(readSpectrum(grey, CALIBRATION_HOLDS_MIN + 0.1, createSeededRandom(3))).equal(null);
     expect(readSpectrum(grey, null, createSeededRandom(3))).equal(null);
-  });
-
-  it('sees a film paler with its gloss, and the way back is the same film', () => {
-    const withGloss = convertGeometry(grey, 'gloss left out', 'gloss included');
-    expect(withGloss[0]).greaterThan(0.2);
-    convertGeometry(withGloss, 'gloss included', 'gloss left out').forEach((one) => expect(one).closeTo(0.2, 1e-9));
   });
 });
 

@@ -1,5 +1,4 @@
 import { BANDS } from '../colour/cieTables.ts';
-import { addSurface, removeSurface, USUAL_SURFACE } from '../colour/kubelkaMunk.ts';
 import type { Geometry } from '../model/colour.ts';
 import { drawNormal } from '../numeric/drawNormal.ts';
 import type { RandomSource } from '../numeric/seededRandom.ts';
@@ -34,10 +33,4 @@ export function readSpectrum(
     Math.min(1.1, Math.max(0, truth[i]! * drift + NOISE * drawNormal(random))),
   );
   return { spectrum, geometry: 'gloss left out', sd: [0.15, 0.25, 0.25], sinceCalibrationMin };
-}
-
-/** A reflectance with the gloss put in or left out: two instruments of different build see the same film so. */
-export function convertGeometry(spectrum: ArrayLike<number>, from: Geometry, to: Geometry): Float64Array {
-  const surface = (geometry: Geometry) => ({ ...USUAL_SURFACE, hasGloss: geometry === 'gloss included' });
-  return Float64Array.from(spectrum, (one) => addSurface(removeSurface(one, surface(from)), surface(to)));
 }

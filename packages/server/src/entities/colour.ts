@@ -52,10 +52,10 @@ export class ColourCaptureRow implements ColourCapture {
   @Column('text')
   who!: string;
 
-  @References(() => JobRow, 'jobId')
+  @References(() => JobRow, 'jobId', 'RESTRICT')
   job?: Relation<JobRow>;
 
-  @References(() => SpecimenPartRow, 'specimenPartId')
+  @References(() => SpecimenPartRow, 'specimenPartId', 'RESTRICT')
   part?: Relation<SpecimenPartRow>;
 
   @References(() => PhotoRow, 'photoId', 'SET NULL')

@@ -1,5 +1,13 @@
 import type { ShelfView } from '@sardonyx/contract';
-import { computeDropMl, isOutsideModel, learnDryingShift, type PaintPot, type PaintProduct } from '@sardonyx/core';
+import {
+  computeContrastRatio,
+  computeDropMl,
+  isOutsideModel,
+  learnDryingShift,
+  type PaintPot,
+  type PaintProduct,
+  surfaceOf,
+} from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { changeRow } from '../../shared/edits/editRow.ts';
@@ -30,6 +38,7 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
           ? 'Outside what can be calculated: it looks different from every side. Compare a test card.'
           : BASIS[product.optics?.basis ?? 'colour only']}
       </p>
+      <Covering product={product} />
       {!isOutsideModel(product.gloss) && (
         <p className="text-note text-soft-ink">
           Wet to dry: L* {shift[0] < 0 ? '−' : '+'}
@@ -65,6 +74,19 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
       </div>
       <WeighDrops product={product} />
     </div>
+  );
+}
+
+/** How well one coat covers, from what was drawn down; nothing where scattering would be a guess. */
+function Covering({ product }: { readonly product: PaintProduct }) {
+  const { optics, dryFilmUm } = product;
+  if (!optics || optics.basis === 'masstone' || optics.basis === 'colour only') return null;
+  const { ratio, isHiding } = computeContrastRatio(optics, dryFilmUm, surfaceOf('gloss left out'));
+  return (
+    <p>
+      One coat of {dryFilmUm} µm {isHiding ? 'hides' : 'lets the ground through'}: over black it is{' '}
+      {Math.round(100 * ratio)} % as bright as over white, 98 % counts as hidden.
+    </p>
   );
 }
 

@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-export class ColourLab1795729871464 implements MigrationInterface {
-  name = 'ColourLab1795729871464';
+export class ColourLab1795732023871 implements MigrationInterface {
+  name = 'ColourLab1795732023871';
 
   async up(queryRunner: QueryRunner): Promise<void> {
     await queryRunner.query("CREATE TABLE \"colour_capture\" (\"id\" text PRIMARY KEY NOT NULL, \"jobId\" text NOT NULL, \"specimenPartId\" text NOT NULL, \"place\" text NOT NULL, \"note\" text NOT NULL, \"lab\" text NOT NULL, \"sd\" text NOT NULL, \"spectrum\" text, \"geometry\" text NOT NULL, \"method\" text NOT NULL, \"photoId\" text, \"point\" text, \"takenAt\" text NOT NULL, \"who\" text NOT NULL)");
@@ -15,7 +15,7 @@ export class ColourLab1795729871464 implements MigrationInterface {
     await queryRunner.query("DROP TABLE \"paint_product\"");
     await queryRunner.query("ALTER TABLE \"temporary_paint_product\" RENAME TO \"paint_product\"");
     await queryRunner.query("DROP INDEX \"IDX_2ed190253d8ef6a2fb39323a39\"");
-    await queryRunner.query("CREATE TABLE \"temporary_colour_capture\" (\"id\" text PRIMARY KEY NOT NULL, \"jobId\" text NOT NULL, \"specimenPartId\" text NOT NULL, \"place\" text NOT NULL, \"note\" text NOT NULL, \"lab\" text NOT NULL, \"sd\" text NOT NULL, \"spectrum\" text, \"geometry\" text NOT NULL, \"method\" text NOT NULL, \"photoId\" text, \"point\" text, \"takenAt\" text NOT NULL, \"who\" text NOT NULL, CONSTRAINT \"FK_2ed190253d8ef6a2fb39323a394\" FOREIGN KEY (\"jobId\") REFERENCES \"job\" (\"id\") ON DELETE CASCADE ON UPDATE NO ACTION, CONSTRAINT \"FK_5a4634e79e0e80e52f81b45c4c4\" FOREIGN KEY (\"specimenPartId\") REFERENCES \"specimen_part\" (\"id\") ON DELETE CASCADE ON UPDATE NO ACTION, CONSTRAINT \"FK_679daed83075fc5fef3e9c28a88\" FOREIGN KEY (\"photoId\") REFERENCES \"photo\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION)");
+    await queryRunner.query("CREATE TABLE \"temporary_colour_capture\" (\"id\" text PRIMARY KEY NOT NULL, \"jobId\" text NOT NULL, \"specimenPartId\" text NOT NULL, \"place\" text NOT NULL, \"note\" text NOT NULL, \"lab\" text NOT NULL, \"sd\" text NOT NULL, \"spectrum\" text, \"geometry\" text NOT NULL, \"method\" text NOT NULL, \"photoId\" text, \"point\" text, \"takenAt\" text NOT NULL, \"who\" text NOT NULL, CONSTRAINT \"FK_2ed190253d8ef6a2fb39323a394\" FOREIGN KEY (\"jobId\") REFERENCES \"job\" (\"id\") ON DELETE RESTRICT ON UPDATE NO ACTION, CONSTRAINT \"FK_5a4634e79e0e80e52f81b45c4c4\" FOREIGN KEY (\"specimenPartId\") REFERENCES \"specimen_part\" (\"id\") ON DELETE RESTRICT ON UPDATE NO ACTION, CONSTRAINT \"FK_679daed83075fc5fef3e9c28a88\" FOREIGN KEY (\"photoId\") REFERENCES \"photo\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION)");
     await queryRunner.query("INSERT INTO \"temporary_colour_capture\"(\"id\", \"jobId\", \"specimenPartId\", \"place\", \"note\", \"lab\", \"sd\", \"spectrum\", \"geometry\", \"method\", \"photoId\", \"point\", \"takenAt\", \"who\") SELECT \"id\", \"jobId\", \"specimenPartId\", \"place\", \"note\", \"lab\", \"sd\", \"spectrum\", \"geometry\", \"method\", \"photoId\", \"point\", \"takenAt\", \"who\" FROM \"colour_capture\"");
     await queryRunner.query("DROP TABLE \"colour_capture\"");
     await queryRunner.query("ALTER TABLE \"temporary_colour_capture\" RENAME TO \"colour_capture\"");
