@@ -227,7 +227,7 @@ export type {
 export type { ChosenOpening } from './plan/chooseOpening.ts';
 export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
 export type { Lab } from './colour/colorimetry.ts';
-export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/adviseRound.ts';
+export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/roundAdvice.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
 export type { EyeWord, Step } from './colour/guide/judgeByEye.ts';
 export type { MixState } from './colour/guide/replayMix.ts';

@@ -1,60 +1,15 @@
-import type { MixStep, MixWay } from '../../model/colour.ts';
+import type { MixStep } from '../../model/colour.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
-import { scoreMix, type MatchTarget } from '../match/polish.ts';
+import { scoreMix } from '../match/polish.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
-import { STRENGTH_SD, type Patch, type Strengths } from './estimateStrengths.ts';
+import { STRENGTH_SD, type Patch } from './estimateStrengths.ts';
 import { FIRST_SHARE, guideMix, startMix } from './guideMix.ts';
 import type { Addition, AdditionLimits } from './planAddition.ts';
-import { replayMix, type MixState } from './replayMix.ts';
-
-/** What is to be poured from one pot in this round, and how much of it is in already. */
-export interface PlannedPour {
-  readonly productId: string;
-  readonly ml: number;
-  readonly pouredMl: number;
-  /** A strong paint: so much of it first, then stir and look, for more cannot be taken out. null where nothing can go wrong. */
-  readonly cautiousMl: number | null;
-  /** The pot holds less than that. */
-  readonly isShort: boolean;
-}
-
-/** What one way of going on costs. */
-export interface Path {
-  readonly kind: 'own pots' | 'one pot more' | 'begin again';
-  readonly totalMl: number;
-  /** Mixed beyond the need, or thrown away. */
-  readonly wastedMl: number;
-  /** Predicted dE00 at its end; null for a new start, which its own patches will tell. */
-  readonly de: number | null;
-  readonly deSd: number | null;
-}
-
-export interface RoundAdvice {
-  /** Pour what is planned; paint a patch; it is good; or no addition reaches it. */
-  readonly kind: 'pour' | 'patch' | 'stop' | 'beyond';
-  readonly state: MixState;
-  readonly pours: readonly PlannedPour[];
-  /** dE00 now by what was learned from the patches; null before the first one. */
-  readonly deNow: number | null;
-  /** After what is planned, with one standard deviation. */
-  readonly deNext: number;
-  readonly deNextSd: number;
-  readonly totalMl: number;
-  readonly paths: readonly Path[];
-  readonly strengths: Strengths | null;
-}
-
-export interface RoundQuestion {
-  readonly shelf: Shelf;
-  readonly recipe: readonly { readonly productId: string; readonly ml: number }[];
-  readonly steps: readonly MixStep[];
-  readonly target: MatchTarget;
-  readonly surface: Surface;
-  readonly limits: AdditionLimits;
-  readonly way: MixWay;
-}
+import { replayMix, volumeOf, type MixState } from './replayMix.ts';
+import type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './roundAdvice.ts';
+import { warnOfOvershoot } from './warnOfOvershoot.ts';
 
 /** Less than this part of a dose is still to be poured: done. */
 const POURED = 0.51;
@@ -76,7 +31,7 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
     const { leftMl } = shelf.paints[indexOf(productId)]!;
     return { productId, ml, pouredMl, cautiousMl: null, isShort: leftMl < ml - pouredMl - 1e-9 };
   });
-  const cautious = warn(question, base, pours, indexOf);
+  const cautious = warnOfOvershoot(question, base, pours, plan.strengths, indexOf);
   const isPoured = pours.every(({ ml, pouredMl }) => ml - pouredMl < POURED * limits.doseMl);
   const hasPoured = state.isPatchDue;
   const kind = isPoured && hasPoured ? 'patch' : plan.kind;
@@ -96,7 +51,6 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
 const cutAfter = (steps: readonly MixStep[], id: string) =>
   steps.slice(0, steps.findIndex((step) => step.id === id) + 1);
 const isIn = (steps: readonly MixStep[], id: string) => steps.some((step) => step.id === id);
-const volumeOf = (state: MixState, productId: string) => state.volumes[state.productIds.indexOf(productId)] ?? 0;
 
 interface Plan extends Pick<RoundAdvice, 'deNow' | 'deNext' | 'deNextSd' | 'totalMl' | 'paths' | 'strengths'> {
   readonly kind: 'pour' | 'stop' | 'beyond';
@@ -179,35 +133,6 @@ function computeLabelSpread(
     computeDe00(plain, labOf(volumes.map((one, i) => (i === strong ? one * Math.exp(STRENGTH_SD) : one)))),
   );
   return Math.hypot(...off);
-}
-
-/** So much of what a strong paint is to give goes in first. */
-const CAUTIOUS_SHARE = 0.6;
-
-/**
- * Warns of the paint that would overshoot: 15 % stronger than its label, its pour alone would put the mix outside the
- * tolerance, and darker or stronger than light paints could make good within the need.
- */
-function warn(
-  { shelf, target, surface, limits }: RoundQuestion,
-  base: MixState,
-  pours: readonly PlannedPour[],
-  indexOf: (id: string) => number,
-): PlannedPour[] {
-  const all = [...new Set([...base.productIds, ...pours.map((pour) => pour.productId)])];
-  const ids = all.map(indexOf);
-  const after = all.map((id) => volumeOf(base, id) + (pours.find((pour) => pour.productId === id)?.ml ?? 0));
-  const total = after.reduce((sum, one) => sum + one, 0);
-  const usual = scoreMix(shelf, ids, after, target, surface).de65;
-  return pours.map((pour) => {
-    const at = all.indexOf(pour.productId);
-    const strong = after.map((one, i) => (i === at ? one * Math.exp(STRENGTH_SD) : one));
-    const de = scoreMix(shelf, ids, strong, target, surface).de65;
-    const isLittle = pour.ml < 0.3 * total;
-    const cautious = Math.floor((CAUTIOUS_SHARE * pour.ml) / limits.doseMl) * limits.doseMl;
-    const isRisky = isLittle && de > limits.tolerance && de > usual + 0.3 && cautious >= limits.doseMl;
-    return isRisky ? { ...pour, cautiousMl: cautious } : pour;
-  });
 }
 
 /** Light paints first and strong darks last; or the paint of the nearest pot first. */

@@ -25,6 +25,8 @@ const MOST_HELPED = 5;
 
 /** The first mix is made on this part of the need, so that the first correction wastes nothing. */
 export const FIRST_SHARE = 0.65;
+/** A hand that pours a little short still has enough: the need is an estimate itself. */
+const ENOUGH = 0.97;
 /** Stop when the colour is so well inside the tolerance that measuring and not knowing do not matter. */
 const STOP_AT = 0.7;
 
@@ -56,12 +58,15 @@ export function guideMix(
   const nowMl = mix.volumes.reduce((sum, one) => sum + one, 0);
   const shares = mix.volumes.map((volume, i) => volume * strengths.factors[i]!);
   const { de65: de } = scoreMix(shelf, mix.ids, shares, aim, surface);
-  const isEnough = nowMl >= limits.needMl - 1e-9;
+  const isEnough = nowMl >= ENOUGH * limits.needMl;
   if (patches.length > 0 && isEnough && de <= STOP_AT * limits.tolerance) return { kind: 'stop', de, strengths };
   const own = planAddition(shelf, mix, strengths, aim, surface, limits);
   // Two or three paints cannot go every way: where they fall short one pot more may.
   const addition =
     own.de > HELP_FROM * limits.tolerance ? addPot(shelf, mix, strengths, aim, surface, limits, own) : own;
+  // Nothing helps: it is there, or it cannot get there.
+  if (addition.doses.every((one) => one === 0) && patches.length > 0 && de <= limits.tolerance)
+    return { kind: 'stop', de, strengths };
   return { kind: addition.isBeyond ? 'beyond' : 'add', addition, own, de, strengths };
 }
 

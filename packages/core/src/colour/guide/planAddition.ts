@@ -32,7 +32,7 @@ export interface Addition {
 }
 
 /** So much more than is needed may a correction cost, as parts of the need; beyond that a new start is cheaper. */
-const MOST_VOLUME = 1.2;
+export const MOST_VOLUME = 1.2;
 const VOLUMES = 13;
 /** Nearer than this part of the tolerance is not worth more volume; a need more of it costs so many tolerances. */
 const AIM = 0.4;

@@ -64,3 +64,6 @@ export function replayMix(steps: readonly MixStep[]): MixState {
   const totalMl = volumes.reduce((sum, one) => sum + one, 0);
   return { productIds, volumes, totalMl, patches, isPatchDue, wet, pairs, undone };
 }
+
+/** ml of one paint in the cup. */
+export const volumeOf = (state: MixState, productId: string) => state.volumes[state.productIds.indexOf(productId)] ?? 0;

@@ -1,10 +1,16 @@
 import { expect } from 'chai';
-import { createSimulatedShelf } from '../../../test/support/simulatedShelf.ts';
+import { createSimulatedShelf, createTarget } from '../../../test/support/simulatedShelf.ts';
+import { drawNormal } from '../../numeric/drawNormal.ts';
+import { createSeededRandom } from '../../numeric/seededRandom.ts';
+import { buildComboTable } from '../match/comboTable.ts';
+import type { MatchTarget } from '../match/polish.ts';
+import { proposeRecipes } from '../match/proposeRecipes.ts';
 import type { MixStep, MixStepBody } from '../../model/colour.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { predictMix, USUAL_SURFACE } from '../kubelkaMunk.ts';
-import { adviseRound, firstMl, type RoundQuestion } from './adviseRound.ts';
+import { adviseRound, firstMl } from './adviseRound.ts';
+import type { RoundQuestion } from './roundAdvice.ts';
 import { replayMix } from './replayMix.ts';
 
 const steps = (...bodies: MixStepBody[]): MixStep[] =>
@@ -124,21 +130,35 @@ describe('advice, round by round', () => {
     expect(advice.totalMl).at.least(2 - 1e-9);
   });
 
-  it('warns of the strong paint that would overshoot, and gives it in two goes', () => {
+  it('warns of the strong paint that would overshoot for good, and gives it in two goes', () => {
     const strongest = [...shelf.paints.keys()].sort((a, b) => shelf.strength[b]! - shelf.strength[a]!)[0]!;
     const white = shelf.paints.map((paint) => computeLab(predictMix([paint], [1]))[0]);
     const lightest = white.indexOf(Math.max(...white));
     const pair = [shelf.paints[lightest]!, shelf.paints[strongest]!];
     const spectrum = predictMix(pair, [1.9, 0.1]);
-    const advice = adviseRound(
-      question([], {
-        recipe: pair.map((one, i) => ({ productId: one.id, ml: [1.9, 0.1][i]! })),
-        target: { d65: computeLab(spectrum), a: computeLab(spectrum, 'A'), weightA: 0 },
-      }),
-    );
+    const ask = (log: MixStep[]) =>
+      adviseRound(
+        question(log, {
+          recipe: pair.map((one, i) => ({ productId: one.id, ml: [1.9, 0.1][i]! })),
+          target: { d65: computeLab(spectrum), a: computeLab(spectrum, 'A'), weightA: 0 },
+        }),
+      );
+    // A first mix leaves room to make good; a filling up on the strength of a vague glance does not.
+    expect(ask([]).pours.every((one) => one.cautiousMl === null)).equal(true);
+    const [l, a, b] = computeLab(predictMix(pair, [1.25, 0.03]));
+    const glance: MixStepBody = { kind: 'patch', lab: [l, a, b], sd: [6, 6, 6], how: 'by eye', words: null };
+    const advice = ask(steps(pour(pair[0]!.id, 1.25), pour(pair[1]!.id, 0.03), glance));
     const strong = advice.pours.find((one) => one.productId === pair[1]!.id)!;
     expect(strong.cautiousMl).within(0.01, strong.ml - 0.01);
-    expect(advice.pours.find((one) => one.productId === pair[0]!.id)!.cautiousMl).equal(null);
+    expect(advice.pours.filter((one) => one.productId === pair[0]!.id).every((one) => one.cautiousMl === null)).equal(
+      true,
+    );
+  });
+
+  it('stops at a mix that is there although the hand poured a little short of the need', () => {
+    const volumes = wanted.map((one) => 0.98 * one);
+    const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), patch(labOf(volumes)));
+    expect(adviseRound(question(log)).kind).equal('stop');
   });
 
   it('says when a pot holds less than it is to give', () => {
@@ -152,5 +172,54 @@ describe('advice, round by round', () => {
     const advice = adviseRound(question(log));
     expect(advice.kind).equal('beyond');
     expect(advice.paths.at(-1)!.kind).equal('begin again');
+  });
+});
+
+describe('advice followed pour by pour (seed 12)', () => {
+  const shelf = createSimulatedShelf(1, 24);
+  const table = buildComboTable(shelf, USUAL_SURFACE)!;
+  const random = createSeededRandom(12);
+
+  /** A restorer who does what is said, with a hand that is off by 2 % and pots that are not their label. */
+  function follow(target: MatchTarget) {
+    const [best] = proposeRecipes(table, target, { total: 200, doseMl: 0.01, mostPaints: 4 }, new Set());
+    const log: MixStep[] = [];
+    const add = (body: MixStepBody) =>
+      log.push({ id: `s${log.length}`, mixId: 'm', seq: log.length, at: '', who: '', body });
+    const truths = new Map<string, number>();
+    const strengthOf = (id: string) => truths.get(id) ?? truths.set(id, Math.exp(0.12 * drawNormal(random))).get(id)!;
+    for (let act = 0; act < 40; act++) {
+      const advice = adviseRound({
+        ...{ shelf, recipe: best!.lines, steps: log, target, surface: USUAL_SURFACE, way: 'light end' },
+        limits: { needMl: 2, doseMl: 0.01, tolerance: 1 },
+      });
+      const { state } = advice;
+      const next = advice.pours.find((one) => one.ml - one.pouredMl >= 0.0051);
+      const paints = state.productIds.map((id) => shelf.paints.find((paint) => paint.id === id)!);
+      const truth = () =>
+        computeLab(
+          predictMix(
+            paints,
+            state.volumes.map((ml, i) => ml * strengthOf(state.productIds[i]!)),
+          ),
+        );
+      if (advice.kind === 'stop')
+        return { patches: state.patches.length, ml: state.totalMl, de: computeDe00(target.d65, truth()) };
+      if (advice.kind === 'pour' && next) {
+        const isFirstGo = next.cautiousMl !== null && next.pouredMl < next.cautiousMl - 0.005;
+        const ml = (isFirstGo ? next.cautiousMl! : next.ml) - next.pouredMl;
+        add(pour(next.productId, Math.max(0.005, ml * (1 + 0.02 * drawNormal(random)))));
+      } else add(patch(truth().map((one) => one + 0.17 * drawNormal(random)) as unknown as Lab));
+    }
+    return { patches: 99, ml: 99, de: 99 };
+  }
+
+  it('ends within tolerance, at most three patches and a tenth more than is needed', () => {
+    for (let i = 0; i < 12; i++) {
+      const { patches, ml, de } = follow(createTarget(shelf, random));
+      expect(patches, `colour ${i}`).at.most(3);
+      expect(de, `colour ${i}`).at.most(1);
+      expect(ml, `colour ${i}`).within(1.93, 2.2);
+    }
   });
 });

@@ -1,0 +1,54 @@
+import type { MixStep, MixWay } from '../../model/colour.ts';
+import type { Surface } from '../kubelkaMunk.ts';
+import type { MatchTarget } from '../match/polish.ts';
+import type { Shelf } from '../match/shelfOptics.ts';
+import type { Strengths } from './estimateStrengths.ts';
+import type { AdditionLimits } from './planAddition.ts';
+import type { MixState } from './replayMix.ts';
+
+/** What is to be poured from one pot in this round, and how much of it is in already. */
+export interface PlannedPour {
+  readonly productId: string;
+  readonly ml: number;
+  readonly pouredMl: number;
+  /** A strong paint: so much of it first, then stir and look, for more cannot be taken out. null where nothing can go wrong. */
+  readonly cautiousMl: number | null;
+  /** The pot holds less than that. */
+  readonly isShort: boolean;
+}
+
+/** What one way of going on costs. */
+export interface Path {
+  readonly kind: 'own pots' | 'one pot more' | 'begin again';
+  readonly totalMl: number;
+  /** Mixed beyond the need, or thrown away. */
+  readonly wastedMl: number;
+  /** Predicted dE00 at its end; null for a new start, which its own patches will tell. */
+  readonly de: number | null;
+  readonly deSd: number | null;
+}
+
+export interface RoundAdvice {
+  /** Pour what is planned; paint a patch; it is good; or no addition reaches it. */
+  readonly kind: 'pour' | 'patch' | 'stop' | 'beyond';
+  readonly state: MixState;
+  readonly pours: readonly PlannedPour[];
+  /** dE00 now by what was learned from the patches; null before the first one. */
+  readonly deNow: number | null;
+  /** After what is planned, with one standard deviation. */
+  readonly deNext: number;
+  readonly deNextSd: number;
+  readonly totalMl: number;
+  readonly paths: readonly Path[];
+  readonly strengths: Strengths | null;
+}
+
+export interface RoundQuestion {
+  readonly shelf: Shelf;
+  readonly recipe: readonly { readonly productId: string; readonly ml: number }[];
+  readonly steps: readonly MixStep[];
+  readonly target: MatchTarget;
+  readonly surface: Surface;
+  readonly limits: AdditionLimits;
+  readonly way: MixWay;
+}
