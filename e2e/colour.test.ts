@@ -115,6 +115,9 @@ describe('the colour lab', function () {
     await page.getByLabel('Needed, ml').fill('2.0');
     await page.getByText(/^Should come within 0\.\d dE00/).waitFor({ timeout: 30_000 });
     expect(await findHue(page, 'near swatches')).deep.equal([]);
+    await page.getByRole('button', { name: 'Switch to the lamp bench' }).click();
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
+    await page.getByRole('button', { name: 'Switch to the day bench' }).click();
     await page.getByLabel(/by a filament lamp/).check();
     expect(await page.getByRole('group', { name: 'Ways to it' }).getByRole('radio').count()).at.least(2);
     await page.getByText('Over each primer').waitFor();
@@ -259,6 +262,7 @@ describe('the shelf and the trainer', function () {
     const rows = page.locator('main li');
     await page.getByText(/dE00/).first().waitFor();
     expect(await rows.first().innerText()).include('Slate blue');
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
     await page.getByLabel('Name or line').fill('pearl');
     await page.waitForFunction(() => document.querySelectorAll('main li').length === 1);
     expect(await rows.innerText()).include('no true number; compare a test card');
