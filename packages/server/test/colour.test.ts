@@ -3,7 +3,15 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { ColourReading, ColourView, JobView, MixView, ShelfReport, ShelfView } from '@sardonyx/contract';
+import type {
+  ColourReading,
+  ColourView,
+  FoundPlace,
+  JobView,
+  MixView,
+  ShelfReport,
+  ShelfView,
+} from '@sardonyx/contract';
 import {
   computeDe00,
   fitCamera,
@@ -457,6 +465,20 @@ describe('two restorers at one pot', () => {
     expect(answers.map((one) => one.status).sort()).deep.equal([201, 422, 422]);
     const after = await bench.get<ShelfView>('shelf');
     expect(after.pots.find((one) => one.productId === pot)!.leftMl).closeTo(0.4 * held, 1e-9);
+    await bench.clear();
+  });
+});
+
+describe('finding a colour', () => {
+  it('leads to the colour lab of a job, and a pot to its place on the shelf', async () => {
+    const bench = await createTestBench();
+    const find = (q: string) => bench.get<FoundPlace[]>(`find?q=${encodeURIComponent(q)}`);
+    expect(await find('sg-03 colour')).deep.equal([
+      { kind: 'paint', title: 'SG-03 Mobile Library: colours', where: 'Colour lab', path: '/jobs/sg-03/colour' },
+    ]);
+    expect((await find('sg-03')).map((place) => place.where)).not.include('Colour lab');
+    const [pot] = await find('harbour blue');
+    expect(pot).deep.include({ kind: 'paint', path: '/shelf?q=Harbour%20blue' });
     await bench.clear();
   });
 });

@@ -7,6 +7,7 @@ import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import type { Workroom } from '../../workroom.ts';
 
 const MAX_PER_KIND = 6;
+const COLOURS = 'colours';
 
 /** Finds models, castings, parts and paints by name: every word typed must be in it somewhere. */
 export function createFindRoutes(room: Workroom): Router {
@@ -64,5 +65,15 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
       where: `${paint.binder}, ${paint.gloss}`,
       path: `/shelf?q=${encodeURIComponent(paint.name)}`,
     }));
-  return [models, castings, parts, paints].flatMap((list) => list.slice(0, MAX_PER_KIND));
+  // Only who asks for colours gets them: every model has some.
+  const asksForColours = words.some((word) => COLOURS.startsWith(word));
+  const colours = jobs
+    .filter((job) => asksForColours && matches(job.number, job.title, COLOURS))
+    .map((job): FoundPlace => ({
+      kind: 'paint',
+      title: `${job.number} ${job.title}: ${COLOURS}`,
+      where: 'Colour lab',
+      path: `/jobs/${job.id}/colour`,
+    }));
+  return [models, castings, parts, colours, paints].flatMap((list) => list.slice(0, MAX_PER_KIND));
 }

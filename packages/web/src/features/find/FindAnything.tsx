@@ -15,6 +15,8 @@ const HEADINGS: Readonly<Record<FoundPlace['kind'], string>> = {
 const ACTS: readonly FoundPlace[] = [
   { kind: 'model', title: 'Put a model on the bench', where: 'Act', path: '/put-on-bench' },
   { kind: 'casting', title: 'Add a casting of your own', where: 'Act', path: '/catalogue/new' },
+  { kind: 'paint', title: 'Put a pot on the shelf', where: 'Act', path: '/shelf' },
+  { kind: 'paint', title: 'Match the pot: practise mixing', where: 'Act', path: '/practice/match-the-pot' },
   { kind: 'paint', title: 'Save everything', where: 'Act', path: '/safe' },
 ];
 
