@@ -239,6 +239,7 @@ describe('the colour lab', function () {
     await page.getByRole('button', { name: 'Switch to the day bench' }).click();
     await page.getByRole('button', { name: 'That is how it looks' }).click();
     await page.getByText(/dE00 off\. Add |^It is there/).waitFor();
+    expect(await findHue(page, 'near swatches')).deep.equal([]);
     const { mixes } = await ask<ColourView>('jobs/sg-03/colour');
     const { reading } = replayMix(mixes.at(-1)!.steps).patches[0]!;
     expect(reading.how).equal('by eye');

@@ -66,7 +66,7 @@ export function MixAct() {
 function Mixing({ mix }: { readonly mix: MixView }) {
   const bench = useColourBench();
   const worker = useColourWorker();
-  const { advice, problem, state } = useAdvice(worker, mix);
+  const { advice, isStale, problem, state } = useAdvice(worker, mix);
   const { doseMl } = mix;
   const [isJudging, setJudging] = useState(false);
   const expected = predictNow(bench, mix, state, advice);
@@ -84,10 +84,10 @@ function Mixing({ mix }: { readonly mix: MixView }) {
           <MixVerdict mix={mix} state={state} advice={advice} problem={problem} />
           {state.totalMl === 0 && hazard}
           {!isOver && advice && (advice.kind === 'pour' || advice.kind === 'beyond') && next && (
-            <PourPanel mix={mix} pour={next} doseMl={doseMl} />
+            <PourPanel key={mix.steps.length} mix={mix} pour={next} doseMl={doseMl} isStale={isStale} />
           )}
           {!isOver && advice && (advice.kind === 'patch' || (advice.kind === 'beyond' && !next)) && (
-            <PatchPanel mix={mix} state={state} onJudge={() => setJudging(true)} />
+            <PatchPanel key={mix.steps.length} mix={mix} state={state} onJudge={() => setJudging(true)} />
           )}
         </>
       }

@@ -19,23 +19,30 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
   const [who] = useWho();
   const { data } = useGetWorkshopQuery();
   const instrument = data?.instruments.find((one) => one.kind === 'spectrophotometer');
-  const [measure, { error: readError, isLoading }] = useMeasureColourMutation();
+  const [measure, { error: readError }] = useMeasureColourMutation();
   const [log, { error: logError }] = useLogMixStepMutation();
   const [isDry, setDry] = useState(false);
+  const [isBusy, setBusy] = useState(false);
+  // Once it is logged the panel begins anew; until then a second press would log the patch twice.
   const read = async (what: 'patch' | 'wet patch') => {
-    const { data: reading } = await measure({
-      instrumentId: instrument!.id,
-      body: { what, id: mix.id, place: 'sheltered' },
-    });
-    if (!reading) return;
+    setBusy(true);
+    if (!(await readAndLog(what))) setBusy(false);
+  };
+  const readAndLog = async (what: 'patch' | 'wet patch') => {
+    const body = { what, id: mix.id, place: 'sheltered' } as const;
+    const { data: reading } = await measure({ instrumentId: instrument!.id, body });
+    if (!reading) return false;
     const lab = [...reading.lab] as [number, number, number];
-    if (what === 'wet patch') await log({ mixId: mix.id, path: 'wet', body: { lab, who } });
-    else
-      await log({
-        mixId: mix.id,
-        path: 'patches',
-        body: { lab, sd: [...reading.sd] as [number, number, number], how: 'spectrophotometer', words: null, who },
-      });
+    const sd = [...reading.sd] as [number, number, number];
+    const { data: step } =
+      what === 'wet patch'
+        ? await log({ mixId: mix.id, path: 'wet', body: { lab, who } })
+        : await log({
+            mixId: mix.id,
+            path: 'patches',
+            body: { lab, sd, how: 'spectrophotometer', words: null, who },
+          });
+    return step !== undefined;
   };
   return (
     <section aria-label="Patch" className="space-y-3 border-2 border-ink p-4">
@@ -47,7 +54,7 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
             <Calibrate instrument={instrument} />
           </div>
           {!state.wet && (
-            <button type="button" className="quiet-button" disabled={isLoading} onClick={() => void read('wet patch')}>
+            <button type="button" className="quiet-button" disabled={isBusy} onClick={() => void read('wet patch')}>
               Read it while it is wet too
             </button>
           )}
@@ -63,7 +70,7 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
           <button
             type="button"
             className="main-button min-h-16!"
-            disabled={!isDry || isLoading}
+            disabled={!isDry || isBusy}
             onClick={() => void read('patch')}
           >
             Measure it{instrument.source === 'simulated' && ' (simulated)'}

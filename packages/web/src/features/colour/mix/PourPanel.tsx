@@ -18,21 +18,28 @@ interface PourPanelProps {
   readonly mix: MixView;
   readonly pour: PlannedPour;
   readonly doseMl: number;
+  readonly isStale: boolean;
 }
 
 /** One pour from one pot: how much, what the scales show, and the press that logs it. A strong paint comes in two goes. */
-export function PourPanel({ mix, pour, doseMl }: PourPanelProps) {
+export function PourPanel({ mix, pour, doseMl, isStale }: PourPanelProps) {
   const { shelf } = useColourBench();
   const [who] = useWho();
-  const [log, { error, isLoading }] = useLogMixStepMutation();
+  const [log, { error }] = useLogMixStepMutation();
   const product = findProduct(shelf, pour.productId);
   const density = product?.densityGPerMl ?? 1;
   const restMl = pour.ml - pour.pouredMl;
   const isFirstGo = pour.cautiousMl !== null && pour.pouredMl < pour.cautiousMl - doseMl / 2;
   const wantedMl = isFirstGo ? pour.cautiousMl! - pour.pouredMl : restMl;
   const name = product?.name ?? 'this pot';
-  const logMl = (ml: number, source: 'scales' | 'counted' | 'typed') =>
-    log({ mixId: mix.id, path: 'pours', body: { productId: pour.productId, ml, source, who } });
+  // Sent once: until the log has grown the same press would pour it twice.
+  const [isSent, setSent] = useState(false);
+  const isSettled = useSettled();
+  const logMl = async (ml: number, source: 'scales' | 'counted' | 'typed') => {
+    setSent(true);
+    const { data } = await log({ mixId: mix.id, path: 'pours', body: { productId: pour.productId, ml, source, who } });
+    if (!data) setSent(false);
+  };
   return (
     <section aria-label={`Pour ${name}`} className="space-y-3 border-2 border-ink p-4">
       <p className="text-act font-semibold">
@@ -54,20 +61,32 @@ export function PourPanel({ mix, pour, doseMl }: PourPanelProps) {
         <OnScales
           key={`${pour.productId} ${pour.pouredMl}`}
           wantedG={wantedMl * density}
-          isLogging={isLoading}
+          isLogging={isSent || isStale || !isSettled}
           onLog={(grams) => void logMl(grams / density, 'scales')}
         />
       ) : (
         <Counted
           key={`${pour.productId} ${pour.pouredMl}`}
           planned={Math.max(1, Math.round(wantedMl / doseMl))}
-          isLogging={isLoading}
+          isLogging={isSent || isStale || !isSettled}
           onLog={(drops) => void logMl(drops * doseMl, 'counted')}
         />
       )}
       {error !== undefined && <ErrorNote error={readAppError(error)} />}
     </section>
   );
+}
+
+const SETTLE_MS = 500;
+
+/** A second tap that was meant for the pot before must not log this one. */
+function useSettled(): boolean {
+  const [isSettled, setSettled] = useState(false);
+  useEffect(() => {
+    const waiting = setTimeout(() => setSettled(true), SETTLE_MS);
+    return () => clearTimeout(waiting);
+  }, []);
+  return isSettled;
 }
 
 interface OnScalesProps {

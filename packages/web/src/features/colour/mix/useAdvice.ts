@@ -8,7 +8,7 @@ import { STALE, type ColourWorker } from '../worker/useColourWorker.ts';
 export function useAdvice(worker: ColourWorker, mix: MixView) {
   const state = useMemo(() => replayMix(mix.steps), [mix.steps]);
   const pots = usePots(mix.geometry, [...mix.recipe.map((line) => line.productId), ...state.productIds]);
-  const [advice, setAdvice] = useState<RoundAdvice | null>(null);
+  const [found, setFound] = useState<{ readonly advice: RoundAdvice; readonly of: MixView['steps'] } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { ask } = worker;
   useEffect(() => {
@@ -22,7 +22,7 @@ export function useAdvice(worker: ColourWorker, mix: MixView) {
       (answer) => {
         if (!isCurrent) return;
         setProblem(null);
-        setAdvice(answer.advice);
+        setFound({ advice: answer.advice, of: mix.steps });
       },
       (error: unknown) => {
         const message = error instanceof Error ? error.message : String(error);
@@ -31,5 +31,7 @@ export function useAdvice(worker: ColourWorker, mix: MixView) {
     );
     return () => void (isCurrent = false);
   }, [ask, pots, mix]);
-  return { advice, problem, state };
+  /** Worked out before the last line of the log: shown, but nothing is to be logged by it. */
+  const isStale = found?.of !== mix.steps;
+  return { advice: found?.advice ?? null, isStale, problem, state };
 }

@@ -7,7 +7,12 @@ import { useLayoutEffect } from 'react';
 export function useNeutral(isJudging: boolean): void {
   useLayoutEffect(() => {
     const { dataset } = document.documentElement;
+    // A page that is neutral itself stays so when the judging on it ends.
+    const before = dataset.neutral;
     dataset.neutral = isJudging ? 'judging' : 'paint';
-    return () => void delete dataset.neutral;
+    return () => {
+      if (before) dataset.neutral = before;
+      else delete dataset.neutral;
+    };
   }, [isJudging]);
 }
