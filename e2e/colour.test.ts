@@ -79,13 +79,25 @@ describe('the colour lab', function () {
 
   it('takes the card’s corners by hand where it is covered or lies askew', async () => {
     const { page } = test;
+    const { dots } = await readTruth();
     await page.getByRole('button', { name: 'Point at the card myself' }).click();
-    const dots = (await readTruth()).dots;
     for (const [i, dot] of dots.slice(0, 4).entries()) {
       await page.getByText(/next the/).waitFor();
       // Roughly: the dots are found from there.
       await setLoupe({ x: dot.x + (i % 2 ? 2 : -2), y: dot.y + 2 });
     }
+    await page.getByText(/^Card found: 12 dots/).waitFor();
+    // A corner that is dragged off is asked for; dragged back it is found again.
+    const corner = page.getByRole('button', { name: 'Point 1', exact: true });
+    await corner.focus();
+    for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowUp');
+    await page.getByText(/No dark dot lies near corner 1/).waitFor();
+    for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowDown');
+    await page.getByText(/^Card found: 12 dots/).waitFor();
+    await page.reload();
+    await page.getByText(/^Card found: 12 dots/).waitFor();
+    await page.getByRole('button', { name: 'Drag the card’s corners' }).click();
+    await page.getByRole('button', { name: 'Point 4', exact: true }).waitFor();
     await page.getByText(/^Card found: 12 dots/).waitFor();
   });
 

@@ -148,9 +148,11 @@ function PhotoSampler({ photo, onSample }: PhotoSamplerProps) {
     // The worker's functions change with its progress; the question does not.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [fitted, point, radius, url]);
+  const held = corners?.length ?? 0;
   const add = (at: Point) => (isPointing ? setCorners([...corners, at]) : setPoint(at));
   const move = (index: number, at: Point) =>
-    isPointing || !point ? setCorners((before) => before!.map((one, i) => (i === index ? at : one))) : setPoint(at);
+    index < held ? setCorners(corners!.map((one, i) => (i === index ? at : one))) : setPoint(at);
+  const wordOf = (index: number) => (index < held ? String(index + 1) : '');
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
@@ -175,14 +177,19 @@ function PhotoSampler({ photo, onSample }: PhotoSamplerProps) {
             ))}
           </select>
         </label>
+        {fitted && !corners && (
+          <button type="button" className="quiet-button" onClick={() => setCorners(fitted.dots.slice(0, 4))}>
+            Drag the card’s corners
+          </button>
+        )}
         <button type="button" className="quiet-button" onClick={() => (setCorners([]), setPoint(null))}>
           Point at the card myself
         </button>
       </div>
       <PhotoCanvas
         photo={photo}
-        points={isPointing ? corners : point ? [point] : []}
-        pointWord={isPointing ? undefined : () => ''}
+        points={[...(corners ?? []), ...(point && !isPointing ? [point] : [])]}
+        pointWord={wordOf}
         onAdd={isPointing || fitted ? add : null}
         onMove={move}
       >
