@@ -1,5 +1,5 @@
 import type { ColourView } from '@sardonyx/contract';
-import { replayMix } from '@sardonyx/core';
+import { replayMix, writeCgats } from '@sardonyx/core';
 import { expect } from 'chai';
 import { haveCapture } from './support/colourToShow.ts';
 import { expectNoFaults } from './support/restorer.ts';
@@ -70,6 +70,30 @@ describe('the colour lab in trouble', function () {
     await page.getByRole('button', { name: /^Keep it as the sheltered/ }).focus();
     await page.keyboard.press('Enter');
     await page.getByRole('region', { name: 'Kept colours' }).waitFor();
+  });
+
+  it('takes over the values of the house’s own card when all are there, and goes back to the designed ones', async () => {
+    const { page } = test;
+    await go('/jobs/sg-03/colour/capture');
+    await page.getByText(/^Card found/).waitFor();
+    await page.getByText('The card: as it was designed').click();
+    const file = (names: readonly string[]) => {
+      const samples = names.map((name, i) => ({
+        ...{ name, share: 1, lab: null },
+        spectrum: Array.from({ length: 31 }, () => 0.02 + 0.03 * i),
+      }));
+      return { name: 'card.txt', mimeType: 'text/plain', buffer: Buffer.from(writeCgats(samples, 'card')) };
+    };
+    const names = [...Array.from({ length: 28 }, (_, i) => String(i + 1)), 'white'];
+    const input = page.getByLabel('The card’s measured values');
+    await input.setInputFiles(file(names.slice(3)));
+    await page.getByText('Missing samples: 1, 2, 3.').waitFor();
+    await input.setInputFiles(file(names));
+    await page.getByText('The card: the house’s own, as it was measured').waitFor();
+    // All greys now, by the file: what lies in the picture is no such card.
+    await page.getByText(/do not look like the colour card/).waitFor();
+    await page.getByRole('button', { name: 'As it was designed again' }).click();
+    await page.getByText(/^Card found/).waitFor();
   });
 
   it('says when adding cannot reach it any more, and leads to a new start', async () => {

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { faultsOf, testRequests, type RequestCase } from '../test/support/requestCases.ts';
 import {
   AddPot,
+  ChangeHouseStyle,
   ChangePot,
   ChangeProduct,
   CreateCapture,
@@ -194,6 +195,21 @@ const CASES: readonly RequestCase[] = [
 
 describe('what the colour lab and the shelf send', () => {
   testRequests(CASES);
+
+  it('a house’s card has 28 fields and its white, each with L*, a*, b*, or is as it was designed', async () => {
+    const card = Array.from({ length: 29 }, () => [50, 0, 0]);
+    for (const colourCard of [card, null])
+      expect(await faultsOf(ChangeHouseStyle, { version: 1, colourCard })).deep.equal([]);
+    for (const colourCard of [
+      card.slice(1),
+      [...card, card[0]],
+      [...card.slice(1), [1, 2]],
+      [...card.slice(1), [1, 2, 'x']],
+      'card',
+      [...card.slice(1), [NaN, 0, 0]],
+    ])
+      expect(await faultsOf(ChangeHouseStyle, { version: 1, colourCard })).deep.equal(['colourCard']);
+  });
 
   it('a capture may name its place in a photograph, and a pot may have lost its opening day', async () => {
     const capture = { ...CASES[0]!.good, photoId: 'x', point: { x: 10.5, y: 20 } };

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsInt, Matches, Min, ValidateIf, type ValidationOptions } from 'class-validator';
+import { IsInt, Matches, Min, ValidateBy, ValidateIf, type ValidationOptions } from 'class-validator';
 
 /** The field may be left out, but when it is there it must pass its other checks: null does not slip through. */
 export function IsChanged(options?: ValidationOptions): PropertyDecorator {
@@ -14,6 +14,14 @@ export function OrNull(options?: ValidationOptions): PropertyDecorator {
 /** The field may be left out or null; anything else must pass its other checks. */
 export function IsChangedOrNull(options?: ValidationOptions): PropertyDecorator {
   return ValidateIf((_, value) => value !== undefined && value !== null, options);
+}
+
+/** L*, a*, b*: three numbers that a colour can have. */
+export function IsLab(options?: ValidationOptions): PropertyDecorator {
+  const isCoordinate = (one: unknown) => typeof one === 'number' && Math.abs(one) <= 150;
+  const validate = (value: unknown) => Array.isArray(value) && value.length === 3 && value.every(isCoordinate);
+  const defaultMessage = () => '$property: L*, a*, b* are wanted, three numbers each';
+  return ValidateBy({ name: 'isLab', validator: { validate, defaultMessage } }, options);
 }
 
 /** A calendar day that exists, as YYYY-MM-DD, between 1900 and 2199. */

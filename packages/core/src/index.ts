@@ -171,6 +171,7 @@ export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpec
 export { CAPTURE_METHODS, CAPTURE_PLACES, DOSINGS, GEOMETRIES, MIX_WAYS, POUR_SOURCES } from './model/colour.ts';
 export { FINISHES } from './model/work.ts';
 export { drawColourCardFace } from './colour/photo/colourCard.ts';
+export { readCardValues } from './colour/photo/cardValues.ts';
 export { fitCamera } from './colour/photo/fitCamera.ts';
 export { locateCard } from './colour/photo/locateCard.ts';
 export { sampleColour } from './colour/photo/sampleColour.ts';
@@ -235,6 +236,7 @@ export type { PaintOptics } from './colour/kubelkaMunk.ts';
 export type { ComboTable } from './colour/match/comboTable.ts';
 export type { MatchTarget } from './colour/match/polish.ts';
 export type { Shelf, ShelfPaint } from './colour/match/shelfOptics.ts';
+export type { CardValues } from './colour/photo/cardValues.ts';
 export type { CameraFit } from './colour/photo/fitCamera.ts';
 export type { ColourSample } from './colour/photo/sampleColour.ts';
 export type { Proposal, ProposalKind, ProposalLimits } from './colour/match/proposeRecipes.ts';

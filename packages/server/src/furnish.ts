@@ -6,7 +6,12 @@ import { HouseStyleRow } from './entities/house.ts';
 /** What every bench has from its first day: histories and the house style. What is there already is left as it is. */
 export async function furnish({ manager }: DataSource): Promise<void> {
   if (!(await manager.existsBy(HouseStyleRow, { id: 'house' })))
-    await manager.insert(HouseStyleRow, { id: 'house', version: 1, lossThreshold: DEFAULT_LOSS_THRESHOLD });
+    await manager.insert(HouseStyleRow, {
+      id: 'house',
+      version: 1,
+      lossThreshold: DEFAULT_LOSS_THRESHOLD,
+      colourCard: null,
+    });
   if ((await manager.count(HistoryRow)) > 0) return;
   for (const history of DEFAULT_HISTORIES)
     await manager.insert(HistoryRow, { ...history, id: history.key, version: 1, rates: { ...history.rates } });

@@ -11,6 +11,7 @@ import {
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsHexColor,
   IsIn,
@@ -24,7 +25,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
+import { IsChanged, IsChangedOrNull, IsLab, OrNull, VersionedChange } from '../validation.ts';
 
 const KEY = /^[a-z0-9][a-z0-9-]{0,39}$/;
 const KEY_WORDS = { message: 'A key is small letters, digits and hyphens.' };
@@ -140,6 +141,12 @@ export class RecordStates {
 
 export class ChangeHouseStyle extends VersionedChange {
   @IsChanged() @IsNumber({}, { message: 'Rarity points, 0 to 10.' }) @Min(0) @Max(10) lossThreshold?: number;
+  @IsChangedOrNull()
+  @IsArray()
+  @ArrayMinSize(29, { message: 'A card has 28 fields and its white.' })
+  @ArrayMaxSize(29, { message: 'A card has 28 fields and its white.' })
+  @IsLab({ each: true })
+  colourCard?: [number, number, number][] | null;
 }
 
 export class ChangeHistory extends VersionedChange {

@@ -1,9 +1,12 @@
+import type { LabColour } from './colour.ts';
 import type { Versioned } from './catalogue.ts';
 
 /** What holds for every job of the house. */
 export interface HouseStyle extends Versioned {
   /** Expected loss, in rarity points, from which an irreversible step is held back (planning estimate). */
   readonly lossThreshold: number;
+  /** The house's own colour card as it was measured: 28 fields, then its white; null: as it was designed. */
+  readonly colourCard: readonly LabColour[] | null;
 }
 
 export const DEFAULT_LOSS_THRESHOLD = 1;

@@ -15,10 +15,15 @@ export interface DrawnPhoto {
   /** Hex of something that lies on the painted field's middle: a glint, a chip. */
   readonly speckHex?: string;
   readonly hasCard?: boolean;
+  /** Colours of the card's fields where it was not printed as designed. */
+  readonly fieldHexes?: readonly string[];
 }
 
 /** A small photograph of the colour card without any library: perspective, light that falls off, a camera's own cast, noise. */
-export function drawCardPhoto({ paintHex, isTurned = false, speckHex, hasCard = true }: DrawnPhoto, seed: number) {
+export function drawCardPhoto(
+  { paintHex, isTurned = false, speckHex, hasCard = true, fieldHexes }: DrawnPhoto,
+  seed: number,
+) {
   const random = createSeededRandom(seed);
   const [width, height] = [760, 620];
   const corners: Point[] = [
@@ -45,10 +50,10 @@ export function drawCardPhoto({ paintHex, isTurned = false, speckHex, hasCard = 
     if (!hasCard || x < 0 || y < 0 || x > widthMm || y > heightMm) return '#9a9a9a';
     const own = isTurned ? { x: widthMm - x, y: heightMm - y } : { x, y };
     if (CARD_DOTS.some((dot) => Math.hypot(dot.x - own.x, dot.y - own.y) < BENCH_CARD.dotMm / 2)) return '#000000';
-    const patch = CARD_PATCHES.find(
+    const patch = CARD_PATCHES.findIndex(
       ({ middle: at }) => Math.abs(at.x - own.x) < PATCH_MM.width / 2 && Math.abs(at.y - own.y) < PATCH_MM.height / 2,
     );
-    return patch?.hex ?? CARD_WHITE;
+    return patch < 0 ? CARD_WHITE : (fieldHexes?.[patch] ?? CARD_PATCHES[patch]!.hex);
   };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {

@@ -1,3 +1,4 @@
+import type { LabColour } from '@sardonyx/core';
 import { Column, Entity, Unique } from 'typeorm';
 import { VersionedRow } from './versionedRow.ts';
 
@@ -7,6 +8,9 @@ export class HouseStyleRow extends VersionedRow {
   /** Expected loss (rarity points) from which an irreversible step is held back. */
   @Column('real', { default: 1 })
   lossThreshold!: number;
+
+  @Column('simple-json', { nullable: true })
+  colourCard!: readonly LabColour[] | null;
 }
 
 /** The house's own answer to a school; schools without one have their default. */

@@ -1,4 +1,4 @@
-import { ColourLab1795732023871 } from './1795732023871-ColourLab.ts';
+import { ColourLab1795733425618 } from './1795733425618-ColourLab.ts';
 import { Workshop1795718081371 } from './1795718081371-Workshop.ts';
 import { SurveyAndOpening1795707802114 } from './1795707802114-SurveyAndOpening.ts';
 import { CastingHistory1795699322496 } from './1795699322496-CastingHistory.ts';
@@ -13,5 +13,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   CastingHistory1795699322496,
   SurveyAndOpening1795707802114,
   Workshop1795718081371,
-  ColourLab1795732023871,
+  ColourLab1795733425618,
 ];

@@ -1,9 +1,12 @@
 import { expect } from 'chai';
 import { drawCardPhoto } from '../../../test/support/drawnCardPhoto.ts';
 import { computeDe00 } from '../difference.ts';
-import { convertHexToLab } from '../display.ts';
-import { BORDER_PLACES, CARD_PATCHES, drawColourCardFace } from './colourCard.ts';
-import { fitCamera } from './fitCamera.ts';
+import { convertHexToLab, convertLabToHex } from '../display.ts';
+import { writeCgats, type SpectralSample } from '../exchange/cgats.ts';
+import { reconstructFromLab } from '../smoothReflectance.ts';
+import { DESIGNED_CARD, readCardValues } from './cardValues.ts';
+import { BORDER_PLACES, CARD_PATCHES, CARD_WHITE, drawColourCardFace } from './colourCard.ts';
+import { fitCamera, type CameraFit } from './fitCamera.ts';
 import { locateCard } from './locateCard.ts';
 import { sampleColour } from './sampleColour.ts';
 
@@ -54,6 +57,17 @@ describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)',
     }
   });
 
+  it('needs the values of the card that lies there: one printed otherwise is off until it was measured', () => {
+    const paintHex = paints[0]!;
+    const fieldHexes = CARD_PATCHES.map(({ lab: [l, a, b] }) => convertLabToHex([0.9 * l + 4, 0.8 * a, 0.8 * b + 2]));
+    const measured = [...fieldHexes, CARD_WHITE].map(convertHexToLab);
+    const { picture, painted } = drawCardPhoto({ paintHex, fieldHexes }, 10);
+    const control = locateCard(picture);
+    const off = (fit: CameraFit) => computeDe00(convertHexToLab(paintHex), sampleColour(picture, fit, painted, 12).lab);
+    expect(off(fitCamera(picture, control, measured))).lessThan(1.5);
+    expect(off(fitCamera(picture, control))).greaterThan(2.5);
+  });
+
   it('is refused on a highlight, with what to do', () => {
     const { picture, painted } = drawCardPhoto({ paintHex: '#4d6378', speckHex: '#ffffff' }, 7);
     const fit = fitCamera(picture, locateCard(picture));
@@ -68,5 +82,30 @@ describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)',
     const control = locateCard(right);
     const grey = { ...right, data: right.data.map((one, i) => (i % 4 === 3 ? one : 120)) as Uint8ClampedArray };
     expect(() => fitCamera(grey, control)).throw('do not look like the colour card');
+  });
+});
+
+describe('the values of a card that somebody measured', () => {
+  const samples = DESIGNED_CARD.map((lab, i): SpectralSample => ({
+    ...{ name: i < 28 ? String(i + 1) : 'White', share: 1, lab: null },
+    spectrum: [...reconstructFromLab(lab)],
+  }));
+
+  it('come out of its spectra, in the order of the fields, whatever the order of the file', () => {
+    const { values, problems } = readCardValues(writeCgats([...samples].reverse(), 'card'));
+    expect(problems).deep.equal([]);
+    values!.forEach((lab, i) => expect(computeDe00(lab, DESIGNED_CARD[i]!), `field ${i + 1}`).lessThan(0.05));
+  });
+
+  it('are not taken where one is missing, and which it is gets told', () => {
+    const { values, problems } = readCardValues(
+      writeCgats(
+        samples.filter((one) => one.name !== '17'),
+        'card',
+      ),
+    );
+    expect(values).equal(null);
+    expect(problems.map((one) => one.message)).deep.equal(['Missing samples: 17.']);
+    expect(readCardValues('no such thing').problems[0]!.message).include('no CGATS text');
   });
 });

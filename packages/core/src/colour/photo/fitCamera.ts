@@ -7,8 +7,8 @@ import { mapPoint, solveHomography, type Homography } from '../../photo/solveHom
 import { leastSquares } from '../../numeric/leastSquares.ts';
 import { convertLabToXyz, convertXyzToLab, type Lab, type Xyz } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
-import { convertHexToLab } from '../display.ts';
-import { BORDER_PLACES, CARD_PATCHES, CARD_WHITE } from './colourCard.ts';
+import { DESIGNED_CARD, type CardValues } from './cardValues.ts';
+import { BORDER_PLACES, CARD_PATCHES } from './colourCard.ts';
 import { readField, trimmedMean, type Channels, type Field } from './readField.ts';
 
 /** From what a camera stored to colour, as fitted on one picture's card. */
@@ -29,7 +29,7 @@ export interface CameraFit {
 
 const FOLDS = 7;
 /** A card whose fields do not fit better than this is not believed. */
-const WORST_FIT = 8;
+const WORST_FIT = 4;
 
 /**
  * Fits a camera on the card in a picture: exponents from its greys, uneven light from its white border, then camera values to
@@ -38,13 +38,17 @@ const WORST_FIT = 8;
  * Throws InvalidInputError where the fields are not the card's: turned round, covered, or burnt out.
  * Source: Finlayson, Mackiewicz and Hurlbert, IEEE Transactions on Image Processing 2015.
  */
-export function fitCamera(picture: Picture, control: readonly ControlPoint[]): CameraFit {
+export function fitCamera(
+  picture: Picture,
+  control: readonly ControlPoint[],
+  card: CardValues = DESIGNED_CARD,
+): CameraFit {
   const size = { widthPx: picture.width, heightPx: picture.height };
   const lens = solveLens(control, size);
   const toPicture = solveHomography(
     straightenControl(lens, control).map(({ pixel, mm }) => ({ pixel: mm, mm: pixel })),
   );
-  const both = [false, true].map((isTurned) => tryFit(picture, lens, toPicture, isTurned));
+  const both = [false, true].map((isTurned) => tryFit(picture, lens, toPicture, card, isTurned));
   const best = both.reduce((a, b) => (b.heldOut.median < a.heldOut.median ? b : a));
   if (!(best.heldOut.median < WORST_FIT))
     throw new InvalidInputError(
@@ -55,7 +59,13 @@ export function fitCamera(picture: Picture, control: readonly ControlPoint[]): C
   return best;
 }
 
-function tryFit(picture: Picture, lens: Lens | null, toPicture: Homography, isTurned: boolean): CameraFit {
+function tryFit(
+  picture: Picture,
+  lens: Lens | null,
+  toPicture: Homography,
+  card: CardValues,
+  isTurned: boolean,
+): CameraFit {
   const place = ({ x, y }: Point): Point => {
     const on = isTurned ? { x: BENCH_CARD.widthMm - x, y: BENCH_CARD.heightMm - y } : { x, y };
     const straight = mapPoint(toPicture, on);
@@ -63,15 +73,14 @@ function tryFit(picture: Picture, lens: Lens | null, toPicture: Homography, isTu
   };
   const patches = CARD_PATCHES.map(({ middle }) => readField(picture, place, middle));
   const border = BORDER_PLACES.map((at) => readField(picture, place, at, 0.8));
-  const white = convertHexToLab(CARD_WHITE);
   // Light and exponents hang on each other: two rounds settle them.
   let exponents: number[] = [1, 1, 1];
   let light: number[] = [0, 0, 0, 0, 0];
   for (let round = 0; round < 3; round++) {
     light = fitLight(border, exponents, picture);
-    exponents = fitExponents(patches, light, exponents, picture);
+    exponents = fitExponents(patches, card, light, exponents, picture);
   }
-  const truths = [...CARD_PATCHES.map(({ lab }) => lab), white];
+  const truths = card;
   const fields = [...patches, averageFields(border, exponents, light, picture)];
   const values = fields.map((field, i) =>
     i === fields.length - 1 ? (field.rgb as Channels) : correct(field, exponents, light, picture),
@@ -104,11 +113,12 @@ function fitLight(border: readonly Field[], exponents: readonly number[], pictur
 /** Exponent of each channel over the greys: log true luminance against log value. */
 function fitExponents(
   patches: readonly Field[],
+  card: CardValues,
   light: readonly number[],
   before: readonly number[],
   picture: Picture,
 ): number[] {
-  const greys = CARD_PATCHES.flatMap(({ isGrey, lab }, i) => (isGrey ? [{ field: patches[i]!, lab }] : []));
+  const greys = CARD_PATCHES.flatMap(({ isGrey }, i) => (isGrey ? [{ field: patches[i]!, lab: card[i]! }] : []));
   return before.map((exponent, c) => {
     const rows: number[][] = [];
     const logs: number[] = [];

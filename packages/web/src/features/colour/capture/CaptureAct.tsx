@@ -5,6 +5,7 @@ import { useSearchParams } from 'react-router';
 import { PhotoCanvas, usePhotoWorker } from '../../photos/index.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useColourBench } from '../ColourContext.tsx';
+import { HouseCard } from './HouseCard.tsx';
 import { KeepCapture, type CaptureDraft } from './KeepCapture.tsx';
 import { KeptColours } from './KeptColours.tsx';
 import { ReadWithInstrument } from './ReadWithInstrument.tsx';
@@ -58,6 +59,7 @@ export function CaptureAct() {
         ) : (
           <EmptyNote title="No photograph yet.">Lay the colour card beside the model and take one at Survey.</EmptyNote>
         )}
+        <HouseCard />
         {photos.length > 1 && (
           <label className="block max-w-sm">
             <span className="text-note">Photograph</span>
@@ -120,10 +122,11 @@ interface PhotoSamplerProps {
 
 /** The photograph with its card found, and a loupe that is set where the colour is wanted. */
 function PhotoSampler({ photo, onSample }: PhotoSamplerProps) {
+  const { view } = useColourBench();
   const worker = usePhotoWorker();
   const url = `/api/photos/${photo.hash}/full`;
   const [corners, setCorners] = useState<readonly Point[] | null>(null);
-  const { fitted, problem } = useFittedCard(worker, url, corners?.length === 4 ? corners : null);
+  const { fitted, problem } = useFittedCard(worker, url, corners?.length === 4 ? corners : null, view.house.colourCard);
   const [point, setPoint] = useState<Point | null>(null);
   const [radius, setRadius] = useState<number>(LOUPES[1]);
   const [fault, setFault] = useState<string | null>(null);

@@ -1,10 +1,16 @@
-import type { CameraFit, ColourSample, ControlPoint, PhotoControl, Point, Region } from '@sardonyx/core';
+import type { CameraFit, CardValues, ColourSample, ControlPoint, PhotoControl, Point, Region } from '@sardonyx/core';
 
 /** What the page asks of the worker. Pictures are named by their address; the worker fetches and keeps the last one. */
 export type PhotoRequest =
   | { readonly id: number; readonly kind: 'find card'; readonly url: string; readonly corners: readonly Point[] }
-  /** Fits the colour card; where corners is null it is looked for. */
-  | { readonly id: number; readonly kind: 'fit card'; readonly url: string; readonly corners: readonly Point[] | null }
+  /** Fits the colour card; where corners is null it is looked for, where its values are null it is as it was designed. */
+  | {
+      readonly id: number;
+      readonly kind: 'fit card';
+      readonly url: string;
+      readonly corners: readonly Point[] | null;
+      readonly card: CardValues | null;
+    }
   | {
       readonly id: number;
       readonly kind: 'sample';

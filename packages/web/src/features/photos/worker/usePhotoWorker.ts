@@ -1,4 +1,4 @@
-import type { CameraFit, ColourSample, ControlPoint, PhotoControl, Point } from '@sardonyx/core';
+import type { CameraFit, CardValues, ColourSample, ControlPoint, PhotoControl, Point } from '@sardonyx/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { FittedCard, FlatPicture, PhotoAnswer, PhotoRequest } from './protocol.ts';
 
@@ -17,7 +17,7 @@ export interface PhotoWorker {
   /** The nearest edge; null where there is none. */
   readonly snap: (url: string, point: Point) => Promise<Point | null>;
   /** The colour card in a picture: found by itself, or from its corners. */
-  readonly fitCard: (url: string, corners: readonly Point[] | null) => Promise<FittedCard>;
+  readonly fitCard: (url: string, corners: readonly Point[] | null, card: CardValues | null) => Promise<FittedCard>;
   readonly sample: (url: string, fit: CameraFit, point: Point, radiusPx: number) => Promise<ColourSample>;
   readonly straighten: (url: string, control: PhotoControl) => Promise<FlatPicture>;
   /** Ends what runs; its promise fails with "Ended.". */
@@ -69,8 +69,8 @@ export function usePhotoWorker(): PhotoWorker {
         const answer = await ask({ kind: 'snap', url, point });
         return answer.kind === 'snapped' ? answer.point : null;
       },
-      fitCard: async (url, corners) => {
-        const answer = await ask({ kind: 'fit card', url, corners });
+      fitCard: async (url, corners, card) => {
+        const answer = await ask({ kind: 'fit card', url, corners, card });
         if (answer.kind !== 'fitted') throw new Error('The worker answered something else.');
         return answer;
       },

@@ -29,7 +29,7 @@ async function answer(request: PhotoRequest): Promise<void> {
   if (request.kind === 'fit card') {
     const control = request.corners ? findCard(picture, request.corners) : locateCard(picture);
     const dots = control.map(({ pixel }) => pixel);
-    return post({ id: request.id, kind: 'fitted', fit: fitCamera(picture, control), dots });
+    return post({ id: request.id, kind: 'fitted', fit: fitCamera(picture, control, request.card ?? undefined), dots });
   }
   if (request.kind === 'sample') {
     const { fit, point, radiusPx } = request;

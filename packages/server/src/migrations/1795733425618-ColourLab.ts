@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-export class ColourLab1795732023871 implements MigrationInterface {
-  name = 'ColourLab1795732023871';
+export class ColourLab1795733425618 implements MigrationInterface {
+  name = 'ColourLab1795733425618';
 
   async up(queryRunner: QueryRunner): Promise<void> {
     await queryRunner.query("CREATE TABLE \"colour_capture\" (\"id\" text PRIMARY KEY NOT NULL, \"jobId\" text NOT NULL, \"specimenPartId\" text NOT NULL, \"place\" text NOT NULL, \"note\" text NOT NULL, \"lab\" text NOT NULL, \"sd\" text NOT NULL, \"spectrum\" text, \"geometry\" text NOT NULL, \"method\" text NOT NULL, \"photoId\" text, \"point\" text, \"takenAt\" text NOT NULL, \"who\" text NOT NULL)");
@@ -10,6 +10,10 @@ export class ColourLab1795732023871 implements MigrationInterface {
     await queryRunner.query("CREATE INDEX \"IDX_b40f987423e9305451ad162986\" ON \"mix\" (\"jobId\") ");
     await queryRunner.query("CREATE TABLE \"mix_step\" (\"id\" text PRIMARY KEY NOT NULL, \"mixId\" text NOT NULL, \"seq\" integer NOT NULL, \"at\" text NOT NULL, \"who\" text NOT NULL, \"body\" text NOT NULL)");
     await queryRunner.query("CREATE INDEX \"IDX_461464b2715d186ecd1b987dfc\" ON \"mix_step\" (\"mixId\") ");
+    await queryRunner.query("CREATE TABLE \"temporary_house_style\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"lossThreshold\" real NOT NULL DEFAULT (1), \"colourCard\" text)");
+    await queryRunner.query("INSERT INTO \"temporary_house_style\"(\"id\", \"version\", \"lossThreshold\") SELECT \"id\", \"version\", \"lossThreshold\" FROM \"house_style\"");
+    await queryRunner.query("DROP TABLE \"house_style\"");
+    await queryRunner.query("ALTER TABLE \"temporary_house_style\" RENAME TO \"house_style\"");
     await queryRunner.query("CREATE TABLE \"temporary_paint_product\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"line\" text NOT NULL, \"name\" text NOT NULL, \"kind\" text NOT NULL, \"binder\" text NOT NULL, \"gloss\" text NOT NULL, \"colourHex\" text NOT NULL, \"dryFilmUm\" real NOT NULL, \"flashMin\" real NOT NULL, \"recoatMin\" real NOT NULL, \"cureMin\" real NOT NULL, \"minC\" real NOT NULL, \"maxC\" real NOT NULL, \"optics\" text, \"densityGPerMl\" real NOT NULL DEFAULT (1.15), \"dropMl\" real NOT NULL DEFAULT (0.05), \"pricePerMl\" real NOT NULL DEFAULT (0.25), \"recipe\" text)");
     await queryRunner.query("INSERT INTO \"temporary_paint_product\"(\"id\", \"version\", \"line\", \"name\", \"kind\", \"binder\", \"gloss\", \"colourHex\", \"dryFilmUm\", \"flashMin\", \"recoatMin\", \"cureMin\", \"minC\", \"maxC\") SELECT \"id\", \"version\", \"line\", \"name\", \"kind\", \"binder\", \"gloss\", \"colourHex\", \"dryFilmUm\", \"flashMin\", \"recoatMin\", \"cureMin\", \"minC\", \"maxC\" FROM \"paint_product\"");
     await queryRunner.query("DROP TABLE \"paint_product\"");
@@ -56,6 +60,10 @@ export class ColourLab1795732023871 implements MigrationInterface {
     // Renaming the table away would leave whatever refers to it pointing at nothing.
     for (const column of ['optics', 'densityGPerMl', 'dropMl', 'pricePerMl', 'recipe'])
       await queryRunner.query(`ALTER TABLE "paint_product" DROP COLUMN "${column}"`);
+    await queryRunner.query("ALTER TABLE \"house_style\" RENAME TO \"temporary_house_style\"");
+    await queryRunner.query("CREATE TABLE \"house_style\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"lossThreshold\" real NOT NULL DEFAULT (1))");
+    await queryRunner.query("INSERT INTO \"house_style\"(\"id\", \"version\", \"lossThreshold\") SELECT \"id\", \"version\", \"lossThreshold\" FROM \"temporary_house_style\"");
+    await queryRunner.query("DROP TABLE \"temporary_house_style\"");
     await queryRunner.query("DROP INDEX \"IDX_461464b2715d186ecd1b987dfc\"");
     await queryRunner.query("DROP TABLE \"mix_step\"");
     await queryRunner.query("DROP INDEX \"IDX_b40f987423e9305451ad162986\"");
