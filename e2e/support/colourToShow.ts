@@ -15,7 +15,7 @@ export async function haveCapture(page: Page): Promise<void> {
     method: 'photo',
     who: WHO,
   };
-  const at = { photoId: 'sg-03.colour', point: { x: 545, y: 190 }, sd: [0.9, 1.2, 1.3] };
+  const at = { photoId: 'sg-03.colour', point: { x: 490, y: 171 }, sd: [0.9, 1.2, 1.3] };
   await post(page, 'captures', { ...common, ...at, place: 'sheltered', note: 'behind the flap', lab: LAB });
   await post(page, 'captures', { ...common, ...at, place: 'exposed', note: 'side panel', lab: [45.4, -2.8, -11.9] });
 }

@@ -199,6 +199,15 @@ describe('colours over HTTP', () => {
     expect(trolley.mixes[0]!.lastDe00).lessThan(0.01);
   });
 
+  it('have a name of their own on the shelf', async () => {
+    const keep = { name: 'Trolley slate, first try', place: '', areaId: null, who: WHO };
+    const mix = await begin();
+    await pour(mix, WHITE, 1);
+    await post(`mixes/${mix}/patches`, PATCH);
+    expect(((await post(`mixes/${mix}/keep`, keep, 422)).body as { code: string }).code).equal('double');
+    await post(`mixes/${mix}/keep`, { ...keep, name: 'Trolley slate, second try' }, 200);
+  });
+
   it('let a mix be given up; its log and what it took stay', async () => {
     const before = await leftOf(WHITE);
     const mix = await begin();
@@ -352,18 +361,20 @@ describe('the photograph with the colour card', () => {
   it('gives both places within 1.5, from the stored JPEG', async function () {
     this.timeout(60_000);
     const bench = await createTestBench();
-    const { photos } = await bench.get<JobView>('jobs/sg-03');
-    const photo = photos.find((one) => one.id === 'sg-03.colour')!;
-    const truth = JSON.parse(
-      await readFile(join(bench.room.folder, TRUTH_FOLDER, 'sg-03.colour.json'), 'utf8'),
-    ) as ColourTruth;
-    const file = (await bench.http.get(`/api/photos/${photo.hash}/full`).expect(200)).body as Buffer;
-    const { data, info } = await sharp(file).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-    const picture = { width: info.width, height: info.height, data };
-    const fit = fitCamera(picture, locateCard(picture));
-    for (const { at, lab } of [truth.sheltered, truth.exposed]) {
-      const sample = sampleColour(picture, fit, at, 14);
-      expect(computeDe00(lab, sample.lab)).lessThan(1.5);
+    for (const job of ['sg-03', 'sg-09']) {
+      const { photos } = await bench.get<JobView>(`jobs/${job}`);
+      const photo = photos.find((one) => one.id === `${job}.colour`)!;
+      const truth = JSON.parse(
+        await readFile(join(bench.room.folder, TRUTH_FOLDER, `${job}.colour.json`), 'utf8'),
+      ) as ColourTruth;
+      const file = (await bench.http.get(`/api/photos/${photo.hash}/full`).expect(200)).body as Buffer;
+      const { data, info } = await sharp(file).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+      const picture = { width: info.width, height: info.height, data };
+      const fit = fitCamera(picture, locateCard(picture));
+      for (const { at, lab } of [truth.sheltered, truth.exposed]) {
+        const sample = sampleColour(picture, fit, at, 14);
+        expect(computeDe00(lab, sample.lab)).lessThan(1.5);
+      }
     }
     await bench.clear();
   });

@@ -11,7 +11,7 @@ import {
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../entities/catalogue.ts';
 import { PhotoRow } from '../entities/photo.ts';
-import { AreaRow, CoatingLayerRow, SpecimenPartRow } from '../entities/workpiece.ts';
+import { AreaRow, CoatingLayerRow, FindingRow, SpecimenPartRow } from '../entities/workpiece.ts';
 import { fadeColour } from '../modules/instruments/simulatedSubject.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
 import type { JobNote } from './jobNotes.ts';
@@ -19,7 +19,7 @@ import { aimCamera, createScene, describeTruth, type Sitter } from './photoScene
 import { createSensor, projectPoint, renderPhoto } from './renderPhoto.ts';
 import { TRUTH_FOLDER } from './truth.ts';
 
-const SIZE = { widthPx: 1200, heightPx: 900 };
+const SIZE = { widthPx: 1080, heightPx: 810 };
 const PIXELS_PER_MM = 8;
 const SEED = 11;
 
@@ -48,7 +48,8 @@ export async function seedColourPhoto(
   );
   const paint = computePaint(parts, areas, layers);
   const shelteredHex = paint[partKey]!.outside!;
-  const exposedHex = convertLabToHex(fadeColour(convertHexToLab(shelteredHex)));
+  const isFaded = await manager.existsBy(FindingRow, { specimenPartId: `${specimen!.id}.${partKey}`, kind: 'fade' });
+  const exposedHex = isFaded ? convertLabToHex(fadeColour(convertHexToLab(shelteredHex))) : shelteredHex;
   const view = casting.drawing.views.find((one) => one.view === 'side')!;
   const sitter: Sitter = {
     ...{ view, parts, isMirrored: false, chipCount: 18, hasColourCard: true },
@@ -72,12 +73,16 @@ export async function seedColourPhoto(
     },
     exposed: { at: projectPoint(camera, anchor.x, anchor.y), lab: convertHexToLab(exposedHex) },
   };
+  const behindName = parts.find((part) => part.key === behind)!.name.toLowerCase();
   const id = `${jobId}.colour`;
   await mkdir(join(folder, TRUTH_FOLDER), { recursive: true });
   await writeFile(join(folder, TRUTH_FOLDER, `${id}.json`), JSON.stringify(truth));
   await manager.insert(PhotoRow, {
     ...{ id, version: 1, jobId, specimenId: specimen!.id, stage: 'before', side: 'detail', control: null },
-    ...{ caption: 'With the colour card, flap let down. Drawn for the demo.', takenAt: takenAt.toISOString() },
+    ...{
+      caption: `With the colour card; behind the ${behindName} the paint is sheltered. Drawn for the demo.`,
+      takenAt: takenAt.toISOString(),
+    },
     ...stored,
   });
 }

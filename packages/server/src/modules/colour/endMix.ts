@@ -21,7 +21,7 @@ import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { findOpenMix, readSteps } from './logStep.ts';
 
 /** Line under which mixes of this bench stand on the shelf. */
-export const OWN_LINE = 'Mixed here';
+const OWN_LINE = 'Mixed here';
 
 /** The mix becomes a pot with its recipe, and what is planned for an area where one was named. */
 export async function keepMix(manager: EntityManager, mixId: string, body: KeepMix, now: Date): Promise<MixRow> {
@@ -30,6 +30,9 @@ export async function keepMix(manager: EntityManager, mixId: string, body: KeepM
   const last = state.patches.at(-1);
   if (!last || state.isPatchDue)
     throw refused('no-patch', 'Paint a patch of it first: what has not dried has no colour to keep.');
+  // Line and name are the key of a pot, in files too.
+  if (await manager.existsBy(PaintProductRow, { line: OWN_LINE, name: body.name }))
+    throw refused('double', `A mix called ${body.name} stands on the shelf already.`, { name: 'Name it otherwise.' });
   const found = await manager.findBy(PaintProductRow, { id: In([...state.productIds]) });
   const products = state.productIds.map((id) => found.find((one) => one.id === id)!);
   const shelf = createShelf(createShelfPaints(products, [], state.productIds));

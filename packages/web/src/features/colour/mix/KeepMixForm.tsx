@@ -17,7 +17,7 @@ export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly i
     .flatMap((specimen) => specimen.areas)
     .map((area) => ({ ...area, partName: nameOfPart(area.specimenPartId) }));
   const own = areas.find((area) => area.specimenPartId === mix.specimenPartId && area.kind === 'outside');
-  const [name, setName] = useState(mix.name);
+  const [name, setName] = useState(`${view.job.number} ${mix.name}`.slice(0, 60));
   const [place, setPlace] = useState('Shelf 2, jars');
   const [areaId, setAreaId] = useState(own?.id ?? '');
   const save = () => void keep({ mixId: mix.id, body: { name, place, areaId: areaId || null, who } });
