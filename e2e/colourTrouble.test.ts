@@ -1,7 +1,7 @@
 import type { ColourView } from '@sardonyx/contract';
 import { replayMix, writeCgats } from '@sardonyx/core';
 import { expect } from 'chai';
-import { haveCapture } from './support/colourToShow.ts';
+import { startMix } from './support/colourToShow.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
@@ -16,7 +16,8 @@ describe('the colour lab in trouble', function () {
 
   async function typeGrams(grams: string): Promise<void> {
     const { page } = test;
-    await page.getByText(/^Paint scales.*(steady|moving)$/).waitFor();
+    // Once the plan after the last pour stands, and the scales are seen.
+    await page.locator('section[aria-busy="false"]', { hasText: /Paint scales.*(steady|moving)/ }).waitFor();
     const field = page.getByLabel('Grams', { exact: true });
     if (!(await field.isVisible())) await page.getByText('Weighed elsewhere').click();
     await field.fill(grams);
@@ -98,11 +99,9 @@ describe('the colour lab in trouble', function () {
 
   it('says when adding cannot reach it any more, and leads to a new start', async () => {
     const { page } = test;
-    await haveCapture(page);
-    await go('/jobs/sg-03/colour/match');
-    await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
-    await page.getByLabel(/^from the nearest pot/).check();
-    await page.getByRole('button', { name: 'Mix 2.00 ml of it' }).click();
+    await go('/jobs/sg-03/colour/capture');
+    await go(`/jobs/sg-03/colour/mix?mix=${await startMix(page)}`);
+    await page.getByText(/^First mix/).waitFor();
     await page.getByRole('region', { name: 'Hazard: Mixing solvent paints' }).waitFor();
     const before = await page.getByRole('region', { name: /^Pour / }).innerText();
     // The hand slips: of the first pot far too much, and of each other as well.
@@ -126,7 +125,7 @@ describe('the colour lab in trouble', function () {
 
   it('refuses what a pot cannot have given, and nothing is logged', async () => {
     const { page } = test;
-    await page.getByRole('button', { name: 'Mix 2.00 ml of it' }).click();
+    await go(`/jobs/sg-03/colour/mix?mix=${await startMix(page)}`);
     await page.getByText(/^First mix/).waitFor();
     await typeGrams('150');
     await page.getByText(/ml left by the record; .* cannot have come out of it/).waitFor();

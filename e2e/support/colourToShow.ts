@@ -20,28 +20,34 @@ export async function haveCapture(page: Page): Promise<void> {
   await post(page, 'captures', { ...common, ...at, place: 'exposed', note: 'side panel', lab: [45.4, -2.8, -11.9] });
 }
 
-/** A mix under way: poured, one patch, the next addition due. */
-export async function haveMix(page: Page): Promise<string> {
+const RECIPE = [
+  { productId: 'paint-marlstone-slate-blue', name: 'Slate blue', ml: 1.3 },
+  { productId: 'paint-marlstone-harbour-blue', name: 'Harbour blue', ml: 0.55 },
+  { productId: 'paint-marlstone-maroon', name: 'Maroon', ml: 0.15 },
+];
+
+/** A mix for SG-03 of three full pots, nothing poured yet. */
+export async function startMix(page: Page): Promise<string> {
   await haveCapture(page);
-  const { mixes, captures } = await readColours(page);
-  const running = mixes.find((mix) => mix.endedAt === null);
-  if (running) return running.id;
-  const recipe = [
-    { productId: 'paint-marlstone-slate-blue', name: 'Slate blue', ml: 1.3 },
-    { productId: 'paint-marlstone-harbour-blue', name: 'Harbour blue', ml: 0.55 },
-    { productId: 'paint-marlstone-maroon', name: 'Maroon', ml: 0.15 },
-  ];
+  const { captures } = await readColours(page);
   const mix = (await post(page, 'mixes', {
     ...{ jobId: 'sg-03', specimenPartId: 'sg-03-1.body', captureId: captures[0]!.id, name: 'Body, sheltered colour' },
     ...{ target: LAB, targetA: [39.2, -5.6, -16.4], geometry: 'gloss left out', needMl: 2, tolerance: 1 },
-    ...{ dosing: 'scales', doseMl: 0.01, way: 'light end', recipe },
+    ...{ dosing: 'scales', doseMl: 0.01, way: 'light end', recipe: RECIPE },
   })) as Mix;
-  for (const { productId, ml } of recipe)
-    await post(page, `mixes/${mix.id}/pours`, { productId, ml: 0.65 * ml, source: 'scales', who: WHO });
-  await post(page, `mixes/${mix.id}/patches`, {
+  return mix.id;
+}
+
+/** A mix under way: poured, one patch, the next addition due. */
+export async function haveMix(page: Page): Promise<void> {
+  const { mixes } = await readColours(page);
+  if (mixes.some((mix) => mix.endedAt === null)) return;
+  const id = await startMix(page);
+  for (const { productId, ml } of RECIPE)
+    await post(page, `mixes/${id}/pours`, { productId, ml: 0.65 * ml, source: 'scales', who: WHO });
+  await post(page, `mixes/${id}/patches`, {
     ...{ lab: [42.6, -3.4, -11.3], sd: [0.2, 0.3, 0.3], how: 'spectrophotometer', words: null, who: WHO },
   });
-  return mix.id;
 }
 
 const readColours = (page: Page): Promise<ColourView> =>

@@ -34,14 +34,14 @@ export function PourPanel({ mix, pour, doseMl, isStale }: PourPanelProps) {
   const name = product?.name ?? 'this pot';
   // Sent once: until the log has grown the same press would pour it twice.
   const [isSent, setSent] = useState(false);
-  const isSettled = useSettled();
+  const isBusy = !useSettled() || isSent || isStale;
   const logMl = async (ml: number, source: 'scales' | 'counted' | 'typed') => {
     setSent(true);
     const { data } = await log({ mixId: mix.id, path: 'pours', body: { productId: pour.productId, ml, source, who } });
     if (!data) setSent(false);
   };
   return (
-    <section aria-label={`Pour ${name}`} className="space-y-3 border-2 border-ink p-4">
+    <section aria-label={`Pour ${name}`} aria-busy={isBusy} className="space-y-3 border-2 border-ink p-4">
       <p className="text-act font-semibold">
         {mix.dosing === 'scales'
           ? `${formatGrams(wantedMl * density)} of ${name}`
@@ -61,14 +61,14 @@ export function PourPanel({ mix, pour, doseMl, isStale }: PourPanelProps) {
         <OnScales
           key={`${pour.productId} ${pour.pouredMl}`}
           wantedG={wantedMl * density}
-          isLogging={isSent || isStale || !isSettled}
+          isLogging={isBusy}
           onLog={(grams) => void logMl(grams / density, 'scales')}
         />
       ) : (
         <Counted
           key={`${pour.productId} ${pour.pouredMl}`}
           planned={Math.max(1, Math.round(wantedMl / doseMl))}
-          isLogging={isSent || isStale || !isSettled}
+          isLogging={isBusy}
           onLog={(drops) => void logMl(drops * doseMl, 'counted')}
         />
       )}
@@ -140,7 +140,7 @@ function OnScales({ wantedG, isLogging, onLog }: OnScalesProps) {
               <button
                 type="button"
                 className="plain-button min-h-16!"
-                disabled={shown >= wantedG - 0.005}
+                disabled={isLogging || shown >= wantedG - 0.005}
                 onClick={() => void pour({ id: scales.id, grams: Math.max(0.005, wantedG - shown) })}
               >
                 Pour (simulated hand)
