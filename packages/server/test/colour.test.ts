@@ -1,17 +1,7 @@
 import { expect } from 'chai';
-import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type {
-  ColourReading,
-  ColourView,
-  FoundPlace,
-  JobView,
-  MixView,
-  ShelfReport,
-  ShelfView,
-} from '@sardonyx/contract';
+import type { ColourView, JobView, ShelfView } from '@sardonyx/contract';
 import {
   computeDe00,
   fitCamera,
@@ -26,29 +16,8 @@ import {
 import sharp from 'sharp';
 import type { ColourTruth } from '../src/demo/colourPhoto.ts';
 import { TRUTH_FOLDER } from '../src/demo/truth.ts';
-import { createApp } from '../src/app.ts';
-import { readFirstEvent } from './support/readFirstEvent.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
-
-const WHO = 'Imke Varga';
-const WHITE = 'paint-marlstone-bright-white';
-const BLUE = 'paint-marlstone-ultramarine';
-const CAPTURE = {
-  ...{ specimenPartId: 'sg-03-1.body', place: 'sheltered', note: 'behind the flap' },
-  ...{ lab: [41, -3, -14], sd: [0.5, 0.6, 0.6], spectrum: null, geometry: 'gloss left out', method: 'typed' },
-  ...{ photoId: null, point: null, who: WHO },
-};
-const MIX = {
-  ...{ jobId: 'sg-03', specimenPartId: 'sg-03-1.body', captureId: null, name: 'Slate blue' },
-  ...{ target: [41, -3, -14], targetA: [39, -6, -16], geometry: 'gloss left out', needMl: 2, tolerance: 1 },
-  ...{
-    dosing: 'scales',
-    doseMl: 0.01,
-    way: 'light end',
-    recipe: [{ productId: WHITE, name: 'Marlstone Bright white', ml: 2 }],
-  },
-};
-const PATCH = { lab: [60, -5, -25], sd: [0.2, 0.3, 0.3], how: 'spectrophotometer', words: null, who: WHO };
+import { BLUE, CAPTURE, MIX, PATCH, WHITE, WHO } from './support/colourRequests.ts';
 
 describe('colours over HTTP', () => {
   let bench: TestBench;
@@ -226,137 +195,6 @@ describe('colours over HTTP', () => {
   });
 });
 
-describe('colour instruments over HTTP', () => {
-  let bench: TestBench;
-  before(async () => void (bench = await createTestBench()));
-  after(() => bench.clear());
-  const post = (path: string, body: object, status = 200) =>
-    bench.http.post(`/api/instruments/${path}`).send(body).expect(status);
-  const body = { what: 'part', id: 'sg-03-1.body', place: 'sheltered' };
-
-  it('want their white tile first, hold for half an hour, and read what is there', async () => {
-    const first = (await post('spectro/measure', body, 422)).body as { code: string; message: string };
-    expect(first).deep.include({ code: 'calibrate' });
-    await post('spectro/calibrate', {});
-    const sheltered = (await post('spectro/measure', body)).body as ColourReading;
-    const exposed = (await post('spectro/measure', { ...body, place: 'exposed' })).body as ColourReading;
-    expect(sheltered).deep.include({ isSimulated: true, geometry: 'gloss left out' });
-    expect(exposed.lab[0]).greaterThan(sheltered.lab[0] + 3);
-    expect(computeDe00(sheltered.lab, exposed.lab)).greaterThan(3);
-    bench.pass(31);
-    expect(((await post('spectro/measure', body, 422)).body as { message: string }).message).match(/31 minutes old/);
-  });
-
-  it('read a patch as it truly is: pots are not quite what their label says', async () => {
-    await post('spectro/calibrate', {});
-    const mix = ((await bench.http.post('/api/mixes').send(MIX).expect(201)).body as MixView).id;
-    await post('spectro/measure', { ...body, what: 'patch', id: mix }, 422);
-    for (const [productId, ml] of [
-      [WHITE, 1],
-      [BLUE, 0.4],
-    ] as const)
-      await bench.http.post(`/api/mixes/${mix}/pours`).send({ productId, ml, source: 'scales', who: WHO }).expect(201);
-    const dry = (await post('spectro/measure', { ...body, what: 'patch', id: mix })).body as ColourReading;
-    const wet = (await post('spectro/measure', { ...body, what: 'wet patch', id: mix })).body as ColourReading;
-    expect(wet.lab[0]).greaterThan(dry.lab[0] + 0.5);
-    expect(
-      (
-        (await post('spectro/measure', { ...body, what: 'pot', id: 'paint-quay-pearl-white' }, 422)).body as {
-          code: string;
-        }
-      ).code,
-    ).equal('outside');
-  });
-
-  it('pour on the simulated scales only, and only with those', async () => {
-    await post('scales/tare', {}, 204);
-    await post('scales/pour', { grams: 1.2 }, 204);
-    await post('scales/pour', { grams: -1 }, 400);
-    await post('spectro/pour', { grams: 1 }, 422);
-    await post('scales/calibrate', {}, 422);
-    await bench.http
-      .patch('/api/instruments/scales')
-      .send({ version: 1, source: 'endpoint', url: 'http://127.0.0.1:9/g' })
-      .expect(200);
-    await post('scales/pour', { grams: 1 }, 422);
-  });
-});
-
-describe('the shelf over HTTP', () => {
-  let bench: TestBench;
-  beforeEach(async () => void (bench = await createTestBench()));
-  afterEach(() => bench.clear());
-  const bring = async (format: 'csv' | 'cgats', text: string) =>
-    (await bench.http.post('/api/shelf/files').send({ format, text, geometry: 'gloss left out' }).expect(200))
-      .body as ShelfReport;
-
-  it('goes out and comes back as CSV without a change', async () => {
-    const { text } = await bench.http.get('/api/shelf.csv').expect(200);
-    const before = await bench.get<ShelfView>('shelf');
-    const report = await bring('csv', text);
-    expect(report).deep.include({ added: 0, problems: [] });
-    const after = await bench.get<ShelfView>('shelf');
-    const plain = ({ products, pots }: ShelfView) =>
-      [products, pots].map((list) => list.map((row) => ({ ...row, version: 0 })));
-    expect(plain(after)).deep.equal(plain(before));
-  });
-
-  it('takes new pots and changed ones, leaves faulty lines out and names them', async () => {
-    const report = await bring(
-      'csv',
-      [
-        'line,name,kind,binder,gloss,colour,left_ml',
-        'Tern,Pale stone,colour,enamel,gloss,#c9c2ae,12',
-        'Marlstone,Sand,colour,enamel,gloss,#c9b07c,1.5',
-        'Tern,Bad,colour,enamel,gloss,pale,12',
-      ].join('\n'),
-    );
-    expect(report).deep.include({ added: 1, changed: 1 });
-    expect(report.problems).deep.equal([{ line: 4, message: 'colour: "pale" is not a colour like #4d6378.' }]);
-    const { pots } = await bench.get<ShelfView>('shelf');
-    expect(pots.find((pot) => pot.productId === 'paint-marlstone-sand')!.leftMl).equal(1.5);
-  });
-
-  it('takes spectra for the pots they name, tells of the others', async () => {
-    const { text } = await bench.http.get('/api/shelf.txt').expect(200);
-    expect(text).match(/^CGATS\.17/);
-    expect(text).include('"Marlstone Slate blue"').and.not.include('Gunmetal');
-    const renamed = text.replace('"Marlstone Slate blue"', '"Marlstone Nothing"');
-    const report = await bring('cgats', renamed);
-    expect(report.changed).greaterThan(20);
-    expect(report.problems.map((one) => one.message).join()).include('"Marlstone Nothing" is no pot on this shelf');
-    const { products } = await bench.get<ShelfView>('shelf');
-    expect(products.find((one) => one.name === 'Harbour blue')!.optics!.basis).equal('masstone');
-    await bench.http
-      .post('/api/shelf/files')
-      .send({ format: 'cgats', text: '', geometry: 'gloss left out' })
-      .expect(400);
-  });
-
-  it('takes a pot by hand once, and changes by version', async () => {
-    const pot = {
-      line: 'Tern',
-      name: 'Pale stone',
-      kind: 'colour',
-      binder: 'enamel',
-      gloss: 'satin',
-      colourHex: '#c9c2ae',
-      leftMl: 9,
-      place: 'Shelf 2',
-    };
-    await bench.http.post('/api/shelf/pots').send(pot).expect(201);
-    await bench.http.post('/api/shelf/pots').send(pot).expect(422);
-    await bench.http
-      .post('/api/shelf/pots')
-      .send({ ...pot, name: 'x', gloss: 'shiny' })
-      .expect(400);
-    const changed = { version: 1, leftMl: 3.5 };
-    await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send(changed).expect(200);
-    await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send(changed).expect(409);
-    await bench.http.patch('/api/paint-products/paint-marlstone-sand').send({ version: 1, dropMl: 9 }).expect(400);
-  });
-});
-
 describe('the photograph with the colour card', () => {
   it('gives both places within 1.5, from the stored JPEG', async function () {
     this.timeout(60_000);
@@ -380,82 +218,6 @@ describe('the photograph with the colour card', () => {
   });
 });
 
-describe('real instruments of colour (a stand-in that answers over HTTP)', () => {
-  let bench: TestBench;
-  let answer: unknown = {};
-  const device = createServer((_, response) => {
-    response.setHeader('content-type', 'application/json');
-    response.end(JSON.stringify(answer));
-  });
-  before(async () => {
-    bench = await createTestBench();
-    await new Promise<void>((done) => device.listen(0, '127.0.0.1', done));
-    const url = `http://127.0.0.1:${(device.address() as AddressInfo).port}/now`;
-    for (const id of ['spectro', 'scales'])
-      await bench.http.patch(`/api/instruments/${id}`).send({ version: 1, url, source: 'endpoint' }).expect(200);
-  });
-  after(async () => {
-    device.close();
-    await bench.clear();
-  });
-  const body = { what: 'part', id: 'sg-03-1.body', place: 'sheltered' };
-  const measure = (status: number) => bench.http.post('/api/instruments/spectro/measure').send(body).expect(status);
-
-  it('take over a spectrum with its geometry, and say that it is real', async () => {
-    answer = { spectrum: Array.from({ length: 31 }, () => 0.2), geometry: 'gloss included' };
-    const reading = (await measure(200)).body as ColourReading;
-    expect(reading).deep.include({ isSimulated: false, geometry: 'gloss included', sinceCalibrationMin: null });
-    expect(reading.lab[0]).closeTo(51.8, 0.1);
-    expect(Math.hypot(reading.lab[1], reading.lab[2])).lessThan(1e-6);
-    await bench.http.post('/api/instruments/spectro/calibrate').send({}).expect(422);
-  });
-
-  it('are refused with what is wrong when they send something else', async () => {
-    for (const wrong of [
-      {},
-      { spectrum: [0.1], geometry: 'gloss included' },
-      { spectrum: Array.from({ length: 31 }, () => 'x'), geometry: 'gloss included' },
-      { spectrum: Array.from({ length: 31 }, () => 5), geometry: 'gloss included' },
-      { spectrum: Array.from({ length: 31 }, () => 0.2), geometry: 'sideways' },
-    ]) {
-      answer = wrong;
-      expect(((await measure(422)).body as { message: string }).message).match(
-        /sent no 31 reflectances.*Nothing was saved/,
-      );
-    }
-  });
-
-  it('stream what lies on the scales, and name what is wrong when they do not', async () => {
-    const server = createServer(createApp({ room: bench.room, webRoot: null })).listen(0);
-    const { port } = server.address() as AddressInfo;
-    const first = () => readFirstEvent(`http://127.0.0.1:${port}/api/instruments/scales/stream`);
-    try {
-      answer = { grams: 1.24 };
-      expect((await first()).data).deep.include({ grams: 1.24 });
-      answer = { celsius: 20 };
-      const fault = await first();
-      expect(fault.event).equal('fault');
-      expect(JSON.stringify(fault.data)).include('it sent no number called grams');
-      const simulated = { version: 2, source: 'simulated' };
-      await bench.http.patch('/api/instruments/scales').send(simulated).expect(200);
-      const atScales = async (act: string, sent: object) => {
-        const address = `http://127.0.0.1:${port}/api/instruments/scales/${act}`;
-        const headers = { 'content-type': 'application/json' };
-        expect((await fetch(address, { method: 'POST', headers, body: JSON.stringify(sent) })).status).equal(204);
-      };
-      await atScales('tare', {});
-      expect((await first()).data).deep.include({ grams: 0 });
-      await atScales('pour', { grams: 0.6 });
-      bench.pass(1);
-      const poured = (await first()).data as unknown as { grams: number };
-      expect(poured.grams).within(0.58, 0.62);
-    } finally {
-      server.closeAllConnections();
-      server.close();
-    }
-  });
-});
-
 describe('two restorers at one pot', () => {
   it('cannot take more out of it than it holds, however close together they pour', async () => {
     const bench = await createTestBench();
@@ -476,20 +238,6 @@ describe('two restorers at one pot', () => {
     expect(answers.map((one) => one.status).sort()).deep.equal([201, 422, 422]);
     const after = await bench.get<ShelfView>('shelf');
     expect(after.pots.find((one) => one.productId === pot)!.leftMl).closeTo(0.4 * held, 1e-9);
-    await bench.clear();
-  });
-});
-
-describe('finding a colour', () => {
-  it('leads to the colour lab of a job, and a pot to its place on the shelf', async () => {
-    const bench = await createTestBench();
-    const find = (q: string) => bench.get<FoundPlace[]>(`find?q=${encodeURIComponent(q)}`);
-    expect(await find('sg-03 colour')).deep.equal([
-      { kind: 'paint', title: 'SG-03 Mobile Library: colours', where: 'Colour lab', path: '/jobs/sg-03/colour' },
-    ]);
-    expect((await find('sg-03')).map((place) => place.where)).not.include('Colour lab');
-    const [pot] = await find('harbour blue');
-    expect(pot).deep.include({ kind: 'paint', path: '/shelf?q=Harbour%20blue' });
     await bench.clear();
   });
 });
