@@ -46,10 +46,10 @@ describe('the colour lab', function () {
       // Runs, drips, stands still: then it can be logged.
       await page.getByText(/, moving$/).waitFor();
       await page.locator('button:enabled', { hasText: /^Log \d/ }).click({ timeout: 20_000 });
-      await page
-        .getByRole('button', { name: /^Mislogged/ })
-        .nth(lines)
-        .waitFor();
+      const line = page.getByRole('button', { name: /^Mislogged/ }).nth(lines);
+      const refusal = page.locator('main').getByRole('alert');
+      await line.or(refusal).first().waitFor();
+      if (await refusal.count()) throw new Error(`The pour was refused: ${await refusal.first().innerText()}`);
     }
   }
 

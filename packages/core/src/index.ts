@@ -162,6 +162,7 @@ export {
 } from './colour/paintOptics.ts';
 export { coverGrounds } from './colour/coverGrounds.ts';
 export { proposeRecipes } from './colour/match/proposeRecipes.ts';
+export { sumLeft } from './colour/sumLeft.ts';
 export { rankPots } from './colour/rankPots.ts';
 export { reconstructFromLab } from './colour/smoothReflectance.ts';
 export { createTrainerRound, lookAtMix, scoreRound, solveRound } from './colour/trainer/matchThePot.ts';

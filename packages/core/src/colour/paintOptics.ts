@@ -14,6 +14,7 @@ import {
 } from './kubelkaMunk.ts';
 import type { ShelfPaint } from './match/shelfOptics.ts';
 import { reconstructFromLab } from './smoothReflectance.ts';
+import { sumLeft } from './sumLeft.ts';
 
 /** Scattering that is assumed where only a colour is known, 1/mm (planning estimate: white paints have about 120). */
 const ASSUMED_S = 60;
@@ -67,7 +68,7 @@ export function createShelfPaints(
   inMix: readonly string[] = [],
 ): ShelfPaint[] {
   return products.flatMap((product): ShelfPaint[] => {
-    const leftMl = pots.filter((pot) => pot.productId === product.id).reduce((sum, pot) => sum + pot.leftMl, 0);
+    const leftMl = sumLeft(pots, product.id);
     const optics = mayBeMixed(product) && (leftMl > 0 || inMix.includes(product.id)) ? selectOptics(product) : null;
     if (!optics) return [];
     return [

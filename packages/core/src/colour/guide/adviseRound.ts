@@ -4,7 +4,7 @@ import { computeDe00 } from '../difference.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
 import { scoreMix } from '../match/polish.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
-import { STRENGTH_SD, type Patch } from './estimateStrengths.ts';
+import { STRENGTH_SD, type Patch, type Strengths } from './estimateStrengths.ts';
 import { FIRST_SHARE, guideMix, startMix } from './guideMix.ts';
 import type { Addition, AdditionLimits } from './planAddition.ts';
 import { replayMix, volumeOf, type MixState } from './replayMix.ts';
@@ -25,7 +25,7 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
   const before = lastPatch ? cutAfter(steps, lastPatch.step.id) : [];
   const base = replayMix([...before, ...steps.filter(({ body }) => body.kind === 'undo' && isIn(before, body.stepId))]);
   const indexOf = (productId: string) => shelf.paints.findIndex((paint) => paint.id === productId);
-  const plan = lastPatch ? planNext(question, base, indexOf) : planFirst(question, indexOf);
+  const plan = lastPatch ? planNext(asAtPatch(question, state, base), base, indexOf) : planFirst(question, indexOf);
   const pours = plan.wanted.map(({ productId, ml }): PlannedPour => {
     const pouredMl = volumeOf(state, productId) - volumeOf(base, productId);
     const { leftMl } = shelf.paints[indexOf(productId)]!;
@@ -39,6 +39,7 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
     kind: plan.kind === 'stop' && hasPoured ? 'patch' : kind,
     state,
     pours: order(cautious, question, indexOf),
+    labNow: predictNow(question, state, plan.strengths, base, indexOf),
     deNow: plan.deNow,
     deNext: plan.deNext,
     deNextSd: plan.deNextSd,
@@ -51,6 +52,37 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
 const cutAfter = (steps: readonly MixStep[], id: string) =>
   steps.slice(0, steps.findIndex((step) => step.id === id) + 1);
 const isIn = (steps: readonly MixStep[], id: string) => steps.some((step) => step.id === id);
+
+/** The shelf as it was at the last patch: what this round took already would else be planned away from it. */
+function asAtPatch(question: RoundQuestion, state: MixState, base: MixState): RoundQuestion {
+  const { shelf } = question;
+  const paints = shelf.paints.map((paint) => ({
+    ...paint,
+    leftMl: paint.leftMl + volumeOf(state, paint.id) - volumeOf(base, paint.id),
+  }));
+  return { ...question, shelf: { ...shelf, paints } };
+}
+
+/** By the model, moved by what the patches taught: how strong each paint is, and how far the model itself is off here. */
+function predictNow(
+  { shelf, surface }: RoundQuestion,
+  { productIds, volumes, totalMl }: MixState,
+  strengths: Strengths | null,
+  base: MixState,
+  indexOf: (id: string) => number,
+): Lab | null {
+  if (totalMl <= 0) return null;
+  const shares = volumes.map((ml, i) => ml * (strengths?.factors[base.productIds.indexOf(productIds[i]!)] ?? 1));
+  const [l, a, b] = computeLab(
+    predictMix(
+      productIds.map((id) => shelf.paints[indexOf(id)]!),
+      shares,
+      surface,
+    ),
+  );
+  const [dl, da, db] = strengths?.bias ?? [0, 0, 0];
+  return [l + dl, a + da, b + db];
+}
 
 interface Plan extends Pick<RoundAdvice, 'deNow' | 'deNext' | 'deNextSd' | 'totalMl' | 'paths' | 'strengths'> {
   readonly kind: 'pour' | 'stop' | 'beyond';

@@ -34,6 +34,8 @@ export interface Addition {
 /** So much more than is needed may a correction cost, as parts of the need; beyond that a new start is cheaper. */
 export const MOST_VOLUME = 1.2;
 const VOLUMES = 13;
+/** So much of a pot is planned with: a hand pours a little over. */
+const HAND_SLACK = 0.97;
 /** Nearer than this part of the tolerance is not worth more volume; a need more of it costs so many tolerances. */
 const AIM = 0.4;
 const VOLUME_PRICE = 4;
@@ -41,7 +43,8 @@ const room = createMixRoom();
 
 /**
  * The smallest addition that brings a mix to its target, in whole doses: for a row of total volumes from what is needed
- * upwards the best addition that takes nothing out, and of these the one that is worth its volume.
+ * upwards the best addition that takes nothing out and asks of no pot more than it holds, and of these the one that is worth
+ * its volume.
  */
 export function planAddition(
   shelf: Shelf,
@@ -59,12 +62,14 @@ export function planAddition(
   const raw = ids.map((_, i) => ideal.shares[i]! / factors[i]!);
   const sum = raw.reduce((total, one) => total + one, 0);
   const wanted = raw.map((one) => one / sum);
+  const held = ids.map((id) => Math.floor((HAND_SLACK * shelf.paints[id]!.leftMl) / doseMl));
+  const heldTotal = held.reduce((all, one) => all + one, 0);
   const least = Math.max(0, Math.round((needMl - nowMl) / doseMl));
   const most = Math.max(least, Math.round((MOST_VOLUME * needMl - nowMl) / doseMl));
   let best: { doses: number[]; de: number } | null = null;
   let bestPrice = Infinity;
   for (let i = 0; i < VOLUMES; i++) {
-    const total = Math.round(least + ((most - least) * i) / (VOLUMES - 1));
+    const total = Math.min(heldTotal, Math.round(least + ((most - least) * i) / (VOLUMES - 1)));
     const tried = fillTo(total);
     const price = Math.max(tried.de, AIM * tolerance) + (VOLUME_PRICE * tolerance * (total - least) * doseMl) / needMl;
     if (price < bestPrice - 1e-9) {
@@ -95,9 +100,12 @@ export function planAddition(
         1e-9,
         missing.reduce((all, one) => all + one, 0),
       );
-    let doses = spread(
-      missing.map((one) => one * scale),
-      total,
+    let doses = keepWithin(
+      spread(
+        missing.map((one) => one * scale),
+        total,
+      ),
+      held,
     );
     let de = scoreOf(doses);
     for (let stride = Math.max(1, Math.round(total / 8)); stride >= 1; stride = stride > 1 ? Math.floor(stride / 2) : 0)
@@ -105,7 +113,7 @@ export function planAddition(
         isBetter = false;
         for (let give = 0; give < doses.length; give++)
           for (let take = 0; take < doses.length; take++) {
-            if (give === take || doses[give]! < stride) continue;
+            if (give === take || doses[give]! < stride || doses[take]! + stride > held[take]!) continue;
             const moved = doses.map((one, i) => one + (i === take ? stride : i === give ? -stride : 0));
             const score = scoreOf(moved);
             if (score < de - 1e-6) {
@@ -122,6 +130,18 @@ export function planAddition(
     const shares = volumes.map((volume, i) => (volume + doses[i]! * doseMl) * factors[i]!);
     return scoreMix(shelf, ids, shares, target, surface).de65;
   }
+}
+
+/** What is over what a pot holds goes to the others, as far as these hold it. */
+function keepWithin(doses: readonly number[], held: readonly number[]): number[] {
+  const kept = doses.map((one, i) => Math.min(one, held[i]!));
+  let over = doses.reduce((sum, one, i) => sum + one - kept[i]!, 0);
+  kept.forEach((one, i) => {
+    const more = Math.min(over, held[i]! - one);
+    kept[i] = one + more;
+    over -= more;
+  });
+  return kept;
 }
 
 /** Whole doses nearest to the wished ones that sum to the total: the largest rests are rounded up. */

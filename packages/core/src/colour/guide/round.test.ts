@@ -118,6 +118,17 @@ describe('advice, round by round', () => {
     expect(adviseRound(question(after)).kind).equal('stop');
   });
 
+  it('says what the mix looks like now with what was learned: after a patch it is the patch', () => {
+    const volumes = [1, 0.1, 0.2];
+    const pours = names.map((name, i) => pour(name, volumes[i]!));
+    expect(adviseRound(question([])).labNow).equal(null);
+    expect(computeDe00(adviseRound(question(steps(...pours))).labNow!, labOf(volumes))).lessThan(1e-6);
+    // Off by what no strength explains: the model's own fault is learned and shown.
+    const [l, a, b] = labOf(volumes);
+    const seen: Lab = [l + 1, a - 0.8, b + 0.8];
+    expect(computeDe00(adviseRound(question(steps(...pours, patch(seen)))).labNow!, seen)).lessThan(0.35);
+  });
+
   it('keeps its plan while an old mislogged pour is taken out', () => {
     const volumes = [1, 0.1, 0.2];
     const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), pour(names[1]!, 5), patch(labOf(volumes)), {
@@ -164,6 +175,25 @@ describe('advice, round by round', () => {
   it('says when a pot holds less than it is to give', () => {
     const poor = { ...shelf, paints: shelf.paints.map((one) => ({ ...one, leftMl: 0.1 })) };
     expect(adviseRound(question([], { shelf: poor })).pours.some((one) => one.isShort)).equal(true);
+  });
+
+  it('asks of no pot more than it holds, and keeps to its plan while the pots grow emptier', () => {
+    const volumes = [1, 0.1, 0.2];
+    const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), patch(labOf(volumes)));
+    const rich = adviseRound(question(log));
+    const most = rich.pours.reduce((a, b) => (b.ml > a.ml ? b : a));
+    const shelfOf = (leftMl: number) => ({
+      ...shelf,
+      paints: shelf.paints.map((one) => (one.id === most.productId ? { ...one, leftMl } : one)),
+    });
+    const poor = adviseRound(question(log, { shelf: shelfOf(0.5 * most.ml) }));
+    expect(poor.pours.find((one) => one.productId === most.productId)?.ml ?? 0).at.most(0.5 * most.ml);
+    expect(poor.pours.every((one) => !one.isShort)).equal(true);
+    // Poured, it is out of the pot; the plan of the round stays.
+    const poured = steps(...log.map((step) => step.body), pour(most.productId, most.ml));
+    const later = adviseRound(question(poured, { shelf: shelfOf(0.1) }));
+    const before = adviseRound(question(log, { shelf: shelfOf(0.1 + most.ml) }));
+    expect(later.pours.map((one) => one.ml)).deep.equal(before.pours.map((one) => one.ml));
   });
 
   it('says when adding cannot reach it: too much of a dark is in', () => {

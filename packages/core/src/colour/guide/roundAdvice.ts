@@ -1,4 +1,5 @@
 import type { MixStep, MixWay } from '../../model/colour.ts';
+import type { Lab } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
 import type { MatchTarget } from '../match/polish.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
@@ -33,6 +34,8 @@ export interface RoundAdvice {
   readonly kind: 'pour' | 'patch' | 'stop' | 'beyond';
   readonly state: MixState;
   readonly pours: readonly PlannedPour[];
+  /** What the mix in the cup looks like by strengths and bias as learned; null while nothing is in it. */
+  readonly labNow: Lab | null;
   /** dE00 now by what was learned from the patches; null before the first one. */
   readonly deNow: number | null;
   /** After what is planned, with one standard deviation. */

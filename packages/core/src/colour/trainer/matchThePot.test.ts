@@ -2,11 +2,9 @@ import { expect } from 'chai';
 import { createSimulatedShelf } from '../../../test/support/simulatedShelf.ts';
 import { computeDe00 } from '../difference.ts';
 import { USUAL_SURFACE } from '../kubelkaMunk.ts';
-import { buildComboTable } from '../match/comboTable.ts';
 import { createTrainerRound, lookAtMix, scoreRound, solveRound } from './matchThePot.ts';
 
 const shelf = createSimulatedShelf(6, 16);
-const table = buildComboTable(shelf, USUAL_SURFACE)!;
 const LIMITS = { needMl: 2, doseMl: 0.01, tolerance: 1 };
 
 describe('match the pot', () => {
@@ -30,6 +28,22 @@ describe('match the pot', () => {
     }
   });
 
+  it('is solved from the open pots alone, and what its steps name is on the whole shelf (seeds 1 to 5)', () => {
+    const mixed = {
+      ...shelf,
+      paints: shelf.paints.map((one, i) => ({ ...one, family: i % 2 ? 'enamel' : 'acrylic' })),
+    };
+    for (let seed = 1; seed <= 5; seed++) {
+      const round = createTrainerRound(mixed, USUAL_SURFACE, seed);
+      const steps = solveRound(mixed, USUAL_SURFACE, round, LIMITS, seed);
+      expect(steps.length).greaterThan(0);
+      for (const { volumes, lab } of steps) {
+        expect(round.openIds).include.members(volumes.map((one) => one.id));
+        expect(computeDe00(lookAtMix(mixed, USUAL_SURFACE, round, volumes)!, lab)).lessThan(1e-9);
+      }
+    }
+  });
+
   it('shows what the pots make at their own strength, and nothing while the cup is empty', () => {
     const round = createTrainerRound(shelf, USUAL_SURFACE, 5);
     expect(lookAtMix(shelf, USUAL_SURFACE, round, [{ id: 0, ml: 0 }])).equal(null);
@@ -49,12 +63,13 @@ describe('match the pot', () => {
     expect(scoreRound(3, 1, 2, 2).points).equal(76);
     expect(scoreRound(0.8, 4, 2, 2).points).equal(82);
     expect(scoreRound(0.8, 1, 4, 2)).deep.include({ points: 70, wastedMl: 2 });
+    expect(scoreRound(0.8, 1, 1, 2)).deep.include({ points: 85, wastedMl: 0 });
     expect(scoreRound(40, 9, 20, 2).points).equal(0);
   });
 
   it('is solved by guided mixing within three patches (seeds 1 to 6)', () => {
     for (let seed = 1; seed <= 6; seed++) {
-      const steps = solveRound(table, createTrainerRound(shelf, USUAL_SURFACE, seed), LIMITS, seed);
+      const steps = solveRound(shelf, USUAL_SURFACE, createTrainerRound(shelf, USUAL_SURFACE, seed), LIMITS, seed);
       expect(steps.length).within(1, 3);
       expect(steps.at(-1)!.de).lessThan(1);
       const volumes = steps.map((step) => step.volumes.reduce((sum, one) => sum + one.ml, 0));

@@ -7,10 +7,10 @@ import type { Patch } from '../guide/estimateStrengths.ts';
 import type { AdditionLimits } from '../guide/planAddition.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
 import { chooseDoses } from '../match/chooseDoses.ts';
-import type { ComboTable } from '../match/comboTable.ts';
+import { buildComboTable } from '../match/comboTable.ts';
 import { findMatch } from '../match/findMatch.ts';
 import type { MatchTarget } from '../match/polish.ts';
-import { mayMix, type Shelf } from '../match/shelfOptics.ts';
+import { createShelf, mayMix, type Shelf } from '../match/shelfOptics.ts';
 
 /** A hidden target, and how strong the pots really are today. */
 export interface TrainerRound {
@@ -84,21 +84,25 @@ export function lookAtMix(
   );
 }
 
-/** 100 for a colour within 1 at the first patch and nothing wasted; each dE00 beyond costs 12, each patch 6, a need wasted 30. */
+/** 100 for a colour within 1 at the first patch and just enough of it; each dE00 beyond costs 12, each patch 6, a need wasted or missing 30. */
 export function scoreRound(de: number, patches: number, totalMl: number, needMl: number): TrainerScore {
   const wastedMl = Math.max(0, totalMl - needMl);
-  const points = 100 - 12 * Math.max(0, de - 1) - 6 * Math.max(0, patches - 1) - (30 * wastedMl) / needMl;
+  const points =
+    100 - 12 * Math.max(0, de - 1) - 6 * Math.max(0, patches - 1) - (30 * Math.abs(totalMl - needMl)) / needMl;
   return { points: Math.max(0, Math.round(points)), de, patches, wastedMl };
 }
 
-/** The path that guided mixing takes on the same pots, with an instrument that reads as finely as a usual one. */
+/** The path that guided mixing takes from the open pots, with an instrument that reads as finely as a usual one. */
 export function solveRound(
-  table: ComboTable,
+  all: Shelf,
+  surface: Surface,
   round: TrainerRound,
   limits: AdditionLimits,
   seed: number,
 ): TrainerStep[] {
-  const { shelf, surface } = table;
+  const { openIds } = round;
+  const shelf = createShelf(openIds.map((id) => all.paints[id]!));
+  const table = buildComboTable(shelf, surface)!;
   const random = createSeededRandom(seed + 1);
   const recipes = findMatch(table, round.target, { mostPaints: 4, count: 40, tried: 300, finished: 40 });
   const total = Math.round(limits.needMl / limits.doseMl);
@@ -112,8 +116,9 @@ export function solveRound(
   const patches: Patch[] = [];
   const steps: TrainerStep[] = [];
   while (steps.length < MOST_PATCHES) {
-    const poured = ids.map((id, i) => ({ id, ml: volumes[i]! }));
-    const lab = lookAtMix(shelf, surface, round, poured)!;
+    // On the whole shelf, where strengths and names are.
+    const poured = ids.map((id, i) => ({ id: openIds[id]!, ml: volumes[i]! }));
+    const lab = lookAtMix(all, surface, round, poured)!;
     steps.push({ volumes: poured, lab, de: computeDe00(round.target.d65, lab) });
     const read = lab.map((one) => one + READ_SD * drawNormal(random)) as unknown as Lab;
     const filled = patches.map((one) => ({ ...one, volumes: ids.map((_, i) => one.volumes[i] ?? 0) }));

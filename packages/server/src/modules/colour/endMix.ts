@@ -63,8 +63,8 @@ export async function keepMix(manager: EntityManager, mixId: string, body: KeepM
       last.reading.how === 'by eye' ? computePaintLab(optics, mix.geometry) : last.reading.lab,
     ),
     optics,
-    densityGPerMl: mean((one) => one.densityGPerMl),
-    pricePerMl: mean((one) => one.pricePerMl),
+    densityGPerMl: round(mean((one) => one.densityGPerMl)),
+    pricePerMl: round(mean((one) => one.pricePerMl)),
     recipe: state.productIds.map((productId, i) => ({
       productId,
       name: `${products[i]!.line} ${products[i]!.name}`,
@@ -84,6 +84,9 @@ export async function keepMix(manager: EntityManager, mixId: string, body: KeepM
   );
   return findRow(manager, MixRow, mixId, 'This mix');
 }
+
+/** As finely as they are known. */
+const round = (value: number) => Math.round(value * 1000) / 1000;
 
 /** Its colour takes the place of the colour that was planned there; without one it comes outermost. */
 async function planOn(manager: EntityManager, mix: MixRow, areaId: string, product: PaintProductRow, now: Date) {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mayBeMixed, replayMix, type MixStepBody, type Pour } from '@sardonyx/core';
+import { mayBeMixed, replayMix, sumLeft, type MixStepBody, type Pour } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { MixRow, MixStepRow } from '../../entities/colour.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
@@ -75,7 +75,7 @@ async function assertBinderFits(manager: EntityManager, product: PaintProductRow
 /** From the fullest pot first; a pot cannot give what it has not. */
 async function takeFromPots(manager: EntityManager, product: PaintProductRow, ml: number): Promise<void> {
   const pots = await manager.find(PaintPotRow, { where: { productId: product.id }, order: { leftMl: 'DESC' } });
-  const left = pots.reduce((sum, pot) => sum + pot.leftMl, 0);
+  const left = sumLeft(pots, product.id);
   if (left < ml - 1e-6)
     throw refused(
       'not-enough',

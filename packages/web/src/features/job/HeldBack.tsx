@@ -1,6 +1,5 @@
 import type { Task } from '@sardonyx/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { useGetWorkshopQuery } from '../../shared/api/api.ts';
 import type { AppError } from '../../shared/api/appError.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
@@ -46,19 +45,16 @@ export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
           The gun is clean now: go on
         </button>
       )}
-      {error.code === 'no-colour' && <WithoutColour jobId={task.jobId} onAgain={onAgain} />}
+      {error.code === 'no-colour' && <WithoutColour onAgain={onAgain} />}
     </div>
   );
 }
 
-/** The colour lab first; or the reason why none is kept, for the record. */
-function WithoutColour({ jobId, onAgain }: { readonly jobId: string; readonly onAgain: HeldBackProps['onAgain'] }) {
+/** The step itself leads to the colour lab; here stands the reason why none is kept, for the record. */
+function WithoutColour({ onAgain }: { readonly onAgain: HeldBackProps['onAgain'] }) {
   const [reason, setReason] = useState('');
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <Link className="main-button" to={`/jobs/${jobId}/colour/capture`}>
-        Capture it in the colour lab
-      </Link>
       <label className="grow">
         <span className="block text-note">Or why none is kept</span>
         <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />

@@ -1,4 +1,5 @@
-import { GEOMETRIES, type Geometry } from '@sardonyx/core';
+import type { Geometry } from '@sardonyx/core';
+import { ChooseGeometry } from '../../shared/form/ChooseGeometry.tsx';
 import { useState } from 'react';
 import { useBringShelfFileMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
@@ -40,18 +41,7 @@ export function ShelfFiles() {
             }}
           />
         </label>
-        <label>
-          <span className="block text-note">Spectra measured with</span>
-          <select
-            style={{ width: '11rem' }}
-            value={geometry}
-            onChange={(event) => setGeometry(event.target.value as Geometry)}
-          >
-            {GEOMETRIES.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
+        <ChooseGeometry label="Spectra measured with" geometry={geometry} onChoose={setGeometry} />
       </div>
       {report && (
         <div role="status">

@@ -1,4 +1,12 @@
-import { convertHexToLab, mayBeMixed, rankPots, type Lab, type PaintProduct, type RankedPot } from '@sardonyx/core';
+import {
+  convertHexToLab,
+  mayBeMixed,
+  rankPots,
+  sumLeft,
+  type Lab,
+  type PaintProduct,
+  type RankedPot,
+} from '@sardonyx/core';
 import type { ShelfView } from '@sardonyx/contract';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -71,8 +79,7 @@ export function ShelfPage() {
   );
 }
 
-const leftOf = (shelf: ShelfView, product: PaintProduct) =>
-  shelf.pots.filter((pot) => pot.productId === product.id).reduce((sum, pot) => sum + pot.leftMl, 0);
+const leftOf = (shelf: ShelfView, product: PaintProduct) => sumLeft(shelf.pots, product.id);
 
 const describeAge = (shelf: ShelfView, product: PaintProduct, now: Date) =>
   formatAge(shelf.pots.find((pot) => pot.productId === product.id)?.openedOn ?? null, now);
@@ -202,7 +209,7 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
 /** What is left, as a bar and in words; nearly empty is said, not coloured. */
 function Level({ leftMl }: { readonly leftMl: number }) {
   return (
-    <span className="figure w-28 shrink-0 text-right text-note">
+    <span className="figure w-36 shrink-0 text-right text-note">
       {leftMl < LOW_ML && '▲ '}
       {leftMl.toFixed(1)} ml left
       <span aria-hidden className="mt-1 block h-1.5 bg-sunk">

@@ -1,4 +1,5 @@
-import { GEOMETRIES, type Geometry, type Lab } from '@sardonyx/core';
+import type { Geometry, Lab } from '@sardonyx/core';
+import { ChooseGeometry } from '../../../shared/form/ChooseGeometry.tsx';
 import { useState } from 'react';
 import type { CaptureDraft } from './KeepCapture.tsx';
 
@@ -28,18 +29,7 @@ export function TypeColour({ onTyped }: { readonly onTyped: (draft: CaptureDraft
             />
           </label>
         ))}
-        <label>
-          <span className="block text-note">Measured with</span>
-          <select
-            style={{ width: '11rem' }}
-            value={geometry}
-            onChange={(event) => setGeometry(event.target.value as Geometry)}
-          >
-            {GEOMETRIES.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
+        <ChooseGeometry label="Measured with" geometry={geometry} onChoose={setGeometry} />
         <button
           type="button"
           className="plain-button"

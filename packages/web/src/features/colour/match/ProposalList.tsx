@@ -1,4 +1,4 @@
-import type { Proposal, ProposalKind } from '@sardonyx/core';
+import { sumLeft, type Proposal, type ProposalKind } from '@sardonyx/core';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 
@@ -41,7 +41,7 @@ export function ProposalList({ proposals, chosen, onChoose }: ProposalListProps)
   /** "uses up Black" where a pot would be all but empty. */
   function listUsedUp(lines: Proposal['lines']): string {
     const used = lines.flatMap(({ productId, ml }) => {
-      const left = shelf.pots.filter((pot) => pot.productId === productId).reduce((sum, pot) => sum + pot.leftMl, 0);
+      const left = sumLeft(shelf.pots, productId);
       return left - ml < 0.5 ? [`${nameOfProduct(shelf, productId)} (${formatMl(Math.max(0, left - ml))} left)`] : [];
     });
     return used.length ? `uses up ${used.join(', ')}` : '';

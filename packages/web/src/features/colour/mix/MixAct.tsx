@@ -1,13 +1,5 @@
 import type { MixView } from '@sardonyx/contract';
-import {
-  computeLab,
-  mixOptics,
-  predictMix,
-  selectOptics,
-  surfaceOf,
-  type MixState,
-  type RoundAdvice,
-} from '@sardonyx/core';
+import { type MixState, type RoundAdvice } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { HazardCard } from '../../../shared/hazard/HazardCard.tsx';
@@ -69,7 +61,7 @@ function Mixing({ mix }: { readonly mix: MixView }) {
   const { advice, isStale, problem, state } = useAdvice(worker, mix);
   const { doseMl } = mix;
   const [isJudging, setJudging] = useState(false);
-  const expected = predictNow(bench, mix, state, advice);
+  const expected = advice?.labNow ?? null;
   const last = state.patches.at(-1);
   if (isJudging) return <JudgeByEye mix={mix} expected={expected} onDone={() => setJudging(false)} />;
   const isOver = mix.endedAt !== null || bench.isClosed;
@@ -112,7 +104,12 @@ function Mixing({ mix }: { readonly mix: MixView }) {
           {last && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
         </>
       )}
-      {state.totalMl > 0 && hazard}
+      {state.totalMl > 0 && hazard && (
+        <details>
+          <summary className="quiet-button">What can hurt while mixing</summary>
+          {hazard}
+        </details>
+      )}
       <LightLadder target={mix.target} patches={state.patches} />
       <MixLog mix={mix} state={state} />
     </Halves>
@@ -133,18 +130,4 @@ function listPots(mix: MixView, state: MixState, advice: RoundAdvice | null, nex
     const pour = planned.find((one) => one.productId === productId);
     return { productId, inMl, wantedMl: inMl + (pour ? pour.ml - pour.pouredMl : 0), isNext: productId === next };
   });
-}
-
-/** The mix as the model sees it now, with what the patches taught of its paints. */
-function predictNow({ shelf }: ColourBench, mix: MixView, state: MixState, advice: RoundAdvice | null) {
-  if (state.totalMl <= 0) return null;
-  const optics = state.productIds.map((id) => {
-    const product = findProduct(shelf, id);
-    return product ? selectOptics(product) : null;
-  });
-  if (optics.some((one) => one === null)) return null;
-  const factors = advice?.strengths?.factors ?? [];
-  const shares = state.volumes.map((ml, i) => ml * (factors[i] ?? 1));
-  const mixed = mixOptics(optics as NonNullable<(typeof optics)[number]>[], shares);
-  return computeLab(predictMix([mixed], [1], surfaceOf(mix.geometry)));
 }

@@ -1,5 +1,5 @@
 import type { MixView } from '@sardonyx/contract';
-import { firstMl, type MixState, type RoundAdvice } from '@sardonyx/core';
+import { computeDe00, firstMl, type MixState, type RoundAdvice } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
@@ -54,7 +54,8 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
   if (kind === 'patch')
     return (
       <p className="text-act font-semibold" aria-live="polite">
-        {formatMl(state.totalMl)} in the cup; it should be {after} off.
+        {formatMl(state.totalMl)} in the cup; it should be{' '}
+        {computeDe00(mix.target, advice.labNow ?? mix.target).toFixed(1)} ± {deNextSd.toFixed(1)} dE00 off.
       </p>
     );
   if (kind === 'beyond')

@@ -1,4 +1,4 @@
-import { computePaintLab, convertLabToHex, selectOptics, type Geometry } from '@sardonyx/core';
+import { computePaintLab, convertLabToHex, selectOptics, sumLeft, type Geometry } from '@sardonyx/core';
 import { findProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 
@@ -24,9 +24,7 @@ export function PotRow({ pots, geometry }: PotRowProps) {
       {pots.map(({ productId, inMl, wantedMl, isNext }) => {
         const product = findProduct(shelf, productId);
         const optics = product && selectOptics(product);
-        const leftMl = shelf.pots
-          .filter((pot) => pot.productId === productId)
-          .reduce((sum, pot) => sum + pot.leftMl, 0);
+        const leftMl = sumLeft(shelf.pots, productId);
         return (
           <li key={productId} className="w-30" aria-current={isNext ? 'step' : undefined}>
             <span data-pot className="block">

@@ -27,11 +27,13 @@ function answer(request: ColourRequest): ColourAnswer {
     const advice = adviseRound({ ...request.question, shelf, surface: surfaceOf(pots.geometry) });
     return { id, kind: 'advice', advice };
   }
-  const table = findTable(id, pots);
   if (request.kind === 'solve round') {
-    const round = createTrainerRound(table.shelf, table.surface, request.seed);
-    return { id, kind: 'solved', steps: solveRound(table, round, request.limits, request.seed) };
+    const shelf = createShelf(pots.paints);
+    const surface = surfaceOf(pots.geometry);
+    const round = createTrainerRound(shelf, surface, request.seed);
+    return { id, kind: 'solved', steps: solveRound(shelf, surface, round, request.limits, request.seed) };
   }
+  const table = findTable(id, pots);
   const began = performance.now();
   const proposals = proposeRecipes(table, request.target, request.limits, new Set(request.leftoverIds));
   return { id, kind: 'proposals', proposals, tookMs: performance.now() - began };
