@@ -49,8 +49,8 @@ export function TrainerResult(props: TrainerResultProps) {
         {score.points} points: {score.de.toFixed(1)} dE00 off{words && `, ${words}`}
       </p>
       <p>
-        {score.patches} {score.patches === 1 ? 'patch' : 'patches'}, {formatMl(score.wastedMl)} beyond the{' '}
-        {formatMl(needMl)} needed. It was {round.hiddenIds.map(nameOf).join(', ')}.
+        {score.patches} {score.patches === 1 ? 'patch' : 'patches'}, {describeVolume(patches.at(-1)!.ml, needMl)}. It
+        was {round.hiddenIds.map(nameOf).join(', ')}.
       </p>
       <Path title="Your path" rows={patches.map(({ ml, lab }) => ({ ml, de: computeDe00(round.target.d65, lab) }))} />
       {steps ? (
@@ -84,6 +84,10 @@ export function TrainerResult(props: TrainerResultProps) {
     </section>
   );
 }
+
+/** "0.40 ml beyond the 2.00 ml needed", or short of it. */
+const describeVolume = (ml: number, needMl: number) =>
+  `${formatMl(Math.abs(ml - needMl))} ${ml < needMl ? 'short of' : 'beyond'} the ${formatMl(needMl)} needed`;
 
 interface PathProps {
   readonly title: string;
