@@ -72,18 +72,18 @@ export { judgePart } from './process/judgePart.ts';
 export { judgeMaterial } from './process/processTable.ts';
 export { ADDED_MATERIALS, PROCESSES, TREATED_MATERIALS } from './process/processes.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
-export { compilePlan } from './plan/compilePlan.ts';
-export { needsStopCheck } from './plan/needsStopCheck.ts';
-export { ORDER_RULES } from './plan/orderRules.ts';
-export { checkPrimingGate } from './plan/checkPrimingGate.ts';
-export { readMethod } from './plan/rules/paintOffRules.ts';
-export { PLAN_RULES } from './plan/rules/planRules.ts';
-export { listSupplies } from './plan/listSupplies.ts';
-export { SCHOOLS } from './plan/schools.ts';
-export { checkBenchHours } from './plan/checkBenchHours.ts';
-export { checkTools } from './plan/checkTools.ts';
-export { explainChange } from './plan/explainChange.ts';
-export { mergeDecisions } from './plan/mergeDecisions.ts';
+export { compilePlan } from './compile/compilePlan.ts';
+export { needsStopCheck } from './gates/needsStopCheck.ts';
+export { ORDER_RULES } from './compile/orderRules.ts';
+export { checkPrimingGate } from './gates/checkPrimingGate.ts';
+export { readMethod } from './compile/rules/paintOffRules.ts';
+export { PLAN_RULES } from './compile/rules/planRules.ts';
+export { listSupplies } from './supply/listSupplies.ts';
+export { SCHOOLS } from './schools/schools.ts';
+export { checkBenchHours } from './gates/checkBenchHours.ts';
+export { checkTools } from './gates/checkTools.ts';
+export { explainChange } from './compile/explainChange.ts';
+export { mergeDecisions } from './schools/mergeDecisions.ts';
 export { computeBathC } from './instruments/simulatedBath.ts';
 export { COLD_OVEN, runOven } from './instruments/simulatedOven.ts';
 export {
@@ -95,14 +95,14 @@ export {
   TOOL_STATES,
   VESSEL_MATERIALS,
 } from './model/workshop.ts';
-export { AIRING_MIN, checkRoom, checkStart, isVapour, selectOpenLinks } from './plan/checkStart.ts';
-export { chooseOpening } from './plan/chooseOpening.ts';
-export { compareAlternatives, explainJoint, explainJoints } from './plan/explainOpening.ts';
-export { createPlanParts } from './plan/createPlanParts.ts';
-export { describePieces } from './plan/describePieces.ts';
-export { listInHand } from './plan/listInHand.ts';
-export { listJoints } from './plan/listJoints.ts';
-export { reconcilePlan } from './plan/reconcilePlan.ts';
+export { AIRING_MIN, checkRoom, checkStart, isVapour, selectOpenLinks } from './gates/checkStart.ts';
+export { chooseOpening } from './opening/chooseOpening.ts';
+export { compareAlternatives, explainJoint, explainJoints } from './opening/explainOpening.ts';
+export { createPlanParts } from './facts/createPlanParts.ts';
+export { describePieces } from './facts/describePieces.ts';
+export { listInHand } from './opening/listInHand.ts';
+export { listJoints } from './facts/listJoints.ts';
+export { reconcilePlan } from './compile/reconcilePlan.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { computePaint } from './film/computePaint.ts';
 export { checkCoat } from './film/checkCoat.ts';
@@ -119,7 +119,7 @@ export { invertHomography, mapPoint, solveHomography } from './photo/solveHomogr
 export { findMissingSides } from './photo/findMissingSides.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
 export { selectNextTask } from './schedule/selectNextTask.ts';
-export { checkSignOff } from './record/checkSignOff.ts';
+export { checkSignOff } from './gates/checkSignOff.ts';
 export { createRecord } from './record/createRecord.ts';
 export { createView } from './drawing/createView.ts';
 export { createBodyTypeDrawing } from './drawing/createBodyTypeDrawing.ts';
@@ -226,8 +226,8 @@ export type {
   OpeningPlan,
   PlannedOpening,
 } from './assembly/openingModel.ts';
-export type { ChosenOpening } from './plan/chooseOpening.ts';
-export type { JointReason, OpeningAlternative } from './plan/explainOpening.ts';
+export type { ChosenOpening } from './opening/chooseOpening.ts';
+export type { JointReason, OpeningAlternative } from './opening/explainOpening.ts';
 export type { Lab } from './colour/colorimetry.ts';
 export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/roundAdvice.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
@@ -261,8 +261,8 @@ export type {
   RecipeLine,
 } from './model/colour.ts';
 export type { Finish } from './model/work.ts';
-export type { PlanRows } from './plan/createPlanParts.ts';
-export type { Pieces } from './plan/describePieces.ts';
+export type { PlanRows } from './facts/createPlanParts.ts';
+export type { Pieces } from './facts/describePieces.ts';
 export type { OvenState } from './instruments/simulatedOven.ts';
 export type { Versioned } from './model/catalogue.ts';
 export type {
@@ -279,15 +279,15 @@ export type {
   ToolState,
   VesselRecord,
 } from './model/workshop.ts';
-export type { HouseChoice } from './plan/mergeDecisions.ts';
+export type { HouseChoice } from './schools/mergeDecisions.ts';
 export type { RoughState, SmoothGoal } from './process/abrasiveLadder.ts';
 export type { Bake } from './process/adviseBake.ts';
 export type { Dipped, Vessel } from './process/checkVessel.ts';
 export type { Damage, MendAdvice } from './process/chooseMend.ts';
 export type { StripAdvice } from './process/chooseStripping.ts';
 export type { ExpectedPasses, StrippedBefore } from './process/expectPasses.ts';
-export type { GateLine } from './plan/checkPrimingGate.ts';
-export type { SupplyLine } from './plan/listSupplies.ts';
+export type { GateLine } from './gates/checkPrimingGate.ts';
+export type { SupplyLine } from './supply/listSupplies.ts';
 export type { CausticAdvice, CausticBath } from './process/causticBath.ts';
 export type { PartVerdict } from './process/judgePart.ts';
 export type { AddedMaterial, Process, ProcessCell, TreatedMaterial, Verdict } from './process/processes.ts';
@@ -300,9 +300,9 @@ export type {
   PlanJoint,
   PlanPart,
   PlannedTask,
-} from './plan/planTypes.ts';
-export type { Refusal } from './plan/checkStart.ts';
-export type { School } from './plan/schools.ts';
+} from './compile/planTypes.ts';
+export type { Refusal } from './gates/checkStart.ts';
+export type { School } from './schools/schools.ts';
 export type { BandSlice, Stack } from './film/computeStack.ts';
 export type { CoatRefusal } from './film/checkCoat.ts';
 export type { NextSession, Tonight, TonightJob } from './schedule/describeTonight.ts';
@@ -315,7 +315,7 @@ export type { Homography } from './photo/solveHomography.ts';
 export type { StationState } from './schedule/computeStationState.ts';
 export type { TaskClock } from './schedule/chooseClock.ts';
 export type { NextTask } from './schedule/selectNextTask.ts';
-export type { SignOffRefusal } from './record/checkSignOff.ts';
+export type { SignOffRefusal } from './gates/checkSignOff.ts';
 export type {
   JobRecord,
   RecordColour,

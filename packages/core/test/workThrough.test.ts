@@ -1,9 +1,9 @@
 import { expect } from 'chai';
-import { checkStart } from '../src/plan/checkStart.ts';
-import { compilePlan } from '../src/plan/compilePlan.ts';
-import type { PlannedTask } from '../src/plan/planTypes.ts';
-import { reconcilePlan } from '../src/plan/reconcilePlan.ts';
-import { checkSignOff } from '../src/record/checkSignOff.ts';
+import { checkStart } from '../src/gates/checkStart.ts';
+import { compilePlan } from '../src/compile/compilePlan.ts';
+import type { PlannedTask } from '../src/compile/planTypes.ts';
+import { reconcilePlan } from '../src/compile/reconcilePlan.ts';
+import { checkSignOff } from '../src/gates/checkSignOff.ts';
 import { selectNextTask } from '../src/schedule/selectNextTask.ts';
 import type { Task } from '../src/model/work.ts';
 import { createSeededRandom, pickOne } from '../src/numeric/seededRandom.ts';

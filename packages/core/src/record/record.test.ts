@@ -3,7 +3,7 @@ import { makeTask } from '../../test/support/planWorld.ts';
 import { findMissingSides } from '../photo/findMissingSides.ts';
 import type { Job } from '../model/work.ts';
 import type { CoatingLayer, SpecimenPart, Want } from '../model/workpiece.ts';
-import { checkSignOff } from './checkSignOff.ts';
+import { checkSignOff } from '../gates/checkSignOff.ts';
 import {
   createRecord,
   describeDisclosure,

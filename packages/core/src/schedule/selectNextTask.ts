@@ -1,4 +1,4 @@
-import { selectOpenLinks } from '../plan/checkStart.ts';
+import { selectOpenLinks } from '../gates/checkStart.ts';
 import type { Task } from '../model/work.ts';
 
 export interface NextTask {

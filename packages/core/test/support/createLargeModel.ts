@@ -1,5 +1,5 @@
 import { createSeededRandom, pickOne } from '../../src/numeric/seededRandom.ts';
-import type { PlanInput, PlanJoint } from '../../src/plan/planTypes.ts';
+import type { PlanInput, PlanJoint } from '../../src/compile/planTypes.ts';
 import { makeCoat, makeFinding, makeJoint, makePart } from './planWorld.ts';
 
 const ROLES = ['trim', 'load', 'mechanism', 'wheel', 'axle', 'interior', 'glazing'] as const;

@@ -1,6 +1,6 @@
-import { ORDER_RULES } from '../../src/plan/orderRules.ts';
-import type { PlanInput, PlannedTask } from '../../src/plan/planTypes.ts';
-import { chooseOption } from '../../src/plan/schools.ts';
+import { ORDER_RULES } from '../../src/compile/orderRules.ts';
+import type { PlanInput, PlannedTask } from '../../src/compile/planTypes.ts';
+import { chooseOption } from '../../src/schools/schools.ts';
 
 /**
  * Every order rule in force, and the way back through the joints, checked pair by pair on the order of a plan; shares no

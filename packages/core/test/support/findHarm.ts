@@ -1,8 +1,8 @@
 import { isMetal } from '../../src/model/material.ts';
 import type { TaskTag } from '../../src/model/work.ts';
-import { isPestSuspect } from '../../src/plan/chooseTreatment.ts';
-import { listPartMaterials } from '../../src/plan/listPartMaterials.ts';
-import type { CompiledPlan, PlanInput, PlanPart, PlannedTask } from '../../src/plan/planTypes.ts';
+import { isPestSuspect } from '../../src/facts/chooseTreatment.ts';
+import { listPartMaterials } from '../../src/facts/listPartMaterials.ts';
+import type { CompiledPlan, PlanInput, PlanPart, PlannedTask } from '../../src/compile/planTypes.ts';
 import { judgePart } from '../../src/process/judgePart.ts';
 
 const WITH_PROCESS: readonly TaskTag[] = [

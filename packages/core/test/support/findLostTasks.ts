@@ -1,9 +1,9 @@
 import { createSeededRandom, pickOne } from '../../src/numeric/seededRandom.ts';
-import { chooseOpening } from '../../src/plan/chooseOpening.ts';
-import { compilePlan } from '../../src/plan/compilePlan.ts';
-import type { CompiledPlan, OpeningQuestion } from '../../src/plan/planTypes.ts';
-import { reconcilePlan } from '../../src/plan/reconcilePlan.ts';
-import { SCHOOLS } from '../../src/plan/schools.ts';
+import { chooseOpening } from '../../src/opening/chooseOpening.ts';
+import { compilePlan } from '../../src/compile/compilePlan.ts';
+import type { CompiledPlan, OpeningQuestion } from '../../src/compile/planTypes.ts';
+import { reconcilePlan } from '../../src/compile/reconcilePlan.ts';
+import { SCHOOLS } from '../../src/schools/schools.ts';
 import { createRandomQuestion, makeFinding, makeTask } from './planWorld.ts';
 
 /**

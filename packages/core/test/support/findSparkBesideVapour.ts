@@ -1,6 +1,6 @@
 import type { Task, Timer } from '../../src/model/work.ts';
-import { AIRING_MIN, checkRoom } from '../../src/plan/checkStart.ts';
-import type { PlannedTask } from '../../src/plan/planTypes.ts';
+import { AIRING_MIN, checkRoom } from '../../src/gates/checkStart.ts';
+import type { PlannedTask } from '../../src/compile/planTypes.ts';
 import { chooseClock } from '../../src/schedule/chooseClock.ts';
 import { makeTask, makeTimer } from './planWorld.ts';
 

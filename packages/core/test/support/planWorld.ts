@@ -3,7 +3,7 @@ import type { Task, Timer } from '../../src/model/work.ts';
 import type { FindingKind } from '../../src/model/workpiece.ts';
 import { MATERIALS } from '../../src/model/material.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
-import { chooseOpening } from '../../src/plan/chooseOpening.ts';
+import { chooseOpening } from '../../src/opening/chooseOpening.ts';
 import type {
   KnownJoint,
   OpeningQuestion,
@@ -14,10 +14,10 @@ import type {
   PlanPart,
   PlanWant,
   TaskDraft,
-} from '../../src/plan/planTypes.ts';
-import { createPlanContext } from '../../src/plan/planContext.ts';
-import { PLAN_RULES } from '../../src/plan/rules/planRules.ts';
-import { SCHOOLS } from '../../src/plan/schools.ts';
+} from '../../src/compile/planTypes.ts';
+import { createPlanContext } from '../../src/compile/planContext.ts';
+import { PLAN_RULES } from '../../src/compile/rules/planRules.ts';
+import { SCHOOLS } from '../../src/schools/schools.ts';
 
 export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart => ({
   key,

@@ -1,0 +1,121 @@
+import type { TaskTag } from '../model/work.ts';
+import { listBits, type BitSet } from '../numeric/bitSet.ts';
+import type { PlanInput, TaskDraft } from './planTypes.ts';
+import { chooseOption } from '../schools/schools.ts';
+
+/** A link that needs more than tags: by the places of the tasks. */
+export interface OwnLink {
+  readonly before: number;
+  readonly after: number;
+  readonly rule: string;
+  readonly because: string;
+}
+
+interface Placed {
+  readonly task: TaskDraft;
+  readonly place: number;
+}
+
+/** Access behind joints, masks over what is painted beside, colours made ready and in order, joints closed in turn. */
+export function createOwnLinks(
+  tasks: readonly TaskDraft[],
+  input: PlanInput,
+  withTags: (tags: readonly TaskTag[]) => BitSet,
+): OwnLink[] {
+  const placed = tasks.map((task, place) => ({ task, place }));
+  const withTag = (...tags: TaskTag[]) => listBits(withTags(tags)).map((place) => placed[place]!);
+  const byKey = new Map(placed.map((one) => [one.task.key, one]));
+  return [
+    ...linkAccess(placed, byKey, input),
+    ...withTag('mask').flatMap((mask) => linkMask(mask, withTag)),
+    ...linkPaint(withTag),
+    ...linkColours(withTag, input),
+    ...linkClosing(withTag, byKey, input),
+  ];
+}
+
+type WithTag = (...tags: TaskTag[]) => readonly Placed[];
+type ByKey = ReadonlyMap<string, Placed>;
+
+const link = (before: Placed, after: Placed, rule: string, because: string): OwnLink => ({
+  ...{ before: before.place, after: after.place, rule, because },
+});
+
+function linkAccess(placed: readonly Placed[], byKey: ByKey, { opening }: PlanInput): OwnLink[] {
+  const labels = new Map(opening.map((joint) => [joint.key, joint.label]));
+  const atOpen = placed.filter(({ task }) => task.station === 'open' && task.jointKey !== undefined);
+  return opening.flatMap((joint) =>
+    joint.way.behindJoints.flatMap((behindKey) => {
+      const behind = byKey.get(`open:${behindKey}`);
+      return behind
+        ? atOpen
+            .filter(({ task }) => task.jointKey === joint.key)
+            .map((after) => link(behind, after, 'access', `it lies behind ${labels.get(behindKey) ?? behindKey}`))
+        : [];
+    }),
+  );
+}
+
+/** A mask lies on a part's own finished coats (the first part it names) before anything else near it is painted. */
+function linkMask(mask: Placed, withTag: WithTag): OwnLink[] {
+  const [covered, ...beside] = mask.task.partKeys;
+  const painting = withTag('paint', 'mist coat', 'gloss coat', 'powder');
+  const own = painting.filter(({ task }) => task.partKeys.includes(covered!));
+  const judged = withTag('judge fill').filter(({ task }) => task.partKeys[0] === covered);
+  return [
+    ...own.map((before) => link(before, mask, 'O23', 'tape holds on a dry coat only')),
+    ...judged.map((before) => link(before, mask, 'O23', 'tape pulls off a primer that does not hold')),
+    ...painting
+      // Primer goes on everything that is painted, whatever its colour.
+      .filter(
+        ({ task }) =>
+          task.partKeys.some((key) => beside.includes(key)) && (own.length === 0 || !task.tags.includes('prime')),
+      )
+      .map((after) => link(mask, after, 'O23', 'paint reaches what is not covered')),
+  ];
+}
+
+/** Paint is ready before it goes on. */
+function linkPaint(withTag: WithTag): OwnLink[] {
+  const painting = withTag('colour', 'mist coat');
+  return withTag('mix paint').flatMap((mix) =>
+    painting
+      .filter(({ task }) => task.colours?.some((name) => mix.task.colours!.includes(name)))
+      .map((after) => link(mix, after, 'O35', 'paint is ready before the part is in the hand')),
+  );
+}
+
+/** O21: of two colours over the body colour the light one first, unless S8 says otherwise. */
+function linkColours(withTag: WithTag, { decisions }: PlanInput): OwnLink[] {
+  if (chooseOption('S8', decisions) !== 'light to dark') return [];
+  const trims = withTag('trim colour').filter(({ task }) => task.luminance !== undefined);
+  return trims.flatMap((light) =>
+    trims
+      .filter(({ task }) => task.partKeys[0] === light.task.partKeys[0] && light.task.luminance! > task.luminance!)
+      .map((dark) => link(light, dark, 'O21', 'dark covers light, not the other way round')),
+  );
+}
+
+/** What was opened first is closed last; a joint closes when the parts that go inside it are in. */
+function linkClosing(withTag: WithTag, byKey: ByKey, { opening }: PlanInput): OwnLink[] {
+  const fits = withTag('fit part');
+  const closings = opening.flatMap((joint) => {
+    const closing = byKey.get(`close:${joint.key}`);
+    if (!closing) return [];
+    return [
+      ...fits
+        .filter(({ task }) => task.partKeys.some((key) => joint.partKeys.includes(key)))
+        .map((fit) => link(fit, closing, 'access', 'the part is held by this joint')),
+      ...joint.way.behindJoints.flatMap((behindKey) => {
+        const outer = byKey.get(`close:${behindKey}`);
+        return outer ? [link(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`)] : [];
+      }),
+    ];
+  });
+  const check = byKey.get('check-motion');
+  const shut = withTag('close joint');
+  return [
+    ...closings,
+    ...(check ? shut.map((one) => link(one, check, 'bench', 'motion is tried when everything is closed')) : []),
+  ];
+}

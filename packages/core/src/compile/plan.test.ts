@@ -1,0 +1,216 @@
+import { expect } from 'chai';
+import { makeTask, makeTimer } from '../../test/support/planWorld.ts';
+import type { TaskLink } from '../model/work.ts';
+import { createBitSet, setBit } from '../numeric/bitSet.ts';
+import { createSeededRandom } from '../numeric/seededRandom.ts';
+import { checkRoom, checkStart, selectOpenLinks } from '../gates/checkStart.ts';
+import type { PlannedTask } from './planTypes.ts';
+import { reconcilePlan } from './reconcilePlan.ts';
+import { chooseOption, SCHOOLS } from '../schools/schools.ts';
+import { reduceLinks, sortTasks } from './sortTasks.ts';
+
+const link = (key: string, rule = 'O1'): TaskLink => ({ key, rule, because: 'it must' });
+
+/** Named tasks and what each waits for, sorted or reduced by name. */
+const netOf = (
+  entries: Readonly<Record<string, readonly string[]>>,
+  keys: readonly string[] = Object.keys(entries),
+) => {
+  const before = keys.map((key) => {
+    const bits = createBitSet(keys.length);
+    for (const other of entries[key]!) setBit(bits, keys.indexOf(other));
+    return bits;
+  });
+  const sorted = sortTasks(before);
+  const named = sorted.places.map((place) => keys[place]!);
+  const reduced = () =>
+    new Map(
+      [...reduceLinks(sorted.places, before)].map(([place, own]) => [keys[place]!, own.map((one) => keys[one]!)]),
+    );
+  return { kind: sorted.kind, keys: named, reduced };
+};
+const now = new Date('2026-01-01T10:30:00Z');
+
+describe('sortTasks', () => {
+  it('keeps the given order where the links allow it', () => {
+    expect(netOf({ a: [], b: ['a'], c: ['b'] }, ['c', 'a', 'b'])).deep.include({
+      kind: 'order',
+      keys: ['a', 'b', 'c'],
+    });
+    expect(netOf({ a: [], b: [] }, ['b', 'a']).keys).deep.equal(['b', 'a']);
+  });
+
+  it('shows the shortest cycle, not the long one round it', () => {
+    const sorted = netOf({ a: ['d'], b: ['a', 'c'], c: ['b'], d: ['c'] });
+    expect(sorted.kind).equal('cycle');
+    expect(new Set(sorted.keys)).deep.equal(new Set(['b', 'c']));
+    expect(sorted.keys[0]).equal(sorted.keys.at(-1));
+  });
+
+  it('finds a cycle as short as any there is, and a real one (300 random nets)', () => {
+    for (let seed = 1; seed <= 300; seed++) {
+      const random = createSeededRandom(seed);
+      const keys = Array.from({ length: 3 + Math.floor(random() * 5) }, (_, i) => `t${i}`);
+      const net = Object.fromEntries(keys.map((key) => [key, keys.filter((other) => other !== key && random() < 0.3)]));
+      const sorted = netOf(net);
+      const shortest = findShortestWalk(keys, net);
+      if (sorted.kind === 'order') {
+        expect(shortest, `seed ${seed}`).equal(Infinity);
+        continue;
+      }
+      expect(sorted.keys.length - 1, `seed ${seed}`).equal(shortest);
+      sorted.keys.slice(1).forEach((key, i) => expect(net[key], `seed ${seed}`).include(sorted.keys[i]));
+    }
+  });
+
+  /** Steps of the shortest closed walk, by powers of the relation. */
+  function findShortestWalk(keys: readonly string[], net: Readonly<Record<string, readonly string[]>>): number {
+    let reach = keys.map((key) => new Set(net[key]));
+    for (let steps = 1; steps <= keys.length; steps++) {
+      if (reach.some((set, i) => set.has(keys[i]!))) return steps;
+      reach = reach.map((set) => new Set([...set].flatMap((key) => net[key]!)));
+    }
+    return Infinity;
+  }
+
+  it('has nothing to say about nothing', () => expect(sortTasks([])).deep.equal({ kind: 'order', places: [] }));
+
+  it('drops links that follow from others, and only those (300 random nets)', () => {
+    expect(
+      netOf({ a: [], b: ['a'], c: ['a', 'b'] })
+        .reduced()
+        .get('c'),
+    ).deep.equal(['b']);
+    for (let seed = 1; seed <= 300; seed++) {
+      const random = createSeededRandom(seed);
+      const keys = Array.from({ length: 8 }, (_, i) => `t${i}`);
+      const net = Object.fromEntries(keys.map((key, i) => [key, keys.slice(0, i).filter(() => random() < 0.5)]));
+      const reachOf = (key: string, direct: (one: string) => readonly string[]): Set<string> =>
+        new Set(direct(key).flatMap((one) => [one, ...reachOf(one, direct)]));
+      const reduced = netOf(net).reduced();
+      for (const key of keys) {
+        expect(
+          reachOf(key, (one) => reduced.get(one)!),
+          `seed ${seed}`,
+        ).deep.equal(reachOf(key, (one) => net[one]!));
+        for (const one of reduced.get(key)!)
+          expect(
+            reduced.get(key)!.some((other) => other !== one && reachOf(other, (at) => net[at]!).has(one)),
+            `seed ${seed}`,
+          ).equal(false);
+      }
+    }
+  });
+});
+
+describe('checkStart', () => {
+  const strip = makeTask('strip', { tags: ['strip', 'vapour'], after: [link('photo')] });
+  const photo = makeTask('photo');
+
+  it('names the open predecessor and the rule', () => {
+    const [refusal] = checkStart(strip, [strip, photo], [], [], now);
+    expect(refusal).deep.include({ code: 'predecessor-open' });
+    expect(refusal!.message).equal('First "photo": it must (O1).');
+  });
+
+  it('lets it start once the predecessor is done or fell out of the plan', () => {
+    for (const state of ['done', 'not needed'] as const)
+      expect(checkStart(strip, [strip, { ...photo, state }], [], [], now)).deep.equal([]);
+    expect(selectOpenLinks(strip, [strip])).deep.equal([]);
+  });
+
+  it('does not look at another specimen with the same task', () => {
+    expect(selectOpenLinks(strip, [strip, { ...photo, specimenId: 'other' }])).deep.equal([]);
+  });
+
+  it('refuses what is done or no longer wanted', () => {
+    expect(checkStart({ ...photo, state: 'done' }, [], [], [], now)[0]!.code).equal('already-done');
+    expect(checkStart({ ...photo, state: 'not needed' }, [], [], [], now)[0]!.code).equal('not-needed');
+  });
+});
+
+describe('checkRoom (O37)', () => {
+  const grind = makeTask('grind', { tags: ['spark'] });
+  const spray = makeTask('spray', { tags: ['vapour'], state: 'doing' });
+
+  it('keeps a spark away from vapour that is being made', () => {
+    expect(checkRoom(grind, [spray], [], now)[0]!.code).equal('spark-beside-vapour');
+    expect(checkRoom(grind, [{ ...spray, state: 'done' }], [], now)).deep.equal([]);
+  });
+
+  it('keeps vapour away from a spark or something hot', () => {
+    expect(checkRoom({ ...spray, state: 'to do' }, [{ ...grind, state: 'doing' }], [], now)[0]!.code).equal(
+      'vapour-beside-spark',
+    );
+    expect(checkRoom({ ...spray, state: 'to do' }, [], [makeTimer({ kind: 'heat' })], now)[0]!.code).equal(
+      'vapour-beside-spark',
+    );
+  });
+
+  it('counts a bath as there until somebody has acknowledged its clock, a flash-off until it ends', () => {
+    const later = new Date('2026-01-01T12:00:00Z');
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'bath' })], later)).length(1);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'bath', acknowledgedAt: '2026-01-01T11:30:00Z' })], later)).length(
+      0,
+    );
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'flash' })], now)).length(1);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'flash' })], later)).length(0);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'cure' })], now)).length(0);
+  });
+
+  it('does not mind tasks that neither spark nor smell', () => {
+    expect(checkRoom(makeTask('look'), [spray], [makeTimer()], now)).deep.equal([]);
+  });
+});
+
+describe('reconcilePlan', () => {
+  const planned = (key: string): PlannedTask => ({
+    key,
+    rule: 'open-joint',
+    seq: 0,
+    after: [],
+    station: 'strip',
+    title: key,
+    how: '',
+    partKeys: [],
+    tags: [],
+    handsOnMin: 1,
+    because: '',
+  });
+
+  it('keeps what was begun or logged and drops only what nobody touched', () => {
+    const existing = [
+      makeTask('stays'),
+      makeTask('untouched'),
+      makeTask('begun', { state: 'doing' }),
+      makeTask('done', { state: 'done' }),
+      makeTask('noted'),
+    ];
+    const { added, changed, dropped, keptAside } = reconcilePlan(
+      existing,
+      [planned('stays'), planned('new')],
+      new Set(['s.noted']),
+    );
+    expect(added.map((task) => task.key)).deep.equal(['new']);
+    expect(changed.map((pair) => pair.task.key)).deep.equal(['stays']);
+    expect(dropped.map((task) => task.key)).deep.equal(['untouched']);
+    expect(keptAside.map((task) => task.key)).deep.equal(['begun', 'done', 'noted']);
+  });
+});
+
+describe('schools', () => {
+  it('offers the default first among at least two options, each with a reason', () => {
+    expect(SCHOOLS.map((school) => school.key)).deep.equal(Array.from({ length: 23 }, (_, i) => `S${i + 1}`));
+    for (const school of SCHOOLS) {
+      expect(school.options[0]).equal(school.defaultOption);
+      expect(new Set(school.options).size).equal(school.options.length).greaterThan(1);
+      expect(school.defaultReason.length).greaterThan(10);
+    }
+  });
+
+  it('takes the decision of the job before the house style', () => {
+    expect(chooseOption('S3', {})).equal('pilot first');
+    expect(chooseOption('S3', { S3: 'deburring cutter' })).equal('deburring cutter');
+    expect(() => chooseOption('S99', {})).throw('There is no school S99');
+  });
+});

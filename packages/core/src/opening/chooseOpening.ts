@@ -1,0 +1,75 @@
+import type { OpeningModel, OpeningPlan } from '../assembly/openingModel.ts';
+import { planOpening, type PlanLimits } from '../assembly/planOpening.ts';
+import { orderOpenings } from '../assembly/replayOpening.ts';
+import { createOpeningModel, selectAwaiting, selectHolding, type PreparedOpening } from './createOpeningModel.ts';
+import { listWays } from './selectStandableWays.ts';
+import type { ClosedJoint, OpeningQuestion, PlanJoint } from '../compile/planTypes.ts';
+
+export interface ChosenOpening {
+  /** In the order in which they are opened. */
+  readonly opening: readonly PlanJoint[];
+  readonly closed: readonly ClosedJoint[];
+  readonly plan: OpeningPlan;
+  readonly prepared: PreparedOpening;
+}
+
+/** Enough for every model of the bench; beyond it the best plan so far is taken, and said to be not proven. */
+const LARGEST_SEARCH = 400;
+
+/**
+ * Which joints of a specimen are opened, in which way and order, and which stay closed: the cheapest plan that brings apart
+ * what must not get the same treatment (planOpening). Joints of missing parts are closed again with the new part, so they
+ * count as opened. A model that is only cleaned stays closed.
+ */
+export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = countSteps()): ChosenOpening {
+  const prepared = createOpeningModel(question.scope === 'clean only' ? { ...question, joints: [] } : question);
+  const plan = planOpening(prepared.model, limits);
+  const steps = sortOpenFirst(question, prepared.model, plan);
+  const holding = new Set(selectHolding(question).map((joint) => joint.key));
+  const opened = steps.map(({ jointKey, wayKey }) => {
+    const joint = question.joints.find((one) => one.key === jointKey)!;
+    return describeJoint(
+      joint,
+      listWays(joint).find((way) => way.key === wayKey)!,
+    );
+  });
+  const openKeys = new Set(opened.map((joint) => joint.key));
+  const closed = question.joints
+    .filter((joint) => holding.has(joint.key) && !openKeys.has(joint.key))
+    .map(({ key, label, kind, partKeys }) => ({ key, label, kind, partKeys }));
+  return {
+    opening: [...opened, ...describeAwaiting(question, closed)],
+    closed,
+    plan,
+    prepared,
+  };
+}
+
+/** Each by a way that nothing closed stands in. */
+function describeAwaiting(question: OpeningQuestion, closed: readonly ClosedJoint[]): PlanJoint[] {
+  if (question.scope === 'clean only') return [];
+  const isReached = (way: PlanJoint['way']) => way.behindJoints.every((key) => closed.every((one) => one.key !== key));
+  return selectAwaiting(question).flatMap((joint) => {
+    const way = joint.ways.find(isReached);
+    return way ? [describeJoint(joint, way)] : [];
+  });
+}
+
+/** What is open already stands first, the others in the construction's own order: all posts in one go. */
+function sortOpenFirst(question: OpeningQuestion, model: OpeningModel, plan: OpeningPlan) {
+  const isOpen = (jointKey: string) => question.joints.find((joint) => joint.key === jointKey)?.openedBy !== undefined;
+  const place = ({ jointKey }: { readonly jointKey: string }) =>
+    question.joints.findIndex((joint) => joint.key === jointKey) + (isOpen(jointKey) ? 0 : question.joints.length);
+  const sorted = [...plan.steps].sort((a, b) => place(a) - place(b));
+  return orderOpenings(model, sorted) ?? plan.steps;
+}
+
+const describeJoint = (
+  { key, label, kind, partKeys }: OpeningQuestion['joints'][number],
+  way: PlanJoint['way'],
+): PlanJoint => ({ key, label, kind, partKeys, way });
+
+function countSteps(): PlanLimits {
+  let steps = 0;
+  return { isEnough: () => ++steps > LARGEST_SEARCH };
+}

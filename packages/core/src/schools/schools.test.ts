@@ -1,0 +1,96 @@
+import { expect } from 'chai';
+import { createRandomQuestion, makeCoat, makeFinding, makePart, makeWant } from '../../test/support/planWorld.ts';
+import { chooseOpening } from '../opening/chooseOpening.ts';
+import { compilePlan } from '../compile/compilePlan.ts';
+import type { OpeningQuestion } from '../compile/planTypes.ts';
+import { SCHOOLS } from './schools.ts';
+
+/** A model on which every school has something to say. */
+function createQuestion(decisions: Readonly<Record<string, string>>): OpeningQuestion {
+  const base = createRandomQuestion(3);
+  const coats = [
+    makeCoat('primer'),
+    makeCoat('colour'),
+    makeCoat('colour', { areaKind: 'mask', areaName: 'roof', name: 'cream', colourHex: '#e6d9b4' }),
+    makeCoat('colour', { areaKind: 'mask', areaName: 'line', name: 'black', colourHex: '#111111' }),
+    makeCoat('decal', { areaName: 'crest' }),
+    makeCoat('brightwork', { areaKind: 'mask', areaName: 'grille', name: 'Silver' }),
+  ];
+  const way = {
+    key: 'w',
+    label: 'Drill',
+    tool: 'drill' as const,
+    minutes: 9,
+    risk: 0.05,
+    destroys: 'head',
+    behindJoints: [],
+  };
+  return {
+    ...base,
+    scope: 'full',
+    decisions,
+    parts: [
+      makePart('body', {
+        painted: true,
+        coats,
+        findings: [makeFinding('bent', { degrees: 1 }), makeFinding('pitted')],
+      }),
+      makePart('base', {
+        role: 'base',
+        painted: true,
+        coats: [makeCoat('primer'), makeCoat('colour')],
+        findings: [makeFinding('cracked')],
+      }),
+      makePart('plain', { role: 'trim', painted: true, coats: [makeCoat('primer'), makeCoat('colour')] }),
+      makePart('old', { role: 'trim', painted: true, found: ['colour', 'colour'] }),
+      makePart('door', { role: 'trim', state: 'missing', wants: [makeWant('door')] }),
+      makePart('glazing', { role: 'glazing', material: 'clear styrene' }),
+      makePart('seat', { role: 'interior', material: 'hard plastic', painted: true, coats: [makeCoat('colour')] }),
+      makePart('wheels', { role: 'wheel', material: 'hard plastic', findings: [makeFinding('chips')] }),
+      makePart('axles', { role: 'axle', material: 'steel' }),
+    ],
+    joints: [
+      { key: 'post', label: 'post', kind: 'rivet post', partKeys: ['body', 'base'], ways: [way] },
+      { key: 'rear', label: 'rear', kind: 'rivet post', partKeys: ['body', 'base'], ways: [way] },
+      {
+        key: 'ends',
+        label: 'ends',
+        kind: 'formed axle',
+        partKeys: ['base', 'axles', 'wheels'],
+        ways: [
+          { ...way, key: 'grind', tool: 'rotary', school: { key: 'S4', option: 'grind one head' } },
+          { ...way, key: 'cut', label: 'Cut', tool: 'rotary', school: { key: 'S4', option: 'cut through' } },
+        ],
+      },
+    ],
+  };
+}
+
+const planFor = (decisions: Readonly<Record<string, string>>, scope: 'full' | 'clean only' = 'full') => {
+  const question = { ...createQuestion(decisions), scope };
+  const { opening, closed } = chooseOpening(question);
+  return JSON.stringify(compilePlan({ ...question, opening, closed }));
+};
+
+describe('schools', () => {
+  for (const { key, options, question } of SCHOOLS)
+    it(`${key}, ${question}: each of its ${options.length} answers makes another plan`, () => {
+      const scope = key === 'S23' ? 'clean only' : 'full';
+      const plans = options.map((option) => planFor({ [key]: option }, scope));
+      expect(new Set(plans).size).equal(options.length);
+      expect(
+        plans.some((plan) => plan.includes(`(${key})`)),
+        'says which school',
+      ).equal(true);
+    });
+
+  it('gives the job’s own reason before the house’s', () => {
+    const question = createQuestion({ S11: 'mild slow' });
+    const { opening, closed } = chooseOpening(question);
+    const plan = compilePlan({ ...question, opening, closed, reasons: { S11: 'the owner waits anyway' } });
+    if (plan.kind !== 'plan') throw new Error(plan.because);
+    expect(plan.tasks.find((task) => task.key === 'strip:body')!.because).include(
+      'mild slow (S11): the owner waits anyway',
+    );
+  });
+});
