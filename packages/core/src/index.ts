@@ -1,9 +1,11 @@
 /** The public surface of the core. Everything here is pure: time and randomness are passed in. */
 export { InvalidInputError } from './model/errors.ts';
-export { MATERIALS, isMetal } from './model/material.ts';
+export { MATERIALS, isMetal, traitsOf } from './model/material.ts';
 export { BODY_TYPES, JOINT_KINDS, PART_ROLES } from './model/catalogue.ts';
 export { STATIONS, STATION_LABELS } from './model/stations.ts';
 export { JOB_SCOPES, TIMER_KINDS } from './model/work.ts';
+export { isSettled, LOG_ACTS, TASK_STATES } from './model/task.ts';
+export { isSchoolOption, SCHOOL_KEYS } from './model/school.ts';
 export {
   AREA_KINDS,
   CERTAINTIES,
@@ -19,6 +21,7 @@ export {
   PHOTO_SIDES,
   PHOTO_STAGES,
   SIZE_NAMES,
+  WANT_KINDS,
   WANT_STATES,
 } from './model/workpiece.ts';
 export { ALTERATION_GROUPS, SOURCE_CERTAINTIES } from './model/catalogue.ts';
@@ -64,22 +67,22 @@ export { adviseBake, BAKE_C, BAKES, OVEN_QUESTIONS } from './process/adviseBake.
 export { estimateStrippedDm2, judgeBath } from './process/bathLife.ts';
 export { checkVessel } from './process/checkVessel.ts';
 export { chooseMend, DAMAGES, MEND_HOW } from './process/chooseMend.ts';
-export { chooseStripping, METHOD_FACTS } from './process/chooseStripping.ts';
+export { chooseStripping } from './process/chooseStripping.ts';
+export { asStripMethod, isBathFor, STRIP_METHOD_FACTS } from './process/stripMethods.ts';
 export { expectPasses } from './process/expectPasses.ts';
 export { listMaterials } from './process/listMaterials.ts';
 export { planStraightening } from './process/planStraightening.ts';
 export { judgePart } from './process/judgePart.ts';
 export { judgeMaterial } from './process/processTable.ts';
-export { ADDED_MATERIALS, PROCESSES, TREATED_MATERIALS } from './process/processes.ts';
+export { ADDED_MATERIALS, PROCESSES, TREATED_MATERIALS } from './model/process.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { compilePlan } from './compile/compilePlan.ts';
 export { needsStopCheck } from './gates/needsStopCheck.ts';
 export { ORDER_RULES } from './compile/orderRules.ts';
 export { checkPrimingGate } from './gates/checkPrimingGate.ts';
-export { readMethod } from './compile/rules/paintOffRules.ts';
 export { PLAN_RULES } from './compile/rules/planRules.ts';
 export { listSupplies } from './supply/listSupplies.ts';
-export { SCHOOLS } from './schools/schools.ts';
+export { chooseOption, getSchool, SCHOOLS } from './schools/schools.ts';
 export { checkBenchHours } from './gates/checkBenchHours.ts';
 export { checkTools } from './gates/checkTools.ts';
 export { explainChange } from './compile/explainChange.ts';
@@ -95,13 +98,23 @@ export {
   TOOL_STATES,
   VESSEL_MATERIALS,
 } from './model/workshop.ts';
-export { AIRING_MIN, checkRoom, checkStart, isVapour, selectOpenLinks } from './gates/checkStart.ts';
+export { AIRING_MIN, checkRoom, checkStart } from './gates/checkStart.ts';
+export { selectOpenLinks } from './gates/openLinks.ts';
+export { checkDone, listCoatsOf } from './gates/checkDone.ts';
+export { findCoatTask } from './gates/findCoatTask.ts';
+export { isTimeZone } from './calendar/localTime.ts';
+export { createPlanContext } from './compile/planContext.ts';
+export { createOpeningQuestion } from './opening/openingQuestion.ts';
+export { selectStandingWork } from './facts/standingWork.ts';
+export { isStanding } from './facts/selectPartDone.ts';
+export { createLoggedWork } from './record/createLoggedWork.ts';
+export { convertProductKind, convertProductToLayer } from './film/convertProductToLayer.ts';
 export { chooseOpening } from './opening/chooseOpening.ts';
 export { compareAlternatives, explainJoint, explainJoints } from './opening/explainOpening.ts';
-export { createPlanParts } from './facts/createPlanParts.ts';
+export { createSpecimenFacts } from './facts/createSpecimenFacts.ts';
 export { describePieces } from './facts/describePieces.ts';
 export { listInHand } from './opening/listInHand.ts';
-export { listJoints } from './facts/listJoints.ts';
+export { createFoundJointKey } from './facts/listJoints.ts';
 export { reconcilePlan } from './compile/reconcilePlan.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { computePaint } from './film/computePaint.ts';
@@ -182,6 +195,12 @@ export type * from './model/drawing.ts';
 export type { HouseStyle } from './model/house.ts';
 export type { Station } from './model/stations.ts';
 export type * from './model/work.ts';
+export type * from './model/task.ts';
+export type { TaskAct, TaskSubject } from './model/taskActs.ts';
+export type { TaskTag } from './model/taskTags.ts';
+export type { Refusal } from './model/refusal.ts';
+export type { Decisions, SchoolKey, SchoolOption } from './model/school.ts';
+export type { Use } from './model/supply.ts';
 export type * from './model/workpiece.ts';
 export type { RandomSource } from './numeric/seededRandom.ts';
 export type {
@@ -261,7 +280,7 @@ export type {
   RecipeLine,
 } from './model/colour.ts';
 export type { Finish } from './model/work.ts';
-export type { PlanRows } from './facts/createPlanParts.ts';
+export type { HouseRows, JobRows, SpecimenRows } from './facts/createSpecimenFacts.ts';
 export type { Pieces } from './facts/describePieces.ts';
 export type { OvenState } from './instruments/simulatedOven.ts';
 export type { Versioned } from './model/catalogue.ts';
@@ -290,21 +309,15 @@ export type { GateLine } from './gates/checkPrimingGate.ts';
 export type { SupplyLine } from './supply/listSupplies.ts';
 export type { CausticAdvice, CausticBath } from './process/causticBath.ts';
 export type { PartVerdict } from './process/judgePart.ts';
-export type { AddedMaterial, Process, ProcessCell, TreatedMaterial, Verdict } from './process/processes.ts';
+export type { AddedMaterial, Process, ProcessCell, TreatedMaterial, Verdict } from './model/process.ts';
 export type { HazardCard } from './process/hazardCards.ts';
-export type {
-  CompiledPlan,
-  KnownJoint,
-  OpeningQuestion,
-  PlanInput,
-  PlanJoint,
-  PlanPart,
-  PlannedTask,
-} from './compile/planTypes.ts';
-export type { Refusal } from './gates/checkStart.ts';
+export type { CompiledPlan, PlanInput, PlannedTask, PlanNotice } from './compile/planTypes.ts';
+export type { PlanContext } from './compile/planContext.ts';
+export type { KnownJoint, Opening, PlanJoint, PlanPart, SpecimenFacts } from './facts/specimenFacts.ts';
+export type { OpeningQuestion } from './opening/openingQuestion.ts';
+export type { Evidence } from './gates/checkDone.ts';
 export type { School } from './schools/schools.ts';
 export type { BandSlice, Stack } from './film/computeStack.ts';
-export type { CoatRefusal } from './film/checkCoat.ts';
 export type { NextSession, Tonight, TonightJob } from './schedule/describeTonight.ts';
 export type { Measured, PointingError } from './photo/measureOnPhoto.ts';
 export type { ControlPoint, Point } from './model/plane.ts';
@@ -315,7 +328,6 @@ export type { Homography } from './photo/solveHomography.ts';
 export type { StationState } from './schedule/computeStationState.ts';
 export type { TaskClock } from './schedule/chooseClock.ts';
 export type { NextTask } from './schedule/selectNextTask.ts';
-export type { SignOffRefusal } from './gates/checkSignOff.ts';
 export type {
   JobRecord,
   RecordColour,

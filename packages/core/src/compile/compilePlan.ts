@@ -1,15 +1,20 @@
+import { STATIONS } from '../model/stations.ts';
+import { createTaskKey } from '../model/taskActs.ts';
+import { describeFinding } from '../words/names.ts';
+import { describeTask } from '../words/taskWords.ts';
+import { computeNeeds } from './computeNeeds.ts';
 import { findContradiction } from './findContradiction.ts';
 import { linkTasks, type TaskNet } from './linkTasks.ts';
-import { createNotices } from './planNotices.ts';
-import { STATIONS } from '../model/stations.ts';
 import { createPlanContext, type PlanContext } from './planContext.ts';
+import { createNotices } from './planNotices.ts';
 import type { CompiledPlan, PlanInput, PlannedTask, TaskDraft } from './planTypes.ts';
 import { PLAN_RULES } from './rules/planRules.ts';
 import { reduceLinks, sortTasks } from './sortTasks.ts';
 
 /**
  * Compiles what is known of one specimen into a task network: what every plan rule asks for, linked by the order rules in
- * force, in an order that satisfies all links. Deterministic. Minutes and amounts are planning estimates.
+ * force, in an order that satisfies all links. Deterministic. Minutes and amounts are planning estimates unless a product
+ * says them.
  *
  * What the survey and the schools ask for and cannot have together is a contradiction with the findings behind it; rules
  * that wait for each other are returned as the shortest cycle, in words. Notices say what was left out and why.
@@ -18,61 +23,75 @@ export function compilePlan(input: PlanInput): CompiledPlan {
   const context = createPlanContext(input);
   const contradiction = findContradiction(context);
   if (contradiction) return { kind: 'contradiction', cycle: [], ...contradiction };
-  const tasks = createTasks(context);
-  const net = linkTasks(tasks, input);
+  const { drafts, rules } = createDrafts(context);
+  const keys = drafts.map((draft) => createTaskKey(draft.act, draft.partKeys, draft.of ?? {}));
+  const net = linkTasks(drafts, keys, input);
   const sorted = sortTasks(net.before);
   if (sorted.kind === 'cycle')
     return {
       kind: 'contradiction',
-      cycle: sorted.places.map((place) => tasks[place]!.key),
-      because: describeCycle(sorted.places, net, tasks),
+      cycle: sorted.places.map((place) => keys[place]!),
+      because: describeCycle(sorted.places, net, drafts, context),
       findings: listFindings(
-        sorted.places.map((place) => tasks[place]!),
+        sorted.places.map((place) => drafts[place]!),
         input,
       ),
     };
-  const reduced = reduceLinks(sorted.places, net.before);
-  return {
-    kind: 'plan',
-    tasks: sorted.places.map((place, seq) => {
-      const task = tasks[place]!;
-      task.seq = seq;
-      task.after = reduced.get(place)!.map((before) => net.explain(before, place));
-      return task;
-    }),
-    notices: createNotices(context, tasks),
-  };
+  const reduced = reduceLinks(sorted.places, net);
+  const tasks = sorted.places.map((place, seq) => ({
+    ...finishTask(drafts[place]!, rules[place]!, keys[place]!, context),
+    seq,
+    after: reduced.get(place)!.map((before) => net.explain(before, place)),
+  }));
+  return { kind: 'plan', tasks, notices: createNotices(context, tasks) };
 }
-
-/** A task whose place in the plan is not settled yet. */
-type OpenTask = { -readonly [K in keyof PlannedTask]: PlannedTask[K] };
 
 /** In the order of the bench, then of the rules. */
-function createTasks(context: PlanContext): OpenTask[] {
-  const tasks: OpenTask[] = [];
-  for (const rule of PLAN_RULES) for (const draft of rule.create(context)) tasks.push(openTask(draft, rule.id));
-  return tasks.sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station));
+function createDrafts(context: PlanContext): { drafts: TaskDraft[]; rules: string[] } {
+  const asked = PLAN_RULES.flatMap((rule) => rule.create(context).map((draft) => ({ draft, rule: rule.id })));
+  asked.sort((a, b) => STATIONS.indexOf(a.draft.station) - STATIONS.indexOf(b.draft.station));
+  return { drafts: asked.map(({ draft }) => draft), rules: asked.map(({ rule }) => rule) };
 }
 
-/** Field by field: all tasks have one shape then, and whatever walks over hundreds of them is quicker. */
-function openTask(draft: TaskDraft, rule: string): OpenTask {
-  const { key, station, title, how, partKeys, tags, handsOnMin, because } = draft;
-  const { jointKey, area, colours, luminance, hazards, cannotBeUndone, watchedMin, passiveMin, process, atC, uses } =
-    draft;
-  // prettier-ignore
+/** Every field has a value, so that what is stored and compared has one shape. */
+function finishTask(
+  draft: TaskDraft,
+  rule: string,
+  key: string,
+  context: PlanContext,
+): Omit<PlannedTask, 'seq' | 'after'> {
+  const { act, of = {}, station, partKeys, tags, handsOnMin } = draft;
   return {
-    key, station, title, how, partKeys, tags, handsOnMin, because, rule, seq: 0, after: [],
-    jointKey, area, colours, luminance, hazards, cannotBeUndone, watchedMin, passiveMin, process, atC, uses,
+    ...{ key, act, of, station, partKeys, tags, handsOnMin, rule },
+    ...describeTask(draft, context),
+    method: draft.method ?? null,
+    process: draft.process ?? null,
+    way: draft.way ?? null,
+    colours: draft.colours ?? [],
+    luminance: draft.luminance ?? null,
+    hazards: draft.hazards ?? [],
+    cannotBeUndone: draft.cannotBeUndone ?? '',
+    watchedMin: draft.watchedMin ?? 0,
+    passiveMin: draft.passiveMin ?? 0,
+    atC: draft.atC ?? null,
+    needs: computeNeeds(draft, context),
+    uses: draft.uses ?? [],
   };
 }
 
 /** A cycle in words: each of its tasks waits for the one before, and why. */
-function describeCycle(places: readonly number[], net: TaskNet, tasks: readonly TaskDraft[]): string {
-  const waits = places.slice(1).map((place, i) => {
-    const link = net.explain(places[i]!, place);
-    const rule = /^O\d/.test(link.rule) ? ` (${link.rule})` : '';
-    return `“${tasks[place]!.title}” waits for “${tasks[places[i]!]!.title}”: ${link.because}${rule}`;
-  });
+function describeCycle(
+  places: readonly number[],
+  net: TaskNet,
+  drafts: readonly TaskDraft[],
+  context: PlanContext,
+): string {
+  const titleOf = (place: number) => describeTask(drafts[place]!, context).title;
+  const waits = places
+    .slice(1)
+    .map(
+      (place, i) => `“${titleOf(place)}” waits for “${titleOf(places[i]!)}”: ${net.explain(places[i]!, place).because}`,
+    );
   return `These wait for each other. ${waits.join('; ')}.`;
 }
 
@@ -81,5 +100,5 @@ function listFindings(cycle: readonly TaskDraft[], { parts }: PlanInput): string
   const touched = new Set(cycle.flatMap((task) => task.partKeys));
   return parts
     .filter((part) => touched.has(part.key))
-    .flatMap((part) => part.findings.map(({ kind, note }) => `${part.name}: ${kind}${note ? `, ${note}` : ''}`));
+    .flatMap((part) => part.findings.map((finding) => `${part.name}: ${describeFinding(finding)}`));
 }

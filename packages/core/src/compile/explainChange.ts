@@ -1,4 +1,6 @@
-import type { PlanFinding, PlanInput, PlanPart } from './planTypes.ts';
+import type { PlanFinding, PlanPart } from '../facts/specimenFacts.ts';
+import { describeFinding } from '../words/names.ts';
+import type { PlanInput } from './planTypes.ts';
 import { chooseOption, SCHOOLS } from '../schools/schools.ts';
 
 /** What became different between two surveys of one model, in words: the reason why its plan changed. */
@@ -9,7 +11,7 @@ export function explainChange(before: PlanInput, after: PlanInput): string[] {
     ...(before.scope === after.scope ? [] : [`the job is ${after.scope} now`]),
     ...SCHOOLS.flatMap(({ key, question }) => {
       const [was, is] = [chooseOption(key, before.decisions), chooseOption(key, after.decisions)];
-      return was === is ? [] : [`${question}: ${is} instead of ${was} (${key})`];
+      return was === is ? [] : [`${question}: ${is} instead of ${was}`];
     }),
     ...after.parts.flatMap((part) => {
       const was = old.get(part.key);
@@ -22,15 +24,18 @@ export function explainChange(before: PlanInput, after: PlanInput): string[] {
 
 function describePart(before: PlanPart, after: PlanPart): string[] {
   const say = (words: string) => `${after.name}: ${words}`;
-  const sayFinding = ({ kind, note }: PlanFinding) => `${kind}${note ? `, ${note}` : ''}`;
   const isThere = (list: readonly PlanFinding[], one: PlanFinding) =>
     list.some((other) => JSON.stringify(other) === JSON.stringify(one));
   const wantsOf = (part: PlanPart) => part.wants.map((want) => `${want.what} (${want.state})`);
   return [
     ...(before.material === after.material ? [] : [say(`${after.material} instead of ${before.material}`)]),
     ...(before.state === after.state ? [] : [say(`${after.state} instead of ${before.state}`)]),
-    ...after.findings.filter((one) => !isThere(before.findings, one)).map((one) => say(`found ${sayFinding(one)}`)),
-    ...before.findings.filter((one) => !isThere(after.findings, one)).map((one) => say(`no longer ${sayFinding(one)}`)),
+    ...after.findings
+      .filter((one) => !isThere(before.findings, one))
+      .map((one) => say(`found ${describeFinding(one)}`)),
+    ...before.findings
+      .filter((one) => !isThere(after.findings, one))
+      .map((one) => say(`no longer ${describeFinding(one)}`)),
     ...(JSON.stringify(before.coats) === JSON.stringify(after.coats) ? [] : [say('another coat is planned')]),
     ...(before.painted === after.painted && before.found.length === after.found.length
       ? []

@@ -1,16 +1,20 @@
-import type { TaskLink, TaskTag } from '../model/work.ts';
+import type { TaskLink } from '../model/task.ts';
+import type { TaskTag } from '../model/taskTags.ts';
 import { STATIONS } from '../model/stations.ts';
 import { addAll, clearBit, createBitSet, hasBit, listBits, setBit, type BitSet } from '../numeric/bitSet.ts';
 import { createOwnLinks } from './ownLinks.ts';
-import { ORDER_RULES, type OrderRule } from './orderRules.ts';
+import { isInForce, ORDER_RULES, type OrderRule } from './orderRules.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
-import { chooseOption } from '../schools/schools.ts';
 
 /** What waits for what, by the places of the tasks. */
 export interface TaskNet {
   /** For each task all that must be done before it. */
   readonly before: readonly BitSet[];
-  /** Why the second task waits for the first: the first rule that asks for it. */
+  /** For each task those that leave something wet, soft or soaking which it would touch. */
+  readonly waitsFor: readonly BitSet[];
+  /** For each task those after which it must not come too late. */
+  readonly soonAfter: readonly BitSet[];
+  /** Why the second task waits for the first, and how long: the first rule that asks for it. */
   readonly explain: (before: number, after: number) => TaskLink;
 }
 
@@ -18,9 +22,10 @@ export interface TaskNet {
  * Every link between the tasks: order rules in force, access behind joints, masks and colours, and a part's way along the
  * bench. Reasons are looked up only for the links that are shown.
  */
-export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): TaskNet {
+export function linkTasks(tasks: readonly TaskDraft[], keys: readonly string[], input: PlanInput): TaskNet {
   const index = indexTasks(tasks);
   const before = tasks.map(() => createBitSet(tasks.length));
+  const soonAfter = tasks.map(() => createBitSet(tasks.length));
   const rules = ORDER_RULES.filter((rule) => isInForce(rule, input.decisions)).map((rule) => ({
     ...rule,
     earlier: index.withTags(rule.before),
@@ -31,13 +36,15 @@ export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): TaskNe
   for (const rule of rules)
     for (const place of listBits(rule.later)) {
       bound[place]!.push(rule);
-      addAll(before[place]!, rule.earlier, index.inScope(rule.scope, place));
+      const scope = index.inScope(rule.scope, place);
+      addAll(before[place]!, rule.earlier, scope);
+      if (rule.latestMin !== undefined) addAll(soonAfter[place]!, rule.earlier, scope);
     }
-  const own = new Map<number, TaskLink>();
+  const own = new Map<number, Pick<TaskLink, 'rule' | 'because'>>();
   for (const { before: first, after, rule, because } of createOwnLinks(tasks, input, index.withTags)) {
     const id = first * tasks.length + after;
     if (first === after || own.has(id)) continue;
-    own.set(id, { key: tasks[first]!.key, rule, because });
+    own.set(id, { rule, because });
     setBit(before[after]!, first);
   }
   tasks.forEach((task, place) => {
@@ -46,24 +53,35 @@ export function linkTasks(tasks: readonly TaskDraft[], input: PlanInput): TaskNe
     addAll(before[place]!, hands, index.inScope('part', place));
     clearBit(before[place]!, place);
   });
-  return { before, explain };
+  const waitsFor = tasks.map((task, place) => index.wetFor(task, place));
+  return { before, waitsFor, soonAfter, explain };
 
   function explain(first: number, after: number): TaskLink {
-    const { key } = tasks[first]!;
-    for (const { earlier, scope, id, because } of bound[after]!)
-      if (hasBit(earlier, first) && hasBit(index.inScope(scope, after), first)) return { key, rule: id, because };
-    const because = tasks[after]!.tags.includes('sign off')
-      ? 'a record is signed when the work is done'
-      : 'the part passes the stations in order';
-    return own.get(first * tasks.length + after) ?? { key, rule: 'bench', because };
+    const key = keys[first]!;
+    const binding = bound[after]!.filter(
+      ({ earlier, scope }) => hasBit(earlier, first) && hasBit(index.inScope(scope, after), first),
+    );
+    const latest = binding.flatMap(({ latestMin }) => latestMin ?? []);
+    const time = {
+      waitMin: hasBit(waitsFor[after]!, first) ? (tasks[first]!.passiveMin ?? 0) : 0,
+      latestMin: latest.length ? Math.min(...latest) : null,
+    };
+    const [rule] = binding;
+    if (rule) return { key, rule: rule.id, because: rule.because, ...time };
+    const link = own.get(first * tasks.length + after);
+    if (link) return { key, ...link, ...time };
+    const because =
+      time.waitMin > 0 && !hasBit(before[after]!, first)
+        ? 'what was done there must dry, set or soak first'
+        : tasks[after]!.tags.includes('sign off')
+          ? 'a record is signed when the work is done'
+          : 'the part passes the stations in order';
+    return { key, rule: 'bench', because, ...time };
   }
 }
 
-function isInForce(rule: OrderRule, decisions: Readonly<Record<string, string>>): boolean {
-  if (rule.safety) return true;
-  if (rule.onlyWith && chooseOption(rule.onlyWith.school, decisions) !== rule.onlyWith.option) return false;
-  return !(rule.notWith && chooseOption(rule.notWith.school, decisions) === rule.notWith.option);
-}
+/** These do not touch the part: paint is stirred, a gun cleaned, a parcel taken in while it dries. */
+const HANDS_OFF: readonly TaskTag[] = ['mix paint', 'gun ready', 'gun cleaned', 'receive'];
 
 /** Where tasks stand by tag, part, joint, area and station. */
 function indexTasks(tasks: readonly TaskDraft[]) {
@@ -73,15 +91,19 @@ function indexTasks(tasks: readonly TaskDraft[]) {
   const byPart = new Map<string, BitSet>();
   const byJoint = new Map<string, BitSet>();
   const byArea = new Map<string, BitSet>();
-  // What comes by post holds up its own fitting (O2), not the work on the part that is here.
+  const passive = createBitSet(tasks.length);
+  const ofWholeModel = createBitSet(tasks.length);
+  // What comes by post holds up its own fitting, not the work on the part that is here.
   const earlier = STATIONS.map(() => ({ all: createBitSet(tasks.length), hands: createBitSet(tasks.length) }));
   for (let place = 0; place < tasks.length; place++) {
-    const { tags, partKeys, jointKey, area, station } = tasks[place]!;
+    const { tags, partKeys, of, station, passiveMin } = tasks[place]!;
     setBit(all, place);
+    if (passiveMin) setBit(passive, place);
+    if (passiveMin && partKeys.length === 0) setBit(ofWholeModel, place);
     for (const tag of tags) put(byTag, tag, place, tasks.length);
     for (const key of partKeys) put(byPart, key, place, tasks.length);
-    if (jointKey !== undefined) put(byJoint, jointKey, place, tasks.length);
-    put(byArea, area ?? '', place, tasks.length);
+    if (of?.jointKey !== undefined) put(byJoint, of.jointKey, place, tasks.length);
+    put(byArea, of?.area ?? '', place, tasks.length);
     for (let rank = STATIONS.indexOf(station) + 1; rank < STATIONS.length; rank++) {
       setBit(earlier[rank]!.all, place);
       if (!tags.includes('receive')) setBit(earlier[rank]!.hands, place);
@@ -94,13 +116,21 @@ function indexTasks(tasks: readonly TaskDraft[]) {
     inScope: (scope: OrderRule['scope'], place: number): BitSet => {
       if (scope === 'specimen') return all;
       if (scope === 'part') return ofParts[place]!;
-      const { jointKey, area } = tasks[place]!;
-      if (scope === 'joint') return jointKey === undefined ? none : byJoint.get(jointKey)!;
+      const { of } = tasks[place]!;
+      if (scope === 'joint') return of?.jointKey === undefined ? none : byJoint.get(of.jointKey)!;
       const bits = createBitSet(tasks.length);
-      addAll(bits, ofParts[place]!, byArea.get(area ?? '')!);
+      addAll(bits, ofParts[place]!, byArea.get(of?.area ?? '')!);
       return bits;
     },
     ofStationsBefore: (task: TaskDraft) => earlier[STATIONS.indexOf(task.station)]!,
+    /** What is left to dry, set or soak and would be touched by this task: on its parts, or anywhere for the whole model. */
+    wetFor: ({ tags, partKeys }: TaskDraft, place: number): BitSet => {
+      if (tags.some((tag) => HANDS_OFF.includes(tag))) return none;
+      if (partKeys.length === 0) return passive;
+      const bits = ofWholeModel.slice();
+      addAll(bits, passive, ofParts[place]!);
+      return bits;
+    },
   };
 }
 

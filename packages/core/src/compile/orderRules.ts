@@ -1,4 +1,6 @@
-import type { TaskTag } from '../model/work.ts';
+import type { Decisions, SchoolAnswer } from '../model/school.ts';
+import type { TaskTag } from '../model/taskTags.ts';
+import { chooseOption } from '../schools/schools.ts';
 
 export interface OrderRule {
   readonly id: string;
@@ -10,9 +12,11 @@ export interface OrderRule {
   /** A safety rule is never replaced by a school. */
   readonly safety?: true;
   /** The rule falls away unless the school has this option. */
-  readonly onlyWith?: { readonly school: string; readonly option: string };
+  readonly onlyWith?: SchoolAnswer;
   /** The rule falls away when the school has this option. */
-  readonly notWith?: { readonly school: string; readonly option: string };
+  readonly notWith?: SchoolAnswer;
+  /** The second comes at most so many minutes after the first, or is looked at again (planning estimate). */
+  readonly latestMin?: number;
 }
 
 type Row = readonly [
@@ -21,11 +25,13 @@ type Row = readonly [
   after: readonly TaskTag[],
   scope: OrderRule['scope'],
   because: string,
-  extra?: Pick<OrderRule, 'safety' | 'onlyWith' | 'notWith'>,
+  extra?: Pick<OrderRule, 'safety' | 'onlyWith' | 'notWith' | 'latestMin'>,
 ];
 
 const SAFETY = { safety: true } as const;
-const CLEARED = { notWith: { school: 'S13', option: 'none' } } as const;
+const CLEARED = { notWith: { key: 'S13', option: 'none' } } as const;
+/** Bare zinc takes on grease and oxide again: it is primed the same day. */
+const SAME_DAY = { latestMin: 24 * 60 } as const;
 
 // prettier-ignore
 const ROWS: readonly Row[] = [
@@ -36,10 +42,10 @@ const ROWS: readonly Row[] = [
   ['O3', ['capture colour'], ['strip'], 'specimen', 'the old colour is gone once stripped'],
   ['O4', ['know material'], ['chemical', 'heat'], 'specimen', 'what one material shrugs off destroys another', SAFETY],
   ['O4', ['hidden test'], ['strip'], 'part', 'what it stands is tried where nobody looks', SAFETY],
-  ['O5', ['pilot hole'], ['rivet head off'], 'joint', 'the centre is found while the head is whole', { onlyWith: { school: 'S3', option: 'pilot first' } }],
+  ['O5', ['pilot hole'], ['rivet head off'], 'joint', 'the centre is found while the head is whole', { onlyWith: { key: 'S3', option: 'pilot first' } }],
   ['O6', ['special tool'], ['force joint'], 'specimen', 'forced with what is at hand, it breaks'],
   ['O7', ['open joint'], ['separate'], 'specimen', 'halves forced apart at a closed joint break'],
-  ['O8', ['wheels off'], ['strip', 'paint'], 'specimen', 'stripper and paint reach wheels and axles that stay on', { notWith: { school: 'S4', option: 'leave and mask' } }],
+  ['O8', ['wheels off'], ['strip', 'paint'], 'specimen', 'stripper and paint reach wheels and axles that stay on', { notWith: { key: 'S4', option: 'leave and mask' } }],
   ['O9', ['meltables out'], ['strip', 'heat'], 'specimen', 'plastic, glazing and rubber do not survive stripper or heat', SAFETY],
   ['O10', ['wheels off', 'meltables out'], ['anneal'], 'specimen', 'the flame reaches casting and wheel', SAFETY],
   ['O11', ['axle in hand'], ['axle cut'], 'joint', 'cut first, it may be too short to form again'],
@@ -49,7 +55,9 @@ const ROWS: readonly Row[] = [
   ['O14', ['strip', 'wash', 'blast'], ['inspect'], 'part', 'cracks and pits show on clean bare metal only'],
   ['O15', ['strip'], ['wash'], 'part', 'it is rinsed when it has done its work'],
   ['O15', ['wash', 'oil'], ['degrease'], 'part', 'residue under paint lifts it'],
-  ['O15', ['degrease'], ['prime', 'mist coat', 'colour', 'empty bake', 'powder'], 'part', 'a coat holds on clean metal only'],
+  ['O15', ['degrease'], ['prime', 'empty bake'], 'part', 'a coat holds on clean metal only', SAME_DAY],
+  ['O15', ['degrease'], ['mist coat', 'colour', 'powder'], 'part', 'a coat holds on a clean ground only'],
+  ['O15', ['take coat off'], ['degrease'], 'part', 'what comes off leaves residue under the next coat'],
   ['O16', ['drill and tap'], ['degrease', 'prime'], 'part', 'cutting oil and swarf spoil the coat, and a drill chips it'],
   ['O17', ['drill and tap', 'repair', 'fill', 'trial fit'], ['dry fit'], 'specimen', 'what is bent, missing or without its thread cannot be tried yet'],
   ['O17', ['trial fit', 'dry fit'], ['paint', 'mist coat', 'powder'], 'specimen', 'filing a part to fit after painting means painting again'],
@@ -69,7 +77,7 @@ const ROWS: readonly Row[] = [
   ['O25', ['body colour', 'cure'], ['trim colour'], 'part', 'trim is touched in over the body colour when that is dry'],
   ['O26', ['clean part', 'wash', 'degrease'], ['fit part'], 'part', 'dust and grease cannot be reached once it is fitted'],
   ['O27', ['wheel check'], ['form axle ends'], 'joint', 'an axle end cannot be formed twice'],
-  ['O28', ['anneal'], ['form axle ends'], 'specimen', 'hard steel cracks in the crimp', { onlyWith: { school: 'S5', option: 'crimp flat' } }],
+  ['O28', ['anneal'], ['form axle ends'], 'specimen', 'hard steel cracks in the crimp', { onlyWith: { key: 'S5', option: 'crimp flat' } }],
   ['O29', ['form axle ends'], ['touch in'], 'specimen', 'forming axle ends chips paint'],
   ['O30', ['mechanism in', 'close joint'], ['decal across seam'], 'specimen', 'opening the seam again tears the decal'],
   ['O31', ['glazing in'], ['interior in', 'base on'], 'specimen', 'the interior covers the glazing'],
@@ -90,9 +98,16 @@ const ROWS: readonly Row[] = [
 
 /**
  * The order rules exist here and nowhere else, but for two: O21 (colours of one part, by their lightness) needs more than tags
- * and stands in linkTasks; O37 is about what shares the room at one time and stands in checkStart.
+ * and stands in ownLinks; O37 is about what shares the room at one time and stands in checkStart.
  */
 export const ORDER_RULES: readonly OrderRule[] = ROWS.map(([id, before, after, scope, because, extra]) => ({
   ...{ id, before, after, scope, because },
   ...extra,
 }));
+
+/** Whether the answers leave a rule in force; safety rules always are. */
+export function isInForce({ safety, onlyWith, notWith }: OrderRule, decisions: Decisions): boolean {
+  if (safety) return true;
+  if (onlyWith && chooseOption(onlyWith.key, decisions) !== onlyWith.option) return false;
+  return !(notWith && chooseOption(notWith.key, decisions) === notWith.option);
+}

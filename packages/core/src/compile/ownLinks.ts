@@ -1,4 +1,5 @@
-import type { TaskTag } from '../model/work.ts';
+import type { TaskAct } from '../model/taskActs.ts';
+import type { TaskTag } from '../model/taskTags.ts';
 import { listBits, type BitSet } from '../numeric/bitSet.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
 import { chooseOption } from '../schools/schools.ts';
@@ -24,36 +25,49 @@ export function createOwnLinks(
 ): OwnLink[] {
   const placed = tasks.map((task, place) => ({ task, place }));
   const withTag = (...tags: TaskTag[]) => listBits(withTags(tags)).map((place) => placed[place]!);
-  const byKey = new Map(placed.map((one) => [one.task.key, one]));
+  const ofJoint: OfJoint = (act, jointKey) =>
+    placed.find(({ task }) => task.act === act && task.of?.jointKey === jointKey);
   return [
-    ...linkAccess(placed, byKey, input),
+    ...linkAccess(placed, ofJoint, input),
+    ...linkOil(placed),
     ...withTag('mask').flatMap((mask) => linkMask(mask, withTag)),
     ...linkPaint(withTag),
     ...linkColours(withTag, input),
-    ...linkClosing(withTag, byKey, input),
+    ...linkClosing(placed, withTag, ofJoint, input),
   ];
 }
 
 type WithTag = (...tags: TaskTag[]) => readonly Placed[];
-type ByKey = ReadonlyMap<string, Placed>;
+type OfJoint = (act: TaskAct, jointKey: string) => Placed | undefined;
 
 const link = (before: Placed, after: Placed, rule: string, because: string): OwnLink => ({
   ...{ before: before.place, after: after.place, rule, because },
 });
 
-function linkAccess(placed: readonly Placed[], byKey: ByKey, { opening }: PlanInput): OwnLink[] {
+function linkAccess(placed: readonly Placed[], ofJoint: OfJoint, { opening }: PlanInput): OwnLink[] {
   const labels = new Map(opening.map((joint) => [joint.key, joint.label]));
-  const atOpen = placed.filter(({ task }) => task.station === 'open' && task.jointKey !== undefined);
+  const atOpen = placed.filter(({ task }) => task.station === 'open' && task.of?.jointKey !== undefined);
   return opening.flatMap((joint) =>
     joint.way.behindJoints.flatMap((behindKey) => {
-      const behind = byKey.get(`open:${behindKey}`);
+      const behind = ofJoint('open', behindKey);
       return behind
         ? atOpen
-            .filter(({ task }) => task.jointKey === joint.key)
+            .filter(({ task }) => task.of?.jointKey === joint.key)
             .map((after) => link(behind, after, 'access', `it lies behind ${labels.get(behindKey) ?? behindKey}`))
         : [];
     }),
   );
+}
+
+/** A seized part is oiled before its joint is touched. */
+function linkOil(placed: readonly Placed[]): OwnLink[] {
+  return placed
+    .filter(({ task }) => task.act === 'free')
+    .flatMap((oil) =>
+      placed
+        .filter(({ task }) => task.act === 'open' && task.partKeys.includes(oil.task.partKeys[0]!))
+        .map((after) => link(oil, after, 'O15', 'forced while it is seized, it takes the casting with it')),
+    );
 }
 
 /** A mask lies on a part's own finished coats (the first part it names) before anything else near it is painted. */
@@ -97,22 +111,22 @@ function linkColours(withTag: WithTag, { decisions }: PlanInput): OwnLink[] {
 }
 
 /** What was opened first is closed last; a joint closes when the parts that go inside it are in. */
-function linkClosing(withTag: WithTag, byKey: ByKey, { opening }: PlanInput): OwnLink[] {
+function linkClosing(placed: readonly Placed[], withTag: WithTag, ofJoint: OfJoint, { opening }: PlanInput): OwnLink[] {
   const fits = withTag('fit part');
   const closings = opening.flatMap((joint) => {
-    const closing = byKey.get(`close:${joint.key}`);
+    const closing = ofJoint('close', joint.key);
     if (!closing) return [];
     return [
       ...fits
         .filter(({ task }) => task.partKeys.some((key) => joint.partKeys.includes(key)))
         .map((fit) => link(fit, closing, 'access', 'the part is held by this joint')),
       ...joint.way.behindJoints.flatMap((behindKey) => {
-        const outer = byKey.get(`close:${behindKey}`);
+        const outer = ofJoint('close', behindKey);
         return outer ? [link(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`)] : [];
       }),
     ];
   });
-  const check = byKey.get('check-motion');
+  const check = placed.find(({ task }) => task.act === 'check-motion');
   const shut = withTag('close joint');
   return [
     ...closings,

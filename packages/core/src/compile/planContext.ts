@@ -1,27 +1,34 @@
 import { isMetal } from '../model/material.ts';
+import { comesOffWithPaint, type TreatedMaterial } from '../model/process.ts';
+import type { SchoolKey, SchoolOption } from '../model/school.ts';
 import { adviseBake, type Bake } from '../process/adviseBake.ts';
 import { chooseStripping, type StripAdvice } from '../process/chooseStripping.ts';
-import type { TreatedMaterial } from '../process/processes.ts';
+import { judgePart } from '../process/judgePart.ts';
+import { STRIP_METHOD_FACTS } from '../process/stripMethods.ts';
 import { isPestSuspect } from '../facts/chooseTreatment.ts';
 import { describePieces, type Pieces } from '../facts/describePieces.ts';
 import { listPartMaterials } from '../facts/listPartMaterials.ts';
-import type { PlanInput, PlanPart } from './planTypes.ts';
-import { chooseOption, SCHOOLS, type School } from '../schools/schools.ts';
+import type { PlanJoint, PlanPart } from '../facts/specimenFacts.ts';
+import { chooseOption } from '../schools/schools.ts';
+import { sayDecision } from '../words/sayDecision.ts';
+import type { PlanInput } from './planTypes.ts';
 
-/** What every rule looks at. */
+/** What every rule, panel and word looks at: the facts, and what follows from them for each part. */
 export interface PlanContext {
   readonly input: PlanInput;
-  readonly pieces: Pieces;
+  readonly pieces: Pieces<PlanPart>;
   /** Parts that are there and may be worked on. */
   readonly workable: readonly PlanPart[];
   /** The option in force of a school. */
-  readonly option: (school: string) => string;
-  /** "gel (S11): It stays where it is put and works wet." */
-  readonly because: (school: string) => string;
+  readonly option: <Key extends SchoolKey>(school: Key) => SchoolOption<Key>;
+  /** "gel: It stays where it is put and works wet." */
+  readonly because: (school: SchoolKey) => string;
+  readonly partOf: (partKey: string | undefined) => PlanPart;
+  readonly jointOf: (jointKey: string | undefined) => PlanJoint;
   readonly materialsOf: (part: PlanPart) => readonly TreatedMaterial[];
   /** A joint of it is opened. */
   readonly isFreed: (part: PlanPart) => boolean;
-  /** How its old paint could come off; null where it has none or keeps it. */
+  /** How its old paint could come off, or came off; null where it has none or keeps it. */
   readonly strippingOf: (part: PlanPart) => StripAdvice | null;
   /** Parts whose paint comes off, with how. */
   readonly stripped: readonly StrippedPart[];
@@ -35,21 +42,16 @@ export interface StrippedPart {
   readonly advice: StripAdvice;
 }
 
-/** Longest that is watched at a stretch where no calendar says otherwise, minutes. */
-const USUAL_SESSION_MIN = 120;
-
-export const sessionOf = (input: PlanInput): number => input.sessionMin ?? USUAL_SESSION_MIN;
-
 export function createPlanContext(input: PlanInput): PlanContext {
   const { parts, decisions } = input;
   const pieces = describePieces(parts, input.scope === 'full' ? input.closed : [], decisions);
   const freed = new Set(input.opening.flatMap((joint) => joint.partKeys));
   const materials = new Map(parts.map((part) => [part, listPartMaterials(part, input)]));
   const materialsOf = (part: PlanPart) => materials.get(part)!;
-  const options = new Map(SCHOOLS.map(({ key }) => [key, chooseOption(key, decisions)]));
-  const option = (school: string) => options.get(school)!;
-  const reasons = new Map(SCHOOLS.map((school) => [school.key, giveReason(school, option(school.key), input)]));
+  const option = <Key extends SchoolKey>(school: Key) => chooseOption(school, decisions);
   const isJoined = (part: PlanPart) => pieces.neighboursOf(part.key).length > 0;
+  const byKey = new Map(parts.map((part) => [part.key, part]));
+  const joints = new Map(input.opening.map((joint) => [joint.key, joint]));
   const stripping = new Map(parts.map((part) => [part, adviseStripping(part)]));
   const strippingOf = (part: PlanPart) => stripping.get(part)!;
   const workable = parts.filter((part) => part.state !== 'missing' && !pieces.isLeftAlone(part.key));
@@ -60,7 +62,9 @@ export function createPlanContext(input: PlanInput): PlanContext {
   const bare = new Set(stripped.map(({ part }) => part));
   return {
     ...{ input, pieces, workable, option, materialsOf, strippingOf, stripped },
-    because: (school) => reasons.get(school)!,
+    because: (school) => sayDecision(school, option(school), input.reasons[school]),
+    partOf: (key) => find(byKey, key, 'part'),
+    jointOf: (key) => find(joints, key, 'opened joint'),
     isFreed: (part) => freed.has(part.key),
     isStripped: (part) => bare.has(part),
     bakeRefusals: (part, bake) => adviseBake(materialsOf(part), bake, isJoined(part)).refusals,
@@ -68,25 +72,28 @@ export function createPlanContext(input: PlanInput): PlanContext {
 
   function adviseStripping(part: PlanPart): StripAdvice | null {
     if (!part.painted || part.state === 'missing' || isPestSuspect(part)) return null;
-    if (option('S22') === 'honest wear' && part.coats.length === 0) return null;
-    const school = option(isMetal(part.material) ? 'S11' : 'S18');
+    const { stripped: method } = part.done;
     const neighbours = pieces.neighboursOf(part.key);
-    const materials = [part, ...neighbours].flatMap((one) => materialsOf(one).filter(isLasting));
-    return chooseStripping({ materials, school, isJoined: neighbours.length > 0 });
+    const all = [part, ...neighbours].flatMap((one) => materialsOf(one).filter((it) => !comesOffWithPaint(it)));
+    // What came off already came off so, whatever is decided now.
+    if (method) {
+      const verdict = judgePart(all, STRIP_METHOD_FACTS[method].process);
+      return { best: { method, verdict }, insteadOf: null, alternatives: [], refusals: [] };
+    }
+    if (option('S22') === 'honest wear' && part.coats.length === 0) return null;
+    const school = isMetal(part.material) ? option('S11') : option('S18');
+    return chooseStripping({ materials: all, school, isJoined: neighbours.length > 0 });
   }
 }
 
-/** Filler, decals and an earlier bond come off with the paint; what the part is, and what it is soldered with, stays. */
-const isLasting = (material: TreatedMaterial) =>
-  material !== 'water-slide decal' && material !== 'two-part filler' && material !== 'cyanoacrylate bond';
+function find<T>(known: ReadonlyMap<string, T>, key: string | undefined, what: string): T {
+  const found = key === undefined ? undefined : known.get(key);
+  if (!found) throw new Error(`There is no ${what} ${key ?? ''}`);
+  return found;
+}
 
 /** Plastic that is only faded or worn keeps its own paint: it comes off where something else goes on or lies over it. */
 const isWorthStripping = (part: PlanPart) =>
   isMetal(part.material) ||
   part.findings.some((finding) => finding.kind === 'overpaint') ||
   part.coats.some((coat) => coat.kind === 'colour');
-
-function giveReason({ key, defaultOption, defaultReason }: School, chosen: string, { reasons }: PlanInput): string {
-  const reason = reasons?.[key] ?? (chosen === defaultOption ? defaultReason : '');
-  return `${chosen} (${key})${reason ? `: ${reason}` : '.'}`;
-}

@@ -1,87 +1,153 @@
 import { isMetal } from '../model/material.ts';
 import { isPestSuspect } from '../facts/chooseTreatment.ts';
-import { sessionOf, type PlanContext } from './planContext.ts';
-import type { PlanPart, TaskDraft } from './planTypes.ts';
-import { isPowdered, willBeGlued } from './rules/bakeRules.ts';
+import type { PlanPart } from '../facts/specimenFacts.ts';
+import { capitalise, listNames, nameOf } from '../words/names.ts';
+import type { PlanContext } from './planContext.ts';
+import type { PlannedTask, PlanNotice } from './planTypes.ts';
+import { isGluedOrWillBe, isPowdered } from './rules/bakeRules.ts';
 import { planBend, selectMends } from './rules/mendingRules.ts';
-import { capitalise, listNames, nameOf } from './rules/planRule.ts';
 
 /** What was left out of the plan or goes another way than the school says, and why. */
-export function createNotices(context: PlanContext, tasks: readonly TaskDraft[]): string[] {
+export function createNotices(context: PlanContext, tasks: readonly PlannedTask[]): PlanNotice[] {
   const { input } = context;
   return [
     ...input.parts.flatMap((part) => createPartNotices(part, context)),
     ...(input.scope === 'full'
-      ? [...describeRefusedBakes(context), ...describeBareParts(context), ...describeLongWatches(tasks, context)]
+      ? [
+          ...describeRefusedBakes(context),
+          ...describeBareParts(context),
+          ...describeDoneOtherwise(context),
+          ...describeLongWatches(tasks, context),
+        ]
       : []),
   ];
 }
 
-function createPartNotices(part: PlanPart, context: PlanContext): string[] {
+const notice = (kind: PlanNotice['kind'], parts: readonly PlanPart[], words: string): PlanNotice => ({
+  ...{ kind, words, taskKeys: [] },
+  partKeys: parts.map((part) => part.key),
+});
+
+function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
   const { input, pieces } = context;
+  const say = (kind: PlanNotice['kind'], words: string) => [notice(kind, [part], words)];
   if (isPestSuspect(part))
-    return [
+    return say(
+      'left alone',
       `${part.name}: signs of pest. No bath, heat, clamp or blasting; nothing is planned for it but keeping it dry.`,
-    ];
+    );
   const name = nameOf(part);
-  if (pieces.isLeftAlone(part.key)) return [`The ${name} stays joined to a part with signs of pest and is left alone.`];
+  if (pieces.isLeftAlone(part.key))
+    return say('left alone', `The ${name} stays joined to a part with signs of pest and is left alone.`);
   if (input.scope !== 'full' || part.state === 'missing') return [];
   const plastic = pieces.findShelteredPlastic(part.key);
   const bend = planBend(part, context);
   return [
-    ...(plastic && isMetal(part.material) && context.strippingOf(part)
-      ? [`The ${name} keeps its old paint: the ${nameOf(plastic)} stays in, and stripper would reach it (O9).`]
+    ...(plastic && isMetal(part.material) && context.strippingOf(part) && !part.done.stripped
+      ? say(
+          'keeps paint',
+          `The ${name} keeps its old paint: the ${nameOf(plastic)} stays in, and stripper would reach it.`,
+        )
       : []),
-    ...(bend?.kind === 'refused' ? [`The ${name} is not straightened: ${bend.reason}.`] : []),
+    ...(bend?.kind === 'refused' ? say('not straightened', `The ${name} is not straightened: ${bend.reason}.`) : []),
     ...selectMends(part, context).flatMap(({ finding, advice }) =>
       advice.best === null
-        ? [`The ${name} is ${finding.kind} and cannot be mended: ${advice.because}. Replace it.`]
+        ? say('not mended', `The ${name} is ${finding.kind} and cannot be mended: ${advice.because}. Replace it.`)
         : [],
     ),
   ];
 }
 
 /** Every reason: one alone would be talked away. Parts with the same reasons share a line. */
-function describeRefusedBakes(context: PlanContext): string[] {
+function describeRefusedBakes(context: PlanContext): PlanNotice[] {
   const { option, bakeRefusals, workable } = context;
   const bake = option('S6') === 'powder' ? 'powder' : option('S19') === 'low bake' ? 'low bake' : null;
   if (!bake) return [];
-  const names = new Map<string, string[]>();
+  const refused = new Map<string, PlanPart[]>();
   for (const part of workable) {
     if (!part.coats.some((coat) => coat.kind === 'colour') || isPowdered(part, context)) continue;
+    if (bake === 'powder' && part.done.finish !== null) continue;
     const reasons = [
       ...bakeRefusals(part, bake),
-      ...(bake === 'low bake' && willBeGlued(part)
+      ...(bake === 'low bake' && isGluedOrWillBe(part)
         ? ['it is mended, and nothing glued or filled goes into the oven']
         : []),
     ];
-    const said = reasons.map(finish).join(' ');
-    if (said) names.set(said, [...(names.get(said) ?? []), nameOf(part)]);
+    const said = reasons.map((reason) => `${capitalise(reason)}.`).join(' ');
+    if (said) refused.set(said, [...(refused.get(said) ?? []), part]);
   }
   const instead = bake === 'powder' ? 'Sprayed instead.' : 'Dried in air instead.';
-  return [...names].map(([said, parts]) => `Not baked: the ${listNames(parts)}. ${said} ${instead}`);
+  return [...refused].map(([said, parts]) =>
+    notice('not baked', parts, `Not baked: the ${listNames(parts.map(nameOf))}. ${said} ${instead}`),
+  );
 }
 
-const finish = (reason: string) => `${capitalise(reason)}.`;
-
-function describeBareParts(context: PlanContext): string[] {
+function describeBareParts(context: PlanContext): PlanNotice[] {
   const bare = context.workable.filter(
     (part) => isMetal(part.material) && context.strippingOf(part)?.best && part.coats.length === 0,
   );
-  return bare.length
-    ? [
-        `Stripped, but no coat is planned yet: ${listNames(bare.map(nameOf))}. Plan one at Finish before the paint comes off.`,
-      ]
-    : [];
+  if (bare.length === 0) return [];
+  const names = listNames(bare.map(nameOf));
+  const isLate = bare.every((part) => part.done.stripped !== null);
+  return [
+    notice(
+      'no coat planned',
+      bare,
+      isLate
+        ? `Stripped and bare, and no coat is planned: ${names}. Plan one at Finish, or the record will say so.`
+        : `Stripped, but no coat is planned yet: ${names}. Plan one at Finish before the paint comes off.`,
+    ),
+  ];
+}
+
+/** A decision that disagrees with work done is told, not applied. */
+function describeDoneOtherwise({ workable, option, input }: PlanContext): PlanNotice[] {
+  const notices: PlanNotice[] = [];
+  const say = (parts: readonly PlanPart[], words: (names: string) => string) => {
+    if (parts.length) notices.push(notice('done otherwise before', parts, words(listNames(parts.map(nameOf)))));
+  };
+  for (const [school, isFor] of [
+    ['S11', isMetal],
+    ['S18', (material: PlanPart['material']) => !isMetal(material)],
+  ] as const) {
+    const now = option(school);
+    // Nobody decided: then there is nothing that disagrees. Grit only follows the wet pass.
+    if (input.decisions[school] === undefined || now === 'blast') continue;
+    const byMethod = new Map<string, PlanPart[]>();
+    for (const part of workable) {
+      const { stripped } = part.done;
+      if (stripped && stripped !== now && isFor(part.material))
+        byMethod.set(stripped, [...(byMethod.get(stripped) ?? []), part]);
+    }
+    for (const [method, parts] of byMethod)
+      say(
+        parts,
+        (names) =>
+          `Stripped already with ${method}: the ${names}. “${now}” holds only for what is still to be stripped.`,
+      );
+  }
+  const wantsPowder = option('S6') === 'powder';
+  say(
+    workable.filter((part) => part.done.finish === (wantsPowder ? 'sprayed' : 'powdered')),
+    (names) =>
+      wantsPowder
+        ? `Sprayed already: the ${names}. Powder goes on bare metal only, so the paint stays.`
+        : `Powdered already: the ${names}. That stays.`,
+  );
+  return notices;
 }
 
 /** What is watched ends inside a bench session: never handed on, never left alone. */
-function describeLongWatches(tasks: readonly TaskDraft[], { input }: PlanContext): string[] {
-  const session = sessionOf(input);
-  const long = tasks.filter((task) => (task.watchedMin ?? 0) > 0 && task.handsOnMin + task.watchedMin! > session);
-  return long.length
-    ? [
-        `The longest bench session is ${session} min, too short to watch: ${listNames(long.map((task) => `“${task.title}” (${task.handsOnMin + task.watchedMin!} min)`))}. Make a longer one for it.`,
-      ]
-    : [];
+function describeLongWatches(tasks: readonly PlannedTask[], { input: { sessionMin } }: PlanContext): PlanNotice[] {
+  const long = tasks.filter((task) => task.watchedMin > 0 && task.handsOnMin + task.watchedMin > sessionMin);
+  if (long.length === 0) return [];
+  const names = listNames(long.map((task) => `“${task.title}” (${task.handsOnMin + task.watchedMin} min)`));
+  return [
+    {
+      kind: 'too long to watch',
+      partKeys: [...new Set(long.flatMap((task) => task.partKeys))],
+      taskKeys: long.map((task) => task.key),
+      words: `The longest bench session is ${sessionMin} min, too short to watch: ${names}. Make a longer one for it.`,
+    },
+  ];
 }

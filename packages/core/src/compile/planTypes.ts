@@ -1,153 +1,137 @@
-import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
-import type { Material } from '../model/material.ts';
+import type { Opening, PlanFinding, SpecimenFacts } from '../facts/specimenFacts.ts';
+import type { Process } from '../model/process.ts';
 import type { Station } from '../model/stations.ts';
-import type { Process } from '../process/processes.ts';
-import type { Use } from '../supply/supplies.ts';
-import type { JobScope, TaskLink, TaskTag } from '../model/work.ts';
-import type {
-  AreaKind,
-  FindingKind,
-  JointWish,
-  LayerKind,
-  MaterialCertainty,
-  PartState,
-  WantState,
-} from '../model/workpiece.ts';
+import type { Use } from '../model/supply.ts';
+import type { TaskLink, TaskNeeds, TaskWork } from '../model/task.ts';
+import type { TaskAct, TaskSubject } from '../model/taskActs.ts';
+import type { TaskTag } from '../model/taskTags.ts';
+import type { Ladder } from '../process/abrasiveLadder.ts';
+import type { MendAdvice } from '../process/chooseMend.ts';
+import type { StripAdvice } from '../process/chooseStripping.ts';
+import type { PartVerdict } from '../process/judgePart.ts';
+import type { BendPlan } from '../process/planStraightening.ts';
 
-/** Everything the plan of one specimen is made from. */
-export interface PlanInput {
-  readonly scope: JobScope;
-  readonly parts: readonly PlanPart[];
-  /** Joints in the order in which assembly opens them. */
-  readonly opening: readonly PlanJoint[];
-  /** Joints that stay closed. */
-  readonly closed: readonly ClosedJoint[];
-  /** School key -> option, for schools decided by the house or on this job. */
-  readonly decisions: Readonly<Record<string, string>>;
-  /** School key -> why so decided, with whose decision it is: shown as because. */
-  readonly reasons?: Readonly<Record<string, string>>;
-  /** The longest bench session of anybody, minutes: what is watched must end in it. */
-  readonly sessionMin?: number;
+/** Everything the plan of one specimen is made from: the facts, and the opening chosen from them. */
+export interface PlanInput extends Omit<SpecimenFacts, 'joints'>, Opening {}
+
+/** What a rule worked out for a step, for the words to say: only where its fields do not hold it. */
+export interface TaskDetails {
+  'list-wants': { readonly bits: readonly string[]; readonly decals: readonly string[] };
+  get: { readonly what: string };
+  'lead-look': { readonly names: readonly string[] };
+  dust: { readonly hands: 'gloved' | 'bare'; readonly clear: 'brush' | 'cloth' };
+  'meltables-out': { readonly materials: readonly string[] };
+  test: { readonly verdict: PartVerdict };
+  strip: { readonly advice: StripAdvice; readonly layers: number };
+  key: { readonly advice: StripAdvice; readonly sheltered: string | null };
+  'wash-bare': { readonly limit: string; readonly materials: readonly string[] };
+  soap: { readonly verdict: PartVerdict };
+  brush: { readonly verdict: PartVerdict };
+  'plating-off': { readonly coats: readonly string[]; readonly finding: PlanFinding | null };
+  polish: { readonly ladder: Ladder; readonly finding: PlanFinding };
+  wheels: { readonly finding: PlanFinding | null };
+  air: { readonly finding: PlanFinding };
+  straighten: { readonly plan: Extract<BendPlan, { kind: 'steps' }>; readonly finding: PlanFinding };
+  mend: { readonly mends: readonly Mend[] };
+  refill: Mend;
+  wipe: { readonly finding: PlanFinding; readonly verdict: PartVerdict };
+  dress: { readonly finding: PlanFinding; readonly ladder: Ladder; readonly isThin: boolean };
+  'dress-lines': { readonly grits: readonly (number | string)[] };
+  'trial-fit': { readonly wants: readonly string[] };
+  'take-off': { readonly names: readonly string[]; readonly because: string };
+  mask: { readonly beside: readonly string[] };
+  prime: { readonly name: string };
+  mix: { readonly wearers: readonly string[] };
+  colour: { readonly names: readonly string[]; readonly isTrim: boolean; readonly isPaleOnDark: boolean };
+  bright: { readonly name: string };
+  'clean-gun': { readonly colourCount: number };
+  powder: { readonly name: string };
+  close: { readonly closing: ClosingKind };
+  'touch-in': { readonly rough: readonly string[] };
+  decal: { readonly name: string; readonly crossesSeam: boolean };
+  'decal-fit': { readonly name: string };
+  chrome: { readonly name: string };
 }
 
-export interface PlanPart {
-  readonly key: string;
-  readonly name: string;
-  readonly role: PartRole;
-  readonly material: Material;
-  readonly materialCertainty: MaterialCertainty;
-  readonly state: PartState;
-  /** Carries paint as found that must come off. */
-  readonly painted: boolean;
-  /** Layers as found in the place that has most of them, from the metal outwards. */
-  readonly found: readonly LayerKind[];
-  /** The factory's coat as found outside, or the innermost one; null where there is none. */
-  readonly foundColour: { readonly hex: string; readonly name: string } | null;
-  readonly coats: readonly PlanCoat[];
-  readonly findings: readonly PlanFinding[];
-  readonly wants: readonly PlanWant[];
+/** A damage and how it is mended. */
+export interface Mend {
+  readonly finding: PlanFinding;
+  readonly advice: MendAdvice;
 }
 
-export interface PlanCoat {
-  readonly areaKind: AreaKind;
-  readonly areaName: string;
-  readonly crossesSeam: boolean;
-  readonly kind: LayerKind;
-  readonly name: string;
-  readonly colourHex: string;
-}
+/** How a joint is made fast again, where more than its own kind decides. */
+export type ClosingKind = 'as its kind' | 'soldered' | 'formed' | 'set back' | 'false rivet' | 'glued' | 'glued clear';
 
-export interface PlanFinding {
-  readonly kind: FindingKind;
-  readonly severity: number;
-  readonly note: string;
-  /** How far it is bent or twisted; null where nobody measured it. */
-  readonly degrees: number | null;
-}
-
-export interface PlanWant {
-  readonly id: string;
-  readonly what: string;
-  readonly state: WantState;
-  /** Small things it cannot be fitted without; empty when there are none. */
-  readonly dependentBits: string;
-  /** The day it is promised for; null where nobody knows. */
-  readonly dueOn: string | null;
-}
-
-export interface PlanJoint {
-  readonly key: string;
-  readonly label: string;
-  readonly kind: JointKind;
-  readonly partKeys: readonly string[];
-  readonly way: JointWay;
-  /** Why it is opened. */
-  readonly because?: string;
-}
-
-export type ClosedJoint = Omit<PlanJoint, 'way' | 'because'>;
-
-/** A joint as it is known, before anybody decides whether it is opened. */
-export interface KnownJoint extends ClosedJoint {
-  readonly ways: readonly JointWay[];
-  /** What the restorer wishes for it. */
-  readonly wish?: JointWish;
-  /** It is open already, by the way with this key. */
-  readonly openedBy?: string;
-}
-
-/** What the opening of one specimen is chosen from. */
-export interface OpeningQuestion {
-  readonly scope: JobScope;
-  readonly parts: readonly PlanPart[];
-  readonly joints: readonly KnownJoint[];
-  readonly decisions: Readonly<Record<string, string>>;
-}
-
-/** A task before the order rules have linked it. */
-export interface TaskDraft {
-  readonly key: string;
+interface DraftFields {
   readonly station: Station;
-  readonly title: string;
-  readonly how: string;
   readonly partKeys: readonly string[];
-  readonly jointKey?: string | undefined;
-  /** The area of the part that it is about. */
-  readonly area?: string | undefined;
-  /** Names of the colours it puts on or makes ready. */
-  readonly colours?: readonly string[] | undefined;
+  readonly of?: TaskSubject;
+  readonly method?: string;
+  readonly way?: TaskWork['way'];
+  readonly colours?: readonly string[];
   /** Of the colour it puts on, 0 black to 1 white. */
-  readonly luminance?: number | undefined;
+  readonly luminance?: number;
   readonly tags: readonly TaskTag[];
-  readonly hazards?: readonly string[] | undefined;
+  readonly hazards?: readonly string[];
   /** What cannot be undone; makes the task irreversible. */
-  readonly cannotBeUndone?: string | undefined;
+  readonly cannotBeUndone?: string;
   readonly handsOnMin: number;
-  readonly watchedMin?: number | undefined;
-  readonly passiveMin?: number | undefined;
+  readonly watchedMin?: number;
+  readonly passiveMin?: number;
   /** What the parts meet in it; never one that a material in them does not stand. */
-  readonly process?: Process | undefined;
+  readonly process?: Process;
   /** As hot as the metal becomes, °C. */
-  readonly atC?: number | undefined;
+  readonly atC?: number;
   /** Materials and tools it takes. */
-  readonly uses?: readonly Use[] | undefined;
-  readonly because: string;
+  readonly uses?: readonly Use[];
 }
 
-export interface PlannedTask extends TaskDraft {
-  /** The plan rule that asked for it. */
-  readonly rule: string;
+/** A task of one act before it has words and the order rules have linked it. */
+export type DraftOf<Act extends TaskAct> = DraftFields & { readonly act: Act } & (Act extends keyof TaskDetails
+    ? { readonly detail: TaskDetails[Act] }
+    : unknown);
+
+export type TaskDraft = { readonly [Act in TaskAct]: DraftOf<Act> }[TaskAct];
+
+export interface PlannedTask extends TaskWork {
+  readonly key: string;
   readonly seq: number;
+  readonly tags: readonly TaskTag[];
+  readonly hazards: readonly string[];
+  readonly cannotBeUndone: string;
+  readonly atC: number | null;
+  readonly luminance: number | null;
+  readonly needs: TaskNeeds;
+  readonly uses: readonly Use[];
   readonly after: readonly TaskLink[];
 }
 
+/** Something the plan leaves out or does otherwise, and why. */
+export interface PlanNotice {
+  readonly kind:
+    | 'left alone'
+    | 'keeps paint'
+    | 'not straightened'
+    | 'not mended'
+    | 'not baked'
+    | 'no coat planned'
+    | 'too long to watch'
+    | 'done otherwise before';
+  readonly partKeys: readonly string[];
+  /** Keys of the tasks it is about. */
+  readonly taskKeys: readonly string[];
+  readonly words: string;
+}
+
 export type CompiledPlan =
-  | { readonly kind: 'plan'; readonly tasks: readonly PlannedTask[]; readonly notices: readonly string[] }
-  | {
-      readonly kind: 'contradiction';
-      /** Tasks that wait for each other; empty where the survey and the schools ask for what cannot be. */
-      readonly cycle: readonly string[];
-      readonly because: string;
-      /** The findings behind it: "Skip: cracked, along the hinge". */
-      readonly findings: readonly string[];
-    };
+  | { readonly kind: 'plan'; readonly tasks: readonly PlannedTask[]; readonly notices: readonly PlanNotice[] }
+  | Contradiction;
+
+export interface Contradiction {
+  readonly kind: 'contradiction';
+  /** Tasks that wait for each other; empty where the survey and the schools ask for what cannot be. */
+  readonly cycle: readonly string[];
+  readonly because: string;
+  /** The findings behind it: "Skip: cracked, along the hinge". */
+  readonly findings: readonly string[];
+}

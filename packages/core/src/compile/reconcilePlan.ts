@@ -1,19 +1,25 @@
-import type { Task } from '../model/work.ts';
+import type { Task } from '../model/task.ts';
 import type { PlannedTask } from './planTypes.ts';
 
 /** What must be known of a task that is there. */
-export type KnownTask = Pick<Task, 'id' | 'key' | 'state'>;
+export type KnownTask = Pick<Task, 'id' | 'key' | 'state' | 'method' | 'way'>;
 
 export interface Reconciled<T extends KnownTask> {
   readonly added: readonly PlannedTask[];
+  /** Still to do (or set aside before) and asked for. */
   readonly changed: readonly { readonly task: T; readonly planned: PlannedTask }[];
   /** Never begun and no longer asked for: may go. */
   readonly dropped: readonly T[];
-  /** Begun or logged, no longer asked for: kept and marked. */
-  readonly keptAside: readonly T[];
+  /** Still to do and no longer asked for, but with a log: kept, and taken out of the plan. */
+  readonly setAside: readonly T[];
+  /** Done in another way than would be asked for now: told, not changed. */
+  readonly disagreeing: readonly { readonly task: T; readonly planned: PlannedTask }[];
 }
 
-/** Compares a fresh plan with the tasks there are. What is under way or done stays; nothing logged is ever dropped. */
+/**
+ * Compares a fresh plan with the tasks there are. What is under way, done or declared not needed is history: it is neither
+ * changed nor dropped, whatever is decided later. Nothing with a log is ever dropped.
+ */
 export function reconcilePlan<T extends KnownTask>(
   existing: readonly T[],
   planned: readonly PlannedTask[],
@@ -21,14 +27,24 @@ export function reconcilePlan<T extends KnownTask>(
 ): Reconciled<T> {
   const byKey = new Map(existing.map((task) => [task.key, task]));
   const wanted = new Set(planned.map((task) => task.key));
-  const gone = existing.filter((task) => !wanted.has(task.key));
+  const gone = existing.filter((task) => !wanted.has(task.key) && task.state === 'to do');
+  const pairs = planned.flatMap((one) => {
+    const task = byKey.get(one.key);
+    return task ? [{ task, planned: one }] : [];
+  });
   return {
     added: planned.filter((task) => !byKey.has(task.key)),
-    changed: planned.flatMap((task) => {
-      const before = byKey.get(task.key);
-      return before ? [{ task: before, planned: task }] : [];
-    }),
-    dropped: gone.filter((task) => task.state === 'to do' && !loggedTaskIds.has(task.id)),
-    keptAside: gone.filter((task) => task.state !== 'to do' || loggedTaskIds.has(task.id)),
+    changed: pairs.filter(({ task }) => !isHistory(task)),
+    dropped: gone.filter((task) => !loggedTaskIds.has(task.id)),
+    setAside: gone.filter((task) => loggedTaskIds.has(task.id)),
+    disagreeing: pairs.filter(
+      ({ task, planned: { method, way } }) =>
+        (task.state === 'done' || task.state === 'doing') &&
+        (task.method !== method || (task.way?.key ?? null) !== (way?.key ?? null)),
+    ),
   };
 }
+
+/** Under way, done, or declared not needed by a restorer. */
+export const isHistory = ({ state }: Pick<Task, 'state'>): boolean =>
+  state === 'doing' || state === 'done' || state === 'not needed';

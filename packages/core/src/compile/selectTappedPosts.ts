@@ -1,9 +1,10 @@
 import { judgePart } from '../process/judgePart.ts';
-import type { PlanInput, PlanJoint } from './planTypes.ts';
+import type { PlanJoint } from '../facts/specimenFacts.ts';
+import type { PlanInput } from './planTypes.ts';
 import { chooseOption } from '../schools/schools.ts';
 
 /**
- * Keys of the rivet posts that get a thread for a closing screw (S2): all of them, only the first one when the others get
+ * Keys of the rivet posts that get a thread for a closing screw: all of them, only the first one when the others get
  * false heads, or none when false rivets are glued. Re-bent tabs are for tabs; a post that was drilled takes a screw.
  */
 export function selectTappedPosts(input: Pick<PlanInput, 'opening' | 'decisions' | 'parts'>): ReadonlySet<string> {

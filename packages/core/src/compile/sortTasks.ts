@@ -9,6 +9,8 @@ import {
   type BitSet,
 } from '../numeric/bitSet.ts';
 
+import type { TaskNet } from './linkTasks.ts';
+
 export type Sorted =
   | { readonly kind: 'order'; readonly places: readonly number[] }
   | { readonly kind: 'cycle'; readonly places: readonly number[] };
@@ -56,22 +58,38 @@ function findShortestCycle(left: readonly number[], before: readonly BitSet[]): 
   return best;
 }
 
-/** What each task directly waits for, in an order that satisfies all links: without what follows from others. */
+/**
+ * What each task directly waits for, in an order that satisfies all links: without what follows from others. A wait follows
+ * only from a task that has waited itself: who comes right after a coat waits for it to dry, and whoever comes after that one
+ * finds it dry. What must come soon after another stays named.
+ */
 export function reduceLinks(
   order: readonly number[],
-  before: readonly BitSet[],
+  { before, waitsFor, soonAfter }: Pick<TaskNet, 'before' | 'waitsFor' | 'soonAfter'>,
 ): ReadonlyMap<number, readonly number[]> {
+  const size = before.length;
   // Everything that must come before, whether it is named or follows from what is.
-  const ancestors: BitSet[] = before.map(() => createBitSet(before.length));
+  const ancestors: BitSet[] = before.map(() => createBitSet(size));
+  // Of those, what is dry, set or soaked for certain when the task begins.
+  const waitedOut: BitSet[] = before.map(() => createBitSet(size));
   const reduced = new Map<number, readonly number[]>();
   for (const place of order) {
     const named = before[place]!;
     const implied = ancestors[place]!;
     // Later places first: most of what is named follows from them and need not be looked at.
-    for (let at = highestBit(named, before.length); at >= 0; at = highestBit(named, at))
+    for (let at = highestBit(named, size); at >= 0; at = highestBit(named, at))
       if (!hasBit(implied, at)) addAll(implied, ancestors[at]!);
-    reduced.set(place, listBits(named, implied));
+    const kept = createBitSet(size);
+    for (const at of listBits(named, implied)) setBit(kept, at);
+    addAll(kept, named, soonAfter[place]!);
     addAll(implied, named);
+    const waited = waitedOut[place]!;
+    for (const at of listBits(kept)) addAll(waited, waitedOut[at]!);
+    const wet = createBitSet(size);
+    addAll(wet, implied, waitsFor[place]!);
+    for (const at of listBits(wet, waited)) setBit(kept, at);
+    addAll(waited, wet);
+    reduced.set(place, listBits(kept));
   }
   return reduced;
 }

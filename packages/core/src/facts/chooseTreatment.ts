@@ -1,7 +1,10 @@
-import { isMetal } from '../model/material.ts';
+import { isMetal, traitsOf } from '../model/material.ts';
+import type { Decisions } from '../model/school.ts';
 import { adviseBake } from '../process/adviseBake.ts';
-import type { PlanCoat, PlanPart } from '../compile/planTypes.ts';
+import type { OpeningPart } from '../opening/openingQuestion.ts';
+import { STRIP_METHOD_FACTS } from '../process/stripMethods.ts';
 import { chooseOption } from '../schools/schools.ts';
+import type { FindingKind } from '../model/workpiece.ts';
 
 /** What a part gets, so far as others joined to it must not get it. */
 export interface Treatment {
@@ -20,7 +23,7 @@ export interface Treatment {
  * The treatment of a part under the schools in force. Painted metal is stripped and painted; metal that is to wear the same
  * colours, inside faces included, is treated alike. Where no coat is planned yet, the colour it left the factory in counts.
  */
-export function chooseTreatment(part: PlanPart, decisions: Readonly<Record<string, string>> = {}): Treatment {
+export function chooseTreatment(part: OpeningPart, decisions: Decisions = {}): Treatment {
   if (isPestSuspect(part))
     return {
       key: 'left alone',
@@ -30,9 +33,10 @@ export function chooseTreatment(part: PlanPart, decisions: Readonly<Record<strin
       luminance: 0,
     };
   const keepsItsWear = chooseOption('S22', decisions) === 'honest wear' && part.coats.length === 0;
-  const isStripped = part.painted && isMetal(part.material) && !keepsItsWear;
+  const isBareAlready = part.done.stripped !== null;
+  const isStripped = part.painted && isMetal(part.material) && !keepsItsWear && !isBareAlready;
   const colours = listColours(part);
-  if (keepsItsWear && part.painted && isMetal(part.material)) return AS_IT_IS;
+  if (keepsItsWear && part.painted && isMetal(part.material) && !isBareAlready) return AS_IT_IS;
   if (isStripped || colours.length > 0) {
     const names = colours.length ? colours.map((colour) => colour.name).join(' and ') : part.foundColour?.name;
     const paint = `painted ${names ?? 'as found'}`;
@@ -47,7 +51,7 @@ export function chooseTreatment(part: PlanPart, decisions: Readonly<Record<strin
   return isMetal(part.material)
     ? { key: 'bare', kind: 'bare', words: 'bare metal', isStripped: false, luminance: 0 }
     : {
-        key: part.material === 'paper' ? 'dry' : 'wash',
+        key: traitsOf(part.material).isKeptDry ? 'dry' : 'wash',
         kind: 'wash',
         words: `${part.material} that stands no stripper`,
         isStripped: false,
@@ -59,8 +63,8 @@ export function chooseTreatment(part: PlanPart, decisions: Readonly<Record<strin
 const AS_IT_IS: Treatment = { key: 'as it is', kind: 'bare', words: 'kept as it is', isStripped: false, luminance: 0 };
 
 /** The colour outside, then one for the inside where that gets its own. Masks and decals lie over these. */
-function listColours(part: PlanPart): { readonly hex: string; readonly name: string }[] {
-  const last = (isThere: (coat: PlanCoat) => boolean) => {
+function listColours(part: OpeningPart): { readonly hex: string; readonly name: string }[] {
+  const last = (isThere: (coat: OpeningPart['coats'][number]) => boolean) => {
     const coat = part.coats.filter((one) => one.kind === 'colour' && isThere(one)).at(-1);
     return coat ? [{ hex: coat.colourHex, name: coat.name }] : [];
   };
@@ -76,26 +80,32 @@ export function computeLuminance(hex: string): number {
 }
 
 /** Why every joint of a part must be open, whatever its neighbours get; null when it may stay with them. */
-export function findReasonToStandAlone(part: PlanPart, decisions: Readonly<Record<string, string>>): string | null {
-  if (part.state === 'damaged' && part.wants.some((want) => want.state !== 'waived')) return 'replaced';
+export function findReasonToStandAlone(part: OpeningPart, decisions: Decisions): string | null {
+  if (isReplaced(part)) return 'replaced';
   if (isPestSuspect(part)) return null;
-  const has = (kind: string) => part.findings.some((finding) => finding.kind === kind);
-  if (has('bent') && part.material === 'zinc alloy')
+  const has = (kind: FindingKind) => part.findings.some((finding) => finding.kind === kind);
+  if (has('bent') && traitsOf(part.material).bends === 'warm')
     return 'straightened warm, with nothing beside it that melts or cracks';
-  if (part.material === 'vacuum-plated plastic' && part.coats.length > 0)
+  if (traitsOf(part.material).isPlated && part.coats.length > 0)
     return 'its plating comes off in a bath, and liquor would stay in a seam';
   if (part.role === 'axle' && (has('rust') || has('seized'))) return 'cleaned up in a chuck';
   if (part.findings.some(({ kind, severity }) => kind === 'scuffed' && severity > 1)) return 'polished by itself';
   const { isStripped, kind } = chooseTreatment(part, decisions);
-  const bath = chooseOption('S11', decisions);
-  if (isStripped && (bath === 'dip' || bath === 'caustic' || bath === 'mild slow'))
+  if (isStripped && STRIP_METHOD_FACTS[chooseOption('S11', decisions)].isImmersed)
     return 'bathed, and liquor would stay in a closed seam';
   const bake = chooseOption('S6', decisions) === 'powder' ? 'powder' : chooseOption('S19', decisions);
-  const isBaked = (bake === 'powder' || bake === 'low bake') && adviseBake([part.material], bake, false).mostC !== null;
+  const isBaked =
+    part.done.finish === null &&
+    (bake === 'powder' || bake === 'low bake') &&
+    adviseBake([part.material], bake, false).mostC !== null;
   if (kind === 'paint' && isBaked) return 'baked, and a closed joint never is';
   return null;
 }
 
-export function isPestSuspect(part: PlanPart): boolean {
+/** Damaged and a new one is coming: nothing is mended or cleaned on the old one. */
+export const isReplaced = (part: Pick<OpeningPart, 'state' | 'wants'>): boolean =>
+  part.state === 'damaged' && part.wants.some((want) => want.state !== 'waived');
+
+export function isPestSuspect(part: Pick<OpeningPart, 'material' | 'findings'>): boolean {
   return part.material === 'pest-suspect zinc' || part.findings.some((finding) => finding.kind === 'pest');
 }

@@ -1,31 +1,33 @@
 import { isMetal } from '../model/material.ts';
 import { chooseTreatment, isPestSuspect, type Treatment } from './chooseTreatment.ts';
-import type { ClosedJoint, PlanPart } from '../compile/planTypes.ts';
+import type { Decisions } from '../model/school.ts';
+import type { OpeningPart } from '../opening/openingQuestion.ts';
+import type { ClosedJoint } from './specimenFacts.ts';
 
 /** What stays in one piece, and what that costs each part of it. */
-export interface Pieces {
+export interface Pieces<Part extends OpeningPart = OpeningPart> {
   /** The parts that stay joined to a part, itself left out. */
-  readonly neighboursOf: (partKey: string) => readonly PlanPart[];
+  readonly neighboursOf: (partKey: string) => readonly Part[];
   /** Neither stripped, washed, painted nor warmed: signs of pest on it, or on what it stays joined to. */
   readonly isLeftAlone: (partKey: string) => boolean;
   /** The plastic that stays inside, which is why a painted part cannot be stripped; null where it can. */
-  readonly findShelteredPlastic: (partKey: string) => PlanPart | null;
+  readonly findShelteredPlastic: (partKey: string) => Part | null;
   /** Covered while a neighbour is painted. */
-  readonly masked: readonly Masking[];
+  readonly masked: readonly Masking<Part>[];
 }
 
-export interface Masking {
-  readonly part: PlanPart;
+export interface Masking<Part extends OpeningPart = OpeningPart> {
+  readonly part: Part;
   /** The neighbours whose paint must not reach it. */
-  readonly against: readonly PlanPart[];
+  readonly against: readonly Part[];
 }
 
 /** What the closed joints keep together. Missing parts hold nothing. */
-export function describePieces(
-  parts: readonly PlanPart[],
+export function describePieces<Part extends OpeningPart>(
+  parts: readonly Part[],
   closed: readonly ClosedJoint[],
-  decisions: Readonly<Record<string, string>> = {},
-): Pieces {
+  decisions: Decisions = {},
+): Pieces<Part> {
   const present = parts.filter((part) => part.state !== 'missing');
   const groups = joinParts(present, closed);
   const pieces = new Map(groups.flatMap((group) => group.map((part) => [part.key, group] as const)));
@@ -37,7 +39,7 @@ export function describePieces(
   const findShelteredPlastic = (partKey: string) =>
     neighboursOf(partKey).find((part) => !isMetal(part.material)) ?? null;
   const treatments = new Map(present.map((part) => [part.key, chooseTreatment(part, decisions)]));
-  const masked = present.flatMap((part): Masking[] => {
+  const masked = present.flatMap((part): Masking<Part>[] => {
     if (isLeftAlone(part.key)) return [];
     const against = neighboursOf(part.key).filter((other) =>
       needsMask(part, treatments.get(part.key)!, other, treatments.get(other.key)!),
@@ -47,15 +49,15 @@ export function describePieces(
   return { neighboursOf, isLeftAlone, findShelteredPlastic, masked };
 }
 
-/** Of two painted parts only the lighter one is masked: it is painted first (O21). */
-function needsMask(part: PlanPart, own: Treatment, other: PlanPart, theirs: Treatment): boolean {
+/** Of two painted parts only the lighter one is masked: it is painted first. */
+function needsMask(part: OpeningPart, own: Treatment, other: OpeningPart, theirs: Treatment): boolean {
   if (theirs.kind !== 'paint' || theirs.key === own.key) return false;
   if (own.kind !== 'paint') return true;
   const [mine, its] = [own.luminance, theirs.luminance];
   return mine > its || (mine === its && part.key < other.key);
 }
 
-function joinParts(parts: readonly PlanPart[], closed: readonly ClosedJoint[]): PlanPart[][] {
+function joinParts<Part extends OpeningPart>(parts: readonly Part[], closed: readonly ClosedJoint[]): Part[][] {
   let groups = parts.map((part) => [part]);
   for (const { partKeys } of closed) {
     const touched = groups.filter((group) => group.some((part) => partKeys.includes(part.key)));

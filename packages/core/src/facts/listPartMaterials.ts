@@ -1,17 +1,16 @@
 import { listMaterials } from '../process/listMaterials.ts';
-import type { TreatedMaterial } from '../process/processes.ts';
-import { isPestSuspect } from './chooseTreatment.ts';
-import type { PlanInput, PlanPart } from '../compile/planTypes.ts';
+import type { TreatedMaterial } from '../model/process.ts';
+import type { Opening, PlanPart } from './specimenFacts.ts';
 
 /**
  * All that a process meets on a part of the plan: what it is made of and what is on it (listMaterials), and what holds it:
  * a soldered joint leaves solder on both parts even when it is opened, a glued one that stays closed its adhesive.
  */
-export function listPartMaterials(part: PlanPart, { opening, closed }: PlanInput): TreatedMaterial[] {
-  const isHeldBy = (kind: 'solder' | 'glue', joints: PlanInput['closed']) =>
+export function listPartMaterials(part: PlanPart, { opening, closed }: Opening): TreatedMaterial[] {
+  const isHeldBy = (kind: 'solder' | 'glue', joints: Opening['closed']) =>
     joints.some((joint) => joint.kind === kind && joint.partKeys.includes(part.key));
   const own = listMaterials(
-    { material: isPestSuspect(part) ? 'pest-suspect zinc' : part.material },
+    part,
     part.found.map((kind) => ({ kind, stage: 'found' })),
     part.findings,
   );

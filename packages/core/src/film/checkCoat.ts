@@ -1,6 +1,9 @@
 import { isMetal, type Material } from '../model/material.ts';
-import type { PaintProduct, Task } from '../model/work.ts';
+import type { Refusal } from '../model/refusal.ts';
+import { isSettled, type Task } from '../model/task.ts';
+import type { PaintProduct } from '../model/work.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
+import { isStanding } from '../facts/selectPartDone.ts';
 
 export interface CoatAttempt {
   readonly partKey: string;
@@ -15,25 +18,15 @@ export interface CoatAttempt {
   readonly tasks: readonly Task[];
 }
 
-export interface CoatRefusal {
-  readonly code: 'not-stripped' | 'bare-zinc' | 'temperature' | 'too-soon';
-  readonly field: 'productId' | 'tempC' | 'appliedAt';
-  readonly message: string;
-}
-
 /**
  * Why this coat must not go on: old paint still there, colour on bare metal, outside the product's temperatures, or
  * before the coat below is ready for it. An empty list means it may.
  */
-export function checkCoat(attempt: CoatAttempt): CoatRefusal[] {
+export function checkCoat(attempt: CoatAttempt): Refusal[] {
   const { product, partName } = attempt;
-  const refusals: CoatRefusal[] = [];
+  const refusals: Refusal[] = [];
   const unstripped = attempt.tasks.find(
-    (task) =>
-      task.tags.includes('strip') &&
-      task.partKeys.includes(attempt.partKey) &&
-      task.state !== 'done' &&
-      task.state !== 'not needed',
+    (task) => task.tags.includes('strip') && task.partKeys.includes(attempt.partKey) && !isSettled(task),
   );
   const hasOldPaint = attempt.layers.some((layer) => layer.stage === 'found' && layer.kind !== 'plating');
   if (hasOldPaint && unstripped) {
@@ -43,7 +36,7 @@ export function checkCoat(attempt: CoatAttempt): CoatRefusal[] {
       message: `The ${partName.toLowerCase()} still carries its old paint: finish "${unstripped.title}" first.`,
     });
   }
-  const applied = attempt.layers.filter((layer) => layer.stage === 'applied').sort((a, b) => a.seq - b.seq);
+  const applied = attempt.layers.filter(isStanding).sort((a, b) => a.seq - b.seq);
   if (
     isMetal(attempt.material) &&
     product.kind !== 'primer' &&
@@ -51,7 +44,7 @@ export function checkCoat(attempt: CoatAttempt): CoatRefusal[] {
     !applied.some((layer) => layer.kind === 'primer')
   ) {
     refusals.push({
-      code: 'bare-zinc',
+      code: 'bare-metal',
       field: 'productId',
       message: `Primer first: ${product.binder} on bare ${attempt.material} does not hold.`,
     });
@@ -65,7 +58,11 @@ export function checkCoat(attempt: CoatAttempt): CoatRefusal[] {
   }
   const last = applied[applied.length - 1];
   if (last?.appliedAt && attempt.appliedAt.getTime() < Date.parse(last.appliedAt)) {
-    refusals.push({ code: 'too-soon', field: 'appliedAt', message: 'This is before the coat under it went on.' });
+    refusals.push({
+      code: 'before-the-last',
+      field: 'appliedAt',
+      message: 'This is before the coat under it went on.',
+    });
   }
   return refusals;
 }

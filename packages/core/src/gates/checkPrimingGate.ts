@@ -1,10 +1,12 @@
-import type { Task, TaskTag, Timer } from '../model/work.ts';
+import { isSettled, type Task } from '../model/task.ts';
+import type { TaskTag } from '../model/taskTags.ts';
+import { isWaitedOut } from './checkSignOff.ts';
 
 /** One thing that must be true before a part is primed. */
 export interface GateLine {
   readonly what: string;
   readonly isMet: boolean;
-  /** Titles of what is still to be done for it, or what still cures. */
+  /** Titles of what is still to be done for it, or what still dries or cures. */
   readonly missing: readonly string[];
 }
 
@@ -18,34 +20,23 @@ const GATE: readonly (readonly [what: string, tags: readonly TaskTag[], scope: '
 ];
 
 /**
- * N36: what must be true before primer goes on a part, and what of it is missing; null for a part that is not primed.
- * Only what the plan asks for is listed. A mend that still cures counts as missing.
+ * What must be true before primer goes on a part, and what of it is missing; null for a part that is not primed.
+ * Only what the plan asks for is listed. What still dries or cures counts as missing, unless somebody
+ * looked and said that it holds.
  */
-export function checkPrimingGate(
-  tasks: readonly Task[],
-  partKey: string,
-  timers: readonly Pick<Timer, 'taskId' | 'endsAt' | 'acknowledgedAt' | 'kind'>[],
-  now: Date,
-): readonly GateLine[] | null {
-  if (!tasks.some((task) => task.key === `prime:${partKey}` && task.state !== 'not needed')) return null;
-  const cures = (task: Task) =>
-    timers.some(
-      (timer) =>
-        timer.taskId === task.id &&
-        timer.kind === 'cure' &&
-        timer.acknowledgedAt === null &&
-        Date.parse(timer.endsAt) > now.getTime(),
-    );
+export function checkPrimingGate(tasks: readonly Task[], partKey: string, now: Date): readonly GateLine[] | null {
+  const isDropped = ({ state }: Task) => state === 'not needed' || state === 'set aside';
+  if (!tasks.some((task) => task.act === 'prime' && task.partKeys.includes(partKey) && !isDropped(task))) return null;
   return GATE.flatMap(([what, tags, scope]) => {
     const own = tasks.filter(
       (task) =>
-        task.state !== 'not needed' &&
+        !isDropped(task) &&
         task.tags.some((tag) => tags.includes(tag)) &&
         (scope === 'model' || task.partKeys.includes(partKey)),
     );
     if (own.length === 0) return [];
     const missing = own.flatMap((task) =>
-      task.state !== 'done' ? [task.title] : cures(task) ? [`${task.title} (still cures)`] : [],
+      !isSettled(task) ? [task.title] : !isWaitedOut(task, now) ? [`${task.title} (not dry or set yet)`] : [],
     );
     return [{ what, isMet: missing.length === 0, missing }];
   });

@@ -1,64 +1,64 @@
-import type { Task, Timer } from '../model/work.ts';
+import type { Refusal } from '../model/refusal.ts';
+import type { Task } from '../model/task.ts';
+import type { Timer } from '../model/work.ts';
+import { sayMinutes } from '../words/sayMinutes.ts';
+import { selectOpenLinks, type LinkedTask, type OpenLink } from './openLinks.ts';
 
-/** Why a task may not start now. */
-export interface Refusal {
-  readonly code:
-    | 'predecessor-open'
-    | 'already-done'
-    | 'not-needed'
-    | 'spark-beside-vapour'
-    | 'vapour-beside-spark'
-    | 'outside-bench-hours'
-    | 'tool-not-ready'
-    | 'gun-not-clean';
-  readonly message: string;
-}
-
-/** What may start: predecessors done (order rules) and nothing in the room that must not meet it (O37). */
+/** What may start: predecessors done, their waits over (order rules), and nothing in the room that must not meet it. */
 export function checkStart(
   task: Task,
-  tasksOfSpecimen: readonly Task[],
-  tasksInRoom: readonly Task[],
+  tasksOfSpecimen: readonly LinkedTask[],
+  tasksInRoom: readonly RoomTask[],
   timers: readonly Timer[],
   now: Date,
 ): Refusal[] {
   if (task.state === 'done') return [{ code: 'already-done', message: `"${task.title}" is done already.` }];
-  if (task.state === 'not needed')
+  if (task.state === 'not needed' || task.state === 'set aside')
     return [{ code: 'not-needed', message: `"${task.title}" is no longer in the plan.` }];
-  return [...checkPredecessors(task, tasksOfSpecimen), ...checkRoom(task, tasksInRoom, timers, now)];
+  return [
+    ...selectOpenLinks(task, tasksOfSpecimen, now).map((link) => refuseLink(link, now)),
+    ...checkRoom(task, tasksInRoom, timers, now),
+  ];
 }
 
-function checkPredecessors(task: Task, tasks: readonly Task[]): Refusal[] {
-  return selectOpenLinks(task, tasks).map(({ title, rule, because }) => ({
-    code: 'predecessor-open',
-    message: `First "${title}": ${because}${/^O\d/.test(rule) ? ` (${rule})` : ''}.`,
-  }));
+function refuseLink({ link, before, kind, from }: OpenLink, now: Date): Refusal {
+  const taskId = before.id;
+  if (kind === 'open')
+    return { code: 'predecessor-open', message: `First "${before.title}": ${link.because}.`, taskId };
+  if (kind === 'waiting') {
+    const left = sayMinutes((Date.parse(from!) - now.getTime()) / 60_000);
+    return {
+      ...{ code: 'still-waiting', taskId, from: from! },
+      message: `"${before.title}" was done too short a time ago: ${left} more, or look and say that it is dry or holds.`,
+    };
+  }
+  return {
+    ...{ code: 'too-late', taskId },
+    message: `"${before.title}" was done more than ${sayMinutes(link.latestMin!)} ago: ${link.because}. Take it back and do it again, or look and say that it is still good.`,
+  };
 }
 
-/** The links of a task whose predecessor is still open, with its title. */
-export function selectOpenLinks(
-  task: Task,
-  tasks: readonly Task[],
-): { readonly title: string; readonly rule: string; readonly because: string }[] {
-  return task.after.flatMap((link) => {
-    const before = tasks.find((candidate) => candidate.key === link.key && candidate.specimenId === task.specimenId);
-    if (!before || before.state === 'done' || before.state === 'not needed') return [];
-    return [{ title: before.title, rule: link.rule, because: link.because }];
-  });
-}
+/** What is asked of a task that shares the room. */
+export type RoomTask = Pick<Task, 'id' | 'title' | 'state' | 'needs'>;
 
 /**
- * O37: flame, spark or heat never shares the room with vapour or a bath. Vapour is there while such a task is being done,
- * while a clock of a bath, soak, flash-off or vapour still runs, and until the room is aired afterwards.
+ * Flame, spark or heat never shares the room with vapour or a bath. Vapour is there while such a task is being done, while a
+ * clock of a bath, soak, flash-off or vapour still runs, and until the room is aired afterwards.
  */
-export function checkRoom(task: Task, tasksInRoom: readonly Task[], timers: readonly Timer[], now: Date): Refusal[] {
+export function checkRoom(
+  task: Pick<Task, 'id' | 'needs'>,
+  tasksInRoom: readonly RoomTask[],
+  timers: readonly Timer[],
+  now: Date,
+): Refusal[] {
   const others = tasksInRoom.filter((other) => other.id !== task.id && other.state === 'doing');
   const refusals: Refusal[] = [];
-  if (isIgnition(task)) {
-    for (const other of others.filter(isVapour)) {
+  if (task.needs.air === 'spark') {
+    for (const other of others.filter(({ needs }) => needs.air === 'vapour')) {
       refusals.push({
         code: 'spark-beside-vapour',
-        message: `"${other.title}" is under way: vapour or a bath is in the room. Finish it and air the room before a spark or flame (O37).`,
+        message: `"${other.title}" is under way: vapour or a bath is in the room. Finish it and air the room before a spark or flame.`,
+        taskId: other.id,
       });
     }
     for (const timer of timers.filter((candidate) => isVapourTimer(candidate) && isRunning(candidate, now))) {
@@ -66,35 +66,32 @@ export function checkRoom(task: Task, tasksInRoom: readonly Task[], timers: read
         code: 'spark-beside-vapour',
         message:
           timer.kind === 'airing'
-            ? `The room is still being aired after "${timer.label}". Wait, or say that it is aired, before a spark or flame (O37).`
-            : `The clock "${timer.label}" still runs: vapour or a bath is in the room. Wait and air before a spark or flame (O37).`,
+            ? `The room is still being aired after "${timer.label}". Wait, or say that it is aired, before a spark or flame.`
+            : `The clock "${timer.label}" still runs: vapour or a bath is in the room. Wait and air before a spark or flame.`,
       });
     }
   }
-  if (isVapour(task)) {
-    for (const other of others.filter(isIgnition)) {
+  if (task.needs.air === 'vapour') {
+    for (const other of others.filter(({ needs }) => needs.air === 'spark')) {
       refusals.push({
         code: 'vapour-beside-spark',
-        message: `"${other.title}" is under way and makes sparks or heat. Finish it before vapour or a bath comes into the room (O37).`,
+        message: `"${other.title}" is under way and makes sparks or heat. Finish it before vapour or a bath comes into the room.`,
+        taskId: other.id,
       });
     }
     for (const timer of timers.filter((candidate) => candidate.kind === 'heat' && isRunning(candidate, now))) {
       refusals.push({
         code: 'vapour-beside-spark',
-        message: `The clock "${timer.label}" still runs: something hot is in the room. Wait before vapour or a bath (O37).`,
+        message: `The clock "${timer.label}" still runs: something hot is in the room. Wait before vapour or a bath.`,
       });
     }
   }
   return refusals;
 }
 
-const isIgnition = (task: Task) => task.tags.includes('spark') || task.tags.includes('flame');
-
 /** Aired for so long after the last vapour (planning estimate; the product's sheet goes first). */
 export const AIRING_MIN = 30;
 
-/** Such a task leaves vapour in the room when it is done. */
-export const isVapour = (task: Pick<Task, 'tags'>) => task.tags.includes('vapour') || task.tags.includes('bath');
 const isVapourTimer = (timer: Timer) => ['bath', 'vapour', 'flash', 'soak', 'airing'].includes(timer.kind);
 const isRunning = (timer: Timer, now: Date) =>
   timer.acknowledgedAt === null &&

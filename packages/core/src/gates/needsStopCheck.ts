@@ -1,4 +1,4 @@
-import type { Task, TaskLog } from '../model/work.ts';
+import type { Task, TaskLog } from '../model/task.ts';
 
 /**
  * Whether a task is the first irreversible one of its specimen, so that what the model is worth must be settled before it.

@@ -1,3 +1,4 @@
+import type { SchoolAnswer } from './school.ts';
 import type { Drawing } from './drawing.ts';
 import type { Material } from './material.ts';
 
@@ -91,8 +92,8 @@ export interface JointWay {
   readonly risk: number;
   /** What is gone afterwards; empty when the joint can be closed as it was. */
   readonly destroys: string;
-  /** The option of a school that this way belongs to: S4, "grind one head". */
-  readonly school?: { readonly key: string; readonly option: string };
+  /** The answer to a school that this way belongs to: grind one head. */
+  readonly school?: SchoolAnswer;
   /** Keys of joints that must be open before this way can be used. */
   readonly behindJoints: readonly string[];
 }

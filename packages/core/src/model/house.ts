@@ -5,6 +5,8 @@ import type { Versioned } from './catalogue.ts';
 export interface HouseStyle extends Versioned {
   /** Expected loss, in rarity points, from which an irreversible step is held back (planning estimate). */
   readonly lossThreshold: number;
+  /** Time zone of the bench, as the IANA database names it: bench hours are hours of it. */
+  readonly zone: string;
   /** The house's own colour card as it was measured: 28 fields, then its white; null: as it was designed. */
   readonly colourCard: readonly LabColour[] | null;
 }

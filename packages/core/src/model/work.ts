@@ -1,5 +1,6 @@
 import type { Versioned } from './catalogue.ts';
 import type { OpticsRecord, RecipeLine } from './colour.ts';
+import type { SchoolKey, SchoolOption } from './school.ts';
 import type { Station } from './stations.ts';
 
 export interface Restorer extends Versioned {
@@ -33,149 +34,9 @@ export interface Job extends Versioned {
 
 export interface Decision extends Versioned {
   readonly jobId: string;
-  /** School key of the needs list: S1 to S23. */
-  readonly school: string;
-  readonly option: string;
+  readonly school: SchoolKey;
+  readonly option: SchoolOption;
   readonly reason: string;
-}
-
-export const TASK_STATES = ['to do', 'doing', 'done', 'not needed'] as const;
-export type TaskState = (typeof TASK_STATES)[number];
-
-/** Why a task must wait for another one. rule is an order rule (O5), or 'access' where the joint lies behind another. */
-export interface TaskLink {
-  readonly key: string;
-  readonly rule: string;
-  readonly because: string;
-}
-
-/** What a task is, for the order rules and the room rules. */
-export const TASK_TAGS = [
-  'identify',
-  'photograph',
-  'capture colour',
-  'know material',
-  'pest check',
-  'list wants',
-  'order',
-  'receive',
-  'clean brush',
-  'dusting',
-  'after dusting',
-  'special tool',
-  'force joint',
-  'axle in hand',
-  'axle cut',
-  'oil',
-  'dismantle',
-  'pilot hole',
-  'rivet head off',
-  'open joint',
-  'separate',
-  'wheels off',
-  'meltables out',
-  'hidden test',
-  'strip',
-  'chemical',
-  'heat',
-  'wash',
-  'inspect',
-  'straighten hot',
-  'clamp',
-  'fill',
-  'glue',
-  'solder',
-  'anneal',
-  'blast',
-  'airing',
-  'drill and tap',
-  'degrease',
-  'repair',
-  'prime',
-  'judge fill',
-  'refill',
-  'reprime',
-  'trial fit',
-  'dry fit',
-  'mask',
-  'gun ready',
-  'mix paint',
-  'gun cleaned',
-  'spray',
-  'paint',
-  'mist coat',
-  'colour',
-  'hidden faces',
-  'outside faces',
-  'body colour',
-  'trim colour',
-  'gloss coat',
-  'empty bake',
-  'powder',
-  'clear relief',
-  'cure',
-  'bake',
-  'low bake',
-  'clean part',
-  'fit part',
-  'glazing in',
-  'interior in',
-  'base on',
-  'mechanism in',
-  'motion check',
-  'wheel check',
-  'close joint',
-  'form axle ends',
-  'touch in',
-  'decal across seam',
-  'decal dry-fit',
-  'decal',
-  'seal',
-  'handling',
-  'slow chrome ink',
-  'vapour',
-  'bath',
-  'spark',
-  'flame',
-  'wet paint removal',
-  'dry abrade',
-  'sign off',
-] as const;
-export type TaskTag = (typeof TASK_TAGS)[number];
-
-export interface Task extends Versioned {
-  readonly jobId: string;
-  readonly specimenId: string;
-  /** Stable name within the specimen's plan: recompiling finds the same task again. */
-  readonly key: string;
-  readonly seq: number;
-  readonly station: Station;
-  readonly title: string;
-  readonly how: string;
-  readonly partKeys: readonly string[];
-  readonly tags: readonly TaskTag[];
-  readonly hazards: readonly string[];
-  readonly irreversible: boolean;
-  readonly cannotBeUndone: string;
-  readonly handsOnMin: number;
-  readonly watchedMin: number;
-  readonly passiveMin: number;
-  readonly because: string;
-  /** Names of the colours it puts on or makes ready. */
-  readonly colours: readonly string[];
-  readonly after: readonly TaskLink[];
-  readonly state: TaskState;
-}
-
-/** Append-only; a mistake is corrected by a counter-entry. */
-export interface TaskLog {
-  readonly id: string;
-  readonly taskId: string;
-  readonly jobId: string;
-  readonly who: string;
-  readonly at: string;
-  readonly act: 'started' | 'done' | 'taken back' | 'note' | 'went ahead';
-  readonly note: string;
 }
 
 /** An airing clock ends by itself; every other one sounds until somebody has looked. */

@@ -68,6 +68,16 @@ export interface CoatingLayer extends Versioned {
   readonly appliedAt: string | null;
   readonly appliedBy: string | null;
   readonly note: string;
+  /** Why an applied coat does not stay; null while it stands. */
+  readonly rejection: LayerRejection | null;
+  /** When a rejected coat was off again. */
+  readonly removedAt: string | null;
+}
+
+export interface LayerRejection {
+  readonly at: string;
+  readonly by: string;
+  readonly because: string;
 }
 
 export const CERTAINTIES = ['sure', 'likely', 'unsure', 'cannot see', 'replaced', 'missing'] as const;
@@ -160,13 +170,20 @@ export interface ComingOff extends Versioned {
 export const WANT_STATES = ['open', 'ordered', 'solved', 'waived'] as const;
 export type WantState = (typeof WANT_STATES)[number];
 
+export const WANT_KINDS = ['part', 'decal', 'other'] as const;
+export type WantKind = (typeof WANT_KINDS)[number];
+
 /** Something missing or broken that stays visible until it is solved or waived with a reason. */
 export interface Want extends Versioned {
   readonly specimenPartId: string;
+  /** A decal is tried on the paint, a part on bare metal. */
+  readonly kind: WantKind;
   readonly what: string;
   readonly dependentBits: string;
   readonly state: WantState;
   readonly solution: string;
+  /** Where what solved it came from; null until it is here. */
+  readonly origin: Origin | null;
   readonly reason: string;
   readonly dueOn: string | null;
 }

@@ -3,12 +3,11 @@ import { planOpening, type PlanLimits } from '../assembly/planOpening.ts';
 import { orderOpenings } from '../assembly/replayOpening.ts';
 import { createOpeningModel, selectAwaiting, selectHolding, type PreparedOpening } from './createOpeningModel.ts';
 import { listWays } from './selectStandableWays.ts';
-import type { ClosedJoint, OpeningQuestion, PlanJoint } from '../compile/planTypes.ts';
+import type { Opening, PlanJoint } from '../facts/specimenFacts.ts';
+import type { OpeningQuestion } from './openingQuestion.ts';
 
-export interface ChosenOpening {
-  /** In the order in which they are opened. */
-  readonly opening: readonly PlanJoint[];
-  readonly closed: readonly ClosedJoint[];
+/** Joints in the order in which they are opened, and the ones that stay closed, with how that was found. */
+export interface ChosenOpening extends Opening {
   readonly plan: OpeningPlan;
   readonly prepared: PreparedOpening;
 }
@@ -46,7 +45,7 @@ export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = co
 }
 
 /** Each by a way that nothing closed stands in. */
-function describeAwaiting(question: OpeningQuestion, closed: readonly ClosedJoint[]): PlanJoint[] {
+function describeAwaiting(question: OpeningQuestion, closed: Opening['closed']): PlanJoint[] {
   if (question.scope === 'clean only') return [];
   const isReached = (way: PlanJoint['way']) => way.behindJoints.every((key) => closed.every((one) => one.key !== key));
   return selectAwaiting(question).flatMap((joint) => {

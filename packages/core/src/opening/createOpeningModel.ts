@@ -4,8 +4,10 @@ import type { JointWay } from '../model/catalogue.ts';
 import { isMetal } from '../model/material.ts';
 import { listWays, selectStandableWays } from './selectStandableWays.ts';
 import { chooseTreatment, findReasonToStandAlone, isPestSuspect, type Treatment } from '../facts/chooseTreatment.ts';
-import type { KnownJoint, OpeningQuestion, PlanPart } from '../compile/planTypes.ts';
-import { chooseOption } from '../schools/schools.ts';
+import type { KnownJoint } from '../facts/specimenFacts.ts';
+import type { Decisions } from '../model/school.ts';
+import type { OpeningPart, OpeningQuestion } from './openingQuestion.ts';
+import { chooseOption, getSchool } from '../schools/schools.ts';
 
 /** Minutes, damage weighed in (planning estimates). */
 export const MASKING_MIN = {
@@ -13,7 +15,7 @@ export const MASKING_MIN = {
   twoColours: 10,
   /** Bare metal beside paint. */
   bare: 8,
-  /** Wheels and axles that stay on, where the school asks to take them off: stripper and paint reach them (O8). */
+  /** Wheels and axles that stay on, where the school asks to take them off: stripper and paint reach them. */
   wheelsLeftOn: 45,
   /** Plastic beside paint, where nothing is stripped. */
   plastic: 15,
@@ -83,7 +85,7 @@ export function selectHolding({ parts, joints }: Pick<OpeningQuestion, 'parts' |
 
 /** Joints of a missing part: open already, and closed again with the new part unless that is waived. */
 export function selectAwaiting({ parts, joints }: OpeningQuestion): KnownJoint[] {
-  const isAwaited = (part: PlanPart) =>
+  const isAwaited = (part: OpeningPart) =>
     part.state === 'missing' && (part.wants.length === 0 || part.wants.some((want) => want.state !== 'waived'));
   const holding = new Set(selectHolding({ parts, joints }).map((joint) => joint.key));
   return joints.filter(
@@ -116,18 +118,19 @@ function fixJoints(question: OpeningQuestion, joints: readonly KnownJoint[]): Ma
     else if (pest)
       fixed.set(joint.key, {
         wish: 'closed',
-        because: `the ${pest.name.toLowerCase()} shows signs of pest: it is opened only if you say so (O12)`,
+        because: `the ${pest.name.toLowerCase()} shows signs of pest: it is opened only if you say so`,
       });
     else if (joint.kind === 'solder' && own.some((part) => part.findings.some((finding) => finding.kind === 'broken')))
       fixed.set(joint.key, { wish: 'open', because: 'it is adrift, and made anew', isMust: true });
-    else if (neverOpened) fixed.set(joint.key, { wish: 'closed', because: 'school: never opened (S2)' });
+    else if (neverOpened)
+      fixed.set(joint.key, { wish: 'closed', because: `${getSchool('S2').question.toLowerCase()}: never opened` });
     else if (keepsAxles && joint.kind === 'formed axle')
-      fixed.set(joint.key, { wish: 'closed', because: 'school: leave and mask (S4)' });
+      fixed.set(joint.key, { wish: 'closed', because: `${getSchool('S4').question.toLowerCase()}: leave and mask` });
   }
   for (const joint of joints)
     if (!fixed.has(joint.key) || fixed.get(joint.key)!.wish === 'open')
       if (selectWays(joint, question).length === 0)
-        fixed.set(joint.key, { wish: 'closed', because: 'no way to open it is harmless to what it holds (O4)' });
+        fixed.set(joint.key, { wish: 'closed', because: 'no way to open it is harmless to what it holds' });
   closeUnreachable(joints, fixed);
   for (const awaiting of selectAwaiting(question))
     for (const key of selectEasiest(awaiting).behindJoints)
@@ -165,9 +168,9 @@ function closeUnreachable(joints: readonly KnownJoint[], fixed: Map<string, Fixe
 }
 
 function createModelPart(
-  part: PlanPart,
+  part: OpeningPart,
   treatments: ReadonlyMap<string, Treatment>,
-  decisions: Readonly<Record<string, string>>,
+  decisions: Decisions,
 ): ModelPart {
   const own = treatments.get(part.key)!;
   const others = new Map([...treatments.values()].map((treatment) => [treatment.key, treatment]));
@@ -181,12 +184,7 @@ function createModelPart(
 }
 
 /** What it costs that a part stays in one piece with something that gets another treatment. */
-function priceMasking(
-  part: PlanPart,
-  own: Treatment,
-  other: Treatment,
-  decisions: Readonly<Record<string, string>>,
-): number {
+function priceMasking(part: OpeningPart, own: Treatment, other: Treatment, decisions: Decisions): number {
   if (other.kind !== 'paint') return 0;
   if (own.kind === 'left alone') return MASKING_MIN.keepsOldPaint;
   if (own.kind === 'paint' && isMetal(part.material)) return MASKING_MIN.twoColours;

@@ -4,8 +4,9 @@ import { planOpening } from '../assembly/planOpening.ts';
 import { chooseOpening, type ChosenOpening } from './chooseOpening.ts';
 import { createOpeningModel, MASKING_MIN, priceWay } from './createOpeningModel.ts';
 import { describePieces } from '../facts/describePieces.ts';
-import { capitalise, listNames } from '../compile/rules/planRule.ts';
-import type { KnownJoint, OpeningQuestion, PlanPart } from '../compile/planTypes.ts';
+import { capitalise, listNames } from '../words/names.ts';
+import type { KnownJoint } from '../facts/specimenFacts.ts';
+import type { OpeningPart, OpeningQuestion } from './openingQuestion.ts';
 
 /** Why one joint is opened or left closed, and what the other choice would cost. */
 export interface JointReason {
@@ -184,7 +185,7 @@ function explainOpened(question: OpeningQuestion, chosen: ChosenOpening, joint: 
 }
 
 /** The dearest pair of parts that would stay together, in words. */
-function findQuarrel(sides: readonly (readonly PlanPart[])[], { prepared }: ChosenOpening) {
+function findQuarrel(sides: readonly (readonly OpeningPart[])[], { prepared }: ChosenOpening) {
   let worst: { price: number; words: string } | null = null;
   for (const [i, side] of sides.entries()) {
     for (const part of side) {
@@ -195,9 +196,7 @@ function findQuarrel(sides: readonly (readonly PlanPart[])[], { prepared }: Chos
         const price = prepared.model.parts.find((one) => one.key === part.key)!.maskPrice[theirs.key] ?? 0;
         if (own.key === theirs.key || price <= (worst?.price ?? 0)) continue;
         const whatIf =
-          price >= MASKING_MIN.keepsOldPaint
-            ? 'no mask keeps the stripper away (O9)'
-            : `masked it would cost ${price} min`;
+          price >= MASKING_MIN.keepsOldPaint ? 'no mask keeps the stripper away' : `masked it would cost ${price} min`;
         worst = {
           price,
           words: `${capitalise(part.name)}: ${own.words}. ${capitalise(other.name)}: ${theirs.words}; ${whatIf}.`,

@@ -1,13 +1,14 @@
 import type { JointKind } from '../model/catalogue.ts';
-import { PLASTICS, type Material } from '../model/material.ts';
-import type { PlanJoint, PlanPart } from '../compile/planTypes.ts';
+import { traitsOf } from '../model/material.ts';
+import type { PlanJoint } from '../facts/specimenFacts.ts';
+import type { OpeningPart } from './openingQuestion.ts';
 
 /** What closes a joint again, so that it lies on the bench before the joint is opened. */
 const TO_CLOSE: Readonly<Record<JointKind, string>> = {
   'rivet post': 'closing screw (M2 or the like), its tap and drill',
   screw: 'a driver that fills the slot',
   'bent tab': 'flat blade, a block to bend over; a tab bends few times',
-  'formed axle': 'replacement axle of the right length, cupped punch (O11)',
+  'formed axle': 'replacement axle of the right length, cupped punch',
   snap: 'hand-warm water or air',
   glue: 'adhesive that does not fog, blade',
   solder: 'iron, flux, heat sink',
@@ -16,11 +17,9 @@ const TO_CLOSE: Readonly<Record<JointKind, string>> = {
   'push fit': '',
 };
 
-const BRITTLE: ReadonlySet<Material> = new Set<Material>([...PLASTICS, 'rubber']);
-
 /** What to have in hand before a joint is opened: what closes it again, and a replacement for what is likely to break. */
-export function listInHand(joint: PlanJoint, parts: readonly PlanPart[]): string[] {
-  const brittle = parts.filter((part) => joint.partKeys.includes(part.key) && BRITTLE.has(part.material));
+export function listInHand(joint: PlanJoint, parts: readonly OpeningPart[]): string[] {
+  const brittle = parts.filter((part) => joint.partKeys.includes(part.key) && traitsOf(part.material).isBrittle);
   return [
     ...(TO_CLOSE[joint.kind] ? [TO_CLOSE[joint.kind]] : []),
     ...(joint.way.risk > 0.04 && joint.kind !== 'rivet post'

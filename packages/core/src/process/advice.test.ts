@@ -6,7 +6,7 @@ import { chooseMend, type MendQuestion } from './chooseMend.ts';
 import { chooseStripping } from './chooseStripping.ts';
 import { expectPasses } from './expectPasses.ts';
 import { planStraightening, type BendQuestion } from './planStraightening.ts';
-import type { TreatedMaterial } from './processes.ts';
+import type { TreatedMaterial } from '../model/process.ts';
 
 describe('chooseStripping', () => {
   const strip = (materials: TreatedMaterial[], school: string, isJoined = false) =>

@@ -1,11 +1,14 @@
 import { judgePart } from './judgePart.ts';
-import type { TreatedMaterial } from './processes.ts';
+import { letsGoInHeat, type TreatedMaterial } from '../model/process.ts';
 
 export const BAKES = ['low bake', 'powder'] as const;
 export type Bake = (typeof BAKES)[number];
 
 /** Metal temperatures, °C (planning estimates; the product's sheet goes first). */
 export const BAKE_C: Readonly<Record<Bake, number>> = { 'low bake': 60, powder: 180 };
+
+/** Until the metal has the oven's temperature, at it, and cooling until it may be touched; minutes (planning estimates). */
+export const BAKE_MIN = { warm: 15, hold: 10, cool: 30 } as const;
 
 export interface BakeAdvice {
   readonly refusals: readonly string[];
@@ -22,7 +25,7 @@ export function adviseBake(materials: readonly TreatedMaterial[], bake: Bake, is
   const refusals = materials.flatMap((material) => {
     const { verdict, reason } = judgePart([material], process, { atC: BAKE_C[bake] });
     if (verdict === 'never') return [`${material}: ${reason}`];
-    return material === 'two-part filler' || material === 'cyanoacrylate bond'
+    return letsGoInHeat(material) && material !== 'soft solder'
       ? [`${material}: nothing glued or filled goes into the oven`]
       : [];
   });

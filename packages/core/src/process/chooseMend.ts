@@ -1,6 +1,8 @@
-import { isMetal, type Material } from '../model/material.ts';
+import { isMetal, traitsOf } from '../model/material.ts';
+import { isMaterial } from '../model/process.ts';
+import type { SchoolOption } from '../model/school.ts';
 import { judgePart } from './judgePart.ts';
-import type { Process, TreatedMaterial } from './processes.ts';
+import type { Process, TreatedMaterial } from '../model/process.ts';
 
 /** Answers to the school of cracks and gaps; the splint belongs to "by load and access". */
 export const MEND_METHODS = ['glue and powder', 'gel', 'filler on primer', 'resin', 'solder', 'splint'] as const;
@@ -20,8 +22,8 @@ export interface MendQuestion {
   readonly isJoined: boolean;
   /** It is baked afterwards. */
   readonly isBakedLater: boolean;
-  /** S16. */
-  readonly school: string;
+  /** The house's or the job's answer. */
+  readonly school: SchoolOption<'S16'>;
 }
 
 export interface MendAdvice {
@@ -76,7 +78,7 @@ export function chooseMend(question: MendQuestion): MendAdvice {
 }
 
 function rankByLoadAndAccess({ materials, damage, carriesLoad, isReached }: MendQuestion): [MendMethod, string][] {
-  const takesSolder = materials[0] === 'tinplate' || materials[0] === 'brass' || materials[0] === 'steel';
+  const takesSolder = isMaterial(materials[0]) && traitsOf(materials[0]).takesSolder;
   const ranked: [MendMethod, string][] = [];
   if (damage === 'pits') ranked.push(['filler on primer', 'pits only need to look right']);
   if (takesSolder && carriesLoad) ranked.push(['solder', `${materials[0]!} takes solder, and it must bear something`]);
@@ -101,9 +103,9 @@ function findRefusal(
     const { verdict, material, reason } = judgePart(materials, process);
     if (verdict === 'never') return `${material}: ${reason}`;
   }
-  if (method === 'solder' && !isMetal(own as Material)) return 'only metal is soldered';
+  if (method === 'solder' && !(isMaterial(own) && isMetal(own))) return 'only metal is soldered';
   if (method === 'solder' && isJoined) return 'the iron reaches what it is joined to';
-  if (method === 'glue and powder' && (own === 'lead alloy' || own === 'plated or unknown wire'))
+  if (method === 'glue and powder' && isMaterial(own) && traitsOf(own).hasPoisonDust)
     return `${own}: it is filed afterwards, and the dust is poison`;
   if (method === 'filler on primer' && (damage !== 'pits' || carriesLoad)) return 'filler has no strength';
   if (method === 'resin' && carriesLoad) return 'it bears nothing';

@@ -1,38 +1,15 @@
 import { isMetal, type Material } from '../model/material.ts';
+import type { SchoolOption } from '../model/school.ts';
 import type { StripMethod } from '../model/workshop.ts';
+import { STRIP_METHOD_FACTS } from './stripMethods.ts';
 import { judgePart, type PartVerdict } from './judgePart.ts';
-import type { Process, TreatedMaterial } from './processes.ts';
-
-interface MethodFacts {
-  readonly process: Process;
-  /** The whole part goes under: never with a closed seam. */
-  readonly isImmersed: boolean;
-  readonly isFor: 'metal' | 'plastic';
-  readonly onlyOn?: readonly Material[];
-  readonly why?: string;
-}
-
-export const METHOD_FACTS: Readonly<Record<StripMethod, MethodFacts>> = {
-  gel: { process: 'gel stripper', isImmersed: false, isFor: 'metal' },
-  dip: { process: 'gel stripper', isImmersed: true, isFor: 'metal' },
-  caustic: { process: 'caustic bath', isImmersed: true, isFor: 'metal' },
-  blast: { process: 'blasting', isImmersed: false, isFor: 'metal' },
-  'mild slow': { process: 'glycol-ether fluid', isImmersed: true, isFor: 'metal' },
-  'glycol-ether': { process: 'glycol-ether fluid', isImmersed: true, isFor: 'plastic' },
-  'thinner wipe': {
-    process: 'solvent wipe',
-    isImmersed: false,
-    isFor: 'plastic',
-    onlyOn: ['hard plastic', 'ABS'],
-    why: 'thinner is for hard plastics only',
-  },
-};
+import type { TreatedMaterial } from '../model/process.ts';
 
 export interface StripQuestion {
   /** What it is made of first, then what is on it. */
   readonly materials: readonly TreatedMaterial[];
-  /** The house's or the job's school: S11 for metal, S18 for plastic. Soap takes no paint off. */
-  readonly school: string;
+  /** The house's or the job's answer: of stripping for metal, of cleaning for plastics. Soap takes no paint off. */
+  readonly school: SchoolOption<'S11' | 'S18'>;
   /** It stays in one piece with others: liquor would stay in the seam. */
   readonly isJoined: boolean;
 }
@@ -73,7 +50,7 @@ export function chooseStripping({ materials, school, isJoined }: StripQuestion):
   const allowed: JudgedMethod[] = [];
   const refusals: RefusedMethod[] = [];
   for (const method of methods) {
-    const verdict = judgePart(materials, METHOD_FACTS[method].process);
+    const verdict = judgePart(materials, STRIP_METHOD_FACTS[method].process);
     const reason = findRefusal(method, own, verdict, isJoined);
     if (reason === null) allowed.push({ method, verdict });
     else refusals.push({ method, reason });
@@ -93,8 +70,8 @@ function findRefusal(
   { verdict, material, reason }: PartVerdict,
   isJoined: boolean,
 ): string | null {
-  const { isImmersed, onlyOn, why } = METHOD_FACTS[method];
+  const { isImmersed, only } = STRIP_METHOD_FACTS[method];
   if (verdict === 'never') return `${material}: ${reason}`;
-  if (onlyOn && !onlyOn.includes(own as Material)) return why ?? '';
+  if (only && !only.materials.includes(own as Material)) return only.why;
   return isImmersed && isJoined ? 'liquor would stay in the closed seam' : null;
 }

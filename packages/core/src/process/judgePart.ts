@@ -1,5 +1,5 @@
 import { judgeMaterial } from './processTable.ts';
-import { VERDICTS, type Process, type ProcessCell, type TreatedMaterial } from './processes.ts';
+import { VERDICTS, type Process, type ProcessCell, type TreatedMaterial } from '../model/process.ts';
 
 /** What a part, or parts that stay joined, may meet: the strictest answer of all that is in it, and whose it is. */
 export interface PartVerdict extends ProcessCell {

@@ -1,4 +1,5 @@
-import type { TreatedMaterial } from './processes.ts';
+import { traitsOf } from '../model/material.ts';
+import { isMaterial, letsGoInHeat, type TreatedMaterial } from '../model/process.ts';
 
 export interface BendQuestion {
   /** All that is in the part and on it. */
@@ -40,12 +41,13 @@ export function planStraightening({ materials, degrees, isJoined, isCold }: Bend
   const refused = (reason: string): BendPlan => ({ kind: 'refused', reason });
   if (materials.includes('pest-suspect zinc')) return refused('zinc with signs of pest crumbles: no heat, no clamp');
   const far = degrees ?? BENDING.usualDegrees;
-  if (own === 'lead alloy' || own === 'tinplate' || own === 'brass' || own === 'aluminium')
+  const bends = isMaterial(own) ? traitsOf(own).bends : null;
+  if (bends === 'cold')
     return createSteps(false, far, BENDING.warmStepDegrees, [
       'By hand over a rounded wooden block, never hot: it is soft enough.',
       'Gloves, and wash hands after lead alloy. Edges of sheet cut.',
     ]);
-  if (own !== 'zinc alloy') return refused(`${own ?? 'it'} is replaced, not straightened`);
+  if (bends === null) return refused(`${own ?? 'it'} is replaced, not straightened`);
   if (isCold) {
     if (far > BENDING.mostColdDegrees)
       return refused(
@@ -55,9 +57,7 @@ export function planStraightening({ materials, degrees, isJoined, isCold }: Bend
       'Padded jaws, a quarter turn, let it rest a minute. Cold zinc cracks without warning: stop at the first line.',
     ]);
   }
-  const melts = materials.find(
-    (one) => one === 'soft solder' || one === 'cyanoacrylate bond' || one === 'two-part filler',
-  );
+  const melts = materials.find(letsGoInHeat);
   if (melts) return refused(`${melts} in it does not stand the heat`);
   if (isJoined) return refused('it is joined to other parts: it is bent warm and alone');
   return createSteps(true, far, BENDING.warmStepDegrees, [

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { judgePart } from './judgePart.ts';
 import { judgeMaterial } from './processTable.ts';
-import { CELL_SOURCES, PROCESSES, TREATED_MATERIALS, VERDICTS, type Process } from './processes.ts';
+import { CELL_SOURCES, PROCESSES, TREATED_MATERIALS, VERDICTS, type Process } from '../model/process.ts';
 
 const HOT: ReadonlySet<Process> = new Set(['heat gun', 'oven', 'powder bake']);
 

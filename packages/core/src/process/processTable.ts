@@ -1,5 +1,5 @@
 import { PLASTICS } from '../model/material.ts';
-import type { CellSource, Process, ProcessCell, TreatedMaterial, Verdict } from './processes.ts';
+import type { CellSource, Process, ProcessCell, TreatedMaterial, Verdict } from '../model/process.ts';
 
 /** One answer for several materials. */
 type Row = readonly [

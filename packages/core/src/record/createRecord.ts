@@ -1,5 +1,9 @@
 import type { LabColour } from '../model/colour.ts';
-import type { Job, Task, TaskLog } from '../model/work.ts';
+import { selectStandingWork } from '../facts/standingWork.ts';
+import type { PartDone } from '../facts/specimenFacts.ts';
+import type { LogAct, TaskLog } from '../model/task.ts';
+import type { Job } from '../model/work.ts';
+import { describeDisclosure } from './describeDisclosure.ts';
 import type { CoatingLayer, ComingOff, Finding, Photo, SpecimenPart, Want } from '../model/workpiece.ts';
 
 /** What is known of one specimen when the record is written. */
@@ -15,6 +19,8 @@ export interface RecordPart {
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
   readonly comingsOff: readonly ComingOff[];
+  /** What the log says was done to it. */
+  readonly done: PartDone;
   readonly layers: readonly (CoatingLayer & { readonly area: string })[];
 }
 
@@ -48,14 +54,13 @@ export interface RecordInput {
   readonly mixes: readonly RecordMix[];
   readonly job: Job;
   readonly specimens: readonly RecordSpecimen[];
-  readonly tasks: readonly Task[];
   readonly log: readonly TaskLog[];
   readonly photos: readonly Photo[];
 }
 
 export interface JobRecord {
   readonly format: 'sardonyx-record';
-  readonly formatVersion: 2;
+  readonly formatVersion: 3;
   readonly job: {
     readonly number: string;
     readonly title: string;
@@ -85,13 +90,10 @@ export interface JobRecord {
   }[];
   readonly colours: readonly RecordColour[];
   readonly mixes: readonly RecordMix[];
-  readonly work: readonly {
-    readonly task: string;
-    readonly who: string;
-    readonly at: string;
-    readonly act: string;
-    readonly note: string;
-  }[];
+  /** Every entry of the log in its own words. */
+  readonly work: readonly RecordWork[];
+  /** Steps that were declared not needed or done otherwise, with the reason. */
+  readonly exceptions: readonly { readonly task: string; readonly act: string; readonly reason: string }[];
   readonly handsOnMinutesPlanned: number;
   readonly photos: readonly {
     readonly stage: string;
@@ -99,6 +101,20 @@ export interface JobRecord {
     readonly takenAt: string;
     readonly sha256: string;
   }[];
+}
+
+export interface RecordWork {
+  readonly task: string;
+  readonly parts: readonly string[];
+  /** Method, or the way a joint was opened; empty where there is no choice. */
+  readonly by: string;
+  readonly because: string;
+  readonly products: readonly string[];
+  readonly measures: readonly string[];
+  readonly who: string;
+  readonly at: string;
+  readonly act: LogAct;
+  readonly note: string;
 }
 
 export interface RecordCoat {
@@ -109,15 +125,18 @@ export interface RecordCoat {
   readonly tempC: number | null;
   readonly appliedAt: string | null;
   readonly appliedBy: string | null;
+  /** Why it was rejected; null where it stands. */
+  readonly rejectedBecause: string | null;
+  readonly removedAt: string | null;
 }
 
 /** The record of a job as plain data: what was found, what was done by whom, what is on it now, and an honest disclosure. */
 export function createRecord(input: RecordInput): JobRecord {
   const { job } = input;
-  const taskTitle = new Map(input.tasks.map((task) => [task.id, task.title]));
+  const standing = selectStandingWork(input.log);
   return {
     format: 'sardonyx-record',
-    formatVersion: 2,
+    formatVersion: 3,
     job: {
       number: job.number,
       title: job.title,
@@ -156,21 +175,16 @@ export function createRecord(input: RecordInput): JobRecord {
             tempC: layer.tempC,
             appliedAt: layer.appliedAt,
             appliedBy: layer.appliedBy,
+            rejectedBecause: layer.rejection?.because ?? null,
+            removedAt: layer.removedAt,
           })),
       })),
     })),
     colours: input.colours,
     mixes: input.mixes,
-    work: input.log.map((entry) => ({
-      task: taskTitle.get(entry.taskId) ?? '',
-      who: entry.who,
-      at: entry.at,
-      act: entry.act,
-      note: entry.note,
-    })),
-    handsOnMinutesPlanned: input.tasks
-      .filter((task) => task.state === 'done')
-      .reduce((sum, task) => sum + task.handsOnMin, 0),
+    work: input.log.map(describeEntry),
+    exceptions: selectExceptions(input.log),
+    handsOnMinutesPlanned: standing.reduce((sum, { work }) => sum + work.handsOnMin, 0),
     photos: input.photos.map((photo) => ({
       stage: photo.stage,
       side: photo.side,
@@ -186,21 +200,23 @@ function describeFinding({ kind, note, measuredValue, measuredUnit }: Finding): 
   return words ? `${kind}: ${words}` : kind;
 }
 
-/** Says plainly what it is now, for whoever owns it next. */
-export function describeDisclosure(input: RecordInput): string {
-  const parts = input.specimens.flatMap((specimen) => specimen.parts);
-  const replaced = parts.filter(({ part }) => part.origin !== 'original' && part.origin !== 'unknown');
-  const repainted = parts.filter(({ layers }) => layers.some((layer) => layer.stage === 'applied'));
-  if (input.job.scope === 'clean only' && replaced.length === 0 && repainted.length === 0) {
-    return "Cleaned only; nothing was repainted or replaced. A collector's piece, not a toy for a child: old lead paint, small parts.";
-  }
-  const sentences = ['This model has been restored.'];
-  if (repainted.length)
-    sentences.push(`Repainted: ${repainted.map(({ part }) => part.name.toLowerCase()).join(', ')}.`);
-  if (replaced.length)
-    sentences.push(
-      `Not original to it: ${replaced.map(({ part }) => `${part.name.toLowerCase()} (${part.origin})`).join(', ')}.`,
-    );
-  sentences.push("It is a collector's piece, not a toy for a child: old lead paint may remain inside, small parts.");
-  return sentences.join(' ');
+function describeEntry({ who, at, act, note, work }: TaskLog): RecordWork {
+  return {
+    task: work.title,
+    parts: work.partNames,
+    by: work.way?.label ?? work.method ?? '',
+    because: work.because,
+    products: work.products,
+    measures: work.measures.map(({ what, valueMm }) => `${what} ${valueMm} mm`),
+    ...{ who, at, act, note },
+  };
+}
+
+/** What stands of them: a step that was taken up again after all is no exception. */
+function selectExceptions(log: readonly TaskLog[]): JobRecord['exceptions'] {
+  const last = new Map<string, TaskLog>();
+  for (const entry of log) if (entry.act !== 'note' && entry.act !== 'looked') last.set(entry.taskId, entry);
+  return [...last.values()]
+    .filter(({ act }) => act === 'not needed' || act === 'done otherwise')
+    .map(({ work, act, note }) => ({ task: work.title, act, reason: note }));
 }

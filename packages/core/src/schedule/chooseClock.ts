@@ -1,4 +1,5 @@
-import type { Task, TimerKind } from '../model/work.ts';
+import type { Task } from '../model/task.ts';
+import type { TimerKind } from '../model/work.ts';
 
 export interface TaskClock {
   readonly kind: TimerKind;

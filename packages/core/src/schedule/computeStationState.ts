@@ -1,5 +1,5 @@
 import type { Station } from '../model/stations.ts';
-import type { Task } from '../model/work.ts';
+import type { Task } from '../model/task.ts';
 
 /** How a station of one job stands. */
 export interface StationState {
@@ -14,7 +14,9 @@ export interface StationState {
 
 /** Sums over the tasks of a station; tasks that fell out of the plan do not count. A station without tasks is all zero. */
 export function computeStationState(tasks: readonly Task[], station: Station): StationState {
-  const own = tasks.filter((task) => task.station === station && task.state !== 'not needed');
+  const own = tasks.filter(
+    (task) => task.station === station && task.state !== 'not needed' && task.state !== 'set aside',
+  );
   const left = own.filter((task) => task.state !== 'done');
   const sum = (minutesOf: (task: Task) => number) => left.reduce((total, task) => total + minutesOf(task), 0);
   return {

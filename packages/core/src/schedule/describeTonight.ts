@@ -1,4 +1,5 @@
-import type { BenchSession, Restorer } from '../model/work.ts';
+import { listSessions } from '../calendar/sessions.ts';
+import type { Restorer } from '../model/work.ts';
 
 export interface TonightJob {
   readonly number: string;
@@ -20,34 +21,17 @@ export interface NextSession {
   readonly underWay: boolean;
 }
 
-const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
-
-/** The first session of any restorer that has not ended yet, within a week. Local time is given by utcOffsetMin. */
-export function findNextSession(restorers: readonly Restorer[], now: Date, utcOffsetMin: number): NextSession | null {
-  let best: NextSession | null = null;
-  for (const restorer of restorers) {
-    for (const session of restorer.sessions) {
-      for (let day = 0; day <= 7; day++) {
-        const start = sessionStart(session, now, utcOffsetMin, day);
-        if (!start) continue;
-        const end = start.getTime() + session.minutes * MINUTE_MS;
-        if (end <= now.getTime()) continue;
-        const underWay = start.getTime() <= now.getTime();
-        const minutesLeft = Math.round((end - Math.max(start.getTime(), now.getTime())) / MINUTE_MS);
-        if (!best || start < best.startsAt) best = { who: restorer.name, startsAt: start, minutesLeft, underWay };
-        break;
-      }
-    }
-  }
-  return best;
-}
-
-function sessionStart(session: BenchSession, now: Date, utcOffsetMin: number, daysAhead: number): Date | null {
-  const local = new Date(now.getTime() + utcOffsetMin * MINUTE_MS + daysAhead * DAY_MS);
-  if (local.getUTCDay() !== session.weekday) return null;
-  const midnight = Date.UTC(local.getUTCFullYear(), local.getUTCMonth(), local.getUTCDate());
-  return new Date(midnight + session.startHour * 3_600_000 - utcOffsetMin * MINUTE_MS);
+/** The first session of any restorer that has not ended yet, within a week; hours are local ones of the bench's zone. */
+export function findNextSession(
+  restorers: readonly Pick<Restorer, 'name' | 'sessions'>[],
+  now: Date,
+  zone: string,
+): NextSession | null {
+  const [next] = listSessions(restorers, now, zone);
+  if (!next) return null;
+  const { who, startsAt, endsAt } = next;
+  const minutesLeft = Math.round((endsAt.getTime() - Math.max(startsAt.getTime(), now.getTime())) / 60_000);
+  return { who, startsAt, minutesLeft, underWay: startsAt <= now };
 }
 
 /** What hands can do in the session, in the order of the jobs given, and what waits. */

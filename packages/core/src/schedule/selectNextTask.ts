@@ -1,21 +1,31 @@
-import { selectOpenLinks } from '../gates/checkStart.ts';
-import type { Task } from '../model/work.ts';
+import { selectOpenLinks, type LinkedTask } from '../gates/openLinks.ts';
+import type { Task } from '../model/task.ts';
 
-export interface NextTask {
+export interface NextTask<T> {
   /** The task in hand, or the first that may start. */
-  readonly task: Task | null;
-  /** What the first open task waits for when none may start. */
-  readonly blockedBy: string | null;
+  readonly task: T | null;
+  /** What the open tasks wait for when none may start: whatever ends soonest, else what the first one waits for. */
+  readonly blockedBy: { readonly title: string; readonly from: string | null } | null;
 }
 
-/** The next act: what is under way first, then the first task in plan order whose predecessors are done. */
-export function selectNextTask(tasks: readonly Task[]): NextTask {
+/** The next act: what is under way first, then the first task in plan order whose predecessors are done and waits over. */
+export function selectNextTask<T extends LinkedTask & Pick<Task, 'seq' | 'after'>>(
+  tasks: readonly T[],
+  now: Date,
+): NextTask<T> {
   const ordered = [...tasks].sort((a, b) => a.seq - b.seq);
   const doing = ordered.find((task) => task.state === 'doing');
   if (doing) return { task: doing, blockedBy: null };
   const open = ordered.filter((task) => task.state === 'to do');
-  const ready = open.find((task) => selectOpenLinks(task, tasks).length === 0);
+  const ready = open.find((task) => selectOpenLinks(task, tasks, now).length === 0);
   if (ready) return { task: ready, blockedBy: null };
-  const first = open[0];
-  return { task: null, blockedBy: first ? (selectOpenLinks(first, tasks)[0]?.title ?? null) : null };
+  const links = open.map((task) => selectOpenLinks(task, tasks, now));
+  // Tasks that only wait, and for nothing that hands could do.
+  const waits = links.filter((own) => own.every(({ kind }) => kind === 'waiting'));
+  const lastOf = (own: (typeof links)[number]) => own.reduce((a, b) => (b.from! > a.from! ? b : a));
+  const soonest = waits.map(lastOf).sort((a, b) => a.from!.localeCompare(b.from!))[0] ?? links[0]?.[0];
+  return {
+    task: null,
+    blockedBy: soonest ? { title: soonest.before.title, from: soonest.from } : null,
+  };
 }

@@ -1,27 +1,31 @@
+import { isSchoolOption, type Decisions, type SchoolKey } from '../model/school.ts';
 import type { Decision } from '../model/work.ts';
-import type { PlanInput } from '../compile/planTypes.ts';
 
 /** What the house answers to one school, for every job that does not say otherwise. */
-export interface HouseChoice {
-  readonly school: string;
-  readonly option: string;
+export type HouseChoice = Pick<Decision, 'school' | 'option' | 'reason'>;
+
+/** Why a school was answered so, and whose answer it is. */
+export interface DecisionReason {
+  readonly whose: 'house' | 'job';
   readonly reason: string;
 }
+export type DecisionReasons = { readonly [Key in SchoolKey]?: DecisionReason };
 
-/** The job's own decisions before the house's, with the reason and whose it is: shown in the plan as because. */
+/** The job's own decisions before the house's, with the reason and whose it is. An answer that no school has is left out. */
 export function mergeDecisions(
   house: readonly HouseChoice[],
-  job: readonly Pick<Decision, 'school' | 'option' | 'reason'>[],
-): Required<Pick<PlanInput, 'decisions' | 'reasons'>> {
-  const decisions: Record<string, string> = {};
-  const reasons: Record<string, string> = {};
-  for (const { school, option, reason } of house) {
-    decisions[school] = option;
-    reasons[school] = `house style, ${reason}`;
-  }
-  for (const { school, option, reason } of job) {
-    decisions[school] = option;
-    reasons[school] = `on this job, ${reason}`;
-  }
-  return { decisions, reasons };
+  job: readonly HouseChoice[],
+): { readonly decisions: Decisions; readonly reasons: DecisionReasons } {
+  const decisions: Partial<Record<SchoolKey, string>> = {};
+  const reasons: Partial<Record<SchoolKey, DecisionReason>> = {};
+  const take = (whose: DecisionReason['whose'], choices: readonly HouseChoice[]) => {
+    for (const { school, option, reason } of choices) {
+      if (!isSchoolOption(school, option)) continue;
+      decisions[school] = option;
+      reasons[school] = { whose, reason };
+    }
+  };
+  take('house', house);
+  take('job', job);
+  return { decisions: decisions as Decisions, reasons };
 }

@@ -1,11 +1,14 @@
 import type { JointKind, PartRole } from '../../model/catalogue.ts';
-import type { TaskTag } from '../../model/work.ts';
+import { traitsOf } from '../../model/material.ts';
+import type { SchoolOption } from '../../model/school.ts';
+import { uses, type Use } from '../../model/supply.ts';
+import type { TaskTag } from '../../model/taskTags.ts';
 import { judgePart } from '../../process/judgePart.ts';
+import type { PlanJoint, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { PlanJoint, PlanPart, TaskDraft } from '../planTypes.ts';
+import type { ClosingKind, TaskDraft } from '../planTypes.ts';
 import { selectTappedPosts } from '../selectTappedPosts.ts';
-import { uses, type Use } from '../../supply/supplies.ts';
-import { nameOf, type PlanRule } from './planRule.ts';
+import type { PlanRule } from './planRule.ts';
 
 /** Parts that are put back one by one, and the tag the order rules know them by. */
 const FITTED: Partial<Record<PartRole, TaskTag>> = {
@@ -15,77 +18,40 @@ const FITTED: Partial<Record<PartRole, TaskTag>> = {
   base: 'base on',
 };
 
-interface Closing {
-  readonly title: string;
-  readonly how: string;
+interface ClosingFacts {
   readonly minutes: number;
   /** Until it may be handled (planning estimate). */
   readonly cureMin?: number;
   readonly uses?: readonly Use[];
 }
 
-const CLOSING: Readonly<Record<JointKind, Closing>> = {
-  'rivet post': {
-    title: 'Run the screw home',
-    how: 'Screw in by hand, stop when it seats: zinc threads strip.',
-    minutes: 4,
-  },
-  screw: { title: 'Run the screw home', how: 'By hand, stop when it seats.', minutes: 3 },
-  'bent tab': {
-    title: 'Bend the tabs back',
-    how: 'One bend, supported, no further than it was. Each bend costs strength.',
-    minutes: 6,
-  },
-  'formed axle': { title: 'Form the axle ends', how: '', minutes: 12 },
-  snap: { title: 'Snap it in', how: 'Warm the plastic in the hand, press level.', minutes: 3 },
-  glue: {
-    title: 'Glue it in',
-    how: 'Dry-fit, then the least that holds. Nothing near the glazing that fogs. It carries nothing before it has cured.',
-    minutes: 6,
-    cureMin: 720,
-    uses: uses(['gel adhesive', 0.3]),
-  },
-  solder: {
-    title: 'Solder it back',
-    how: 'Tin both faces, copper tab where it must bear, heat-sink beside it. Rinse the flux for long.',
-    minutes: 15,
-    uses: uses(['solder and flux', 1], ['soldering iron']),
-  },
-  'peened pin': {
-    title: 'Peen the pin',
-    how: 'Light taps, support under the far end. It must still swing.',
-    minutes: 8,
-  },
-  'sprung pin': {
-    title: 'Hook the spring, push the pin home',
-    how: 'Spring on its lugs first; swing it through its whole travel three times.',
-    minutes: 8,
-  },
-  'push fit': { title: 'Push it home', how: 'Straight, with a rag between finger and part.', minutes: 3 },
+const BY_KIND: Readonly<Record<JointKind, ClosingFacts>> = {
+  'rivet post': { minutes: 4 },
+  screw: { minutes: 3 },
+  'bent tab': { minutes: 6 },
+  'formed axle': { minutes: 12 },
+  snap: { minutes: 3 },
+  glue: { minutes: 6, cureMin: 720, uses: uses(['gel adhesive', 0.3]) },
+  solder: { minutes: 15, uses: uses(['solder and flux', 1], ['soldering iron']) },
+  'peened pin': { minutes: 8 },
+  'sprung pin': { minutes: 8 },
+  'push fit': { minutes: 3 },
 };
 
-/** How an axle end is formed, by school (S5). */
-const FORMING: Readonly<Record<string, { readonly how: string; readonly uses: readonly Use[] }>> = {
-  'cupped punch in a press': {
-    how: 'The cupped punch in a press: little by little, look after each.',
-    uses: uses(['press with a cupped punch']),
-  },
-  'ground screw in a hand drill': {
-    how: 'A screw ground hollow, turned in a hand drill against the end, a drop of oil; slow.',
-    uses: uses(['bench drill'], ['cutting oil', 0.5]),
-  },
-  'hammer on a dimple': {
-    how: 'Centre-punch a dimple so that the rim folds, then light blows round it on a hard block.',
-    uses: uses(['small hammer and dimple punch']),
-  },
-  'crimp flat': {
-    how: 'Smooth-jawed locking pliers, closed in three steps, the flat wider than the bore; not below two thirds of the wire at once.',
-    uses: uses(['smooth-jawed locking pliers']),
-  },
-  'hub hammered on': {
-    how: 'The hub driven straight onto the axle over a tube, supported at the far hub; nothing is formed.',
-    uses: uses(['small hammer and dimple punch']),
-  },
+const OTHERWISE: Readonly<Record<Exclude<ClosingKind, 'as its kind' | 'formed'>, ClosingFacts>> = {
+  soldered: BY_KIND.solder,
+  'set back': { minutes: 6 },
+  'false rivet': BY_KIND.glue,
+  glued: BY_KIND.glue,
+  'glued clear': { minutes: 6, cureMin: 720, uses: uses(['clear-drying white glue', 0.3]) },
+};
+
+const FORMING_USES: Readonly<Record<SchoolOption<'S5'>, readonly Use[]>> = {
+  'cupped punch in a press': uses(['press with a cupped punch']),
+  'ground screw in a hand drill': uses(['bench drill'], ['cutting oil', 0.5]),
+  'hammer on a dimple': uses(['small hammer and dimple punch']),
+  'crimp flat': uses(['smooth-jawed locking pliers']),
+  'hub hammered on': uses(['small hammer and dimple punch']),
 };
 
 /** What is bent or struck beside new paint. */
@@ -93,29 +59,6 @@ const CHIPS: ReadonlySet<JointKind> = new Set<JointKind>(['bent tab', 'peened pi
 
 /** An axle whose ends are formed anew; one that was only lifted out of its slots is set back. */
 const isFormed = (joint: PlanJoint) => joint.kind === 'formed axle' && joint.way.destroys !== '';
-
-const SET_BACK: Closing = {
-  title: 'Set the axles back',
-  how: 'Wheels the right way round, into their slots, ears closed no further than they were.',
-  minutes: 6,
-};
-
-/** Cyanoacrylate fogs clear parts. */
-const CLEAR_GLUE: Closing = {
-  title: 'Glue it in',
-  how: 'Dry-fit, then a film of white glue that dries clear, wiped off wet where it shows. No cyanoacrylate near it: it fogs.',
-  minutes: 6,
-  cureMin: 720,
-  uses: uses(['clear-drying white glue', 0.3]),
-};
-
-const FALSE_RIVET: Closing = {
-  title: 'Glue the false rivet on',
-  how: 'The shaved head over its hole with the least adhesive that holds. It cannot be opened again without breaking it.',
-  minutes: 6,
-  cureMin: 720,
-  uses: uses(['gel adhesive', 0.3]),
-};
 
 /** Solder holds until the part beside it is painted: it is done in bare metal, where nothing must be closed before it. */
 export const isSolderedFirst = (joint: PlanJoint, { input, materialsOf }: PlanContext) =>
@@ -133,29 +76,30 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     id: 'anneal-axle',
     when: 'bare steel axle ends are crimped flat',
     serves: ['O10', 'O28', 'O37', 'S5'],
-    create: ({ input, option, because, workable }) => {
+    create: ({ input, option, workable }) => {
       if (option('S5') !== 'crimp flat') return [];
       return input.opening
         .filter((joint) => joint.kind === 'formed axle')
         .flatMap((joint): TaskDraft[] => {
           const axles = workable.filter(
             (part) =>
-              joint.partKeys.includes(part.key) && part.role === 'axle' && part.material === 'steel' && !part.painted,
+              joint.partKeys.includes(part.key) &&
+              part.role === 'axle' &&
+              traitsOf(part.material).isAnnealed &&
+              !part.painted,
           );
           if (axles.length === 0) return [];
           return [
             {
-              key: `anneal:${joint.key}`,
+              act: 'anneal',
               station: 'strip',
-              title: `Anneal the ends of the ${joint.label}, off the model`,
               partKeys: axles.map((part) => part.key),
+              of: { jointKey: joint.key },
               tags: ['anneal', 'heat', 'flame'],
               process: 'torch anneal',
               hazards: ['torch'],
               handsOnMin: 8,
               watchedMin: 10,
-              how: 'Bare steel only, the end red, cooled in air on a brick; not quenched. Magnet sticks, no plating anywhere: in doubt it is plated, and never heated.',
-              because: `Forming axle ends: ${because('S5')} Unannealed steel cracks in the crimp.`,
               uses: uses(['torch']),
             },
           ];
@@ -175,20 +119,16 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     serves: ['O31'],
     create: ({ input: { parts, opening }, isFreed }) => {
       const moving = parts.filter((part) => part.role === 'mechanism' && isFreed(part));
-      return moving.length === 0 || opening.length === 0
-        ? []
-        : [
-            {
-              key: 'try-motion',
-              station: 'close',
-              title: 'Try everything that moves before it is shut in',
-              partKeys: moving.map((part) => part.key),
-              tags: ['motion check', 'handling'],
-              handsOnMin: 5,
-              how: 'Through its whole travel three times, spring in place, nothing rubbing on new paint.',
-              because: 'After the base is on nobody reaches it.',
-            },
-          ];
+      if (moving.length === 0 || opening.length === 0) return [];
+      return [
+        {
+          act: 'try-motion',
+          station: 'close',
+          partKeys: moving.map((part) => part.key),
+          tags: ['motion check', 'handling'],
+          handsOnMin: 5,
+        },
+      ];
     },
   },
   {
@@ -197,15 +137,12 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     serves: ['O27', 'N8'],
     create: ({ input }) =>
       input.opening.filter(isFormed).map((joint) => ({
-        key: `check:${joint.key}`,
-        station: 'close' as const,
-        title: `Look before the ${joint.label} are formed: wheels, ride height`,
+        act: 'check',
+        station: 'close',
         partKeys: joint.partKeys,
-        jointKey: joint.key,
-        tags: ['wheel check' as const],
+        of: { jointKey: joint.key },
+        tags: ['wheel check'],
         handsOnMin: 4,
-        how: 'Every wheel the right way round, all four on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
-        because: 'The last two that fit are often the last two there are.',
       })),
   },
   {
@@ -228,16 +165,13 @@ export const CLOSING_RULES: readonly PlanRule[] = [
         ? []
         : [
             {
-              key: 'check-motion',
+              act: 'check-motion',
               station: 'close',
-              title: 'Turn, tip and spin',
               partKeys: parts
                 .filter((part) => part.role === 'mechanism' || part.role === 'wheel')
                 .map((part) => part.key),
               tags: ['handling'],
               handsOnMin: 5,
-              how: 'Every wheel spins, everything that tips does so freely, nothing rubs on new paint.',
-              because: 'The last moment at which it can be put right without opening it again.',
             },
           ],
   },
@@ -247,112 +181,78 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     serves: ['O29'],
     create: ({ input }) => {
       const rough = input.opening.filter((joint) => isFormed(joint) || CHIPS.has(joint.kind));
-      return rough.length
-        ? [
-            {
-              key: 'touch-in',
-              station: 'close',
-              title: 'Touch in what the closing chipped',
-              partKeys: [],
-              tags: ['touch in', 'handling'],
-              handsOnMin: 10,
-              passiveMin: 60,
-              how: 'Body colour from the tip of a fine brush, only where metal shows.',
-              because: `Forming and bending chips paint: ${rough.map((joint) => joint.label).join(', ')}.`,
-            },
-          ]
-        : [];
+      if (rough.length === 0) return [];
+      return [
+        {
+          act: 'touch-in',
+          station: 'close',
+          partKeys: [],
+          tags: ['touch in', 'handling'],
+          handsOnMin: 10,
+          passiveMin: 60,
+          detail: { rough: rough.map((joint) => joint.label) },
+        },
+      ];
     },
   },
 ];
 
-function createFitTasks(part: PlanPart, cleaning: string): TaskDraft[] {
+function createFitTasks(part: PlanPart, cleaning: SchoolOption<'S23'>): TaskDraft[] {
   const tag = FITTED[part.role];
   if (!tag) return [];
-  const clear = cleaning === 'cloth on clear parts' ? 'Soft lint-free cloth' : 'Soft brush and a breath, no cloth';
+  const common = { station: 'close' as const, partKeys: [part.key] };
   return [
-    {
-      key: `clean:${part.key}`,
-      station: 'close',
-      title: `Clean the ${nameOf(part)} for fitting`,
-      partKeys: [part.key],
-      tags: ['clean part'],
-      handsOnMin: 4,
-      how:
-        part.role === 'glazing'
-          ? `${clear}; look through it at the lamp.`
-          : 'Dust out of every corner, no finger marks.',
-      because: 'Once it is in, nobody reaches it.',
-    },
-    {
-      key: `fit:${part.key}`,
-      station: 'close',
-      title: `Fit the ${nameOf(part)}`,
-      partKeys: [part.key],
-      tags: ['fit part', tag, 'handling'],
-      handsOnMin: 6,
-      how:
-        part.role === 'mechanism'
-          ? 'On its lugs first, spring in place, swing it once.'
-          : 'As the opening photos show it; never force it.',
-      because: 'It came out at Open.',
-    },
+    { ...common, act: 'clean', method: cleaning, tags: ['clean part'], handsOnMin: 4 },
+    { ...common, act: 'fit', tags: ['fit part', tag, 'handling'], handsOnMin: 6 },
   ];
 }
 
 function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanContext): TaskDraft {
-  const isFalseRivet = joint.kind === 'rivet post' && !isTapped;
-  const soldered = joint.kind === 'solder' ? isSolderedFirst(joint, context) : false;
-  // Solder on finished paint burns it, and some metals do not stand it at all: then it is glued.
-  const kind = joint.kind === 'solder' && !soldered ? 'glue' : joint.kind;
-  const isAxle = isFormed(joint);
-  const isClear = kind === 'glue' && hasClearPart(joint, context);
-  const closing = isFalseRivet
-    ? FALSE_RIVET
-    : isClear
-      ? CLEAR_GLUE
-      : kind === 'formed axle' && !isAxle
-        ? SET_BACK
-        : CLOSING[kind];
-  const school = context.option('S5');
-  const forming = isAxle ? (FORMING[school] ?? FORMING['cupped punch in a press']!) : null;
-  const isGlued = kind === 'glue' || isFalseRivet;
+  const closing = chooseClosing(joint, isTapped, context);
+  const isSoldered = closing === 'soldered';
+  const isForming = closing === 'formed';
+  const isGlued =
+    closing === 'glued' ||
+    closing === 'glued clear' ||
+    closing === 'false rivet' ||
+    (closing === 'as its kind' && joint.kind === 'glue');
+  const facts = closing === 'as its kind' || closing === 'formed' ? BY_KIND[joint.kind] : OTHERWISE[closing];
   return {
-    key: `close:${joint.key}`,
-    station: soldered ? 'strip' : 'close',
-    title: `${closing.title}: ${joint.label}`,
+    act: 'close',
+    station: isSoldered ? 'strip' : 'close',
     partKeys: joint.partKeys,
-    jointKey: joint.key,
-    tags: soldered
+    of: { jointKey: joint.key },
+    method: isForming ? context.option('S5') : closing,
+    tags: isSoldered
       ? ['repair', 'solder', 'spark', 'heat']
       : [
           'close joint',
           'handling',
-          ...(isAxle ? (['form axle ends'] as const) : []),
+          ...(isForming ? (['form axle ends'] as const) : []),
           ...(isGlued ? (['glue'] as const) : []),
         ],
-    ...(soldered ? { process: 'soldering' } : {}),
-    hazards: soldered ? ['soldering-iron'] : isGlued && !isClear ? ['cyanoacrylate'] : [],
-    ...(isAxle ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
-    handsOnMin: closing.minutes,
-    ...(closing.cureMin ? { passiveMin: closing.cureMin } : {}),
-    how: forming ? `Running clearance on both sides, then: ${forming.how}` : closing.how,
-    because: describeWhyClosed(joint, soldered, context),
-    uses: forming?.uses ?? closing.uses ?? [],
+    ...(isSoldered ? { process: 'soldering' as const } : {}),
+    hazards: isSoldered ? ['soldering-iron'] : isGlued && closing !== 'glued clear' ? ['cyanoacrylate'] : [],
+    ...(isForming ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
+    handsOnMin: facts.minutes,
+    ...(facts.cureMin ? { passiveMin: facts.cureMin } : {}),
+    uses: isForming ? FORMING_USES[context.option('S5')] : (facts.uses ?? []),
+    detail: { closing },
   };
 }
 
+function chooseClosing(joint: PlanJoint, isTapped: boolean, context: PlanContext): ClosingKind {
+  if (joint.kind === 'rivet post' && !isTapped) return 'false rivet';
+  if (joint.kind === 'solder' && isSolderedFirst(joint, context)) return 'soldered';
+  // Solder on finished paint burns it, and some metals do not stand it at all: then it is glued.
+  if (joint.kind === 'solder' || joint.kind === 'glue')
+    return hasClearPart(joint, context) ? 'glued clear' : joint.kind === 'solder' ? 'glued' : 'as its kind';
+  if (joint.kind === 'formed axle') return isFormed(joint) ? 'formed' : 'set back';
+  return 'as its kind';
+}
+
+/** Cyanoacrylate fogs clear parts. */
 const hasClearPart = (joint: PlanJoint, { input, materialsOf }: PlanContext) =>
   input.parts.some(
     (part) => joint.partKeys.includes(part.key) && judgePart(materialsOf(part), 'cyanoacrylate').verdict === 'never',
   );
-
-function describeWhyClosed(joint: PlanJoint, soldered: boolean, { because }: PlanContext): string {
-  const opened = `Opened before: ${joint.label}.`;
-  if (isFormed(joint)) return `${opened} Forming: ${because('S5')}`;
-  if (joint.kind === 'rivet post') return `${opened} Closing: ${because('S2')}`;
-  if (joint.kind !== 'solder') return opened;
-  return soldered
-    ? `${opened} In bare metal: solder on paint burns it, and the part is never baked afterwards.`
-    : `${opened} Glued, not soldered: what it holds does not stand the iron, or is painted by now.`;
-}

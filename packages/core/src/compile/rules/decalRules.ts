@@ -1,16 +1,16 @@
+import type { SchoolOption } from '../../model/school.ts';
+import { uses, type Use } from '../../model/supply.ts';
+import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { PlanCoat, PlanPart, TaskDraft } from '../planTypes.ts';
-import { uses } from '../../supply/supplies.ts';
-import { hasDecal, isSlowInk } from './decalsAndInk.ts';
-import { nameOf, type PlanRule } from './planRule.ts';
+import type { TaskDraft } from '../planTypes.ts';
+import { hasBrightworkOn, hasDecal, isSlowInk, roundOf } from './coats.ts';
+import type { PlanRule } from './planRule.ts';
 
-/** How a decal goes down, by school (S20). */
-const SLIDING: Readonly<Record<string, string>> = {
-  'wet pad and two sets':
-    'lukewarm water, on a wet sponge until it slides by itself; wet the panel, slide the paper away.',
-  'bare paper slide': 'lukewarm water, slide it from the paper where it belongs.',
-  'setting fluid': 'setting fluid on the panel, slide it on, softener on the relief. Test both on the paint first.',
-  'one set': 'lukewarm water, on a wet sponge until it slides by itself; there is no second one.',
+const DECAL_USES: Readonly<Record<SchoolOption<'S20'>, readonly Use[]>> = {
+  'wet pad and two sets': uses(['decal set', 2]),
+  'bare paper slide': uses(['decal set', 2]),
+  'setting fluid': uses(['decal set', 1], ['setting fluid', 1]),
+  'one set': uses(['decal set', 1]),
 };
 
 const eachDecal = (
@@ -23,6 +23,11 @@ const eachDecal = (
       : part.coats.filter((coat) => coat.kind === 'decal').map((coat) => create(part, coat)),
   );
 
+const ofDecal = (part: PlanPart, { areaName }: PlanCoat) => {
+  const round = roundOf(part, ['decal'], areaName);
+  return { area: areaName, ...(round ? { round } : {}) };
+};
+
 /** Decals on gloss, sealed after a test; slow ink last of all. */
 export const DECAL_RULES: readonly PlanRule[] = [
   {
@@ -31,15 +36,13 @@ export const DECAL_RULES: readonly PlanRule[] = [
     serves: ['O33', 'N10', 'N32'],
     create: (context) =>
       eachDecal(context, (part, coat) => ({
-        key: `decal-fit:${part.key}:${coat.areaName}`,
+        act: 'decal-fit',
         station: 'close',
-        title: `Cut the ${coat.name} and dry-fit it`,
         partKeys: [part.key],
-        area: coat.areaName,
+        of: ofDecal(part, coat),
         tags: ['decal dry-fit', 'handling'],
         handsOnMin: 8,
-        how: 'Cut close, lay it on dry, mark both ends with a pencil dot on the tape. Is it the right size? Then wet the panel.',
-        because: 'Wet, it cannot be measured, and it goes on once.',
+        detail: { name: coat.name },
       })),
   },
   {
@@ -47,48 +50,39 @@ export const DECAL_RULES: readonly PlanRule[] = [
     when: 'a decal is planned',
     serves: ['O30', 'O32', 'O33', 'S20', 'N10'],
     create: (context) =>
-      eachDecal(context, (part, coat) => {
-        const school = context.option('S20');
-        return {
-          key: `decal:${part.key}:${coat.areaName}`,
-          station: 'close',
-          title: `Place the ${coat.name}`,
-          partKeys: [part.key],
-          area: coat.areaName,
-          tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
-          handsOnMin: 20,
-          passiveMin: 60,
-          how: `Panel wetted: ${SLIDING[school] ?? SLIDING['wet pad and two sets']!} Roll out with a bud, dab, leave. If it folds: keep it wet, run the end off the edge.`,
-          because: `Planned${coat.crossesSeam ? ' across a seam' : ''}. Decals: ${context.because('S20')}`,
-          uses: uses(
-            ['decal set', school === 'wet pad and two sets' || school === 'bare paper slide' ? 2 : 1],
-            ...(school === 'setting fluid' ? ([['setting fluid', 1]] as const) : []),
-          ),
-        };
-      }),
+      eachDecal(context, (part, coat) => ({
+        act: 'decal',
+        station: 'close',
+        partKeys: [part.key],
+        of: ofDecal(part, coat),
+        method: context.option('S20'),
+        tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
+        handsOnMin: 20,
+        passiveMin: 60,
+        uses: DECAL_USES[context.option('S20')],
+        detail: { name: coat.name, crossesSeam: coat.crossesSeam },
+      })),
   },
   {
     id: 'seal-decal',
     when: 'the school seals decals',
     serves: ['O32', 'S13'],
-    create: ({ input: { parts }, pieces, option, because }) => {
-      if (option('S13') === 'none') return [];
-      return parts
-        .filter((part) => hasDecal(part) && !pieces.isLeftAlone(part.key))
-        .map((part) => ({
-          key: `seal:${part.key}`,
-          station: 'close' as const,
-          title: `Test, then seal the decals of the ${nameOf(part)}`,
-          partKeys: [part.key],
-          tags: ['seal' as const, 'vapour' as const, 'handling' as const],
-          hazards: ['degreaser'],
-          handsOnMin: 10,
-          passiveMin: 240,
-          how: 'On a spare decal on card first: does the clear lift or wrinkle it? Then a brushed film over the decal and a hair beyond, glazing covered.',
-          because: `Clear coat: ${because('S13')}`,
-          uses: uses(['clear coat', 0.5]),
-        }));
-    },
+    create: ({ input: { parts }, pieces, option }) =>
+      option('S13') === 'none'
+        ? []
+        : parts
+            .filter((part) => hasDecal(part) && !pieces.isLeftAlone(part.key))
+            .map((part) => ({
+              act: 'seal',
+              station: 'close',
+              partKeys: [part.key],
+              method: option('S13'),
+              tags: ['seal', 'vapour', 'handling'],
+              hazards: ['degreaser'],
+              handsOnMin: 10,
+              passiveMin: 240,
+              uses: uses(['clear coat', 0.5]),
+            })),
   },
   {
     id: 'slow-ink',
@@ -98,19 +92,25 @@ export const DECAL_RULES: readonly PlanRule[] = [
       context.input.parts.flatMap((part) =>
         part.coats
           .filter((coat) => isSlowInk(coat, context) && !context.pieces.isLeftAlone(part.key))
+          .filter((coat) => !hasBrightworkOn(part, coat.areaName))
           .map((coat) => ({
-            key: `chrome:${part.key}:${coat.areaName}`,
-            station: 'close' as const,
-            title: `Chrome the ${coat.areaName === 'outside' ? '' : `${coat.areaName} of the `}${nameOf(part)} last of all`,
+            act: 'chrome',
+            station: 'close',
             partKeys: [part.key],
-            tags: ['slow chrome ink' as const],
+            of: { area: coat.areaName, ...roundsOf(part, coat) },
+            method: context.option('S7'),
+            tags: ['slow chrome ink'],
             hazards: ['degreaser'],
             handsOnMin: 10,
-            passiveMin: 4320,
-            how: 'Pen tip barely touching, one pass. Then nobody handles it until it is hard.',
-            because: `Planned: ${coat.name}. Brightwork: ${context.because('S7')}`,
+            passiveMin: coat.dries?.cureMin ?? 4320,
             uses: uses(['brightwork ink', 0.3]),
+            detail: { name: coat.name },
           })),
       ),
   },
 ];
+
+const roundsOf = (part: PlanPart, { areaName }: PlanCoat) => {
+  const round = roundOf(part, ['brightwork'], areaName);
+  return round ? { round } : {};
+};

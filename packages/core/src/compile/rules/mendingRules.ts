@@ -1,28 +1,22 @@
-import { isMetal } from '../../model/material.ts';
+import { isMetal, traitsOf } from '../../model/material.ts';
 import { createLadder } from '../../process/abrasiveLadder.ts';
-import { chooseMend, MEND_HOW, type Damage, type MendAdvice, type MendMethod } from '../../process/chooseMend.ts';
+import { chooseMend, type Damage, type MendMethod } from '../../process/chooseMend.ts';
 import { judgePart } from '../../process/judgePart.ts';
-import { planStraightening, type BendPlan } from '../../process/planStraightening.ts';
+import { BENDING, planStraightening, type BendPlan } from '../../process/planStraightening.ts';
+import { isReplaced } from '../../facts/chooseTreatment.ts';
+import type { PlanFinding, PlanPart } from '../../facts/specimenFacts.ts';
+import { comesOffWithPaint } from '../../model/process.ts';
+import { uses, type Use } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { PlanFinding, PlanPart, TaskDraft } from '../planTypes.ts';
-import { uses, type Use } from '../../supply/supplies.ts';
+import type { Mend, TaskDraft } from '../planTypes.ts';
 import { isPowdered } from './bakeRules.ts';
-import { isReplaced, nameOf, sayFinding, type PlanRule } from './planRule.ts';
+import { findFinding, type PlanRule } from './planRule.ts';
 
 const DAMAGE: Partial<Record<PlanFinding['kind'], Damage>> = {
   cracked: 'crack',
   broken: 'break',
   pitted: 'pits',
   'earlier repair': 'crack',
-};
-
-const MEND_TITLES: Readonly<Record<MendMethod, string>> = {
-  'glue and powder': 'with glue and powder',
-  gel: 'with gel adhesive',
-  splint: 'with a metal splint',
-  solder: 'with solder',
-  resin: 'with resin',
-  'filler on primer': 'with filler on the primer',
 };
 
 const MEND_USES: Readonly<Record<MendMethod, readonly Use[]>> = {
@@ -48,10 +42,7 @@ export const MENDING_RULES: readonly PlanRule[] = [
     id: 'mend',
     when: 'a part is cracked, broken or was mended badly',
     serves: ['S16', 'S15', 'N37'],
-    create: (context) =>
-      context.workable.flatMap((part) =>
-        mergeByKey(selectMends(part, context).flatMap(({ finding, advice }) => createMend(part, finding, advice))),
-      ),
+    create: (context) => context.workable.flatMap((part) => createMend(part, selectMends(part, context))),
   },
   {
     id: 'refill',
@@ -60,7 +51,7 @@ export const MENDING_RULES: readonly PlanRule[] = [
     create: (context) =>
       context.workable.flatMap((part) => {
         const pits = selectMends(part, context).find(({ advice }) => advice.best === 'filler on primer');
-        return pits ? createRefill(part, pits.finding, pits.advice) : [];
+        return pits ? createRefill(part, pits) : [];
       }),
   },
   {
@@ -80,44 +71,45 @@ export const MENDING_RULES: readonly PlanRule[] = [
       return context.workable
         .filter(
           (part) =>
-            part.material === 'zinc alloy' &&
+            traitsOf(part.material).isZinc &&
             judgePart(context.materialsOf(part), 'abrasive').verdict !== 'never' &&
             part.coats.length > 0 &&
             (context.isStripped(part) || !part.painted) &&
             (school === 'dress all' || part.role !== 'base'),
         )
         .map((part) => ({
-          key: `dress-lines:${part.key}`,
-          station: 'strip' as const,
-          title: `Dress the parting lines of the ${nameOf(part)}`,
+          act: 'dress-lines',
+          station: 'strip',
           partKeys: [part.key],
-          tags: ['repair' as const],
-          process: 'abrasive' as const,
+          method: school,
+          tags: ['repair'],
+          process: 'abrasive',
           cannotBeUndone: 'metal that the factory left',
           handsOnMin: 20,
-          how: `Fine file with the curve, then wet ${grits.join(', ')}. Cast lettering, rivets and hinges are guarded with tape and left.`,
-          because: `Parting lines: ${context.because('S1')}`,
           uses: uses(['wet abrasive paper', 1], ['fine square file']),
+          detail: { grits },
         }));
     },
   },
 ];
 
 function createStraightening(part: PlanPart, context: PlanContext): TaskDraft[] {
-  const bent = part.findings.find((finding) => finding.kind === 'bent');
+  const finding = findFinding(part, 'bent');
   const plan = planBend(part, context);
-  if (!bent || plan?.kind !== 'steps') return [];
-  const name = nameOf(part);
-  const because = `${sayFinding(bent)} Straightening: ${context.because('S17')}`;
-  const how = plan.how.join(' ');
-  const common = { key: `straighten:${part.key}`, station: 'strip' as const, partKeys: [part.key], because, how };
+  if (!finding || plan?.kind !== 'steps') return [];
+  const common = {
+    act: 'straighten' as const,
+    station: 'strip' as const,
+    partKeys: [part.key],
+    detail: { plan, finding },
+  };
   if (!plan.isWarm)
     return [
       {
         ...common,
-        title: `Straighten the ${name}, cold`,
+        method: 'cold',
         tags: ['repair', 'clamp'],
-        ...(part.material === 'lead alloy' ? { hazards: ['lead-alloy'] } : {}),
+        hazards: traitsOf(part.material).isLead ? ['lead-alloy'] : [],
         cannotBeUndone: 'a casting that cracks',
         handsOnMin: 5 + 4 * plan.steps,
         uses: uses(['padded jaws']),
@@ -126,10 +118,10 @@ function createStraightening(part: PlanPart, context: PlanContext): TaskDraft[] 
   return [
     {
       ...common,
-      title: `Straighten the ${name}, warm`,
+      method: 'warm',
       tags: ['straighten hot', 'repair', 'clamp', 'heat', 'flame'],
       process: 'heat gun',
-      atC: 150,
+      atC: BENDING.stopC,
       hazards: ['hot-air'],
       cannotBeUndone: 'a casting that cracks',
       handsOnMin: 10 + 5 * plan.steps,
@@ -142,24 +134,21 @@ function createStraightening(part: PlanPart, context: PlanContext): TaskDraft[] 
 /** null where it is not bent or goes; otherwise steps, or why it stays as it is. */
 export function planBend(part: PlanPart, context: PlanContext): BendPlan | null {
   const { option, materialsOf, pieces } = context;
-  const bent = part.findings.find((finding) => finding.kind === 'bent');
+  const bent = findFinding(part, 'bent');
   if (!bent || isReplaced(part)) return null;
-  const isHot = part.material === 'zinc alloy' && option('S17') !== 'cold squeeze';
-  if (isHot && part.painted && !context.isStripped(part))
-    return { kind: 'refused', reason: 'it keeps its old paint, and heated paint gives off fumes (O38)' };
+  const isCold = option('S17') === 'cold squeeze';
+  if (traitsOf(part.material).bends === 'warm' && !isCold && part.painted && !context.isStripped(part))
+    return { kind: 'refused', reason: 'it keeps its old paint, and heated paint gives off fumes' };
   return planStraightening({
     materials: materialsOf(part),
     degrees: bent.degrees,
     isJoined: pieces.neighboursOf(part.key).length > 0,
-    isCold: option('S17') === 'cold squeeze',
+    isCold,
   });
 }
 
 /** Every damage of a part with how it is mended; pits of the factory stay where the school keeps its flaws. */
-export function selectMends(
-  part: PlanPart,
-  context: PlanContext,
-): { readonly finding: PlanFinding; readonly advice: MendAdvice }[] {
+export function selectMends(part: PlanPart, context: PlanContext): Mend[] {
   if (isReplaced(part)) return [];
   const { input, option, materialsOf } = context;
   const isSolderedAnew = input.opening.some((joint) => joint.kind === 'solder' && joint.partKeys.includes(part.key));
@@ -172,7 +161,7 @@ export function selectMends(
     if (damage === 'pits' && (option('S22') === 'factory flaws kept' || !isPrimed(part))) return [];
     const carriesLoad = damage === 'break' ? finding.severity > 1 : ['axle', 'mechanism', 'wheel'].includes(part.role);
     const advice = chooseMend({
-      materials: materialsOf(part).filter((one) => one !== 'cyanoacrylate bond' && one !== 'two-part filler'),
+      materials: materialsOf(part).filter((one) => one === 'water-slide decal' || !comesOffWithPaint(one)),
       damage,
       carriesLoad,
       isReached: part.role !== 'interior' && part.role !== 'glazing',
@@ -184,131 +173,109 @@ export function selectMends(
   });
 }
 
-function createMend(part: PlanPart, finding: PlanFinding, advice: MendAdvice): TaskDraft[] {
-  const { best } = advice;
-  if (best === null || best === 'filler on primer') return [];
+/** Two damages of a part that are mended in the same way are one task with both reasons. */
+function createMend(part: PlanPart, mends: readonly Mend[]): TaskDraft[] {
+  const own = mends.filter(({ advice }) => advice.best !== null && advice.best !== 'filler on primer');
+  const [first] = own;
+  if (!first) return [];
+  const best = first.advice.best!;
   const isSolder = best === 'solder';
   return [
     {
-      key: `mend:${part.key}`,
+      act: 'mend',
       station: 'strip',
-      title: `Mend the ${nameOf(part)} ${MEND_TITLES[best]}`,
       partKeys: [part.key],
+      method: best,
       tags: ['repair', ...(isSolder ? (['heat', 'spark', 'solder'] as const) : (['fill', 'glue'] as const))],
-      ...(isSolder ? { process: 'soldering' } : best === 'resin' ? {} : { process: 'cyanoacrylate' }),
+      ...(isSolder ? { process: 'soldering' as const } : best === 'resin' ? {} : { process: 'cyanoacrylate' as const }),
       hazards: [isSolder ? 'soldering-iron' : 'cyanoacrylate'],
       handsOnMin: isSolder || best === 'splint' ? 30 : 20,
       passiveMin: best === 'resin' ? 1440 : isSolder ? 20 : 60,
-      because: sayMend(finding, advice),
-      how: MEND_HOW[best],
       uses: MEND_USES[best],
+      detail: { mends: own },
     },
   ];
 }
 
-const sayMend = (finding: PlanFinding, { because, insteadOf }: MendAdvice) =>
-  `${sayFinding(finding)} Cracks and gaps (S16): ${because}.${insteadOf ? ` Not ${insteadOf.method}: ${insteadOf.reason}.` : ''}`;
-
-function createRefill(part: PlanPart, finding: PlanFinding, advice: MendAdvice): TaskDraft[] {
-  const name = nameOf(part);
+function createRefill(part: PlanPart, pits: Mend): TaskDraft[] {
   return [
     {
-      key: `refill:${part.key}`,
+      act: 'refill',
       station: 'finish',
-      title: `Fill the pits of the ${name} on the primer`,
       partKeys: [part.key],
+      method: 'filler on primer',
       tags: ['refill', 'handling'],
       hazards: ['cyanoacrylate'],
       handsOnMin: 12,
       passiveMin: 60,
-      how: MEND_HOW['filler on primer'],
-      because: sayMend(finding, advice),
       uses: MEND_USES['filler on primer'],
+      detail: pits,
     },
     {
-      key: `reprime:${part.key}`,
+      act: 'reprime',
       station: 'finish',
-      title: `Prime the ${name} again`,
       partKeys: [part.key],
       tags: ['reprime', 'spray', 'vapour', 'handling'],
       hazards: ['spraying'],
       handsOnMin: 10,
       passiveMin: 60,
-      how: 'Thin, only over what was filled and rubbed. Raking light once more.',
-      because: 'Filler drinks colour and shows through it.',
       uses: uses(['primer', 1]),
     },
   ];
 }
 
 function createRustTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
-  const rust = part.findings.find((finding) => finding.kind === 'rust');
+  const finding = findFinding(part, 'rust');
   const isBare = !part.painted || context.isStripped(part);
-  if (!rust || isReplaced(part) || !isMetal(part.material)) return [];
-  const name = nameOf(part);
-  const isAxle = part.role === 'axle';
-  const { grits, finish, because } = createLadder(
-    rust.severity > 1 ? 'heavy rust' : 'light rust',
-    isAxle ? 'polished metal' : 'for primer',
-  );
-  const why = `${sayFinding(rust)} ${because}`;
+  if (!finding || isReplaced(part) || !isMetal(part.material)) return [];
   const common = { station: 'strip' as const, partKeys: [part.key] };
-  const abrasive = judgePart(context.materialsOf(part), 'abrasive');
-  if (abrasive.verdict === 'never')
+  const verdict = judgePart(context.materialsOf(part), 'abrasive');
+  if (verdict.verdict === 'never')
     return [
       {
         ...common,
-        key: `wipe:${part.key}`,
-        title: `Wipe the rust off the ${name} with oil, no abrasive`,
+        act: 'wipe',
         tags: ['repair', 'oil'],
         hazards: ['oily-rags'],
         handsOnMin: 8,
-        how: 'Oil and a soft cloth, gloves; degrease afterwards. Never sanded, ground, wire-wheeled or heated.',
-        because: `${sayFinding(rust)} No abrasive on ${abrasive.material}: ${abrasive.reason}.`,
         uses: uses(['penetrating oil', 1], ['gloves']),
+        detail: { finding, verdict },
       },
     ];
-  if (!isBare) return [];
-  if (isAxle && part.material === 'steel')
+  const { rustsOff } = traitsOf(part.material);
+  if (!isBare || rustsOff === null) return [];
+  const inChuck = part.role === 'axle' && rustsOff === 'in a chuck';
+  const ladder = createLadder(
+    finding.severity > 1 ? 'heavy rust' : 'light rust',
+    part.role === 'axle' ? 'polished metal' : 'for primer',
+  );
+  const detail = { finding, ladder, isThin: rustsOff === 'thin, by hand' };
+  if (inChuck)
     return [
       {
         ...common,
-        key: `dress:${part.key}`,
-        title: `Clean up the ${name} in a chuck`,
+        act: 'dress',
+        method: 'in a chuck',
         tags: ['repair', 'dry abrade', 'spark'],
         process: 'abrasive',
         hazards: ['grinding'],
         handsOnMin: 15,
-        how: `Emery on a flat stick, never wrapped round finger and axle: ${grits.join(', then ')}; then ${finish}. Gloves off, nothing loose.`,
-        because: why,
         uses: uses(['rotary tool'], ['wet abrasive paper', 0.5], ['fine steel wool', 2]),
+        detail,
       },
     ];
-  if (part.material === 'steel' || part.material === 'tinplate')
-    return [
-      {
-        ...common,
-        key: `dress:${part.key}`,
-        title: `Rub the rust off the ${name}, wet`,
-        tags: ['repair'],
-        process: 'abrasive',
-        hazards: ['sharp-edges'],
-        handsOnMin: 15,
-        passiveMin: 20,
-        how: `Only where it is rusted: wet ${grits.join(', ')}. Dried warm at once, primed the same day.`,
-        because: `${why}${part.material === 'tinplate' ? ' The tin beside it is thin.' : ''}`,
-        uses: uses(['wet abrasive paper', 0.5]),
-      },
-    ];
-  return [];
-}
-
-/** Two findings that ask for the same work make one task with both reasons. */
-function mergeByKey(tasks: readonly TaskDraft[]): TaskDraft[] {
-  const merged = new Map<string, TaskDraft>();
-  for (const task of tasks) {
-    const before = merged.get(task.key);
-    merged.set(task.key, before ? { ...before, because: `${before.because} ${task.because}` } : task);
-  }
-  return [...merged.values()];
+  return [
+    {
+      ...common,
+      act: 'dress',
+      method: 'wet',
+      tags: ['repair'],
+      process: 'abrasive',
+      hazards: ['sharp-edges'],
+      handsOnMin: 15,
+      passiveMin: 20,
+      uses: uses(['wet abrasive paper', 0.5]),
+      detail,
+    },
+  ];
 }

@@ -1,23 +1,14 @@
 import type { JointKind } from '../../model/catalogue.ts';
+import type { PlanJoint } from '../../facts/specimenFacts.ts';
 import { isMetal } from '../../model/material.ts';
-import type { TaskTag } from '../../model/work.ts';
+import { uses } from '../../model/supply.ts';
+import type { TaskTag } from '../../model/taskTags.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { PlanInput, PlanJoint, TaskDraft } from '../planTypes.ts';
-import { uses } from '../../supply/supplies.ts';
-import { capitalise, listNames, nameOf, type PlanRule } from './planRule.ts';
+import type { PlanInput, TaskDraft } from '../planTypes.ts';
+import { findFinding, type PlanRule } from './planRule.ts';
 
-/** What is made on the bench before such a joint is forced. */
-const SPECIAL_TOOLS: Partial<Record<JointKind, string>> = {
-  'peened pin': 'a drift a little thinner than the pin, and a block with a hole for it',
-  'sprung pin': 'a fork of wire that holds the spring back',
-  'bent tab': 'a wedge ground flat, and a block that fits inside',
-};
-
-const RIVET_HOW: Readonly<Record<string, string>> = {
-  'pilot first': 'Open the pilot up in two steps until the head falls off.',
-  'big bit first': 'A bit as wide as the head (about 6 mm), only until the head comes away.',
-  'deburring cutter': 'Turn the cutter by hand until the head is thin as paper and lifts off.',
-};
+/** Such a joint is forced with something that no drawer holds; what it is stands in words/openingWords.ts. */
+const WITH_SPECIAL_TOOL: ReadonlySet<JointKind> = new Set<JointKind>(['peened pin', 'sprung pin', 'bent tab']);
 
 /** Joints of the opening that still hold something; one that held a missing part is open already. */
 const selectShut = ({ input }: PlanContext): PlanJoint[] =>
@@ -36,22 +27,16 @@ export const OPENING_RULES: readonly PlanRule[] = [
     serves: ['O6', 'N19'],
     create: (context) => {
       const kinds = new Set(selectShut(context).map((joint) => joint.kind));
-      return [...kinds].flatMap((kind): TaskDraft[] => {
-        const made = SPECIAL_TOOLS[kind];
-        if (!made) return [];
-        return [
-          {
-            key: `tool:${kind.replace(' ', '-')}`,
-            station: 'open',
-            title: `Have ready: ${made}`,
-            partKeys: [],
-            tags: ['special tool'],
-            handsOnMin: 10,
-            how: 'Make it, or find the one made before: it is in Workshop. Try it beside the joint, not on it.',
-            because: `There is a ${kind} to open; forced with what is at hand, it breaks.`,
-          },
-        ];
-      });
+      return [...kinds]
+        .filter((kind) => WITH_SPECIAL_TOOL.has(kind))
+        .map((kind) => ({
+          act: 'tool',
+          station: 'open',
+          partKeys: [],
+          of: { jointKind: kind },
+          tags: ['special tool'],
+          handsOnMin: 10,
+        }));
     },
   },
   {
@@ -62,15 +47,12 @@ export const OPENING_RULES: readonly PlanRule[] = [
       selectShut(context)
         .filter((joint) => joint.kind === 'formed axle' && joint.way.destroys)
         .map((joint) => ({
-          key: `axle-in-hand:${joint.key}`,
-          station: 'open' as const,
-          title: `Measure the ${joint.label}; lay the replacement beside it`,
+          act: 'axle-in-hand',
+          station: 'open',
           partKeys: joint.partKeys,
-          jointKey: joint.key,
-          tags: ['axle in hand' as const],
+          of: { jointKey: joint.key },
+          tags: ['axle in hand'],
           handsOnMin: 6,
-          how: 'Diameter, length over both heads, what is left when a head is gone. Too short to form again: a new axle of that length lies here before the old one is touched.',
-          because: `Afterwards gone: ${joint.way.destroys}.`,
         })),
   },
   {
@@ -79,21 +61,15 @@ export const OPENING_RULES: readonly PlanRule[] = [
     serves: ['O15', 'N8'],
     create: ({ workable, isFreed }) =>
       workable
-        .filter(
-          (part) =>
-            part.findings.some((finding) => finding.kind === 'seized') && isFreed(part) && isMetal(part.material),
-        )
+        .filter((part) => findFinding(part, 'seized') && isFreed(part) && isMetal(part.material))
         .map((part) => ({
-          key: `free:${part.key}`,
-          station: 'open' as const,
-          title: `Penetrating oil on the seized ${nameOf(part)}`,
+          act: 'free',
+          station: 'open',
           partKeys: [part.key],
-          tags: ['oil' as const],
+          tags: ['oil'],
           hazards: ['oily-rags'],
           handsOnMin: 5,
           passiveMin: 720,
-          how: 'A drop at each end, overnight, turn by hand. Keep it off paint that stays and off tyres; degrease before anything is painted.',
-          because: 'Finding: seized. Forced, it takes the casting with it.',
           uses: uses(['penetrating oil', 1]),
         })),
   },
@@ -107,18 +83,16 @@ export const OPENING_RULES: readonly PlanRule[] = [
         : selectShut(context)
             .filter(isDrilledRivet)
             .map((joint) => ({
-              key: `pilot:${joint.key}`,
-              station: 'open' as const,
-              title: `Drill a pilot hole: ${joint.label}`,
+              act: 'pilot',
+              station: 'open',
               partKeys: joint.partKeys,
-              jointKey: joint.key,
-              tags: ['pilot hole' as const, 'dismantle' as const],
-              process: 'drilling' as const,
+              of: { jointKey: joint.key },
+              method: context.option('S3'),
+              tags: ['pilot hole', 'dismantle'],
+              process: 'drilling',
               hazards: ['drilling'],
               cannotBeUndone: 'metal drilled from the post',
               handsOnMin: 6,
-              how: 'Centre-punch lightly, 1 mm bit straight down the middle. If it wanders, lean a smaller bit back to the centre before going deeper.',
-              because: `Rivet: ${context.because('S3')}`,
               uses: uses(['bench drill'], ['cutting oil', 0.5]),
             })),
   },
@@ -142,14 +116,11 @@ export const OPENING_RULES: readonly PlanRule[] = [
       if (!isApart) return [];
       return [
         {
-          key: 'separate',
+          act: 'separate',
           station: 'open',
-          title: 'Separate the halves, note side and order',
           partKeys: halves.map((part) => part.key),
           tags: ['separate', 'dismantle'],
           handsOnMin: 10,
-          how: 'Ease them apart level. Photograph each part as it comes off: wheels have an inside, seats have notches.',
-          because: 'Parts with different treatments must come apart.',
         },
       ];
     },
@@ -169,68 +140,54 @@ export const OPENING_RULES: readonly PlanRule[] = [
       if (out.length === 0) return [];
       return [
         {
-          key: 'meltables-out',
+          act: 'meltables-out',
           station: 'open',
-          title: `Take out ${listNames(out.map((part) => part.name))}`,
           partKeys: out.map((part) => part.key),
           tags: ['meltables out', 'dismantle'],
           handsOnMin: 5 * out.length,
-          how: 'Old plastic is brittle: warm it in the hand, flex nothing, bag and label each part.',
-          because: `${listNames([...new Set(out.map((part) => part.material))])} cannot stand what the metal gets.`,
+          detail: { materials: [...new Set(out.map((part) => part.material))] },
         },
       ];
     },
   },
 ];
 
-const isDrilledRivet = (joint: PlanJoint) => joint.kind === 'rivet post' && joint.way.tool === 'drill';
+export const isDrilledRivet = (joint: PlanJoint) => joint.kind === 'rivet post' && joint.way.tool === 'drill';
 
-function createOpeningTask(joint: PlanJoint, { option, because, input }: PlanContext): TaskDraft {
+/** What the tool of a way brings along. */
+const TOOL_FACTS = {
+  hand: { hazards: [], uses: [], process: null },
+  drill: { hazards: ['drilling'], uses: uses(['bench drill'], ['cutting oil', 0.5]), process: 'drilling' },
+  rotary: { hazards: ['grinding'], uses: uses(['rotary tool']), process: null },
+  iron: { hazards: ['soldering-iron'], uses: uses(['soldering iron']), process: 'soldering' },
+} as const;
+
+function createOpeningTask(joint: PlanJoint, { option, input }: PlanContext): TaskDraft {
   const { way } = joint;
   const isAxle = joint.partKeys.some((key) => input.parts.find((part) => part.key === key)?.role === 'axle');
-  const sparks = way.tool === 'rotary' || way.tool === 'iron';
   const tags: TaskTag[] = [
     'open joint',
     'dismantle',
     ...(joint.kind === 'rivet post' ? (['rivet head off'] as const) : []),
     ...(isAxle ? (['wheels off'] as const) : []),
-    ...(SPECIAL_TOOLS[joint.kind] ? (['force joint'] as const) : []),
+    ...(WITH_SPECIAL_TOOL.has(joint.kind) ? (['force joint'] as const) : []),
     ...(joint.kind === 'formed axle' && way.destroys ? (['axle cut'] as const) : []),
-    ...(sparks ? (['spark'] as const) : []),
+    ...(way.tool === 'rotary' || way.tool === 'iron' ? (['spark'] as const) : []),
     ...(way.tool === 'iron' ? (['heat'] as const) : []),
   ];
-  const school = isDrilledRivet(joint) ? 'S3' : (way.school?.key ?? null);
+  const { process, hazards, uses: taken } = TOOL_FACTS[way.tool];
   return {
-    key: `open:${joint.key}`,
+    act: 'open',
     station: 'open',
-    title: `${way.label}: ${joint.label}`,
     partKeys: joint.partKeys,
-    jointKey: joint.key,
+    of: { jointKey: joint.key },
+    way: { key: way.key, label: way.label, destroys: way.destroys },
+    ...(isDrilledRivet(joint) ? { method: option('S3') } : {}),
     tags,
-    ...(way.tool === 'drill' ? { process: 'drilling' } : way.tool === 'iron' ? { process: 'soldering' } : {}),
-    hazards: [
-      ...(way.tool === 'drill' ? ['drilling'] : []),
-      ...(way.tool === 'rotary' ? ['grinding'] : []),
-      ...(way.tool === 'iron' ? ['soldering-iron'] : []),
-    ],
+    ...(process ? { process } : {}),
+    hazards,
     ...(way.destroys ? { cannotBeUndone: way.destroys } : {}),
     handsOnMin: way.minutes,
-    how: describeWay(joint, option('S3')),
-    because: `${joint.because ?? 'It is opened.'} ${Math.round(way.risk * 100)} % risk of damage (planning estimate).${school ? ` ${because(school)}` : ''}`,
-    uses:
-      way.tool === 'drill'
-        ? uses(['bench drill'], ['cutting oil', 0.5])
-        : way.tool === 'rotary'
-          ? uses(['rotary tool'])
-          : way.tool === 'iron'
-            ? uses(['soldering iron'])
-            : [],
+    uses: taken,
   };
-}
-
-function describeWay(joint: PlanJoint, rivetSchool: string): string {
-  const lost = joint.way.destroys ? ` Afterwards gone: ${joint.way.destroys}.` : ' Nothing is destroyed.';
-  const behind = joint.way.behindJoints.length ? ' Reached only after the joints before it.' : '';
-  const rivet = isDrilledRivet(joint) ? ` ${RIVET_HOW[rivetSchool] ?? ''}` : '';
-  return `${capitalise(joint.kind)}. Photograph it first, support the casting close to the joint.${rivet}${behind}${lost}`;
 }

@@ -1,26 +1,15 @@
 import { computeLuminance } from '../../facts/chooseTreatment.ts';
+import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
+import { uses } from '../../model/supply.ts';
+import type { TaskTag } from '../../model/taskTags.ts';
+import { judgePart } from '../../process/judgePart.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { PlanCoat, PlanPart, TaskDraft } from '../planTypes.ts';
-import { uses } from '../../supply/supplies.ts';
+import type { DraftOf, TaskDraft } from '../planTypes.ts';
 import { isPowdered } from './bakeRules.ts';
 import { isSolderedFirst } from './closingRules.ts';
-import { hasDecal, isSlowInk } from './decalsAndInk.ts';
+import { hasBrightworkOn, hasDecal, isSlowInk, isSprayed, paintedCoats, roundOf } from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
-import { listNames, nameOf, type PlanRule } from './planRule.ts';
-
-const PRIMER_HOW: Readonly<Record<string, string>> = {
-  'thin light grey': 'One thin coat so that lettering survives.',
-  'thin white': 'One thin white coat: pale and weak colours need the light ground.',
-  grey: 'One coat of grey, thin enough that lettering survives.',
-  'thicker to smooth': 'Two coats, rubbed between; relief fills in, so leave lettering with one.',
-  'none under powder': 'One thin coat so that lettering survives (powder alone goes without).',
-};
-
-const SPRAY_HOW: Readonly<Record<string, string>> = {
-  airbrush: 'Airbrush, a hand away, moving before the trigger.',
-  'spray can': 'Can warmed in lukewarm water, shaken two minutes, from two hands away; it builds up fast.',
-  powder: 'What takes no powder is sprayed with the airbrush.',
-};
+import type { PlanRule } from './planRule.ts';
 
 const COLOUR_TAGS = ['colour', 'paint', 'spray', 'vapour', 'handling'] as const;
 const TRIM_TAGS = [...COLOUR_TAGS, 'trim colour'] as const;
@@ -33,16 +22,15 @@ const SPRAYING = ['spraying'];
 const TRIM_USES = uses(['body colour', 0.7], ['masking tape', 100]);
 const BODY_USES = uses(['body colour', 2]);
 
-const GLOSS: Readonly<Record<string, string>> = { matt: 'matt', 'semi-gloss': 'semi-gloss' };
+/** Where no product is chosen yet, minutes (planning estimates). */
+const USUAL_DRYING = { flashMin: 5, primerMin: 60, recoatMin: 240, brightMin: 30 } as const;
 
-/** Coats that are sprayed or brushed at Finish; decals and slow chrome ink wait for Close. */
-export const paintedCoats = (part: PlanPart): PlanCoat[] =>
-  part.coats.filter((coat) => ['primer', 'colour', 'clear', 'brightwork'].includes(coat.kind));
+/** Light over dark shows through where the one is so much lighter (of 1). */
+const PALE_ON_DARK = 0.25;
 
 const selectPainted = ({ workable }: PlanContext) => workable.filter((part) => paintedCoats(part).length > 0);
-const isSprayed = (coat: PlanCoat) => coat.kind === 'colour' || coat.kind === 'clear';
 
-/** Finish: gun, degrease, mask, prime, judge, hidden faces, outside, trim. One task per part and area. */
+/** Finish: ground, colour, brightwork and clear, in the order in which they go on. */
 export const PAINT_RULES: readonly PlanRule[] = [
   {
     id: 'gun-ready',
@@ -50,23 +38,25 @@ export const PAINT_RULES: readonly PlanRule[] = [
     serves: ['O35', 'S6', 'N19'],
     create: (context) => {
       if (!selectPainted(context).some((part) => part.coats.some((coat) => coat.kind !== 'brightwork'))) return [];
-      const isCan = context.option('S6') === 'spray can';
+      const method = context.option('S6');
       return [
         {
-          key: 'gun-ready',
+          act: 'gun-ready',
           station: 'finish',
-          title: isCan ? 'Try the cans on card' : 'See that the gun is complete and clean',
           partKeys: [],
+          method,
           tags: ['gun ready'],
           handsOnMin: 5,
-          how: isCan
-            ? 'Nozzle clear, can shaken, a stripe on card: no spitting, right shade.'
-            : 'Needle, nozzle, cup and hose there, water through it: an even fan. Its state stands in Workshop.',
-          because: `Found out now, not with paint mixed. Putting paint on: ${context.because('S6')}`,
-          uses: isCan ? uses(['spray booth']) : uses(['airbrush'], ['spray booth']),
+          uses: method === 'spray can' ? uses(['spray booth']) : uses(['airbrush'], ['spray booth']),
         },
       ];
     },
+  },
+  {
+    id: 'take-coat-off',
+    when: 'a coat was rejected and is still on',
+    serves: ['N63', 'N17'],
+    create: (context) => context.workable.flatMap((part) => createTakeOffTasks(part, context)),
   },
   {
     id: 'degrease',
@@ -74,15 +64,14 @@ export const PAINT_RULES: readonly PlanRule[] = [
     serves: ['O15', 'O26', 'S21', 'N36'],
     create: (context) =>
       selectPainted(context).map((part) => ({
-        key: `degrease:${part.key}`,
-        station: 'finish' as const,
-        title: `Degrease the ${nameOf(part)}`,
+        act: 'degrease',
+        station: 'finish',
         partKeys: [part.key],
-        tags: ['degrease' as const, 'vapour' as const],
+        of: ofRound(roundOf(part, ['primer', 'colour', 'clear'])),
+        method: context.option('S21'),
+        tags: ['degrease', 'vapour'],
         hazards: ['degreaser'],
         handsOnMin: 5,
-        how: `Clean wipe, fresh gloves. Held by ${context.option('S21') === 'hidden spot' ? 'a place nobody sees' : 'a pick through the axle hole'}. From now on no bare finger touches it.`,
-        because: `It is about to be painted. Holding: ${context.because('S21')}`,
         uses: uses(['degreasing solvent', 3], ['gloves']),
       })),
   },
@@ -97,16 +86,14 @@ export const PAINT_RULES: readonly PlanRule[] = [
         if (neighbours.length === 0) return [];
         return [
           {
-            key: `mask:${part.key}`,
+            act: 'mask',
             station: 'finish',
-            title: `Mask the ${nameOf(part)}`,
             // It names what is painted beside it: the mask is on before that is.
             partKeys: [part.key, ...neighbours.map((other) => other.key)],
             tags: ['mask'],
             handsOnMin: 12,
-            how: 'Tape pressed down along the edge with a wooden pick, the rest wrapped. Off again, warmed, before the coat is fully hard.',
-            because: `It stays joined to the ${listNames(neighbours.map(nameOf))}, which gets another coat.`,
             uses: uses(['masking tape', 150]),
+            detail: { beside: neighbours.map((other) => other.name) },
           },
         ];
       });
@@ -124,40 +111,25 @@ export const PAINT_RULES: readonly PlanRule[] = [
     serves: ['O18', 'O23', 'N36'],
     create: (context) =>
       selectPrimed(context).map((part) => ({
-        key: `judge:${part.key}`,
-        station: 'finish' as const,
-        title: `Judge the ${nameOf(part)} in primer`,
+        act: 'judge',
+        station: 'finish',
         partKeys: [part.key],
-        tags: ['judge fill' as const],
+        of: ofRound(roundOf(part, ['primer'])),
+        tags: ['judge fill'],
         handsOnMin: 5,
-        how: 'Raking light. A flaw is filled and primed again; then judge again. Scratch a hidden spot: the primer must hold before tape goes on it.',
-        because: 'Primer shows what bare metal hides.',
       })),
   },
   {
     id: 'mix-colour',
     when: 'a colour is planned',
     serves: ['O35', 'S9', 'S10', 'N5'],
-    create: (context) => listColours(context).map((colour) => createMixTask(colour, context)),
+    create: (context) => listColours(context).map((colour) => createMixTask(colour)),
   },
   {
     id: 'colour',
     when: 'a colour or clear coat is planned for an area',
     serves: ['O21', 'O22', 'O24', 'O25', 'O23', 'S6', 'S8', 'N35'],
-    // What shares a colour is sprayed together, mist coats first: one cleaning of the gun for each.
-    create: (context) => {
-      const tasks = selectPainted(context).flatMap((part) => createColourTasks(part, context));
-      const names = [...new Set(tasks.map((task) => task.colours?.[0] ?? ''))];
-      const lightest = (name: string) =>
-        Math.max(...tasks.filter((task) => (task.colours?.[0] ?? '') === name).map((task) => task.luminance ?? 0));
-      const rank = new Map(names.sort((a, b) => lightest(b) - lightest(a)).map((name, i) => [name, i]));
-      // Trim lies over the body colours, whatever its own.
-      const place = (task: TaskDraft) =>
-        (task.tags.includes('trim colour') ? 2 * names.length : 0) +
-        2 * rank.get(task.colours?.[0] ?? '')! +
-        (task.tags.includes('mist coat') ? 0 : 1);
-      return tasks.sort((a, b) => place(a) - place(b));
-    },
+    create: createColourTasks,
   },
   {
     id: 'brightwork',
@@ -167,18 +139,19 @@ export const PAINT_RULES: readonly PlanRule[] = [
       selectPainted(context).flatMap((part) =>
         part.coats
           .filter((coat) => coat.kind === 'brightwork' && !isSlowInk(coat, context))
+          .filter((coat) => !hasBrightworkOn(part, coat.areaName))
           .map((coat) => ({
-            key: `bright:${part.key}:${coat.areaName}`,
-            station: 'finish' as const,
-            title: `Silver the ${coat.areaName === 'outside' ? '' : `${coat.areaName} of the `}${nameOf(part)}`,
+            act: 'bright',
+            station: 'finish',
             partKeys: [part.key],
-            tags: ['trim colour' as const, 'paint' as const, 'handling' as const],
+            of: { area: coat.areaName, ...ofRound(roundOf(part, ['brightwork'], coat.areaName)) },
+            method: context.option('S7'),
+            tags: ['trim colour', 'paint', 'handling'],
             hazards: ['degreaser'],
             handsOnMin: 10,
-            passiveMin: 30,
-            how: `${coat.name}, brushed from a decanted drop so that it flows in the relief. Overruns touched in with body colour when dry.`,
-            because: `Only where the issue had it. Brightwork: ${context.because('S7')}`,
+            passiveMin: coat.dries?.recoatMin ?? USUAL_DRYING.brightMin,
             uses: uses(['brightwork ink', 0.3]),
+            detail: { name: coat.name },
           })),
       ),
   },
@@ -186,22 +159,20 @@ export const PAINT_RULES: readonly PlanRule[] = [
     id: 'gloss-under-decal',
     when: 'a decal is planned and the school clears under it',
     serves: ['O32', 'S13'],
-    create: ({ workable, option, because }) => {
+    create: ({ workable, option }) => {
       const school = option('S13');
       if (school === 'none' || school === 'seal decals') return [];
       return workable
         .filter((part) => hasDecal(part) && part.coats.every((coat) => coat.kind !== 'clear'))
         .map((part) => ({
-          key: `gloss:${part.key}`,
-          station: 'finish' as const,
-          title: `${GLOSS[school] ? 'Clear' : 'Gloss'} coat on the ${nameOf(part)} where the decals go`,
+          act: 'gloss',
+          station: 'finish',
           partKeys: [part.key],
-          tags: ['gloss coat' as const, 'spray' as const, 'vapour' as const, 'handling' as const],
-          hazards: ['spraying'],
+          method: school,
+          tags: ['gloss coat', 'spray', 'vapour', 'handling'],
+          hazards: SPRAYING,
           handsOnMin: 8,
-          passiveMin: 240,
-          how: `${GLOSS[school] ? `Thin ${GLOSS[school]} clear` : 'Thin gloss'} over dry colour, the whole panel: an edge shows. Never a two-part clear without the equipment for it.`,
-          because: `Clear coat: ${because('S13')}`,
+          passiveMin: USUAL_DRYING.recoatMin,
           uses: uses(['clear coat', 1]),
         }));
     },
@@ -215,21 +186,45 @@ export const PAINT_RULES: readonly PlanRule[] = [
       if (names.length === 0 || context.option('S6') === 'spray can') return [];
       return [
         {
-          key: 'clean-gun',
+          act: 'clean-gun',
           station: 'finish',
-          title: 'Strip the gun and clean it for the night',
           partKeys: [],
           tags: ['gun cleaned', 'vapour'],
           hazards: ['degreaser'],
           handsOnMin: 12,
-          how: `Between colours too: ${new Set(names).size} on this model. Thinner through it until it comes clear, needle out, nozzle in the jar, needle back with a drop of oil.`,
-          because: 'Paint dried in the nozzle costs the next evening; what shares a colour is sprayed together.',
           uses: uses(['thinner', 15]),
+          detail: { colourCount: new Set(names).size },
         },
       ];
     },
   },
 ];
+
+const ofRound = (round: number | undefined) => (round === undefined ? {} : { round });
+
+/** What lies on a rejected coat comes off with it: one task for all that are still on an area. */
+function createTakeOffTasks(part: PlanPart, { materialsOf }: PlanContext): TaskDraft[] {
+  const on = part.done.rejected.filter((coat) => !coat.isOff);
+  return [...new Set(on.map((coat) => coat.areaName))].map((areaName) => {
+    const own = on.filter((coat) => coat.areaName === areaName);
+    const isWiped = judgePart(materialsOf(part), 'solvent wipe').verdict !== 'never';
+    return {
+      act: 'take-off',
+      station: 'finish',
+      partKeys: [part.key],
+      of: { layerId: own[0]!.layerId, area: areaName },
+      method: isWiped ? 'thinner wipe' : 'rubbed down wet',
+      tags: ['take coat off', 'handling', ...(isWiped ? (['chemical', 'vapour'] as const) : [])],
+      ...(isWiped ? { process: 'solvent wipe' as const } : {}),
+      hazards: isWiped ? ['degreaser'] : [],
+      cannotBeUndone: 'the coat that is taken off',
+      handsOnMin: 20,
+      passiveMin: 20,
+      uses: isWiped ? uses(['thinner', 10], ['gloves']) : uses(['wet abrasive paper', 1]),
+      detail: { names: own.map((coat) => coat.name), because: own[0]!.because },
+    };
+  });
+}
 
 /** What was soldered on in bare metal and is not painted itself. */
 function listSoldered(context: PlanContext): { readonly part: PlanPart; readonly against: readonly PlanPart[] }[] {
@@ -259,91 +254,103 @@ function listColours(context: PlanContext): WornColour[] {
   return [...wearers].map(([name, parts]) => ({ name, parts: [...parts] }));
 }
 
-const createMixTask = ({ name, parts }: WornColour, { because }: PlanContext): TaskDraft => ({
-  key: `mix:${name}`,
+const createMixTask = ({ name, parts }: WornColour): TaskDraft => ({
+  act: 'mix',
   station: 'finish',
-  title: `Have ${name} ready`,
   partKeys: parts.map((part) => part.key),
+  of: { colour: name },
   tags: ['mix paint'],
   colours: [name],
   hazards: ['degreaser'],
   handsOnMin: 8,
-  how: 'Stir to the bottom, thin as its sheet says, strain, a stripe on primed card and let it dry: it dries to another shade. No more than the parts need.',
-  because: `On the ${listNames(parts.map(nameOf))}. Mixing: ${because('S9')} To match: ${because('S10')}`,
+  detail: { wearers: parts.map((part) => part.name) },
 });
 
-function createPrimerTask(part: PlanPart, { option, because }: PlanContext): TaskDraft {
+function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
   const primer = part.coats.find((coat) => coat.kind === 'primer')!;
   return {
-    key: `prime:${part.key}`,
+    act: 'prime',
     station: 'finish',
-    title: `Prime the ${nameOf(part)}`,
     partKeys: [part.key],
+    of: ofRound(roundOf(part, ['primer'])),
+    method: option('S12'),
     tags: ['prime', 'paint', 'spray', 'vapour', 'handling'],
-    hazards: ['spraying'],
+    hazards: SPRAYING,
     handsOnMin: 12,
-    passiveMin: 60,
-    how: `${PRIMER_HOW[option('S12')] ?? PRIMER_HOW['thin light grey']!} Bare zinc is primed the same day. Log the coat below.`,
-    because: `Planned: ${primer.name}. Primer: ${because('S12')}`,
+    passiveMin: primer.dries?.recoatMin ?? USUAL_DRYING.primerMin,
     uses: uses(['primer', 2]),
+    detail: { name: primer.name },
   };
 }
 
-function createColourTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
+/** What shares a colour is sprayed together, mist coats first: one cleaning of the gun for each. */
+function createColourTasks(context: PlanContext): TaskDraft[] {
+  const tasks = selectPainted(context).flatMap((part) => createPartColours(part, context));
+  const firstColour = (task: ColourDraft) => task.colours?.[0] ?? '';
+  const names = [...new Set(tasks.map(firstColour))];
+  const lightest = (name: string) =>
+    Math.max(...tasks.filter((task) => firstColour(task) === name).map((task) => task.luminance ?? 0));
+  const rank = new Map(names.sort((a, b) => lightest(b) - lightest(a)).map((name, i) => [name, i]));
+  // Trim lies over the body colours, whatever its own.
+  const place = (task: ColourDraft) =>
+    (task.tags.includes('trim colour') ? 2 * names.length : 0) +
+    2 * rank.get(firstColour(task))! +
+    (task.act === 'mist' ? 0 : 1);
+  return tasks.sort((a, b) => place(a) - place(b));
+}
+
+type ColourDraft = DraftOf<'mist'> | DraftOf<'colour'>;
+
+function createPartColours(part: PlanPart, context: PlanContext): ColourDraft[] {
   const groups = groupByArea(part.coats.filter(isSprayed));
   const powdered = isPowdered(part, context);
   return [...groups].flatMap(([area, coats]) => {
-    const kind = coats[0]!.areaKind;
     // Powder is the coat of the outside; what lies over it is brushed or sprayed.
-    if (powdered && kind !== 'mask') return [];
+    if (powdered && coats[0]!.areaKind !== 'mask') return [];
     return createAreaTasks(part, area, coats, context);
   });
 }
 
-function createAreaTasks(part: PlanPart, area: string, coats: readonly PlanCoat[], context: PlanContext): TaskDraft[] {
-  const kind = coats[0]!.areaKind;
-  const isTrim = kind === 'mask';
-  const isHidden = kind === 'inside' || kind === 'underside';
-  const names = coats.map((coat) => coat.name);
-  const colours = coats.filter((coat) => coat.kind === 'colour').map((coat) => coat.name);
+function createAreaTasks(
+  part: PlanPart,
+  area: string,
+  coats: readonly PlanCoat[],
+  { option }: PlanContext,
+): ColourDraft[] {
+  const [first] = coats;
+  const { areaKind, colourHex } = first!;
+  const isTrim = areaKind === 'mask';
+  const isHidden = areaKind === 'inside' || areaKind === 'underside';
   const ground = part.coats.find((coat) => coat.kind === 'colour' && coat.areaKind === 'outside');
-  const isPaleOnDark =
-    isTrim && ground && computeLuminance(coats[0]!.colourHex) > computeLuminance(ground.colourHex) + 0.25;
-  const light = isPaleOnDark ? ' Pale over dark: a thin light ground inside the mask first (O21).' : '';
-  const wet: TaskDraft = {
-    station: 'finish',
+  const luminance = computeLuminance(colourHex);
+  const isPaleOnDark = isTrim && ground !== undefined && luminance > computeLuminance(ground.colourHex) + PALE_ON_DARK;
+  const tagsOf = (hidden: readonly TaskTag[], outside: readonly TaskTag[]) => (isHidden ? hidden : outside);
+  const common = {
+    station: 'finish' as const,
     partKeys: [part.key],
-    area,
-    colours,
+    of: { area, ...ofRound(roundOf(part, ['colour', 'clear'], area)) },
+    colours: coats.filter((coat) => coat.kind === 'colour').map((coat) => coat.name),
+    method: option('S6'),
     hazards: SPRAYING,
-    key: `colour:${part.key}:${area}`,
-    title: `Paint the ${nameOf(part)}, ${area}: ${names.join(', then ')}`,
-    tags: isTrim ? TRIM_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS,
-    luminance: computeLuminance(coats[0]!.colourHex),
+    luminance,
+  };
+  const wet: ColourDraft = {
+    ...common,
+    act: 'colour',
+    tags: isTrim ? TRIM_TAGS : tagsOf(HIDDEN_TAGS, OUTSIDE_TAGS),
     handsOnMin: isTrim ? 15 : 12,
-    passiveMin: 240,
-    how: isTrim
-      ? `Primer and colour must hold under tape first. Mask pressed down on dry paint; tape off, warmed, before the coat is fully hard. Overruns touched in when dry.${light}`
-      : `${SPRAY_HOW[context.option('S6')] ?? ''} Wet coats over the mist, thin, until it covers. Log each coat below.`,
-    because: `Planned for this area: ${names.join(', ')}. Order of colours: ${context.because('S8')}`,
+    passiveMin: Math.max(...coats.map((coat) => coat.dries?.recoatMin ?? USUAL_DRYING.recoatMin)),
     uses: isTrim ? TRIM_USES : BODY_USES,
+    detail: { names: coats.map((coat) => coat.name), isTrim, isPaleOnDark },
   };
   if (isTrim) return [wet];
   return [
     {
-      station: 'finish',
-      partKeys: wet.partKeys,
-      area,
-      colours,
-      hazards: SPRAYING,
-      key: `mist:${part.key}:${area}`,
-      title: `Mist coat on the ${nameOf(part)}, ${area}`,
-      tags: isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS,
-      luminance: wet.luminance,
+      ...common,
+      act: 'mist',
+      tags: tagsOf(HIDDEN_MIST_TAGS, OUTSIDE_MIST_TAGS),
       handsOnMin: 4,
-      passiveMin: 5,
-      how: 'So thin that the ground shows through everywhere. Flash about 5 min: it no longer looks wet.',
-      because: 'The wet coat holds on it and does not run.',
+      passiveMin: first!.dries?.flashMin ?? USUAL_DRYING.flashMin,
     },
     wet,
   ];
@@ -351,9 +358,6 @@ function createAreaTasks(part: PlanPart, area: string, coats: readonly PlanCoat[
 
 function groupByArea(coats: readonly PlanCoat[]): Map<string, PlanCoat[]> {
   const groups = new Map<string, PlanCoat[]>();
-  for (const coat of coats) {
-    const area = coat.areaName || coat.areaKind;
-    groups.set(area, [...(groups.get(area) ?? []), coat]);
-  }
+  for (const coat of coats) groups.set(coat.areaName, [...(groups.get(coat.areaName) ?? []), coat]);
   return groups;
 }

@@ -11,7 +11,7 @@ import {
 import { compilePlan } from '../compilePlan.ts';
 import { listSupplies } from '../../supply/listSupplies.ts';
 import type { PlanInput, PlanPart } from '../planTypes.ts';
-import { SUPPLIES } from '../../supply/supplies.ts';
+import { SUPPLIES } from '../../model/supply.ts';
 import { readMethod } from './paintOffRules.ts';
 import { PLAN_RULES } from './planRules.ts';
 

@@ -1,3 +1,5 @@
+import type { ToolKind } from './workshop.ts';
+
 /** What a task takes. */
 export interface Use {
   readonly what: Supply;
@@ -7,13 +9,17 @@ export interface Use {
 
 interface SupplyFacts {
   readonly kind: 'material' | 'tool';
+  /** The kind of tool of the workshop that it is; null where that knows none. */
+  readonly toolKind: ToolKind | null;
   readonly unit: string;
   /** Days by post when it is not in the house (planning estimate). */
   readonly leadDays: number;
 }
 
-const material = (unit: string, leadDays = 3): SupplyFacts => ({ kind: 'material', unit, leadDays });
-const tool = (leadDays = 5): SupplyFacts => ({ kind: 'tool', unit: '', leadDays });
+const material = (unit: string, leadDays = 3): SupplyFacts => ({ kind: 'material', toolKind: null, unit, leadDays });
+const tool = (toolKind: ToolKind | null = null, leadDays = 5): SupplyFacts => ({
+  ...{ kind: 'tool', toolKind, unit: '', leadDays },
+});
 
 /** Everything the plans ask for by name; amounts in the plans are planning estimates. */
 export const SUPPLIES = {
@@ -51,16 +57,16 @@ export const SUPPLIES = {
   'floor polish': material('ml'),
   'dark wash': material('ml'),
   gloves: material('pairs'),
-  'bench drill': tool(),
-  'tap and its drill': tool(),
-  'rotary tool': tool(),
+  'bench drill': tool('drill'),
+  'tap and its drill': tool('tap'),
+  'rotary tool': tool('rotary tool'),
   'contact probe': tool(),
   'hot-air gun': tool(),
-  oven: tool(9),
-  airbrush: tool(9),
-  'spray booth': tool(9),
-  'powder gun': tool(9),
-  'press with a cupped punch': tool(9),
+  oven: tool('oven', 9),
+  airbrush: tool('airbrush', 9),
+  'spray booth': tool(null, 9),
+  'powder gun': tool('powder gun', 9),
+  'press with a cupped punch': tool('press', 9),
   'smooth-jawed locking pliers': tool(),
   'small hammer and dimple punch': tool(),
   'caustic vessel with a resting lid': tool(),

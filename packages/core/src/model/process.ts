@@ -1,4 +1,4 @@
-import { MATERIALS, type Material } from '../model/material.ts';
+import { MATERIALS, type Material } from './material.ts';
 
 /** What may be done to a part or to what is on it. */
 export const PROCESSES = [
@@ -47,3 +47,15 @@ export interface ProcessCell {
   readonly mostC?: number;
   readonly source: CellSource;
 }
+
+/** What a part can be made of, not something that is only on it. */
+export const isMaterial = (one: TreatedMaterial | undefined): one is Material =>
+  (MATERIALS as readonly (TreatedMaterial | undefined)[]).includes(one);
+
+/** Lets go, comes off or is made anew when old paint is taken off; what the part is, and its solder, stays. */
+export const comesOffWithPaint = (one: TreatedMaterial): boolean =>
+  one === 'water-slide decal' || one === 'two-part filler' || one === 'cyanoacrylate bond';
+
+/** Lets go where it becomes hot: nothing that holds it is heated or baked. */
+export const letsGoInHeat = (one: TreatedMaterial): boolean =>
+  one === 'soft solder' || one === 'cyanoacrylate bond' || one === 'two-part filler';

@@ -1,0 +1,35 @@
+import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
+import type { LayerKind } from '../../model/workpiece.ts';
+import type { PlanContext } from '../planContext.ts';
+
+/** A brightwork that takes longer to cure is handled last of all (planning estimate; a dull silver is hard in half an hour). */
+const SLOW_CURE_MIN = 1440;
+
+/** Bright and slow to harden: last of all. The pot's own sheet says so; where no pot is chosen, the school. */
+export function isSlowInk(coat: PlanCoat, { option }: Pick<PlanContext, 'option'>): boolean {
+  if (coat.kind !== 'brightwork') return false;
+  return coat.dries ? coat.dries.cureMin >= SLOW_CURE_MIN : option('S7') === 'chrome ink';
+}
+
+export const hasDecal = (part: PlanPart): boolean => part.coats.some((coat) => coat.kind === 'decal');
+
+/** Coats that are put on at Finish; decals and slow ink wait for Close. */
+export const paintedCoats = (part: PlanPart): PlanCoat[] =>
+  part.coats.filter((coat) => ['primer', 'colour', 'clear', 'brightwork'].includes(coat.kind));
+
+export const isSprayed = (coat: PlanCoat): boolean => coat.kind === 'colour' || coat.kind === 'clear';
+
+/**
+ * The how many-th time such coats go on: from 2 after one was rejected. Undefined the first time, so that it has no place
+ * in the key of the task.
+ */
+export function roundOf(part: PlanPart, kinds: readonly LayerKind[], areaName?: string): number | undefined {
+  const rejected = part.done.rejected.filter(
+    (coat) => kinds.includes(coat.kind) && (areaName === undefined || coat.areaName === areaName),
+  );
+  return rejected.length ? rejected.length + 1 : undefined;
+}
+
+/** Brightwork of that area stands: it is not put on in another ink as well. */
+export const hasBrightworkOn = (part: PlanPart, areaName: string): boolean =>
+  part.done.coatsOn.some((coat) => coat.kind === 'brightwork' && coat.areaName === areaName);

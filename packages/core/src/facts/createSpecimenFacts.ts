@@ -1,0 +1,115 @@
+import type { Joint } from '../model/catalogue.ts';
+import type { TaskLog } from '../model/task.ts';
+import type { Job, PaintProduct, Restorer } from '../model/work.ts';
+import type { Area, CoatingLayer, Finding, FoundJoint, SpecimenPart, Want, WishForJoint } from '../model/workpiece.ts';
+import { findLongestSession } from '../calendar/sessions.ts';
+import { mergeDecisions, type HouseChoice } from '../schools/mergeDecisions.ts';
+import { listJoints } from './listJoints.ts';
+import { selectPartDone, type CountedLayer } from './selectPartDone.ts';
+import type { PlanCoat, PlanPart, SpecimenFacts } from './specimenFacts.ts';
+import { selectStandingWork, type StandingWork } from './standingWork.ts';
+
+/** The rows of one specimen, so far as anything is worked out from them. Layers come in the order they lie on each other. */
+export interface SpecimenRows {
+  readonly parts: readonly Pick<
+    SpecimenPart,
+    'id' | 'key' | 'name' | 'role' | 'material' | 'materialCertainty' | 'state'
+  >[];
+  readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam'>[];
+  readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'factory' | 'productId'>)[];
+  readonly findings: readonly Pick<
+    Finding,
+    'specimenPartId' | 'kind' | 'severity' | 'note' | 'measuredValue' | 'measuredUnit'
+  >[];
+  readonly wants: readonly Pick<
+    Want,
+    'id' | 'specimenPartId' | 'kind' | 'what' | 'state' | 'dependentBits' | 'dueOn'
+  >[];
+  /** Of its casting. */
+  readonly joints: readonly Pick<Joint, 'key' | 'label' | 'kind' | 'partKeys' | 'ways'>[];
+  readonly foundJoints: readonly Pick<FoundJoint, 'id' | 'label' | 'kind' | 'partKeys'>[];
+  readonly jointWishes: readonly Pick<WishForJoint, 'jointKey' | 'wish'>[];
+  /** Of its tasks, in the order in which it was written. */
+  readonly log: readonly TaskLog[];
+}
+
+/** What the house knows and decides. */
+export interface HouseRows {
+  readonly choices: readonly HouseChoice[];
+  readonly restorers: readonly Pick<Restorer, 'sessions'>[];
+  readonly products: readonly Pick<PaintProduct, 'id' | 'flashMin' | 'recoatMin' | 'cureMin'>[];
+}
+
+/** What the job decides. */
+export interface JobRows {
+  readonly scope: Job['scope'];
+  readonly decisions: readonly HouseChoice[];
+}
+
+/** The one set of facts of a specimen, from its rows, the house's and the job's. */
+export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: JobRows): SpecimenFacts {
+  const standing = selectStandingWork(rows.log);
+  const products = new Map(house.products.map((product) => [product.id, product]));
+  return {
+    scope: job.scope,
+    parts: rows.parts.map((part) => createPart(part, rows, standing, products)),
+    joints: listJoints(rows.joints, rows.foundJoints, rows.jointWishes, standing),
+    ...mergeDecisions(house.choices, job.decisions),
+    sessionMin: findLongestSession(house.restorers),
+  };
+}
+
+const PAINT: readonly CoatingLayer['kind'][] = ['colour', 'primer', 'clear'];
+
+function createPart(
+  part: SpecimenRows['parts'][number],
+  rows: SpecimenRows,
+  standing: readonly StandingWork[],
+  products: ReadonlyMap<string, HouseRows['products'][number]>,
+): PlanPart {
+  const areas = rows.areas.filter((area) => area.specimenPartId === part.id);
+  const layersOf = (stage: CoatingLayer['stage']) =>
+    areas.flatMap((area) =>
+      rows.layers
+        .filter((layer) => layer.areaId === area.id && layer.stage === stage)
+        .map((layer) => ({ area, layer })),
+    );
+  const all = layersOf('found');
+  const found = all.filter(({ layer }) => PAINT.includes(layer.kind));
+  const outside = found.filter(({ area, layer }) => area.kind === 'outside' && layer.kind === 'colour');
+  const original = outside.find(({ layer }) => layer.factory) ?? outside[0];
+  const { key, name, role, material, materialCertainty, state } = part;
+  return {
+    ...{ key, name, role, material, materialCertainty, state },
+    painted: found.length > 0,
+    found: selectThickest(areas.map((area) => all.filter((one) => one.area === area))).map(({ layer }) => layer.kind),
+    foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
+    coats: layersOf('planned').map(({ area, layer }): PlanCoat => {
+      const product = layer.productId === null ? undefined : products.get(layer.productId);
+      return {
+        areaKind: area.kind,
+        areaName: area.name || area.kind,
+        crossesSeam: area.crossesSeam,
+        kind: layer.kind,
+        name: layer.name,
+        colourHex: layer.colourHex,
+        dries: product ? { flashMin: product.flashMin, recoatMin: product.recoatMin, cureMin: product.cureMin } : null,
+      };
+    }),
+    findings: rows.findings
+      .filter((finding) => finding.specimenPartId === part.id)
+      .map(({ kind, severity, note, measuredValue, measuredUnit }) => ({
+        ...{ kind, severity, note },
+        degrees: measuredUnit === '°' ? measuredValue : null,
+      })),
+    wants: rows.wants
+      .filter((want) => want.specimenPartId === part.id)
+      .map(({ id, kind, what, state: wantState, dependentBits, dueOn }) => ({
+        ...{ id, kind, what, state: wantState, dependentBits, dueOn },
+      })),
+    done: selectPartDone(key, areas, rows.layers, standing),
+  };
+}
+
+const selectThickest = <T>(stacks: readonly (readonly T[])[]): readonly T[] =>
+  stacks.reduce((a, b) => (b.length > a.length ? b : a), []);

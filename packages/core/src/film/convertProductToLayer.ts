@@ -1,0 +1,26 @@
+import type { PaintProduct } from '../model/work.ts';
+import type { CoatingLayer } from '../model/workpiece.ts';
+
+/** The layer that one coat of a product leaves; its thickness is that of the product sheet. */
+export function convertProductToLayer({
+  id,
+  line,
+  name,
+  kind,
+  colourHex,
+  dryFilmUm,
+}: Pick<PaintProduct, 'id' | 'line' | 'name' | 'kind' | 'colourHex' | 'dryFilmUm'>) {
+  return {
+    kind: convertProductKind(kind),
+    name: `${line} ${name}`,
+    colourHex,
+    thicknessUm: dryFilmUm,
+    thicknessOrigin: 'product sheet',
+    productId: id,
+  } as const satisfies Partial<CoatingLayer>;
+}
+
+/** Powder is a colour when it is cured. */
+export const convertProductKind = (
+  kind: PaintProduct['kind'],
+): Exclude<CoatingLayer['kind'], 'decal' | 'plating' | 'filler'> => (kind === 'powder' ? 'colour' : kind);

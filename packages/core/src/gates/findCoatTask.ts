@@ -1,0 +1,24 @@
+import type { Task } from '../model/task.ts';
+import { isSettled } from '../model/task.ts';
+import { countStanding, listCoatsOf, type CoatEvidence } from './checkDone.ts';
+
+/** A coat as it is about to be logged. */
+export interface CoatPlace {
+  readonly areaId: string;
+  readonly kind: CoatEvidence['layers'][number]['kind'];
+}
+
+/**
+ * The step that such a coat belongs to: of the open ones that leave a coat of this kind there, the first that still lacks
+ * one. null for a coat that no step asks for: it is one more.
+ */
+export function findCoatTask(tasks: readonly Task[], { areaId, kind }: CoatPlace, evidence: CoatEvidence): Task | null {
+  const open = tasks.filter((task) => !isSettled(task)).sort((a, b) => a.seq - b.seq);
+  return (
+    open.find((task) =>
+      listCoatsOf(task, evidence).some(
+        (coat) => coat.areaId === areaId && coat.kind === kind && countStanding(coat, evidence.layers) < coat.count,
+      ),
+    ) ?? null
+  );
+}

@@ -1,0 +1,74 @@
+import { isStanding } from '../facts/selectPartDone.ts';
+import { selectStandingWork } from '../facts/standingWork.ts';
+import type { TaskAct } from '../model/taskActs.ts';
+import type { RecordInput, RecordPart } from './createRecord.ts';
+
+/** Looking, photographing, ordering and cleaning change nothing of what the model is. */
+const LEAVES_IT_AS_IT_IS: ReadonlySet<TaskAct> = new Set<TaskAct>([
+  'identify',
+  'photograph',
+  'know-materials',
+  'pest-check',
+  'lead-look',
+  'capture-colour',
+  'list-wants',
+  'order-wants',
+  'brush-ready',
+  'dust',
+  'raking-light',
+  'tool',
+  'axle-in-hand',
+  'sign-off-photos',
+  'box-card',
+]);
+
+const FOR_WHOM = "It is a collector's piece, not a toy for a child: old lead paint may remain inside, small parts.";
+
+/** Says plainly what it is now, for whoever owns it next: by what was logged, never by what was planned. */
+export function describeDisclosure(input: RecordInput): string {
+  const parts = input.specimens.flatMap((specimen) => specimen.parts);
+  const works = selectStandingWork(input.log).map(({ work }) => work);
+  const isChanged = works.some((work) => !LEAVES_IT_AS_IT_IS.has(work.act));
+  const repainted = parts.filter(hasCoat);
+  const replaced = parts.filter(({ part }) => part.origin !== 'original' && part.origin !== 'unknown');
+  if (!isChanged && repainted.length === 0 && replaced.length === 0)
+    return works.some((work) => work.act === 'dust')
+      ? "Cleaned only; nothing was repainted or replaced. A collector's piece, not a toy for a child: old lead paint, small parts."
+      : `Nothing was logged that changed this model. ${FOR_WHOM}`;
+  const bare = parts.filter((one) => one.done.stripped !== null && !hasCoat(one));
+  const unknown = parts.filter(({ part }) => part.origin === 'unknown' && part.state !== 'missing');
+  const missing = parts.filter(({ part }) => part.state === 'missing');
+  const unpainted = parts.flatMap(listCoatsNotOn);
+  const rejected = parts.filter((one) => one.layers.some((layer) => layer.rejection !== null));
+  return [
+    'This model has been restored.',
+    ...say('Repainted', repainted.map(nameOf)),
+    ...say('Stripped and bare', bare.map(nameOf)),
+    ...say('Planned and not put on', unpainted),
+    ...say('A first coat was rejected', rejected.map(nameOf)),
+    ...say(
+      'Not original to it',
+      replaced.map((one) => `${nameOf(one)} (${one.part.origin})`),
+    ),
+    ...say('Of unknown origin', unknown.map(nameOf)),
+    ...say('Still missing', missing.map(nameOf)),
+    FOR_WHOM,
+  ].join(' ');
+}
+
+const nameOf = ({ part }: RecordPart) => part.name.toLowerCase();
+const hasCoat = ({ layers }: RecordPart) => layers.some(isStanding);
+const say = (words: string, names: readonly string[]) => (names.length ? [`${words}: ${names.join(', ')}.`] : []);
+
+/** Coats of the plan that were never put on, or came off again. */
+function listCoatsNotOn({ part, layers }: RecordPart): string[] {
+  const left = layers.filter(isStanding).map(({ area, kind }) => `${area}/${kind}`);
+  return layers
+    .filter((layer) => layer.stage === 'planned')
+    .filter(({ area, kind }) => {
+      const at = left.indexOf(`${area}/${kind}`);
+      if (at >= 0) left.splice(at, 1);
+      return at < 0;
+    })
+    .map((layer) => `${layer.name} on the ${part.name.toLowerCase()}`);
+}

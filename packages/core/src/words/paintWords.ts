@@ -1,0 +1,121 @@
+import type { SchoolOption } from '../model/school.ts';
+import { listNames } from './names.ts';
+import type { WordsFor } from './taskWords.ts';
+import { firstPart, sayArea } from './words.ts';
+
+const PRIMER_HOW: Readonly<Record<SchoolOption<'S12'>, string>> = {
+  'thin light grey': 'One thin coat so that lettering survives.',
+  'thin white': 'One thin white coat: pale and weak colours need the light ground.',
+  grey: 'One coat of grey, thin enough that lettering survives.',
+  'thicker to smooth': 'Two coats, rubbed between; relief fills in, so leave lettering with one.',
+  'none under powder': 'One thin coat so that lettering survives (powder alone goes without).',
+};
+
+const SPRAY_HOW: Readonly<Record<SchoolOption<'S6'>, string>> = {
+  airbrush: 'Airbrush, a hand away, moving before the trigger.',
+  'spray can': 'Can warmed in lukewarm water, shaken two minutes, from two hands away; it builds up fast.',
+  powder: 'What takes no powder is sprayed with the airbrush.',
+};
+
+const HOLDING: Readonly<Record<SchoolOption<'S21'>, string>> = {
+  'hidden spot': 'a place nobody sees',
+  'pick through the axle hole': 'a pick through the axle hole',
+};
+
+/** How the clear under a decal looks, where it is not gloss. */
+const SHEEN: Partial<Record<SchoolOption<'S13'>, string>> = { matt: 'matt', 'semi-gloss': 'semi-gloss' };
+
+const once = (round: number | undefined): string => (round === undefined ? '' : ', once more');
+
+export const PAINT_WORDS: WordsFor<
+  | 'gun-ready'
+  | 'take-off'
+  | 'degrease'
+  | 'mask'
+  | 'prime'
+  | 'judge'
+  | 'mix'
+  | 'mist'
+  | 'colour'
+  | 'bright'
+  | 'gloss'
+  | 'clean-gun'
+> = {
+  'gun-ready': ({ method }, { because }) => {
+    const isCan = method === 'spray can';
+    return {
+      title: isCan ? 'Try the cans on card' : 'See that the gun is complete and clean',
+      how: isCan
+        ? 'Nozzle clear, can shaken, a stripe on card: no spitting, right shade.'
+        : 'Needle, nozzle, cup and hose there, water through it: an even fan. Its state stands in Workshop.',
+      because: `Found out now, not with paint mixed. Putting paint on: ${because('S6')}`,
+    };
+  },
+  'take-off': (draft, context) => ({
+    title: `Take ${listNames(draft.detail.names)} off the ${sayArea(draft.of?.area)}${firstPart(draft, context)} again`,
+    how:
+      draft.method === 'thinner wipe'
+        ? 'Its own thinner on a cloth, a clean corner for each wipe, wet all the time; what lies under it is left where it holds. Picks for the relief.'
+        : 'Fine wet abrasive, little by little, until the coat is gone or its edge can no longer be felt. Kept wet.',
+    because: `Rejected: ${draft.detail.because}`,
+  }),
+  degrease: (draft, context) => ({
+    title: `Degrease the ${firstPart(draft, context)}${once(draft.of?.round)}`,
+    how: `Clean wipe, fresh gloves. Held by ${HOLDING[context.option('S21')]}. From now on no bare finger touches it.`,
+    because: `It is about to be painted. Holding: ${context.because('S21')}`,
+  }),
+  mask: (draft, context) => ({
+    title: `Mask the ${firstPart(draft, context)}`,
+    how: 'Tape pressed down along the edge with a wooden pick, the rest wrapped. Off again, warmed, before the coat is fully hard.',
+    because: `It stays joined to the ${listNames(draft.detail.beside.map((name) => name.toLowerCase()))}, which gets another coat.`,
+  }),
+  prime: (draft, context) => ({
+    title: `Prime the ${firstPart(draft, context)}${once(draft.of?.round)}`,
+    how: `${PRIMER_HOW[context.option('S12')]} Bare zinc is primed the same day. It is done when the coat is logged.`,
+    because: `Planned: ${draft.detail.name}. Primer: ${context.because('S12')}`,
+  }),
+  judge: (draft, context) => ({
+    title: `Judge the ${firstPart(draft, context)} in primer${once(draft.of?.round)}`,
+    how: 'Raking light. A flaw is filled and primed again; then judge again. Scratch a hidden spot: the primer must hold before tape goes on it.',
+    because: 'Primer shows what bare metal hides.',
+  }),
+  mix: ({ of, detail: { wearers } }, { because }) => ({
+    title: `Have ${of?.colour} ready`,
+    how: 'Stir to the bottom, thin as its sheet says, strain, a stripe on primed card and let it dry: it dries to another shade. No more than the parts need.',
+    because: `On the ${listNames(wearers.map((name) => name.toLowerCase()))}. Mixing: ${because('S9')} To match: ${because('S10')}`,
+  }),
+  mist: (draft, context) => ({
+    title: `Mist coat on the ${firstPart(draft, context)}, ${draft.of?.area}${once(draft.of?.round)}`,
+    how: 'So thin that the ground shows through everywhere. Flash about 5 min: it no longer looks wet.',
+    because: 'The wet coat holds on it and does not run.',
+  }),
+  colour: (draft, context) => {
+    const { names, isTrim, isPaleOnDark } = draft.detail;
+    const light = isPaleOnDark ? ' Pale over dark: a thin light ground inside the mask first.' : '';
+    return {
+      title: `Paint the ${firstPart(draft, context)}, ${draft.of?.area}: ${names.join(', then ')}${once(draft.of?.round)}`,
+      how: isTrim
+        ? `Primer and colour must hold under tape first. Mask pressed down on dry paint; tape off, warmed, before the coat is fully hard. Overruns touched in when dry.${light}`
+        : `${SPRAY_HOW[context.option('S6')]} Wet coats over the mist, thin, until it covers. It is done when its coats are logged.`,
+      because: `Planned for this area: ${names.join(', ')}. Order of colours: ${context.because('S8')}`,
+    };
+  },
+  bright: (draft, context) => ({
+    title: `Silver the ${sayArea(draft.of?.area)}${firstPart(draft, context)}${once(draft.of?.round)}`,
+    how: `${draft.detail.name}, brushed from a decanted drop so that it flows in the relief. Overruns touched in with body colour when dry.`,
+    because: `Only where the issue had it. Brightwork: ${context.because('S7')}`,
+  }),
+  gloss: (draft, context) => {
+    const sheen = SHEEN[context.option('S13')];
+    return {
+      title: `${sheen ? 'Clear' : 'Gloss'} coat on the ${firstPart(draft, context)} where the decals go`,
+      how: `${sheen ? `Thin ${sheen} clear` : 'Thin gloss'} over dry colour, the whole panel: an edge shows. Never a two-part clear without the equipment for it.`,
+      because: `Clear coat: ${context.because('S13')}`,
+    };
+  },
+  'clean-gun': ({ detail: { colourCount } }) => ({
+    title: 'Strip the gun and clean it for the night',
+    how: `Between colours too: ${colourCount} on this model. Thinner through it until it comes clear, needle out, nozzle in the jar, needle back with a drop of oil.`,
+    because: 'Paint dried in the nozzle costs the next evening; what shares a colour is sprayed together.',
+  }),
+};

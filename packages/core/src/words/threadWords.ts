@@ -1,0 +1,20 @@
+import type { WordsFor } from './taskWords.ts';
+import { always, firstPart } from './words.ts';
+
+export const THREAD_WORDS: WordsFor<'tap' | 'trial-fit' | 'dry-fit'> = {
+  tap: ({ of }, { jointOf, because }) => ({
+    title: `Drill and tap the post: ${jointOf(of?.jointKey).label}`,
+    how: 'Depth stop set, cutting oil, half a turn on and a quarter back. Clear the swarf, run the screw in once, take it out again.',
+    because: `Closing: ${because('S2')}`,
+  }),
+  'trial-fit': (draft, context) => ({
+    title: `Trial-fit the ${firstPart(draft, context)}`,
+    how: 'Dry, in bare metal, with its neighbours in place. File now, not after paint.',
+    because: `The part is new to this model: ${draft.detail.wants.join(', ')}.`,
+  }),
+  'dry-fit': always(
+    'Put it together dry, all of it',
+    'Screws, axles, glazing, moving parts, nothing glued or formed. Does it pull straight? Do all four wheels touch, does everything turn and tip? File and shim now.',
+    'The last look before paint: what does not fit now is filed through the new coat later.',
+  ),
+};
