@@ -9,7 +9,16 @@ export {
   CreateWant,
 } from './requests/survey.ts';
 export { ChangeDecision, ChangeJob, ChangeSpecimen, CreateDecision, CreateJob, SignOff } from './requests/job.ts';
-export { ActOnTask, ChangeLayer, CreateLayer, LogCoat, StartTimer } from './requests/work.ts';
+export {
+  ActOnTask,
+  ChangeLayer,
+  CreateLayer,
+  LogCoat,
+  RejectCoat,
+  StartTimer,
+  TASK_ACTIONS,
+  type TaskAction,
+} from './requests/work.ts';
 export {
   ChangeComingOff,
   ChangeJointWish,

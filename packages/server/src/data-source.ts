@@ -4,6 +4,7 @@ import { DataSource } from 'typeorm';
 import { furnish } from './furnish.ts';
 import { ENTITIES } from './entities/index.ts';
 import { MIGRATIONS } from './migrations/index.ts';
+import { recompileOpenJobs } from './modules/tasks/recompilePlan.ts';
 
 export const DATABASE_FILE = 'sardonyx.db';
 
@@ -11,8 +12,10 @@ export const DATABASE_FILE = 'sardonyx.db';
 export async function openDatabase(folder: string): Promise<DataSource> {
   const source = createDataSource(folder === ':memory:' ? folder : join(folder, DATABASE_FILE));
   await source.initialize();
-  await source.runMigrations({ transaction: 'each' });
+  const moved = await source.runMigrations({ transaction: 'each' });
   await furnish(source);
+  // What the plans are made of may have changed with the tables.
+  if (moved.length) await source.transaction((manager) => recompileOpenJobs(manager, new Date()));
   return source;
 }
 

@@ -10,8 +10,15 @@ export async function furnish({ manager }: DataSource): Promise<void> {
       id: 'house',
       version: 1,
       lossThreshold: DEFAULT_LOSS_THRESHOLD,
+      zone: '',
       colourCard: null,
     });
+  // Bench hours are hours of the place where the bench stands: this machine's, until somebody says otherwise.
+  await manager.update(
+    HouseStyleRow,
+    { id: 'house', zone: '' },
+    { zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+  );
   if ((await manager.count(HistoryRow)) > 0) return;
   for (const history of DEFAULT_HISTORIES)
     await manager.insert(HistoryRow, { ...history, id: history.key, version: 1, rates: { ...history.rates } });

@@ -141,6 +141,8 @@ export class RecordStates {
 
 export class ChangeHouseStyle extends VersionedChange {
   @IsChanged() @IsNumber({}, { message: 'Rarity points, 0 to 10.' }) @Min(0) @Max(10) lossThreshold?: number;
+  /** Time zone of the bench. */
+  @IsChanged() @IsString() @MaxLength(60) zone?: string;
   @IsChangedOrNull()
   @IsArray()
   @ArrayMinSize(29, { message: 'A card has 28 fields and its white.' })

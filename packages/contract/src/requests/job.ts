@@ -1,4 +1,4 @@
-import { JOB_SCOPES, STATIONS, SCHOOLS, type JobScope, type Station } from '@sardonyx/core';
+import { JOB_SCOPES, SCHOOL_KEYS, STATIONS, type JobScope, type SchoolKey, type Station } from '@sardonyx/core';
 import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
 
@@ -29,7 +29,7 @@ export class SignOff {
 
 export class CreateDecision {
   @IsString() @IsNotEmpty() jobId!: string;
-  @IsIn(SCHOOLS.map((school) => school.key)) school!: string;
+  @IsIn(SCHOOL_KEYS) school!: SchoolKey;
   @IsString() @IsNotEmpty() @MaxLength(60) option!: string;
   @IsString() @IsNotEmpty({ message: 'Give the reason: it goes into the record.' }) @MaxLength(300) reason!: string;
 }

@@ -6,6 +6,7 @@ import {
   MATERIAL_CERTAINTIES,
   ORIGINS,
   PART_STATES,
+  WANT_KINDS,
   WANT_STATES,
   type Certainty,
   type FindingKind,
@@ -14,6 +15,7 @@ import {
   type MaterialCertainty,
   type Origin,
   type PartState,
+  type WantKind,
   type WantState,
 } from '@sardonyx/core';
 import { IsIn, IsInt, IsNotEmpty, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
@@ -72,19 +74,23 @@ export class ChangeFinding extends VersionedChange {
 
 export class CreateWant {
   @IsString() @IsNotEmpty() specimenPartId!: string;
+  @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
   @IsString() @IsNotEmpty({ message: 'Say what is wanted.' }) @MaxLength(200) what!: string;
   @IsString() @MaxLength(300) dependentBits!: string;
   @IsIn(WANT_STATES) state!: WantState;
   @IsString() @MaxLength(300) solution!: string;
+  @IsChangedOrNull() @IsIn(ORIGINS) origin?: Origin | null;
   @IsString() @MaxLength(300) reason!: string;
   @OrNull() @IsDay() dueOn!: string | null;
 }
 
 export class ChangeWant extends VersionedChange {
+  @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(200) what?: string;
   @IsChanged() @IsString() @MaxLength(300) dependentBits?: string;
   @IsChanged() @IsIn(WANT_STATES) state?: WantState;
   @IsChanged() @IsString() @MaxLength(300) solution?: string;
+  @IsChangedOrNull() @IsIn(ORIGINS) origin?: Origin | null;
   @IsChanged() @IsString() @MaxLength(300) reason?: string;
   @IsChangedOrNull() @IsDay() dueOn?: string | null;
 }

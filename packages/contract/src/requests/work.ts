@@ -1,5 +1,8 @@
-import { LAYER_KINDS, TIMER_KINDS, type LayerKind, type TimerKind } from '@sardonyx/core';
+import { LAYER_KINDS, TIMER_KINDS, type LayerKind, type TaskMeasure, type TimerKind } from '@sardonyx/core';
+import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsHexColor,
   IsIn,
@@ -11,17 +14,43 @@ import {
   Max,
   MaxLength,
   Min,
+  ValidateNested,
 } from 'class-validator';
 import { IsChanged, OrNull, VersionedChange } from '../validation.ts';
 
+/** What a restorer does with a step. */
+export const TASK_ACTIONS = ['start', 'done', 'done otherwise', 'not needed', 'take back', 'looked', 'note'] as const;
+export type TaskAction = (typeof TASK_ACTIONS)[number];
+
+export class MeasureTaken {
+  @IsIn(['length', 'diameter']) what!: TaskMeasure['what'];
+  @IsNumber({}, { message: 'Give it in mm.' }) @Min(0.01) @Max(1000) valueMm!: number;
+}
+
 export class ActOnTask {
-  @IsIn(['start', 'done', 'take back']) act!: 'start' | 'done' | 'take back';
+  @IsIn(TASK_ACTIONS) act!: TaskAction;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
   @IsString() @MaxLength(500) note!: string;
   /** Why an irreversible step is begun although the model may be worth more as it is; it goes into the log. */
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(500) goAheadBecause?: string;
   /** They stay until what is watched is over, although no bench session lasts so long. */
   @IsChanged() @IsBoolean() staysUntilDone?: boolean;
+  /** What a measuring step measured. */
+  @IsChanged()
+  @IsArray()
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => MeasureTaken)
+  measures?: MeasureTaken[];
+}
+
+/** An applied coat that does not stay. */
+export class RejectCoat {
+  @IsString() @IsNotEmpty({ message: 'Say who rejects it.' }) @MaxLength(80) who!: string;
+  @IsString()
+  @IsNotEmpty({ message: 'Say what is wrong with it: it goes into the record.' })
+  @MaxLength(300)
+  because!: string;
 }
 
 /** A coat that was put on. */

@@ -2,7 +2,7 @@ import {
   BATH_KINDS,
   INSTRUMENT_KINDS,
   PASS_RESULTS,
-  SCHOOLS,
+  SCHOOL_KEYS,
   STRIP_METHODS,
   TOOL_KINDS,
   TOOL_STATES,
@@ -11,6 +11,7 @@ import {
   type InstrumentKind,
   type PassResult,
   type StripMethod,
+  type SchoolKey,
   type ToolKind,
   type ToolState,
   type VesselRecord,
@@ -131,7 +132,7 @@ export class TurnDial {
 
 /** What the house answers to one school. */
 export class CreateHouseChoice {
-  @IsIn(SCHOOLS.map((school) => school.key)) school!: string;
+  @IsIn(SCHOOL_KEYS) school!: SchoolKey;
   @IsString() @IsNotEmpty() @MaxLength(60) option!: string;
   @IsString() @IsNotEmpty({ message: 'Give the reason: it stands in every plan.' }) @MaxLength(300) reason!: string;
 }

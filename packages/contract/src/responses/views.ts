@@ -53,6 +53,8 @@ import type {
   VesselRecord,
   Want,
   WishForJoint,
+  Opening,
+  SpecimenFacts,
 } from '@sardonyx/core';
 
 /** What the server says of itself. */
@@ -80,7 +82,7 @@ export interface BenchLane {
     readonly handsOnMin: number;
     readonly underWay: boolean;
   } | null;
-  readonly blockedBy: string | null;
+  readonly blockedBy: { readonly title: string; readonly from: string | null } | null;
   /** Why the next act may not share the room with what is in it now; null when it may. */
   readonly roomRefusal: string | null;
   readonly openWants: readonly { readonly what: string; readonly state: string; readonly dueOn: string | null }[];
@@ -93,6 +95,8 @@ export interface BenchView {
   readonly now: string;
   readonly lanes: readonly BenchLane[];
   readonly restorers: readonly Restorer[];
+  /** Time zone of the bench. */
+  readonly zone: string;
 }
 
 export interface CastingView {
@@ -160,6 +164,10 @@ export interface SpecimenView {
   readonly jointWishes: readonly WishForJoint[];
   readonly foundJoints: readonly FoundJoint[];
   readonly comingsOff: readonly ComingOff[];
+  /** What the server's plan is made from: the page works nothing of it out again. */
+  readonly facts: SpecimenFacts;
+  /** As the plan has it. */
+  readonly opening: Opening;
 }
 
 export interface JobView {
@@ -287,4 +295,8 @@ export interface ErrorBody {
   readonly path?: string;
   readonly fields?: Readonly<Record<string, string>>;
   readonly current?: Readonly<Record<string, unknown>>;
+  /** From when it may, where waiting is all it takes. */
+  readonly from?: string;
+  /** The task that stands in the way. */
+  readonly taskId?: string;
 }

@@ -156,7 +156,8 @@ describe('compilePlan and what was found', () => {
   it('keeps a pest-suspect part dry and cold, and says so', () => {
     const plan = compilePlan(withBody({ findings: [makeFinding('pest', { severity: 3, note: '' })] }));
     if (plan.kind !== 'plan') throw new Error(plan.because);
-    expect(plan.notices[0]).match(/signs of pest/);
+    expect(plan.notices[0]).deep.include({ kind: 'left alone', partKeys: ['body'] });
+    expect(plan.notices[0]!.words).match(/signs of pest/);
     const forBody = plan.tasks.filter((task) => task.partKeys.includes('body'));
     for (const task of forBody)
       expect(
@@ -191,7 +192,7 @@ describe('compilePlan and what was found', () => {
       makeCoat('primer'),
       makeCoat('colour'),
       makeCoat('decal', { crossesSeam: true }),
-      makeCoat('brightwork', { name: 'Chrome ink' }),
+      makeCoat('brightwork', { dries: { flashMin: 5, recoatMin: 60, cureMin: 4320 } }),
     ];
     const tasks = planOf(withBody({ coats }));
     for (const close of ['close:front-post', 'close:axle-ends', 'close:glazing'])
@@ -293,7 +294,7 @@ describe('a compiled plan at work', () => {
     });
     const plan = compilePlan({ ...createPlainModel({ opening: [] }), parts: [body], decisions: { S6: 'powder' } });
     expect(plan).deep.include({ kind: 'contradiction', findings: ['body: cracked, along the hinge'] });
-    expect(plan.kind === 'contradiction' && plan.because).include('nothing glued, filled or soldered is baked (O20)');
+    expect(plan.kind === 'contradiction' && plan.because).include('nothing glued, filled or soldered is baked');
   });
 
   it('says so when no bench session is long enough to watch something', () => {
@@ -304,7 +305,7 @@ describe('a compiled plan at work', () => {
       decisions: { S6: 'powder' },
       sessionMin: 45,
     });
-    expect(plan.kind === 'plan' && plan.notices.join(' '))
+    expect(plan.kind === 'plan' && plan.notices.map((notice) => notice.words).join(' '))
       .include('The longest bench session is 45 min')
       .and.include('Bake the body empty');
   });

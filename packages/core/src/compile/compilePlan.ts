@@ -1,4 +1,5 @@
 import { STATIONS } from '../model/stations.ts';
+import type { TaskLink } from '../model/task.ts';
 import { createTaskKey } from '../model/taskActs.ts';
 import { describeFinding } from '../words/names.ts';
 import { describeTask } from '../words/taskWords.ts';
@@ -38,11 +39,13 @@ export function compilePlan(input: PlanInput): CompiledPlan {
       ),
     };
   const reduced = reduceLinks(sorted.places, net);
-  const tasks = sorted.places.map((place, seq) => ({
-    ...finishTask(drafts[place]!, rules[place]!, keys[place]!, context),
-    seq,
-    after: reduced.get(place)!.map((before) => net.explain(before, place)),
-  }));
+  const tasks = sorted.places.map((place, seq) =>
+    finishTask(
+      { draft: drafts[place]!, rule: rules[place]!, key: keys[place]!, seq },
+      reduced.get(place)!.map((before) => net.explain(before, place)),
+      context,
+    ),
+  );
   return { kind: 'plan', tasks, notices: createNotices(context, tasks) };
 }
 
@@ -53,29 +56,49 @@ function createDrafts(context: PlanContext): { drafts: TaskDraft[]; rules: strin
   return { drafts: asked.map(({ draft }) => draft), rules: asked.map(({ rule }) => rule) };
 }
 
-/** Every field has a value, so that what is stored and compared has one shape. */
+interface PlacedDraft {
+  readonly draft: TaskDraft;
+  readonly rule: string;
+  readonly key: string;
+  readonly seq: number;
+}
+
+/**
+ * Every field has a value, so that what is stored and compared has one shape. Field by field, not spread: whatever walks over
+ * hundreds of tasks is several times quicker then.
+ */
 function finishTask(
-  draft: TaskDraft,
-  rule: string,
-  key: string,
+  { draft, rule, key, seq }: PlacedDraft,
+  after: readonly TaskLink[],
   context: PlanContext,
-): Omit<PlannedTask, 'seq' | 'after'> {
-  const { act, of = {}, station, partKeys, tags, handsOnMin } = draft;
+): PlannedTask {
+  const { title, how, because } = describeTask(draft, context);
   return {
-    ...{ key, act, of, station, partKeys, tags, handsOnMin, rule },
-    ...describeTask(draft, context),
+    key,
+    seq,
+    act: draft.act,
+    of: draft.of ?? {},
+    rule,
+    station: draft.station,
+    title,
+    how,
+    because,
+    partKeys: draft.partKeys,
+    tags: draft.tags,
+    hazards: draft.hazards ?? [],
+    cannotBeUndone: draft.cannotBeUndone ?? '',
     method: draft.method ?? null,
     process: draft.process ?? null,
     way: draft.way ?? null,
     colours: draft.colours ?? [],
     luminance: draft.luminance ?? null,
-    hazards: draft.hazards ?? [],
-    cannotBeUndone: draft.cannotBeUndone ?? '',
+    atC: draft.atC ?? null,
+    handsOnMin: draft.handsOnMin,
     watchedMin: draft.watchedMin ?? 0,
     passiveMin: draft.passiveMin ?? 0,
-    atC: draft.atC ?? null,
     needs: computeNeeds(draft, context),
     uses: draft.uses ?? [],
+    after,
   };
 }
 

@@ -17,16 +17,20 @@ const TOOLS: readonly (readonly [tag: TaskTag, kind: ToolKind])[] = [
 
 /** What a task takes up besides time. Who sprays from cans needs no gun. */
 export function computeNeeds({ tags, method, watchedMin }: TaskDraft, { option }: PlanContext): TaskNeeds {
-  const has = (...some: readonly TaskTag[]) => some.some((tag) => tags.includes(tag));
-  const strip = has('strip') ? asStripMethod(method ?? null) : null;
-  const isWithoutGun = option('S6') === 'spray can';
+  const tools: ToolKind[] = [];
+  for (const [tag, kind] of TOOLS)
+    if (tags.includes(tag) && !(kind === 'airbrush' && option('S6') === 'spray can')) tools.push(kind);
+  const strip = tags.includes('strip') ? asStripMethod(method ?? null) : null;
   return {
-    tools: TOOLS.filter(([tag, kind]) => tags.includes(tag) && !(kind === 'airbrush' && isWithoutGun)).map(
-      ([, kind]) => kind,
-    ),
-    booth: has('spray'),
-    bath: strip ? STRIP_METHOD_FACTS[strip].bath : null,
+    tools,
+    booth: tags.includes('spray'),
+    bath: strip && STRIP_METHOD_FACTS[strip].bath,
     stays: (watchedMin ?? 0) > 0,
-    air: has('vapour', 'bath') ? 'vapour' : has('spark', 'flame') ? 'spark' : null,
+    air:
+      tags.includes('vapour') || tags.includes('bath')
+        ? 'vapour'
+        : tags.includes('spark') || tags.includes('flame')
+          ? 'spark'
+          : null,
   };
 }

@@ -57,26 +57,26 @@ export function linkTasks(tasks: readonly TaskDraft[], keys: readonly string[], 
   return { before, waitsFor, soonAfter, explain };
 
   function explain(first: number, after: number): TaskLink {
-    const key = keys[first]!;
-    const binding = bound[after]!.filter(
-      ({ earlier, scope }) => hasBit(earlier, first) && hasBit(index.inScope(scope, after), first),
-    );
-    const latest = binding.flatMap(({ latestMin }) => latestMin ?? []);
-    const time = {
-      waitMin: hasBit(waitsFor[after]!, first) ? (tasks[first]!.passiveMin ?? 0) : 0,
-      latestMin: latest.length ? Math.min(...latest) : null,
-    };
-    const [rule] = binding;
-    if (rule) return { key, rule: rule.id, because: rule.because, ...time };
-    const link = own.get(first * tasks.length + after);
-    if (link) return { key, ...link, ...time };
-    const because =
-      time.waitMin > 0 && !hasBit(before[after]!, first)
-        ? 'what was done there must dry, set or soak first'
-        : tasks[after]!.tags.includes('sign off')
-          ? 'a record is signed when the work is done'
-          : 'the part passes the stations in order';
-    return { key, rule: 'bench', because, ...time };
+    const waitMin = hasBit(waitsFor[after]!, first) ? (tasks[first]!.passiveMin ?? 0) : 0;
+    let latestMin: number | null = null;
+    let found: Pick<TaskLink, 'rule' | 'because'> | undefined;
+    for (const rule of bound[after]!) {
+      // The first one that asks for it says why; a later one may still say how soon.
+      if (found && rule.latestMin === undefined) continue;
+      if (!hasBit(rule.earlier, first) || !hasBit(index.inScope(rule.scope, after), first)) continue;
+      found ??= { rule: rule.id, because: rule.because };
+      if (rule.latestMin !== undefined) latestMin = Math.min(latestMin ?? Infinity, rule.latestMin);
+    }
+    const { rule, because } = found ?? own.get(first * tasks.length + after) ?? explainBench(first, after, waitMin);
+    return { key: keys[first]!, rule, because, waitMin, latestMin };
+  }
+
+  function explainBench(first: number, after: number, waitMin: number): Pick<TaskLink, 'rule' | 'because'> {
+    if (waitMin > 0 && !hasBit(before[after]!, first))
+      return { rule: 'bench', because: 'what was done there must dry, set or soak first' };
+    return tasks[after]!.tags.includes('sign off')
+      ? { rule: 'bench', because: 'a record is signed when the work is done' }
+      : { rule: 'bench', because: 'the part passes the stations in order' };
   }
 }
 

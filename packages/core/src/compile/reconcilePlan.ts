@@ -2,7 +2,7 @@ import type { Task } from '../model/task.ts';
 import type { PlannedTask } from './planTypes.ts';
 
 /** What must be known of a task that is there. */
-export type KnownTask = Pick<Task, 'id' | 'key' | 'state' | 'method' | 'way'>;
+export type KnownTask = Pick<Task, 'id' | 'key' | 'state'>;
 
 export interface Reconciled<T extends KnownTask> {
   readonly added: readonly PlannedTask[];
@@ -12,8 +12,6 @@ export interface Reconciled<T extends KnownTask> {
   readonly dropped: readonly T[];
   /** Still to do and no longer asked for, but with a log: kept, and taken out of the plan. */
   readonly setAside: readonly T[];
-  /** Done in another way than would be asked for now: told, not changed. */
-  readonly disagreeing: readonly { readonly task: T; readonly planned: PlannedTask }[];
 }
 
 /**
@@ -37,12 +35,21 @@ export function reconcilePlan<T extends KnownTask>(
     changed: pairs.filter(({ task }) => !isHistory(task)),
     dropped: gone.filter((task) => !loggedTaskIds.has(task.id)),
     setAside: gone.filter((task) => loggedTaskIds.has(task.id)),
-    disagreeing: pairs.filter(
-      ({ task, planned: { method, way } }) =>
-        (task.state === 'done' || task.state === 'doing') &&
-        (task.method !== method || (task.way?.key ?? null) !== (way?.key ?? null)),
-    ),
   };
+}
+
+/** What is under way or done in another way than would be asked for now: told, not changed. */
+export function findDisagreements<T extends Pick<Task, 'key' | 'state' | 'method' | 'way'>>(
+  existing: readonly T[],
+  planned: readonly PlannedTask[],
+): { readonly task: T; readonly planned: PlannedTask }[] {
+  const byKey = new Map(planned.map((one) => [one.key, one]));
+  return existing.flatMap((task) => {
+    const now = byKey.get(task.key);
+    if (!now || (task.state !== 'done' && task.state !== 'doing')) return [];
+    const isSame = task.method === now.method && (task.way?.key ?? null) === (now.way?.key ?? null);
+    return isSame ? [] : [{ task, planned: now }];
+  });
 }
 
 /** Under way, done, or declared not needed by a restorer. */

@@ -73,23 +73,27 @@ export function reduceLinks(
   // Of those, what is dry, set or soaked for certain when the task begins.
   const waitedOut: BitSet[] = before.map(() => createBitSet(size));
   const reduced = new Map<number, readonly number[]>();
+  const wet = createBitSet(size);
+  const more = createBitSet(size);
   for (const place of order) {
     const named = before[place]!;
     const implied = ancestors[place]!;
     // Later places first: most of what is named follows from them and need not be looked at.
     for (let at = highestBit(named, size); at >= 0; at = highestBit(named, at))
       if (!hasBit(implied, at)) addAll(implied, ancestors[at]!);
-    const kept = createBitSet(size);
-    for (const at of listBits(named, implied)) setBit(kept, at);
-    addAll(kept, named, soonAfter[place]!);
-    addAll(implied, named);
     const waited = waitedOut[place]!;
-    for (const at of listBits(kept)) addAll(waited, waitedOut[at]!);
-    const wet = createBitSet(size);
+    const direct = listBits(named, implied);
+    for (const at of direct) addAll(waited, waitedOut[at]!);
+    addAll(implied, named);
+    wet.fill(0);
     addAll(wet, implied, waitsFor[place]!);
-    for (const at of listBits(wet, waited)) setBit(kept, at);
+    // What follows from others is named all the same where it is still wet, or must come soon.
+    more.fill(0);
+    addAll(more, named, soonAfter[place]!);
+    for (let word = 0; word < more.length; word++) more[word]! |= wet[word]! & ~waited[word]!;
+    for (const at of direct) setBit(more, at);
     addAll(waited, wet);
-    reduced.set(place, listBits(kept));
+    reduced.set(place, listBits(more));
   }
   return reduced;
 }

@@ -1,3 +1,4 @@
+import type { Decisions, SchoolOption } from '../model/school.ts';
 import { expect } from 'chai';
 import {
   createPlainModel,
@@ -8,10 +9,11 @@ import {
   makePart,
 } from '../../test/support/planWorld.ts';
 import type { JointTool } from '../model/catalogue.ts';
-import type { PlanInput, TaskDraft } from './planTypes.ts';
-import { listNames } from './rules/planRule.ts';
+import type { PlanInput } from './planTypes.ts';
+import { listNames } from '../words/names.ts';
 
-const byKey = (tasks: readonly TaskDraft[], key: string): TaskDraft => {
+type WordedDraft = ReturnType<typeof createTasks>[number];
+const byKey = (tasks: readonly WordedDraft[], key: string): WordedDraft => {
   const found = tasks.find((task) => task.key === key);
   if (!found) throw new Error(`There is no ${key} among ${tasks.map((task) => task.key).join(', ')}`);
   return found;
@@ -118,21 +120,24 @@ describe('stripping tasks', () => {
 });
 
 describe('finishing and closing tasks', () => {
-  const bright = (name: string) =>
+  const bright = (cureMin: number) =>
     withParts(
       makePart('body', {
         coats: [
           makeCoat('primer'),
           makeCoat('colour'),
-          makeCoat('brightwork', { name, areaKind: 'mask', areaName: 'grille' }),
+          makeCoat('brightwork', {
+            ...{ areaKind: 'mask', areaName: 'grille' },
+            dries: { flashMin: 1, recoatMin: 30, cureMin },
+          }),
         ],
       }),
     );
 
   it('silver at the finish, chrome last of all at the close', () => {
-    expect(createTasks(bright('Dull silver ink')).map((task) => task.key)).include('bright:body:grille');
-    expect(createTasks(bright('Chrome ink')).map((task) => task.key)).not.include('bright:body:grille');
-    expect(byKey(createTasks(bright('Chrome ink')), 'chrome:body:grille').passiveMin).equal(4320);
+    expect(createTasks(bright(30)).map((task) => task.key)).include('bright:body:grille');
+    expect(createTasks(bright(4320)).map((task) => task.key)).not.include('bright:body:grille');
+    expect(byKey(createTasks(bright(4320)), 'chrome:body:grille').passiveMin).equal(4320);
   });
 
   it('name the coats of an area in one task, innermost first', () => {
@@ -175,8 +180,8 @@ describe('finishing and closing tasks', () => {
       makeJoint('front', 'rivet post', ['body', 'base']),
       makeJoint('rear', 'rivet post', ['body', 'base']),
     ];
-    const planFor = (S2: string) => createPlainModel({ opening, decisions: { S2 } });
-    const tapsOf = (S2: string) =>
+    const planFor = (S2: SchoolOption<'S2'>) => createPlainModel({ opening, decisions: { S2 } });
+    const tapsOf = (S2: SchoolOption<'S2'>) =>
       createTasks(planFor(S2)).flatMap((task) => (task.key.startsWith('tap:') ? [task.key] : []));
     expect(tapsOf('tapped screw')).deep.equal(['tap:front', 'tap:rear']);
     expect(tapsOf('one screw and false heads')).deep.equal(['tap:front']);
@@ -188,12 +193,12 @@ describe('finishing and closing tasks', () => {
   });
 
   it('place a decal as the school says', () => {
-    const model = (decisions: Record<string, string>) => ({
+    const model = (decisions: Decisions) => ({
       ...withParts(makePart('body', { coats: [makeCoat('decal')] })),
       decisions,
     });
-    const decal = (decisions: Record<string, string>) => byKey(createTasks(model(decisions)), 'decal:body:outside');
-    expect(decal({}).because).include('wet pad and two sets (S20)');
+    const decal = (decisions: Decisions) => byKey(createTasks(model(decisions)), 'decal:body:outside');
+    expect(decal({}).because).include('wet pad and two sets');
     expect(decal({ S20: 'setting fluid' }).how).include('Test both on the paint first');
     expect(decal({ S20: 'one set' }).how).include('Panel wetted');
   });

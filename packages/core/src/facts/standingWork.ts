@@ -1,5 +1,19 @@
 import type { LoggedWork, TaskLog } from '../model/task.ts';
 
+import type { TaskAct } from '../model/taskActs.ts';
+
+/** Acts that say something of a part or joint: what else was done changes no fact. */
+export const TELLING_ACTS: readonly TaskAct[] = [
+  'open',
+  'strip',
+  'mend',
+  'refill',
+  'prime',
+  'colour',
+  'powder',
+  'cure',
+];
+
 /** Work that was done and not taken back. */
 export interface StandingWork {
   readonly entry: TaskLog;

@@ -24,6 +24,8 @@ const layer = (changes: Partial<CoatingLayer> = {}): CoatingLayer => ({
   appliedAt: null,
   appliedBy: null,
   note: '',
+  rejection: null,
+  removedAt: null,
   ...changes,
 });
 const metal = { colourHex: '#999999', name: 'zinc alloy' };
@@ -130,7 +132,7 @@ describe('checkCoat', () => {
   });
 
   it('refuses colour straight on bare metal, but not on plastic, nor primer or powder', () => {
-    expect(codesOf({ layers: [] })).deep.equal(['bare-zinc']);
+    expect(codesOf({ layers: [] })).deep.equal(['bare-metal']);
     expect(codesOf({ layers: [], material: 'hard plastic' })).deep.equal([]);
     for (const kind of ['primer', 'powder'] as const)
       expect(codesOf({ layers: [], product: { ...product, kind } })).deep.equal([]);
@@ -143,12 +145,12 @@ describe('checkCoat', () => {
   });
 
   it('refuses a coat dated before the one under it', () =>
-    expect(codesOf({ appliedAt: new Date('2026-01-01T09:00:00Z') })).deep.equal(['too-soon']));
+    expect(codesOf({ appliedAt: new Date('2026-01-01T09:00:00Z') })).deep.equal(['before-the-last']));
 
   it('says everything that is wrong at once', () =>
     expect(codesOf({ layers: [layer()], tasks: [strip], tempC: 3 })).deep.equal([
       'not-stripped',
-      'bare-zinc',
+      'bare-metal',
       'temperature',
     ]));
 });

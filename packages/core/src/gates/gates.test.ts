@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { createPlainModel, makeFinding, makePart, makeTask, makeTimer } from '../../test/support/planWorld.ts';
+import { createPlainModel, makeFinding, makePart, makeTask } from '../../test/support/planWorld.ts';
 import { checkBenchHours } from './checkBenchHours.ts';
 import { checkPrimingGate } from './checkPrimingGate.ts';
 import { checkTools } from './checkTools.ts';
@@ -26,7 +26,7 @@ describe('the priming gate', () => {
   ];
 
   it('names what must be true, and what is missing for it', () => {
-    const gate = checkPrimingGate(tasks, 'body', [], now)!;
+    const gate = checkPrimingGate(tasks, 'body', now)!;
     expect(gate.map((line) => [line.what.split(',')[0], line.isMet])).deep.equal([
       ['Paint off', false],
       ['Straight', true],
@@ -37,32 +37,48 @@ describe('the priming gate', () => {
   });
 
   it('waits for a mend to cure, and says nothing of a part that is not primed', () => {
-    const cure = makeTimer({ taskId: 's.mend:body', kind: 'cure', endsAt: '2026-01-01T11:00:00Z' });
-    const mended = (at: Date) =>
-      checkPrimingGate(tasks, 'body', [cure], at)!.find((line) => line.what.startsWith('Straight'))!;
-    expect(mended(now)).deep.include({ isMet: false, missing: ['mend:body (still cures)'] });
+    const cured = (lookedAt: string | null = null) =>
+      tasks.map((one) =>
+        one.key === 'mend:body' ? { ...one, doneAt: '2026-01-01T09:30:00Z', passiveMin: 60, lookedAt } : one,
+      );
+    const mended = (at: Date, lookedAt?: string) =>
+      checkPrimingGate(cured(lookedAt), 'body', at)!.find((line) => line.what.startsWith('Straight'))!;
+    expect(mended(now)).deep.include({ isMet: false, missing: ['mend:body (not dry or set yet)'] });
+    expect(mended(now, '2026-01-01T09:50:00Z').isMet).equal(true);
     expect(mended(new Date('2026-01-01T12:00:00Z')).isMet).equal(true);
-    expect(checkPrimingGate(tasks, 'base', [], now)).equal(null);
+    expect(checkPrimingGate(tasks, 'base', now)).equal(null);
   });
 });
 
 describe('bench hours', () => {
-  const soak = makeTask('soak', { handsOnMin: 10, watchedMin: 30 });
-  const local = (hour: number, minute = 0) => new Date(2026, 0, 1, hour, minute);
-  const people = [{ name: 'A', sessions: [{ weekday: local(0).getDay(), startHour: 18, minutes: 120 }] }];
-  const codes = (at: Date, task = soak) => checkBenchHours(task, people, at).map((one) => one.code);
+  const needs = { tools: [], booth: false, bath: null, stays: true, air: null };
+  const soak = makeTask('soak', { handsOnMin: 10, watchedMin: 30, needs });
+  // A Thursday in Lisbon, where the winter clock is the world's.
+  const local = (hour: number, minute = 0) => new Date(Date.UTC(2026, 0, 1, hour, minute));
+  const people = [{ name: 'A', sessions: [{ weekday: 4, startHour: 18, minutes: 120 }] }];
+  const codes = (at: Date, task = soak, zone = 'Europe/Lisbon') =>
+    checkBenchHours(task, people, at, zone).map((one) => one.code);
 
   it('hold back what cannot be watched to its end', () => {
     expect(codes(local(18))).deep.equal([]);
     expect(codes(local(19, 20))).deep.equal([]);
     expect(codes(local(19, 21))).deep.equal(['outside-bench-hours']);
     expect(codes(local(17, 59))).deep.equal(['outside-bench-hours']);
-    expect(codes(new Date(2026, 0, 2, 18))).deep.equal(['outside-bench-hours']);
+    expect(codes(new Date(Date.UTC(2026, 0, 2, 18)))).deep.equal(['outside-bench-hours']);
   });
 
   it('do not matter to what nobody watches, nor where no calendar is', () => {
     expect(codes(local(3), makeTask('look'))).deep.equal([]);
-    expect(checkBenchHours(soak, [], local(3))).deep.equal([]);
+    expect(checkBenchHours(soak, [], local(3), 'UTC')).deep.equal([]);
+  });
+
+  it('are hours of the bench, wherever the server and the season are', () => {
+    // 18:00 in Auckland on that Thursday is 05:00 of the world's clock.
+    expect(codes(local(5), soak, 'Pacific/Auckland')).deep.equal([]);
+    expect(codes(local(18), soak, 'Pacific/Auckland')).deep.equal(['outside-bench-hours']);
+    // Summer time: 18:00 in Lisbon is 17:00 of the world's clock.
+    expect(codes(new Date(Date.UTC(2026, 6, 2, 17)))).deep.equal([]);
+    expect(codes(new Date(Date.UTC(2026, 6, 2, 16, 59)))).deep.equal(['outside-bench-hours']);
   });
 });
 
@@ -76,9 +92,10 @@ describe('tools', () => {
     note: '',
     holds: '',
   };
-  const spray = makeTask('colour', { tags: ['spray'], colours: ['Red'] });
-  const codes = (tools: Parameters<typeof checkTools>[1], usesGun = true, task = spray) =>
-    checkTools(task, tools, usesGun).map((one) => one.code);
+  const withGun = { tools: ['airbrush' as const], booth: true, bath: null, stays: false, air: null };
+  const spray = makeTask('colour', { needs: withGun, colours: ['Red'] });
+  const codes = (tools: Parameters<typeof checkTools>[1], task = spray) =>
+    checkTools(task, tools).map((one) => one.code);
 
   it('start nothing when they are lent, worn or incomplete', () => {
     for (const state of ['lent', 'worn', 'incomplete', 'to be made'] as const)
@@ -91,16 +108,16 @@ describe('tools', () => {
     ).deep.equal([]);
   });
 
-  it('take another colour only when they are clean (O35)', () => {
+  it('take another colour only when they are clean', () => {
     expect(codes([{ ...gun, holds: 'Red' }])).deep.equal([]);
     expect(codes([{ ...gun, holds: 'Black' }])).deep.equal(['gun-not-clean']);
     expect(codes([{ ...gun, state: 'needs cleaning' }])).deep.equal(['gun-not-clean']);
-    expect(codes([{ ...gun, holds: 'Black' }], true, makeTask('gun-ready', { tags: ['gun ready'] }))).deep.equal([]);
+    expect(codes([{ ...gun, holds: 'Black' }], makeTask('gun-ready', { needs: withGun }))).deep.equal([]);
   });
 
   it('are not asked about when nobody wrote them down, or when cans are used', () => {
     expect(codes([])).deep.equal([]);
-    expect(codes([{ ...gun, state: 'lent' }], false)).deep.equal([]);
+    expect(codes([{ ...gun, state: 'lent' }], makeTask('colour', { colours: ['Red'] }))).deep.equal([]);
   });
 });
 
@@ -114,9 +131,9 @@ describe('what changed', () => {
         : part,
     );
     const [post, ...opening] = plain.opening;
-    const after = { ...plain, parts, opening, closed: [post!], decisions: { S11: 'caustic' } };
+    const after = { ...plain, parts, opening, closed: [post!], decisions: { S11: 'caustic' } } as const;
     expect(explainChange(plain, after)).deep.equal([
-      'Stripping: caustic instead of gel (S11)',
+      'Stripping: caustic instead of gel',
       'body: lead alloy instead of zinc alloy',
       'body: found bent, roof',
       'front-post: stays closed now',
@@ -129,10 +146,11 @@ describe('what changed', () => {
     const house = [
       { school: 'S11', option: 'caustic', reason: 'a tub' },
       { school: 'S1', option: 'dress all', reason: 'taste' },
-    ];
+      { school: 'S2', option: 'superglue', reason: 'misspelt' } as never,
+    ] as const;
     expect(mergeDecisions(house, [{ school: 'S11', option: 'dip', reason: 'thick' }])).deep.equal({
       decisions: { S11: 'dip', S1: 'dress all' },
-      reasons: { S11: 'on this job, thick', S1: 'house style, taste' },
+      reasons: { S11: { whose: 'job', reason: 'thick' }, S1: { whose: 'house', reason: 'taste' } },
     });
   });
 });

@@ -1,13 +1,9 @@
 import { expect } from 'chai';
-import type { Task, TaskLog } from '../model/work.ts';
+import { makeLog, makeTask } from '../../test/support/planWorld.ts';
+import type { Task, TaskLog } from '../model/task.ts';
 import { needsStopCheck } from './needsStopCheck.ts';
 
-const task = (key: string, more: Partial<Task> = {}): Task => ({
-  ...{ id: `s.${key}`, version: 1, jobId: 'j', specimenId: 's', key, seq: 1, station: 'strip', title: key, how: '' },
-  ...{ partKeys: [], tags: [], hazards: [], irreversible: true, cannotBeUndone: 'paint', handsOnMin: 1, watchedMin: 0 },
-  ...{ passiveMin: 0, because: '', colours: [], after: [], state: 'to do' },
-  ...more,
-});
+const task = (key: string, more: Partial<Task> = {}): Task => makeTask(key, { irreversible: true, ...more });
 const went = (taskId: string): TaskLog => ({
   id: 'l',
   taskId,
@@ -16,6 +12,7 @@ const went = (taskId: string): TaskLog => ({
   at: '',
   act: 'went ahead',
   note: 'x',
+  work: makeLog(makeTask('strip'), 'went ahead').work,
 });
 
 describe('needsStopCheck', () => {

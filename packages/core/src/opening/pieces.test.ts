@@ -2,10 +2,11 @@ import { expect } from 'chai';
 import { makeCoat, makeFinding, makePart } from '../../test/support/planWorld.ts';
 import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
 import { compilePlan } from '../compile/compilePlan.ts';
-import { createPlanParts } from '../facts/createPlanParts.ts';
+import { createSpecimenFacts, type SpecimenRows } from '../facts/createSpecimenFacts.ts';
 import { describePieces } from '../facts/describePieces.ts';
 import { listInHand } from './listInHand.ts';
-import type { ClosedJoint, PlanInput, PlannedTask, PlanPart } from '../compile/planTypes.ts';
+import type { ClosedJoint, PlanPart } from '../facts/specimenFacts.ts';
+import type { PlanInput, PlannedTask } from '../compile/planTypes.ts';
 
 const CREAM = '#e6d9b4';
 const BLACK = '#222222';
@@ -16,10 +17,13 @@ const closed = (...partKeys: string[]): ClosedJoint => ({
 });
 const glazing = makePart('glazing', { role: 'glazing', material: 'clear styrene' });
 const plan = (parts: readonly PlanPart[], joints: readonly ClosedJoint[]) => {
-  const input: PlanInput = { scope: 'full', parts, decisions: {}, opening: [], closed: joints };
+  const input: PlanInput = {
+    ...{ scope: 'full', parts, decisions: {}, reasons: {}, sessionMin: 120 },
+    ...{ opening: [], closed: joints },
+  };
   const compiled = compilePlan(input);
   if (compiled.kind !== 'plan') throw new Error(compiled.because);
-  return compiled;
+  return { tasks: compiled.tasks, notices: compiled.notices.map((notice) => notice.words) };
 };
 const keysOf = (tasks: readonly PlannedTask[]) => tasks.map((task) => task.key);
 
@@ -81,9 +85,7 @@ describe('a plan with closed joints', () => {
     expect(key.because).include('The glazing stays inside a closed joint');
     expect(key.hazards).deep.equal(['old-paint']);
     expect(key.how).match(/kept wet/);
-    expect(notices).deep.equal([
-      'The body keeps its old paint: the glazing stays in, and stripper would reach it (O9).',
-    ]);
+    expect(notices).deep.equal(['The body keeps its old paint: the glazing stays in, and stripper would reach it.']);
   });
 
   it('bends nothing warm that is joined to other parts, and says so', () => {
@@ -103,30 +105,68 @@ describe('a plan with closed joints', () => {
   });
 });
 
-describe('createPlanParts', () => {
+describe('createSpecimenFacts', () => {
   const part = { id: 'p', version: 1, specimenId: 's', key: 'body', name: 'Body', role: 'body' } as SpecimenPart;
   const area = (id: string, kind: Area['kind']): Area => ({
     ...{ id, version: 1, specimenPartId: 'p', kind, name: kind, crossesSeam: false },
   });
+  const createParts = (some: Pick<SpecimenRows, 'parts' | 'areas' | 'layers' | 'findings' | 'wants'>) =>
+    createSpecimenFacts(
+      { ...some, joints: [], foundJoints: [], jointWishes: [], log: [] },
+      { choices: [], restorers: [], products: [{ id: 'red', flashMin: 3, recoatMin: 20, cureMin: 600 }] },
+      { scope: 'full', decisions: [] },
+    ).parts;
   const layer = (areaId: string, stage: CoatingLayer['stage'], name: string, changes: Partial<CoatingLayer> = {}) =>
-    ({ areaId, stage, name, kind: 'colour', colourHex: '#111111', factory: false, ...changes }) as CoatingLayer;
+    ({
+      areaId,
+      stage,
+      name,
+      kind: 'colour',
+      colourHex: '#111111',
+      factory: false,
+      productId: null,
+      rejection: null,
+      removedAt: null,
+      ...changes,
+    }) as CoatingLayer;
   const rows = (layers: CoatingLayer[]) => ({
     ...{ parts: [part], areas: [area('o', 'outside'), area('i', 'inside')], layers, findings: [], wants: [] },
   });
 
   it('takes the factory’s coat for what it wore, else the innermost one, outside only', () => {
-    const found = (...layers: CoatingLayer[]) => createPlanParts(rows(layers))[0]!.foundColour?.name;
+    const found = (...layers: CoatingLayer[]) => createParts(rows(layers))[0]!.foundColour?.name;
     expect(found(layer('o', 'found', 'Cream'), layer('o', 'found', 'Red'))).equal('Cream');
     expect(found(layer('o', 'found', 'Red'), layer('o', 'found', 'Cream', { factory: true }))).equal('Cream');
     expect(found(layer('i', 'found', 'Blue'))).equal(undefined);
   });
 
   it('calls a part painted by its coats, not by a decal, and lists what is planned with its place', () => {
-    const of = (...layers: CoatingLayer[]) => createPlanParts(rows(layers))[0]!;
+    const of = (...layers: CoatingLayer[]) => createParts(rows(layers))[0]!;
     expect(of(layer('o', 'found', 'Crest', { kind: 'decal' })).painted).equal(false);
     expect(of(layer('i', 'found', 'Blue')).painted).equal(true);
     expect(of(layer('i', 'planned', 'Red')).coats).deep.equal([
-      { areaKind: 'inside', areaName: 'inside', crossesSeam: false, kind: 'colour', name: 'Red', colourHex: '#111111' },
+      {
+        ...{ areaKind: 'inside', areaName: 'inside', crossesSeam: false, kind: 'colour', name: 'Red' },
+        ...{ colourHex: '#111111', dries: null },
+      },
+    ]);
+    expect(of(layer('i', 'planned', 'Red', { productId: 'red' })).coats[0]!.dries).deep.equal({
+      ...{ flashMin: 3, recoatMin: 20, cureMin: 600 },
+    });
+  });
+
+  it('says what stands on a part, what was rejected, and what is off again', () => {
+    const rejection = { at: '2026-01-02T10:00:00Z', by: 'A', because: 'orange peel' };
+    const on = (...layers: CoatingLayer[]) => createParts(rows(layers))[0]!.done;
+    expect(on(layer('o', 'applied', 'Red')).coatsOn).deep.equal([{ areaName: 'outside', kind: 'colour' }]);
+    const done = on(
+      layer('o', 'applied', 'Red', { id: 'a', rejection, removedAt: '2026-01-03T10:00:00Z' }),
+      layer('o', 'applied', 'Red', { id: 'b', rejection }),
+    );
+    expect(done.coatsOn).deep.equal([]);
+    expect(done.rejected.map(({ layerId, isOff }) => [layerId, isOff])).deep.equal([
+      ['b', false],
+      ['a', true],
     ]);
   });
 });

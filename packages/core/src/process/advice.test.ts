@@ -6,10 +6,11 @@ import { chooseMend, type MendQuestion } from './chooseMend.ts';
 import { chooseStripping } from './chooseStripping.ts';
 import { expectPasses } from './expectPasses.ts';
 import { planStraightening, type BendQuestion } from './planStraightening.ts';
+import type { SchoolOption } from '../model/school.ts';
 import type { TreatedMaterial } from '../model/process.ts';
 
 describe('chooseStripping', () => {
-  const strip = (materials: TreatedMaterial[], school: string, isJoined = false) =>
+  const strip = (materials: TreatedMaterial[], school: SchoolOption<'S11' | 'S18'>, isJoined = false) =>
     chooseStripping({ materials, school, isJoined });
 
   it('takes the school’s way where the metal stands it, and offers the others', () => {

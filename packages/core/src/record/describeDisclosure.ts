@@ -37,7 +37,9 @@ export function describeDisclosure(input: RecordInput): string {
       : `Nothing was logged that changed this model. ${FOR_WHOM}`;
   const bare = parts.filter((one) => one.done.stripped !== null && !hasCoat(one));
   const unknown = parts.filter(({ part }) => part.origin === 'unknown' && part.state !== 'missing');
-  const missing = parts.filter(({ part }) => part.state === 'missing');
+  const missing = parts.filter(
+    ({ part, wants }) => part.state === 'missing' && wants.every((want) => want.state !== 'solved'),
+  );
   const unpainted = parts.flatMap(listCoatsNotOn);
   const rejected = parts.filter((one) => one.layers.some((layer) => layer.rejection !== null));
   return [

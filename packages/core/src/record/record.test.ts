@@ -1,17 +1,12 @@
 import { expect } from 'chai';
-import { makeTask } from '../../test/support/planWorld.ts';
+import { makeLog, makeTask } from '../../test/support/planWorld.ts';
 import { findMissingSides } from '../photo/findMissingSides.ts';
 import type { Job } from '../model/work.ts';
 import type { CoatingLayer, SpecimenPart, Want } from '../model/workpiece.ts';
 import { checkSignOff } from '../gates/checkSignOff.ts';
-import {
-  createRecord,
-  describeDisclosure,
-  type RecordColour,
-  type RecordInput,
-  type RecordMix,
-  type RecordPart,
-} from './createRecord.ts';
+import { createRecord, type RecordColour, type RecordInput, type RecordMix, type RecordPart } from './createRecord.ts';
+import { describeDisclosure } from './describeDisclosure.ts';
+import { NOTHING_DONE } from '../facts/selectPartDone.ts';
 
 const job: Job = {
   id: 'j',
@@ -31,10 +26,12 @@ const want = (state: Want['state'], reason = ''): Want => ({
   id: 'w',
   version: 1,
   specimenPartId: 'p',
+  kind: 'part',
   what: 'a tyre',
   dependentBits: '',
   state,
   solution: 'donor',
+  origin: 'donor',
   reason,
   dueOn: null,
 });
@@ -62,23 +59,24 @@ const applied = {
   tempC: 20,
   appliedAt: '2026-11-20T19:00:00Z',
   appliedBy: 'Imke Varga',
+  rejection: null,
+  removedAt: null,
 } as CoatingLayer & { area: string };
+const STRIP = makeTask('strip:body', {
+  ...{
+    title: 'Brush gel stripper on the body',
+    method: 'gel',
+    handsOnMin: 12,
+    partKeys: ['body'],
+    because: 'Painted.',
+  },
+});
+const NOW = new Date('2026-11-25T18:30:00Z');
 const record = (parts: readonly RecordPart[], changes: Partial<RecordInput> = {}): RecordInput => ({
   job,
-  tasks: [
-    makeTask('strip', { state: 'done', handsOnMin: 12 }),
-    makeTask('open', { state: 'not needed', handsOnMin: 99 }),
-  ],
   log: [
-    {
-      id: 'e',
-      taskId: 's.strip',
-      jobId: 'j',
-      who: 'Osric Bell',
-      at: '2026-11-20T18:00:00Z',
-      act: 'done',
-      note: 'two passes',
-    },
+    makeLog(STRIP, 'done', { at: '2026-11-20T18:00:00Z', note: 'two passes', partNames: ['Body'] }),
+    makeLog(makeTask('open:p', { handsOnMin: 99 }), 'not needed', { at: '2026-11-21T18:00:00Z', note: 'stays closed' }),
   ],
   photos: [],
   colours: [],
@@ -87,17 +85,31 @@ const record = (parts: readonly RecordPart[], changes: Partial<RecordInput> = {}
   ...changes,
 });
 
+const bare = (own: SpecimenPart, changes: Partial<RecordPart> = {}): RecordPart => ({
+  ...{ part: own, findings: [], wants: [], comingsOff: [], done: NOTHING_DONE, layers: [] },
+  ...changes,
+});
+
 describe('checkSignOff', () => {
   it('lets a job go whose wants are solved or waived with a reason and whose tasks are done', () => {
     const tasks = [makeTask('a', { state: 'done' }), makeTask('b', { state: 'not needed' })];
-    expect(checkSignOff([want('solved'), want('waived', 'never had one')], tasks)).deep.equal([]);
-    expect(checkSignOff([], [])).deep.equal([]);
+    expect(checkSignOff([want('solved'), want('waived', 'never had one')], tasks, NOW)).deep.equal([]);
+    expect(checkSignOff([], [], NOW)).deep.equal([]);
+  });
+
+  it('holds back what is still wet, until the clock or somebody says that it is dry', () => {
+    const wet = makeTask('colour:a:outside', { state: 'done', passiveMin: 240, doneAt: '2026-11-25T16:30:00Z' });
+    expect(checkSignOff([], [wet], NOW).map((one) => one.code)).deep.equal(['still-waiting']);
+    expect(checkSignOff([], [wet], new Date('2026-11-25T20:30:00Z'))).deep.equal([]);
+    expect(checkSignOff([], [{ ...wet, lookedAt: '2026-11-25T18:00:00Z' }], NOW)).deep.equal([]);
+    expect(checkSignOff([], [{ ...wet, lookedAt: '2026-11-25T16:00:00Z' }], NOW)).length(1);
   });
 
   it('names every open want, every waiver without a reason, every open task', () => {
     const refusals = checkSignOff(
       [want('open'), want('ordered'), want('waived', '  ')],
       [makeTask('a'), makeTask('b', { state: 'doing' })],
+      NOW,
     );
     expect(refusals.map((refusal) => refusal.code)).deep.equal([
       'want-open',
@@ -126,6 +138,7 @@ describe('createRecord', () => {
           { id: 'o', version: 1, specimenPartId: 'p', fromSide: 'top', note: 'notch to the front', photoId: null },
         ],
         wants: [want('solved'), want('waived', 'too dear')],
+        done: NOTHING_DONE,
         layers: [applied],
       },
     ]),
@@ -141,7 +154,7 @@ describe('createRecord', () => {
       paints: [{ name: 'Marlstone Slate blue', ml: 1.4 }],
     };
     const { colours, mixes, formatVersion } = createRecord(record([], { colours: [colour], mixes: [mix] }));
-    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 2 });
+    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 3 });
   });
 
   it('tells of each part what was found, wanted and put on', () => {
@@ -159,9 +172,10 @@ describe('createRecord', () => {
   });
 
   it('names the work with who and when, and counts the minutes of what was done', () => {
-    expect(made.work).deep.equal([
-      { task: 'strip', who: 'Osric Bell', at: '2026-11-20T18:00:00Z', act: 'done', note: 'two passes' },
-    ]);
+    expect(made.work[0]).deep.equal({
+      ...{ task: 'Brush gel stripper on the body', parts: ['Body'], by: 'gel', because: 'Painted.', products: [] },
+      ...{ measures: [], who: 'Osric Bell', at: '2026-11-20T18:00:00Z', act: 'done', note: 'two passes' },
+    });
     expect(made.handsOnMinutesPlanned).equal(12);
   });
 
@@ -171,10 +185,7 @@ describe('createRecord', () => {
 describe('describeDisclosure', () => {
   it('says plainly that it was restored, repainted, and what is not original', () => {
     const text = describeDisclosure(
-      record([
-        { part: part(), findings: [], wants: [], comingsOff: [], layers: [applied] },
-        { part: part({ name: 'Tyres', origin: 'bought' }), findings: [], wants: [], comingsOff: [], layers: [] },
-      ]),
+      record([bare(part(), { layers: [applied] }), bare(part({ name: 'Tyres', origin: 'bought' }))]),
     );
     expect(text)
       .include('has been restored')
@@ -185,14 +196,32 @@ describe('describeDisclosure', () => {
 
   it('says "cleaned only" only when nothing was painted or replaced', () => {
     const cleaned = { job: { ...job, scope: 'clean only' as const } };
-    expect(
-      describeDisclosure(record([{ part: part(), findings: [], wants: [], comingsOff: [], layers: [] }], cleaned)),
-    ).match(/^Cleaned only/);
-    expect(
-      describeDisclosure(
-        record([{ part: part(), findings: [], wants: [], comingsOff: [], layers: [applied] }], cleaned),
-      ),
-    ).match(/^This model has been restored/);
+    expect(describeDisclosure(record([bare(part())], { ...cleaned, log: [makeLog(makeTask('dust'), 'done')] }))).match(
+      /^Cleaned only/,
+    );
+    expect(describeDisclosure(record([bare(part())], { ...cleaned, log: [] }))).match(/^Nothing was logged/);
+    expect(describeDisclosure(record([bare(part(), { layers: [applied] })], { ...cleaned, log: [] }))).match(
+      /^This model has been restored/,
+    );
+  });
+
+  it('goes by what was logged: stripped and bare, planned and not put on, rejected, of unknown origin', () => {
+    const planned = { ...applied, stage: 'planned', kind: 'colour' } as typeof applied;
+    const rejected = { ...applied, kind: 'colour', rejection: { at: '', by: '', because: 'runs' } } as typeof applied;
+    const stripped = { ...NOTHING_DONE, stripped: 'gel' as const };
+    const text = describeDisclosure(
+      record([
+        bare(part(), { done: stripped, layers: [planned, rejected] }),
+        bare(part({ name: 'Wheels', origin: 'unknown' })),
+      ]),
+    );
+    expect(text)
+      .include('Stripped and bare: body.')
+      .include('Planned and not put on: Deep green on the body.')
+      .include('A first coat was rejected: body.')
+      .include('Of unknown origin: wheels.')
+      .not.include('Not original')
+      .not.include('Repainted');
   });
 });
 

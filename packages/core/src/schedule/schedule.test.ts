@@ -18,27 +18,31 @@ const wednesday = new Date('2026-11-25T18:00:00Z');
 
 describe('findNextSession', () => {
   it('finds the session that comes first, whoever has it', () => {
-    const session = findNextSession([restorer('Imke', evening(4)), restorer('Osric', evening(3))], wednesday, 0);
+    const session = findNextSession([restorer('Imke', evening(4)), restorer('Osric', evening(3))], wednesday, 'UTC');
     expect(session).deep.include({ who: 'Osric', minutesLeft: 120, underWay: false });
     expect(session!.startsAt.toISOString()).equal('2026-11-25T19:00:00.000Z');
   });
 
   it('counts what is left of one that is under way', () => {
-    const session = findNextSession([restorer('Osric', evening(3))], new Date('2026-11-25T19:45:00Z'), 0);
+    const session = findNextSession([restorer('Osric', evening(3))], new Date('2026-11-25T19:45:00Z'), 'UTC');
     expect(session).deep.include({ minutesLeft: 75, underWay: true });
   });
 
   it('goes to next week when this one has ended', () => {
-    const session = findNextSession([restorer('Osric', evening(3))], new Date('2026-11-25T21:00:00Z'), 0);
+    const session = findNextSession([restorer('Osric', evening(3))], new Date('2026-11-25T21:00:00Z'), 'UTC');
     expect(session!.startsAt.toISOString()).equal('2026-12-02T19:00:00.000Z');
   });
 
   it('reads hours as local ones, across midnight of the world clock', () => {
-    const session = findNextSession([restorer('Osric', evening(3))], new Date('2026-11-25T23:30:00Z'), -8 * 60);
+    const session = findNextSession(
+      [restorer('Osric', evening(3))],
+      new Date('2026-11-25T23:30:00Z'),
+      'America/Los_Angeles',
+    );
     expect(session!.startsAt.toISOString()).equal('2026-11-26T03:00:00.000Z');
   });
 
-  it('knows when nobody comes', () => expect(findNextSession([restorer('Osric')], wednesday, 0)).equal(null));
+  it('knows when nobody comes', () => expect(findNextSession([restorer('Osric')], wednesday, 'UTC')).equal(null));
 });
 
 describe('describeTonight', () => {
@@ -72,7 +76,7 @@ describe('describeTonight', () => {
 });
 
 describe('selectNextTask', () => {
-  const wait = (key: string) => [{ key, rule: 'O1', because: '' }];
+  const wait = (key: string, waitMin = 0) => [{ key, rule: 'O1', because: '', waitMin, latestMin: null }];
 
   it('takes what is under way, else the first that may start in plan order', () => {
     const tasks = [
@@ -80,14 +84,27 @@ describe('selectNextTask', () => {
       makeTask('a', { seq: 0, state: 'done' }),
       makeTask('c', { seq: 2 }),
     ];
-    expect(selectNextTask(tasks).task!.key).equal('b');
-    expect(selectNextTask([...tasks, makeTask('d', { seq: 3, state: 'doing' })]).task!.key).equal('d');
+    expect(selectNextTask(tasks, wednesday).task!.key).equal('b');
+    expect(selectNextTask([...tasks, makeTask('d', { seq: 3, state: 'doing' })], wednesday).task!.key).equal('d');
   });
 
   it('names what everything waits for', () => {
     const tasks = [makeTask('a', { after: wait('b') }), makeTask('b', { seq: 1, after: wait('a') })];
-    expect(selectNextTask(tasks)).deep.equal({ task: null, blockedBy: 'b' });
-    expect(selectNextTask([])).deep.equal({ task: null, blockedBy: null });
+    expect(selectNextTask(tasks, wednesday)).deep.equal({ task: null, blockedBy: { title: 'b', from: null } });
+    expect(selectNextTask([], wednesday)).deep.equal({ task: null, blockedBy: null });
+  });
+});
+
+describe('a wait', () => {
+  const tasks = [
+    makeTask('colour', { state: 'done', passiveMin: 60, doneAt: '2026-11-25T17:30:00Z' }),
+    makeTask('mask', { after: [{ key: 'colour', rule: 'O23', because: '', waitMin: 60, latestMin: null }] }),
+  ];
+
+  it('keeps a task back until it is over, and says from when', () => {
+    const early = selectNextTask(tasks, wednesday);
+    expect(early).deep.equal({ task: null, blockedBy: { title: 'colour', from: '2026-11-25T18:30:00.000Z' } });
+    expect(selectNextTask(tasks, new Date('2026-11-25T18:30:00Z')).task).equal(tasks[1]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { createSeededRandom, pickOne } from '../../src/numeric/seededRandom.ts';
-import type { PlanInput, PlanJoint } from '../../src/compile/planTypes.ts';
+import type { PlanInput } from '../../src/compile/planTypes.ts';
+import type { PlanJoint } from '../../src/facts/specimenFacts.ts';
 import { makeCoat, makeFinding, makeJoint, makePart } from './planWorld.ts';
 
 const ROLES = ['trim', 'load', 'mechanism', 'wheel', 'axle', 'interior', 'glazing'] as const;
@@ -28,5 +29,5 @@ export function createLargeModel(seed: number, count = 40): PlanInput {
         ['p0', part.key],
       ),
     );
-  return { scope: 'full', parts, opening, closed: [], decisions: {} };
+  return { scope: 'full', parts, opening, closed: [], decisions: {}, reasons: {}, sessionMin: 120 };
 }

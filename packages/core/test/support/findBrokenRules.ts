@@ -10,8 +10,8 @@ export function findBrokenRules(input: PlanInput, tasks: readonly PlannedTask[],
   const broken: string[] = [];
   for (const rule of ORDER_RULES) {
     const { safety, onlyWith, notWith } = rule;
-    if (!safety && onlyWith && chooseOption(onlyWith.school, input.decisions) !== onlyWith.option) continue;
-    if (!safety && notWith && chooseOption(notWith.school, input.decisions) === notWith.option) continue;
+    if (!safety && onlyWith && chooseOption(onlyWith.key, input.decisions) !== onlyWith.option) continue;
+    if (!safety && notWith && chooseOption(notWith.key, input.decisions) === notWith.option) continue;
     for (const before of tasks.filter((task) => task.tags.some((tag) => rule.before.includes(tag))))
       for (const after of tasks.filter((task) => task.tags.some((tag) => rule.after.includes(tag)))) {
         if (before.key === after.key || !isInScope(rule.scope, before, after)) continue;
@@ -34,7 +34,7 @@ export function findBrokenRules(input: PlanInput, tasks: readonly PlannedTask[],
 
 function isInScope(scope: string, before: PlannedTask, after: PlannedTask): boolean {
   if (scope === 'specimen') return true;
-  if (scope === 'area' && before.area !== after.area) return false;
-  if (scope === 'joint') return before.jointKey !== undefined && before.jointKey === after.jointKey;
+  if (scope === 'area' && before.of.area !== after.of.area) return false;
+  if (scope === 'joint') return before.of.jointKey !== undefined && before.of.jointKey === after.of.jointKey;
   return before.partKeys.some((key) => after.partKeys.includes(key));
 }

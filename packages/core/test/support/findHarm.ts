@@ -1,8 +1,9 @@
 import { isMetal } from '../../src/model/material.ts';
-import type { TaskTag } from '../../src/model/work.ts';
+import type { TaskTag } from '../../src/model/taskTags.ts';
 import { isPestSuspect } from '../../src/facts/chooseTreatment.ts';
 import { listPartMaterials } from '../../src/facts/listPartMaterials.ts';
-import type { CompiledPlan, PlanInput, PlanPart, PlannedTask } from '../../src/compile/planTypes.ts';
+import type { PlanPart } from '../../src/facts/specimenFacts.ts';
+import type { CompiledPlan, PlanInput, PlannedTask, PlanNotice } from '../../src/compile/planTypes.ts';
 import { judgePart } from '../../src/process/judgePart.ts';
 
 const WITH_PROCESS: readonly TaskTag[] = [
@@ -55,7 +56,7 @@ function findForbiddenPairs(task: PlannedTask, parts: readonly PlanPart[], input
     const met = has(task, 'strip')
       ? own.filter((one) => !COMES_OFF.has(one))
       : own.filter((one) => one === own[0] || !COMES_OFF.has(one));
-    const { verdict, material, reason } = judgePart(met, process, task.atC === undefined ? {} : { atC: task.atC });
+    const { verdict, material, reason } = judgePart(met, process, task.atC === null ? {} : { atC: task.atC });
     if (verdict === 'never') return [`${task.key}: ${process} on ${material} (${reason})`];
     return [];
   });
@@ -117,10 +118,10 @@ function findPestTouched(task: PlannedTask, parts: readonly PlanPart[]): string[
 }
 
 /** What is watched ends in a bench session, or the plan says that none is long enough. */
-function findLongWatch(task: PlannedTask, notices: readonly string[], { sessionMin = 120 }: PlanInput): string[] {
+function findLongWatch(task: PlannedTask, notices: readonly PlanNotice[], { sessionMin = 120 }: PlanInput): string[] {
   const minutes = task.handsOnMin + (task.watchedMin ?? 0);
   if (!task.watchedMin || minutes <= sessionMin) return [];
-  return notices.some((notice) => notice.includes('longest bench session') && notice.includes(task.title))
+  return notices.some((notice) => notice.kind === 'too long to watch' && notice.taskKeys.includes(task.key))
     ? []
     : [`${task.key}: watched for ${minutes} min in a session of ${sessionMin}`];
 }

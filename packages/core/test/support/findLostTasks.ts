@@ -1,10 +1,10 @@
 import { createSeededRandom, pickOne } from '../../src/numeric/seededRandom.ts';
-import { chooseOpening } from '../../src/opening/chooseOpening.ts';
 import { compilePlan } from '../../src/compile/compilePlan.ts';
-import type { CompiledPlan, OpeningQuestion } from '../../src/compile/planTypes.ts';
+import type { CompiledPlan } from '../../src/compile/planTypes.ts';
+import type { SpecimenFacts } from '../../src/facts/specimenFacts.ts';
 import { reconcilePlan } from '../../src/compile/reconcilePlan.ts';
 import { SCHOOLS } from '../../src/schools/schools.ts';
-import { createRandomQuestion, makeFinding, makeTask } from './planWorld.ts';
+import { chooseFor, createRandomFacts, makeFinding, makeTask } from './planWorld.ts';
 
 /**
  * Some tasks of a random plan are under way, done or have a note; then a finding or a school changes and the plan is compiled
@@ -12,7 +12,7 @@ import { createRandomQuestion, makeFinding, makeTask } from './planWorld.ts';
  */
 export function findLostTasks(seed: number): string[] {
   const random = createSeededRandom(seed);
-  const before = createRandomQuestion(seed);
+  const before = createRandomFacts(seed);
   const plan = compile(before);
   const after = compile(change(before, random));
   if (plan.kind !== 'plan' || after.kind !== 'plan') return [];
@@ -20,25 +20,28 @@ export function findLostTasks(seed: number): string[] {
     makeTask(task.key, { state: random() < 0.3 ? pickOne(['doing', 'done'] as const, random) : 'to do' }),
   );
   const noted = new Set(tasks.filter(() => random() < 0.1).map((task) => task.id));
-  const { added, changed, dropped, keptAside } = reconcilePlan(tasks, after.tasks, noted);
-  const kept = new Set([...changed.map(({ task }) => task.key), ...keptAside.map((task) => task.key)]);
-  const there = new Set([...changed.map(({ task }) => task.key), ...added.map((task) => task.key)]);
+  const { added, changed, dropped, setAside } = reconcilePlan(tasks, after.tasks, noted);
+  const kept = new Set([...changed.map(({ task }) => task.key), ...setAside.map((task) => task.key)]);
+  const there = new Set([
+    ...changed.map(({ task }) => task.key),
+    ...added.map((task) => task.key),
+    ...tasks.filter((task) => task.state !== 'to do').map((task) => task.key),
+  ]);
   return [
     ...tasks
-      .filter((task) => (task.state !== 'to do' || noted.has(task.id)) && !kept.has(task.key))
+      .filter((task) => task.state === 'to do' && noted.has(task.id) && !kept.has(task.key))
       .map((task) => `${task.key} is lost`),
     ...dropped.filter((task) => task.state !== 'to do' || noted.has(task.id)).map((task) => `${task.key} is dropped`),
     ...after.tasks.filter((task) => !there.has(task.key)).map((task) => `${task.key} is not taken up`),
   ];
 }
 
-function compile(question: OpeningQuestion): CompiledPlan {
-  const { opening, closed } = chooseOpening(question);
-  return compilePlan({ scope: question.scope, parts: question.parts, decisions: question.decisions, opening, closed });
+function compile(question: SpecimenFacts): CompiledPlan {
+  return compilePlan(chooseFor(question));
 }
 
 /** One edit, as a restorer makes it. */
-function change(question: OpeningQuestion, random: () => number): OpeningQuestion {
+function change(question: SpecimenFacts, random: () => number): SpecimenFacts {
   if (random() < 0.5) {
     const school = pickOne(SCHOOLS, random);
     return { ...question, decisions: { ...question.decisions, [school.key]: pickOne(school.options, random) } };

@@ -1,4 +1,5 @@
-import type { Task, Timer } from '../../src/model/work.ts';
+import type { Task } from '../../src/model/task.ts';
+import type { Timer } from '../../src/model/work.ts';
 import { AIRING_MIN, checkRoom } from '../../src/gates/checkStart.ts';
 import type { PlannedTask } from '../../src/compile/planTypes.ts';
 import { chooseClock } from '../../src/schedule/chooseClock.ts';
@@ -94,5 +95,6 @@ const asTask = (task: PlannedTask): Task =>
     tags: task.tags,
     watchedMin: task.watchedMin ?? 0,
     passiveMin: task.passiveMin ?? 0,
+    needs: task.needs,
     state: 'doing',
   });

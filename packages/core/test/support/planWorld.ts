@@ -1,23 +1,27 @@
 import type { JointKind, JointWay } from '../../src/model/catalogue.ts';
-import type { Task, Timer } from '../../src/model/work.ts';
+import type { LoggedWork, Task, TaskLog } from '../../src/model/task.ts';
+import { createTaskKey, type TaskAct } from '../../src/model/taskActs.ts';
+import { SCHOOL_KEYS, SCHOOL_OPTIONS, type Decisions } from '../../src/model/school.ts';
+import type { Timer } from '../../src/model/work.ts';
 import type { FindingKind } from '../../src/model/workpiece.ts';
 import { MATERIALS } from '../../src/model/material.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
 import { chooseOpening } from '../../src/opening/chooseOpening.ts';
+import { NOTHING_DONE } from '../../src/facts/selectPartDone.ts';
 import type {
   KnownJoint,
-  OpeningQuestion,
   PlanCoat,
   PlanFinding,
-  PlanInput,
   PlanJoint,
   PlanPart,
   PlanWant,
-  TaskDraft,
-} from '../../src/compile/planTypes.ts';
+  SpecimenFacts,
+} from '../../src/facts/specimenFacts.ts';
+import type { PlanInput } from '../../src/compile/planTypes.ts';
+import { createOpeningQuestion } from '../../src/opening/openingQuestion.ts';
+import { describeTask } from '../../src/words/taskWords.ts';
 import { createPlanContext } from '../../src/compile/planContext.ts';
 import { PLAN_RULES } from '../../src/compile/rules/planRules.ts';
-import { SCHOOLS } from '../../src/schools/schools.ts';
 
 export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart => ({
   key,
@@ -32,6 +36,7 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
   coats: [],
   findings: [],
   wants: [],
+  done: NOTHING_DONE,
   ...changes,
 });
 
@@ -45,6 +50,7 @@ export const makeFinding = (kind: FindingKind, changes: Partial<PlanFinding> = {
 
 export const makeWant = (id: string, changes: Partial<PlanWant> = {}): PlanWant => ({
   id,
+  kind: 'part',
   what: `a ${id}`,
   state: 'open',
   dependentBits: '',
@@ -52,10 +58,14 @@ export const makeWant = (id: string, changes: Partial<PlanWant> = {}): PlanWant 
   ...changes,
 });
 
-/** What every rule asks for, before anything is put in order. */
-export const createTasks = (input: PlanInput): readonly TaskDraft[] => {
+/** What every rule asks for, with its words, before anything is put in order. */
+export const createTasks = (input: PlanInput) => {
   const context = createPlanContext(input);
-  return PLAN_RULES.flatMap((rule) => rule.create(context));
+  return PLAN_RULES.flatMap((rule) => rule.create(context)).map((draft) => ({
+    ...draft,
+    key: createTaskKey(draft.act, draft.partKeys, draft.of ?? {}),
+    ...describeTask(draft, context),
+  }));
 };
 
 export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}): PlanCoat => ({
@@ -65,6 +75,7 @@ export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}
   kind,
   name: kind,
   colourHex: '#6a2330',
+  dries: null,
   ...changes,
 });
 
@@ -98,6 +109,12 @@ export const makeTask = (key: string, changes: Partial<Task> = {}): Task => ({
   jobId: 'job',
   specimenId: 's',
   key,
+  act: key.split(/[:#]/)[0] as TaskAct,
+  of: {},
+  rule: 'test',
+  method: null,
+  process: null,
+  way: null,
   seq: 0,
   station: 'strip',
   title: key,
@@ -112,9 +129,28 @@ export const makeTask = (key: string, changes: Partial<Task> = {}): Task => ({
   passiveMin: 0,
   because: '',
   colours: [],
+  needs: { tools: [], booth: false, bath: null, stays: false, air: null },
+  uses: [],
   after: [],
   state: 'to do',
+  doneAt: null,
+  lookedAt: null,
   ...changes,
+});
+
+/** An entry of a log about such a task. */
+export const makeLog = (
+  task: Task,
+  act: TaskLog['act'],
+  {
+    at = '2026-01-01T10:00:00Z',
+    note = '',
+    who = 'Osric Bell',
+    ...work
+  }: Partial<Omit<TaskLog, 'act' | 'work'> & Omit<LoggedWork, 'act'>> = {},
+): TaskLog => ({
+  ...{ id: `${task.id}.${act}.${at}`, taskId: task.id, jobId: task.jobId, who, at, act, note },
+  work: { ...task, partNames: task.partKeys, products: [], measures: [], ...work },
 });
 
 export const makeTimer = (changes: Partial<Timer> = {}): Timer => ({
@@ -136,6 +172,8 @@ export function createPlainModel(changes: Partial<PlanInput> = {}): PlanInput {
   return {
     scope: 'full',
     decisions: {},
+    reasons: {},
+    sessionMin: 120,
     parts: [
       makePart('body', { painted: true, coats }),
       makePart('base', { role: 'base', painted: true, coats }),
@@ -182,16 +220,17 @@ const KINDS: readonly JointKind[] = [
 
 /** A random survey of a random model under random schools, with the opening that assembly chooses. */
 export function createRandomPlanInput(seed: number): PlanInput {
-  const question = createRandomQuestion(seed);
-  const { opening, closed } = chooseOpening(question);
-  return {
-    ...{ scope: question.scope, parts: question.parts, decisions: question.decisions, opening, closed },
-    sessionMin: pickOne([60, 90, 120, 180], createSeededRandom(seed + 0.5)),
-  };
+  return chooseFor(createRandomFacts(seed));
+}
+
+/** The facts with the opening that is chosen from them. */
+export function chooseFor({ joints, ...facts }: SpecimenFacts): PlanInput {
+  const { opening, closed } = chooseOpening(createOpeningQuestion({ joints, ...facts }));
+  return { ...facts, opening, closed };
 }
 
 /** What is known of a random model before its opening is chosen. */
-export function createRandomQuestion(seed: number): OpeningQuestion {
+export function createRandomFacts(seed: number): SpecimenFacts {
   const random = createSeededRandom(seed);
   const parts = [
     createRandomPart('body', 'body', random),
@@ -219,11 +258,20 @@ export function createRandomQuestion(seed: number): OpeningQuestion {
       ...(wish ? { wish } : {}),
     };
   });
-  const decisions = Object.fromEntries(
-    SCHOOLS.filter(() => random() < 0.3).map((school) => [school.key, pickOne(school.options, random)]),
-  );
-  return { scope: random() < 0.1 ? 'clean only' : 'full', parts, joints, decisions };
+  const decisions = createRandomDecisions(random);
+  return {
+    ...{ scope: random() < 0.1 ? 'clean only' : 'full', parts, joints, decisions, reasons: {} },
+    sessionMin: pickOne([60, 90, 120, 180], createSeededRandom(seed + 0.5)),
+  };
 }
+
+export const createRandomDecisions = (random: RandomSource): Decisions =>
+  Object.fromEntries(
+    SCHOOL_KEYS.filter(() => random() < 0.3).map((key) => [
+      key,
+      pickOne(SCHOOL_OPTIONS[key] as readonly string[], random),
+    ]),
+  ) as Decisions;
 
 function createRandomPart(key: string, role: PlanPart['role'], random: RandomSource): PlanPart {
   const planned = random() < 0.6;
@@ -244,15 +292,28 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
               makeCoat('brightwork', {
                 areaKind: 'mask',
                 areaName: 'grille',
-                name: random() < 0.5 ? 'Chrome ink' : 'Dull silver',
+                dries: random() < 0.5 ? { flashMin: 5, recoatMin: 30, cureMin: random() < 0.5 ? 4320 : 60 } : null,
               }),
             ]
           : []),
       ]
     : [];
   const painted = random() < 0.5;
+  const rejected = coats.length > 0 && random() < 0.15;
   return makePart(key, {
     role,
+    done: rejected
+      ? {
+          ...NOTHING_DONE,
+          finish: 'sprayed',
+          rejected: [
+            {
+              ...{ layerId: `${key}-1`, areaName: 'outside', kind: 'colour', name: 'colour', because: 'runs' },
+              isOff: random() < 0.5,
+            },
+          ],
+        }
+      : NOTHING_DONE,
     material: random() < 0.5 ? (role === 'axle' ? 'steel' : 'zinc alloy') : pickOne(MATERIALS, random),
     state: pickOne(['sound', 'worn', 'damaged', 'missing'] as const, random),
     painted,

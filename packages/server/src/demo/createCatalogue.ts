@@ -1,4 +1,16 @@
-import type { Casting, CastingPart, Feature, FeatureState, Joint, Source, Variant, VariantState } from '@sardonyx/core';
+import {
+  isSchoolOption,
+  type Casting,
+  type CastingPart,
+  type Feature,
+  type FeatureState,
+  type Joint,
+  type JointWay,
+  type SchoolKey,
+  type Source,
+  type Variant,
+  type VariantState,
+} from '@sardonyx/core';
 import { readCastingNotes, type CastingNote, type VariantNote } from './castingNotes.ts';
 import { createRangeFeatures } from './features.ts';
 import { createGeneratedCastings } from './generatedCastings.ts';
@@ -82,9 +94,16 @@ function createJoints(note: CastingNote): Joint[] {
       risk,
       destroys,
       behindJoints,
-      ...(school ? { school: { key: school.split(': ')[0]!, option: school.split(': ')[1]! } } : {}),
+      ...(school ? { school: toAnswer(school) } : {}),
     })),
   }));
+}
+
+/** "S4: grind one head", as the notes write it; checked, since a misspelt answer would steer nothing. */
+function toAnswer(text: string): NonNullable<JointWay['school']> {
+  const [key, option] = text.split(': ') as [SchoolKey, string];
+  if (!isSchoolOption(key, option)) throw new Error(`No school has the answer "${text}"`);
+  return { key, option } as NonNullable<JointWay['school']>;
 }
 
 const variantId = (note: CastingNote, index: number) => `${note.id}.v${String(index + 1).padStart(2, '0')}`;

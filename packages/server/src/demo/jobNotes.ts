@@ -10,6 +10,9 @@ import type {
   Origin,
   PartState,
   Station,
+  SchoolKey,
+  SchoolOption,
+  WantKind,
   WantState,
 } from '@sardonyx/core';
 
@@ -55,7 +58,9 @@ export interface SpecimenNote {
     state: WantState,
     text: string,
     bits?: string,
-    dueInDays?: number,
+    dueInDays?: number | null,
+    kind?: WantKind,
+    origin?: Origin,
   ])[];
   readonly coats?: readonly CoatNote[];
 }
@@ -67,7 +72,7 @@ export interface JobNote {
   readonly why: string;
   readonly cameInDaysAgo: number;
   readonly dueInDays: number | null;
-  readonly decisions?: readonly (readonly [school: string, option: string, reason: string])[];
+  readonly decisions?: readonly (readonly [school: SchoolKey, option: SchoolOption, reason: string])[];
   readonly specimens: readonly SpecimenNote[];
   readonly photographed: boolean;
   /** Measured on, so drawn in more detail. */

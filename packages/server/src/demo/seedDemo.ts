@@ -18,9 +18,9 @@ export async function seedDemo(room: Workroom): Promise<void> {
   const now = room.now();
   await change(room, async (manager) => {
     await seedCatalogue(manager, now);
+    await seedWorkshop(manager, now);
     for (const note of readJobNotes()) await seedJob(manager, room.folder, note, now);
     await seedDonor(manager);
-    await seedWorkshop(manager, now);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
   });

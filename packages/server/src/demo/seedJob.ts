@@ -1,6 +1,9 @@
 import {
   CARD_DOTS,
   computePaint,
+  convertProductToLayer,
+  createLoggedWork,
+  listCoatsOf,
   computePhotoMeasure,
   STATIONS,
   type CoatingLayer,
@@ -27,6 +30,7 @@ import {
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { wantPart } from '../modules/jobs/wantWhatIsGone.ts';
 import { storePhoto } from '../modules/photos/photoStore.ts';
+import { readEvidence } from '../modules/tasks/readEvidence.ts';
 import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
 import { aimCamera, createScene, describeTruth, type Sitter } from './photoScene.ts';
 import { seedColourPhoto } from './colourPhoto.ts';
@@ -64,6 +68,8 @@ export async function seedJob(manager: EntityManager, folder: string, note: JobN
   if (note.colourPhoto) await seedColourPhoto(manager, folder, id, note, intake);
   await recompilePlan(manager, id, intake);
   for (const specimen of note.specimens) await workThrough(manager, specimen, id, intake, now);
+  // What was done are facts that the rest of the plan follows from.
+  await recompilePlan(manager, id, now);
   await settleStation(manager, id, note, now);
   if (note.signedOff) await seedPhotos(manager, folder, id, note, 'after', day(-5));
 }
@@ -118,17 +124,16 @@ async function seedSpecimen(
       ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
     });
   }
-  for (const [i, [part, what, state, text, dependentBits = '', dueInDays]] of (note.wants ?? []).entries()) {
+  for (const [i, want] of (note.wants ?? []).entries()) {
+    const [part, what, state, text, dependentBits = '', dueInDays, kind = 'part', origin = null] = want;
     await manager.insert(WantRow, {
       id: `${note.id}.want-${i + 1}`,
       version: 1,
       specimenPartId: partId(part),
-      what,
-      dependentBits,
-      state,
+      ...{ kind, what, dependentBits, state, origin },
       solution: state === 'waived' ? '' : text,
       reason: state === 'waived' ? text : '',
-      dueOn: dueInDays === undefined ? null : dateOf(day(dueInDays)),
+      dueOn: dueInDays === undefined || dueInDays === null ? null : dateOf(day(dueInDays)),
     });
   }
   for (const part of await manager.findBy(SpecimenPartRow, { specimenId: note.id, state: 'missing' }))
@@ -179,15 +184,7 @@ async function seedCoats(manager: EntityManager, specimenId: string, note: CoatN
 
 async function layerFromPot(manager: EntityManager, productId: string) {
   const product = await manager.findOneByOrFail(PaintProductRow, { id: productId });
-  const kind = product.kind === 'powder' ? 'colour' : product.kind;
-  return {
-    kind,
-    name: `${product.line} ${product.name}`,
-    colourHex: product.colourHex,
-    thicknessUm: product.dryFilmUm,
-    thicknessOrigin: 'product sheet',
-    productId,
-  } as const;
+  return convertProductToLayer(product);
 }
 
 function insertLayer(
@@ -209,9 +206,24 @@ function insertLayer(
     appliedAt: null,
     appliedBy: null,
     note: '',
+    rejection: null,
+    removedAt: null,
     ...layer,
   });
 }
+
+/** Where the demo shows no picture or reading, its restorers say what they did instead. */
+const DONE_OTHERWISE: Partial<Record<TaskRow['act'], string>> = {
+  photograph: 'Four sides: nothing is painted on the rear or the top that the others do not show.',
+  'capture-colour': 'Flakes from under the base in a labelled bag, not measured.',
+};
+
+const CLEAR_POT = 'paint-lanthorn-clear-gloss';
+
+const AXLE_MEASURES = [
+  { what: 'length', valueMm: 31.2 },
+  { what: 'diameter', valueMm: 1.6 },
+] as const;
 
 /** Does the tasks of the stations before, and `further` of the one it stands at, in plan order; each goes into the log. */
 async function workThrough(
@@ -222,10 +234,10 @@ async function workThrough(
   now: Date,
 ): Promise<void> {
   const tasks = await manager.find(TaskRow, { where: { specimenId: note.id }, order: { seq: 'ASC' } });
+  const parts = await manager.findBy(SpecimenPartRow, { specimenId: note.id });
   const target = STATIONS.indexOf(note.station);
-  const isSolved = async (task: TaskRow) =>
-    !task.key.startsWith('get:') ||
-    (await manager.findOneByOrFail(WantRow, { id: task.key.slice('get:'.length) })).state === 'solved';
+  const isSolved = async ({ act, of }: TaskRow) =>
+    act !== 'get' || (await manager.findOneByOrFail(WantRow, { id: of.wantId! })).state === 'solved';
   let further = note.station === 'sign-off' ? Infinity : (note.further ?? 0);
   const chosen: TaskRow[] = [];
   for (const task of tasks) {
@@ -239,35 +251,55 @@ async function workThrough(
   for (const [i, task] of chosen.entries()) {
     const at = new Date(intake.getTime() + (span * (i + 1)) / (chosen.length + 1)).toISOString();
     const who = task.tags.includes('paint') ? 'Imke Varga' : 'Osric Bell';
-    await manager.update(TaskRow, { id: task.id }, { state: 'done' });
-    await manager.insert(TaskLogRow, { id: `${task.id}.log`, taskId: task.id, jobId, who, at, act: 'done', note: '' });
-    if (task.tags.includes('prime') || task.tags.includes('colour')) await applyPlanned(manager, task, at, who);
+    await manager.update(TaskRow, { id: task.id }, { state: 'done', doneAt: at });
+    const coats = await applyPlanned(manager, task, at, who);
+    const otherwise = DONE_OTHERWISE[task.act];
+    const measures = task.act === 'axle-in-hand' ? AXLE_MEASURES : [];
+    await manager.insert(TaskLogRow, {
+      ...{ id: `${task.id}.log`, taskId: task.id, jobId, who, at },
+      ...{ act: otherwise ? 'done otherwise' : 'done', note: otherwise ?? '' },
+      work: createLoggedWork(task, { parts, coats, measures }),
+    });
   }
 }
 
-/** A painting task that is done has left its coats on the part. */
-async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, who: string): Promise<void> {
-  const [, partKey, areaName] = task.key.split(':');
-  const areas = await manager.findBy(AreaRow, { specimenPartId: `${task.specimenId}.${partKey}` });
+/** A painting task that is done has left its coats on the part, a decal itself. Returns their names. */
+async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, who: string): Promise<string[]> {
+  const wanted = listCoatsOf(task, await readEvidence(manager, task));
+  const part = task.partKeys[0] ? `${task.specimenId}.${task.partKeys[0]}` : '';
+  const areas = await manager.findBy(AreaRow, { specimenPartId: part });
+  const names: string[] = [];
   for (const area of areas) {
-    for (const layer of await manager.find(CoatingLayerRow, {
+    const applied = await manager.countBy(CoatingLayerRow, { areaId: area.id, stage: 'applied' });
+    const planned = await manager.find(CoatingLayerRow, {
       where: { areaId: area.id, stage: 'planned' },
       order: { seq: 'ASC' },
-    })) {
-      const belongs = task.tags.includes('prime')
-        ? layer.kind === 'primer'
-        : area.name === areaName && layer.kind !== 'primer';
-      if (belongs && layer.kind !== 'decal')
-        await insertLayer(manager, area.id, 'applied', layer.seq, {
-          ...layer,
-          id: `${area.id}.applied-${layer.seq}`,
-          stage: 'applied',
-          tempC: 19,
-          appliedAt: at,
-          appliedBy: who,
-        });
+    });
+    const isDecal = task.act === 'decal' && task.of.area === (area.name || area.kind);
+    const own = planned.filter(
+      ({ kind }) =>
+        (isDecal && kind === 'decal') || wanted.some((coat) => coat.areaId === area.id && coat.kind === kind),
+    );
+    for (const [i, layer] of own.entries()) {
+      const seq = applied + i;
+      await insertLayer(manager, area.id, 'applied', seq, {
+        ...layer,
+        ...{ id: `${area.id}.applied-${seq}`, stage: 'applied', seq, tempC: 19, appliedAt: at, appliedBy: who },
+      });
+      names.push(layer.name);
+    }
+    // Clear under or over a decal is in no plan of coats.
+    const isUnplanned = own.length === 0 && wanted.some((coat) => coat.areaId === area.id && coat.kind === 'clear');
+    if (isUnplanned) {
+      const clear = await layerFromPot(manager, CLEAR_POT);
+      await insertLayer(manager, area.id, 'applied', applied, {
+        ...clear,
+        ...{ tempC: 19, appliedAt: at, appliedBy: who },
+      });
+      names.push(clear.name);
     }
   }
+  return names;
 }
 
 async function settleStation(manager: EntityManager, jobId: string, note: JobNote, now: Date): Promise<void> {

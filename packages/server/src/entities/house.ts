@@ -1,4 +1,4 @@
-import type { LabColour } from '@sardonyx/core';
+import type { LabColour, SchoolKey, SchoolOption } from '@sardonyx/core';
 import { Column, Entity, Unique } from 'typeorm';
 import { VersionedRow } from './versionedRow.ts';
 
@@ -9,6 +9,10 @@ export class HouseStyleRow extends VersionedRow {
   @Column('real', { default: 1 })
   lossThreshold!: number;
 
+  /** Empty until the bench is furnished. */
+  @Column('text', { default: '' })
+  zone!: string;
+
   @Column('simple-json', { nullable: true })
   colourCard!: readonly LabColour[] | null;
 }
@@ -18,10 +22,10 @@ export class HouseStyleRow extends VersionedRow {
 @Entity('house_choice')
 export class HouseChoiceRow extends VersionedRow {
   @Column('text')
-  school!: string;
+  school!: SchoolKey;
 
   @Column('text')
-  option!: string;
+  option!: SchoolOption;
 
   @Column('text')
   reason!: string;

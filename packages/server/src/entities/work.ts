@@ -1,4 +1,22 @@
-import type { BenchSession, Job, Station, TaskLink, TaskLog, TaskState, TaskTag, TimerKind } from '@sardonyx/core';
+import type {
+  BenchSession,
+  Job,
+  LoggedWork,
+  Process,
+  SchoolKey,
+  SchoolOption,
+  Station,
+  Task,
+  TaskAct,
+  TaskLink,
+  TaskLog,
+  TaskNeeds,
+  TaskState,
+  TaskSubject,
+  TaskTag,
+  TimerKind,
+  Use,
+} from '@sardonyx/core';
 import { Column, Entity, Index, PrimaryColumn, Unique, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
 
@@ -55,10 +73,10 @@ export class DecisionRow extends VersionedRow {
   jobId!: string;
 
   @Column('text')
-  school!: string;
+  school!: SchoolKey;
 
   @Column('text')
-  option!: string;
+  option!: SchoolOption;
 
   @Column('text')
   reason!: string;
@@ -80,11 +98,29 @@ export class TaskRow extends VersionedRow {
   @Column('text')
   key!: string;
 
+  @Column('text', { default: 'identify' })
+  act!: TaskAct;
+
+  @Column('simple-json', { default: '{}' })
+  of!: TaskSubject;
+
+  @Column('text', { default: '' })
+  rule!: string;
+
   @Column('integer')
   seq!: number;
 
   @Column('text')
   station!: Station;
+
+  @Column('text', { nullable: true })
+  method!: string | null;
+
+  @Column('text', { nullable: true })
+  process!: Process | null;
+
+  @Column('simple-json', { nullable: true })
+  way!: Task['way'];
 
   @Column('text')
   title!: string;
@@ -122,11 +158,23 @@ export class TaskRow extends VersionedRow {
   @Column('simple-json', { default: '[]' })
   colours!: string[];
 
+  @Column('simple-json', { default: '{}' })
+  needs!: TaskNeeds;
+
+  @Column('simple-json', { default: '[]' })
+  uses!: Use[];
+
   @Column('simple-json')
   after!: TaskLink[];
 
   @Column('text')
   state!: TaskState;
+
+  @Column('text', { nullable: true })
+  doneAt!: string | null;
+
+  @Column('text', { nullable: true })
+  lookedAt!: string | null;
 
   @References(() => JobRow, 'jobId')
   job?: Relation<JobRow>;
@@ -137,6 +185,7 @@ export class TaskLogRow {
   @PrimaryColumn('text')
   id!: string;
 
+  @Index()
   @Column('text')
   taskId!: string;
 
@@ -155,6 +204,9 @@ export class TaskLogRow {
 
   @Column('text')
   note!: string;
+
+  @Column('simple-json', { default: '{}' })
+  work!: LoggedWork;
 
   @References(() => TaskRow, 'taskId')
   task?: Relation<TaskRow>;

@@ -13,6 +13,8 @@ import type {
   PartState,
   SizeName,
   SourceCertainty,
+  LayerRejection,
+  WantKind,
   WantState,
 } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
@@ -47,6 +49,10 @@ export class SpecimenRow extends VersionedRow {
   /** What that plan was made from, as JSON, to say what became different. */
   @Column('text', { select: false, default: '' })
   planInput!: string;
+
+  /** What compiling had to say beyond the tasks. */
+  @Column('simple-json', { default: '[]' })
+  planNotices!: string[];
 
   @References(() => CastingRow, 'castingId', 'SET NULL')
   casting?: Relation<CastingRow>;
@@ -152,6 +158,12 @@ export class CoatingLayerRow extends VersionedRow {
 
   @Column('text')
   note!: string;
+
+  @Column('simple-json', { nullable: true })
+  rejection!: LayerRejection | null;
+
+  @Column('text', { nullable: true })
+  removedAt!: string | null;
 
   @References(() => AreaRow, 'areaId')
   area?: Relation<AreaRow>;
@@ -283,6 +295,9 @@ export class WantRow extends VersionedRow {
   @Column('text')
   specimenPartId!: string;
 
+  @Column('text', { default: 'part' })
+  kind!: WantKind;
+
   @Column('text')
   what!: string;
 
@@ -294,6 +309,9 @@ export class WantRow extends VersionedRow {
 
   @Column('text')
   solution!: string;
+
+  @Column('text', { nullable: true })
+  origin!: Origin | null;
 
   @Column('text')
   reason!: string;

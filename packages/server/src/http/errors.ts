@@ -1,4 +1,4 @@
-import { InvalidInputError } from '@sardonyx/core';
+import { InvalidInputError, type Refusal } from '@sardonyx/core';
 import type { ErrorBody } from '@sardonyx/contract';
 import type { NextFunction, Request, Response } from 'express';
 import { MulterError } from 'multer';
@@ -26,6 +26,20 @@ export const stale = (current: Record<string, unknown>) =>
 /** A rule of the craft says no. */
 export const refused = (code: string, message: string, fields?: Record<string, string>) =>
   new HttpError(422, { code, message, ...(fields ? { fields } : {}) });
+
+/** Gates of the core say no: all their reasons, and what the first of them would need. */
+export function refuseAll(refusals: readonly Refusal[]): void {
+  const [first] = refusals;
+  if (!first) return;
+  const fields = Object.fromEntries(refusals.flatMap(({ field, message }) => (field ? [[field, message]] : [])));
+  throw new HttpError(422, {
+    code: first.code,
+    message: refusals.map(({ message }) => message).join(' '),
+    ...(Object.keys(fields).length ? { fields } : {}),
+    ...(first.from ? { from: first.from } : {}),
+    ...(first.taskId ? { taskId: first.taskId } : {}),
+  });
+}
 
 /** Last in the chain: turns whatever was thrown into one shape. No database text leaves the house. */
 export function sendError(error: unknown, request: Request, response: Response, _next: NextFunction): void {

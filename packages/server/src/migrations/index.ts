@@ -1,3 +1,4 @@
+import { DoneStands1795891946051 } from './1795891946051-DoneStands.ts';
 import { ColourLab1795733425618 } from './1795733425618-ColourLab.ts';
 import { Workshop1795718081371 } from './1795718081371-Workshop.ts';
 import { SurveyAndOpening1795707802114 } from './1795707802114-SurveyAndOpening.ts';
@@ -14,4 +15,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   SurveyAndOpening1795707802114,
   Workshop1795718081371,
   ColourLab1795733425618,
+  DoneStands1795891946051,
 ];

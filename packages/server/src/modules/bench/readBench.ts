@@ -1,5 +1,6 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
 import { checkRoom, computePaint, selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
@@ -19,7 +20,10 @@ const TASK_COLUMNS = {
   handsOnMin: true,
   colours: true,
   after: true,
+  needs: true,
   state: true,
+  doneAt: true,
+  lookedAt: true,
 } as const;
 
 /** All jobs as lanes: what hands can do now first, then what waits, then what is signed off. */
@@ -44,12 +48,14 @@ export async function readBench(manager: EntityManager, now: Date): Promise<Benc
       tasks.filter((task) => task.jobId === job.id),
       parts,
       refuseRoom,
+      now,
     );
   });
   return {
     now: now.toISOString(),
     lanes: lanes.sort(compareLanes),
     restorers: await manager.find(RestorerRow, { order: { id: 'ASC' } }),
+    zone: (await manager.findOneByOrFail(HouseStyleRow, { id: 'house' })).zone,
   };
 }
 
@@ -60,12 +66,13 @@ function createLane(
   tasks: readonly TaskRow[],
   all: SpecimenParts,
   refuseRoom: (task: Task) => string | null,
+  now: Date,
 ): BenchLane {
   const first = specimens[0];
   const casting = first?.castingId ? castings.get(first.castingId) : undefined;
   const { parts, areas, layers } = first ? all.of(first.id) : { parts: [], areas: [], layers: [] };
   const wants = specimens.flatMap((specimen) => all.of(specimen.id).wants);
-  const next = selectNextOfJob(tasks);
+  const next = selectNextOfJob(tasks, now);
   const body = parts.find((part) => part.role === 'body') ?? parts[0];
   const outside = areas.find((area) => area.specimenPartId === body?.id && area.kind === 'outside');
   const bandLayers = layers.filter((layer) => layer.areaId === outside?.id);
@@ -98,9 +105,12 @@ function createLane(
 }
 
 /** The next act over all specimens of a job: one in hand first, then the first that may start. */
-function selectNextOfJob(tasks: readonly Task[]) {
+function selectNextOfJob(tasks: readonly Task[], now: Date) {
   const perSpecimen = [...new Set(tasks.map((task) => task.specimenId))].map((id) =>
-    selectNextTask(tasks.filter((task) => task.specimenId === id)),
+    selectNextTask(
+      tasks.filter((task) => task.specimenId === id),
+      now,
+    ),
   );
   return (
     perSpecimen.find((next) => next.task?.state === 'doing') ??
@@ -111,7 +121,9 @@ function selectNextOfJob(tasks: readonly Task[]) {
 
 function computeProgress(tasks: readonly TaskRow[]): Record<Station, number | null> {
   const share = (station: Station) => {
-    const own = tasks.filter((task) => task.station === station && task.state !== 'not needed');
+    const own = tasks.filter(
+      (task) => task.station === station && task.state !== 'not needed' && task.state !== 'set aside',
+    );
     return own.length ? own.filter((task) => task.state === 'done').length / own.length : null;
   };
   return Object.fromEntries(STATIONS.map((station) => [station, share(station)])) as Record<Station, number | null>;

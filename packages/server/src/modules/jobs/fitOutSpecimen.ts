@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { isMetal, PART_ROLES } from '@sardonyx/core';
+import { listAreasOf, PART_ROLES } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { CastingPartRow } from '../../entities/catalogue.ts';
 import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workpiece.ts';
@@ -31,11 +31,7 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
       origin: 'unknown',
       originNote: '',
     });
-    const kinds =
-      isMetal(material) && (role === 'body' || role === 'base')
-        ? (['outside', 'inside'] as const)
-        : (['outside'] as const);
-    for (const kind of kinds) {
+    for (const kind of listAreasOf(role, material)) {
       await manager.insert(AreaRow, {
         id: randomUUID(),
         version: 1,

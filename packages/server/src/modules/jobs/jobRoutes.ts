@@ -100,7 +100,7 @@ async function signOff(manager: EntityManager, jobId: string, who: string, now: 
   const specimens = await manager.findBy(SpecimenRow, { jobId });
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: In(specimens.map((specimen) => specimen.id)) });
   const wants = await manager.findBy(WantRow, { specimenPartId: In(parts.map((part) => part.id)) });
-  const refusals = checkSignOff(wants, await manager.findBy(TaskRow, { jobId }));
+  const refusals = checkSignOff(wants, await manager.findBy(TaskRow, { jobId }), now);
   if (refusals.length) {
     const shown = refusals.slice(0, 3).map((refusal) => refusal.message);
     const rest = refusals.length - shown.length;

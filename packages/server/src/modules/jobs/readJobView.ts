@@ -1,4 +1,5 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
+import { isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
@@ -20,7 +21,7 @@ import { readCastingView } from '../catalogue/readCastingView.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { readStrippedBefore } from '../passes/passRoutes.ts';
-import { readPlanSaying } from '../tasks/recompilePlan.ts';
+import { readStoredFacts } from '../tasks/recompilePlan.ts';
 
 /** Older ones are in the log of tasks. */
 const SHOWN_CHANGES = 5;
@@ -31,26 +32,53 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
   const specimens = await manager.find(SpecimenRow, { where: { jobId }, order: { id: 'ASC' } });
   const photos = await manager.find(PhotoRow, { where: { jobId }, order: { takenAt: 'ASC' } });
   const tasks = await manager.find(TaskRow, { where: { jobId }, order: { specimenId: 'ASC', seq: 'ASC' } });
-  const { notices, supplies } = await readPlanSaying(manager, job, specimens, tasks, now);
+  const views: SpecimenView[] = [];
+  for (const specimen of specimens) views.push(await readSpecimenView(manager, specimen, job));
   return {
     job,
-    specimens: await Promise.all(specimens.map((specimen) => readSpecimenView(manager, specimen))),
+    specimens: views,
     decisions: await manager.findBy(DecisionRow, { jobId }),
     tasks,
-    log: await manager.find(TaskLogRow, { where: { jobId }, order: { at: 'ASC' } }),
+    log: await readLog(manager, jobId),
     photos,
     photoMeasures: await manager.findBy(PhotoMeasureRow, { photoId: In(photos.map((photo) => photo.id)) }),
     house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
-    planNotices: notices,
+    planNotices: await readNotices(manager, jobId),
     planChanges: await manager.find(PlanChangeRow, { where: { jobId }, order: { at: 'DESC' }, take: SHOWN_CHANGES }),
-    supplies,
+    supplies: views.flatMap(({ specimen, facts }) =>
+      listSupplies(
+        tasks.filter((task) => task.specimenId === specimen.id && !isSettled(task)),
+        facts.parts,
+        now,
+      ),
+    ),
     houseChoices: await manager.find(HouseChoiceRow),
     passes: await manager.find(StripPassRow, { where: { jobId }, order: { startedAt: 'ASC' } }),
     strippedBefore: await readStrippedBefore(manager),
   };
 }
 
-export async function readSpecimenView(manager: EntityManager, specimen: SpecimenRow): Promise<SpecimenView> {
+/** In the order in which it was written: a coat that was logged late has an earlier hour. */
+export const readLog = (manager: EntityManager, jobId: string): Promise<TaskLogRow[]> =>
+  manager.createQueryBuilder(TaskLogRow, 'entry').where({ jobId }).orderBy('entry.rowid', 'ASC').getMany();
+
+/** What compiling the plans had to say. */
+async function readNotices(manager: EntityManager, jobId: string): Promise<string[]> {
+  const rows = await manager.query<{ planNotices: string }[]>(
+    'SELECT planNotices FROM specimen WHERE jobId = ? ORDER BY id',
+    [jobId],
+  );
+  return rows.flatMap((row) => JSON.parse(row.planNotices) as string[]);
+}
+
+/** A model without a job is looked at as if everything were to be done to it. */
+const NO_JOB = { id: '', scope: 'full' } as const;
+
+export async function readSpecimenView(
+  manager: EntityManager,
+  specimen: SpecimenRow,
+  job: Pick<JobRow, 'id' | 'scope'> = NO_JOB,
+): Promise<SpecimenView> {
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
   const partIds = parts.map((part) => part.id);
   const areas = await manager.findBy(AreaRow, { specimenPartId: In(partIds) });
@@ -73,5 +101,6 @@ export async function readSpecimenView(manager: EntityManager, specimen: Specime
     jointWishes: await manager.findBy(JointWishRow, { specimenId: specimen.id }),
     foundJoints: await manager.findBy(FoundJointRow, { specimenId: specimen.id }),
     comingsOff: await manager.findBy(ComingOffRow, { specimenPartId: In(partIds) }),
+    ...(await readStoredFacts(manager, job, specimen)),
   };
 }

@@ -1,3 +1,4 @@
+import { convertFindingToState } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { In } from 'typeorm';
 import { CastingPartRow } from '../../entities/catalogue.ts';
@@ -9,9 +10,9 @@ const wantOf = (findingId: string) => `${findingId}.want`;
 
 /** A part that is missing or broke is marked so, and wanted with its small bits until somebody settles it. */
 export async function wantWhatIsGone(manager: EntityManager, finding: FindingRow, before: FindingRow | null) {
-  if (finding.kind === before?.kind || (finding.kind !== 'missing' && finding.kind !== 'broken')) return;
+  const state = convertFindingToState(finding.kind);
+  if (finding.kind === before?.kind || state === null) return;
   const part = await findRow(manager, SpecimenPartRow, finding.specimenPartId, 'This part');
-  const state = finding.kind === 'missing' ? 'missing' : 'damaged';
   if (part.state !== state && part.state !== 'missing')
     await manager.update(SpecimenPartRow, { id: part.id }, { state, version: part.version + 1 });
   await wantPart(manager, part, wantOf(finding.id));
@@ -27,6 +28,8 @@ export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id
     id,
     version: 1,
     specimenPartId: part.id,
+    kind: 'part',
+    origin: null,
     what: part.name.toLowerCase(),
     dependentBits: known?.dependentBits ?? '',
     state: 'open',

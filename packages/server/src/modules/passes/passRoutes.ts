@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { BeginPass, EndPass } from '@sardonyx/contract';
-import { judgePart, listMaterials, METHOD_FACTS, type BathKind, type StripMethod } from '@sardonyx/core';
+import { isBathFor, judgePart, listMaterials, STRIP_METHOD_FACTS, type StripMethod } from '@sardonyx/core';
 import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { TaskRow, TimerRow } from '../../entities/work.ts';
@@ -11,12 +11,6 @@ import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
-
-const BATH_METHODS: Readonly<Record<BathKind, readonly StripMethod[]>> = {
-  caustic: ['caustic'],
-  'dip stripper': ['dip'],
-  'glycol-ether fluid': ['mild slow', 'glycol-ether'],
-};
 
 /** Strip passes: one clock each, several in one bath; what came of each is logged and teaches how many to expect. */
 export function createPassRoutes(room: Workroom): Router {
@@ -47,7 +41,7 @@ async function beginPass(manager: EntityManager, body: BeginPass, now: Date): Pr
   const timer = manager.create(TimerRow, {
     ...{ id: randomUUID(), version: 1, jobId: task.jobId, taskId: task.id },
     label: `Look at the ${part.name.toLowerCase()} again: pass ${open.length + 1}`,
-    kind: METHOD_FACTS[body.method].isImmersed ? 'bath' : 'soak',
+    kind: STRIP_METHOD_FACTS[body.method].isImmersed ? 'bath' : 'soak',
     startedAt: now.toISOString(),
     endsAt: new Date(now.getTime() + body.minutes * 60_000).toISOString(),
     acknowledgedAt: null,
@@ -67,16 +61,15 @@ async function assertStands(manager: EntityManager, part: SpecimenPartRow, metho
   const findings = await manager.findBy(FindingRow, { specimenPartId: part.id });
   // Layers come off with the paint, an earlier bond too; what the part is made of stays.
   const [own] = listMaterials(part, [], findings);
-  const { verdict, reason } = judgePart([own!], METHOD_FACTS[method].process);
+  const { verdict, reason } = judgePart([own!], STRIP_METHOD_FACTS[method].process);
   if (verdict === 'never')
-    throw refused('never', `${part.name}, ${own!}: never ${METHOD_FACTS[method].process}. Because ${reason}.`);
+    throw refused('never', `${part.name}, ${own!}: never ${STRIP_METHOD_FACTS[method].process}. Because ${reason}.`);
 }
 
 async function assertBathFits(manager: EntityManager, bathId: string, method: StripMethod): Promise<void> {
   const bath = await findRow(manager, BathRow, bathId, 'This bath');
   if (bath.endedAt) throw refused('bath', 'This bath was poured away already.');
-  if (!BATH_METHODS[bath.kind].includes(method))
-    throw refused('bath', `This is a ${bath.kind} bath; the step says ${method}.`);
+  if (!isBathFor(bath.kind, method)) throw refused('bath', `This is a ${bath.kind} bath; the step says ${method}.`);
 }
 
 async function endPass(

@@ -3,6 +3,7 @@ import {
   createRecord,
   describeVerdict,
   identifySpecimen,
+  NOTHING_DONE,
   replayMix,
   selectAnswers,
   selectStatements,
@@ -29,7 +30,6 @@ export async function readRecord(manager: EntityManager, jobId: string, now: Dat
     })),
     mixes: mixes.map((mix) => describeMix(mix, partName(mix.specimenPartId), products)),
     job: view.job,
-    tasks: view.tasks,
     log: view.log,
     photos: view.photos,
     specimens: view.specimens.map((specimen) => ({
@@ -54,6 +54,7 @@ export async function readRecord(manager: EntityManager, jobId: string, now: Dat
 function createParts(view: SpecimenView) {
   return view.parts.map((part) => ({
     part,
+    done: view.facts.parts.find((one) => one.key === part.key)?.done ?? NOTHING_DONE,
     findings: view.findings.filter((finding) => finding.specimenPartId === part.id),
     wants: view.wants.filter((want) => want.specimenPartId === part.id),
     comingsOff: view.comingsOff.filter((one) => one.specimenPartId === part.id),

@@ -11,6 +11,7 @@ import {
   CreateSource,
   CreateVariant,
 } from '@sardonyx/contract';
+import { isTimeZone } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { CastingRow, FeatureRow, FeatureStateRow, HistoryRow, VariantRow } from '../../entities/catalogue.ts';
 import { HouseStyleRow } from '../../entities/house.ts';
@@ -107,6 +108,10 @@ export const CATALOGUE_ROW_KINDS: readonly RowKind[] = [
     change: ChangeHouseStyle,
     movesPlan: false,
     jobOf: noJob,
+    check: (_, row: HouseStyleRow) => {
+      if (!isTimeZone(row.zone))
+        throw refused('zone', `"${row.zone}" is no time zone.`, { zone: 'A name such as Europe/Lisbon.' });
+    },
   },
 ];
 

@@ -1,4 +1,4 @@
-import { SCHOOLS } from '@sardonyx/core';
+import { getSchool, isSchoolOption } from '@sardonyx/core';
 import {
   ChangeComingOff,
   ChangeDecision,
@@ -83,8 +83,13 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeWant,
     mayDelete: true,
     movesPlan: true,
+    defaults: { kind: 'part', origin: null },
     jobOf: (manager, row: WantRow) => jobOfPart(manager, row.specimenPartId),
     check: (_, row: WantRow) => {
+      if (row.state === 'solved' && row.origin === null)
+        throw refused('origin', 'A want is solved with where it came from: it goes into the record.', {
+          origin: 'Say where it came from.',
+        });
       if (row.state === 'waived' && row.reason.trim() === '')
         throw refused('reason', 'A want is waived with a reason: it goes into the record.', {
           reason: 'Give the reason.',
@@ -101,9 +106,8 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     movesPlan: true,
     jobOf: async (_, row: DecisionRow) => row.jobId,
     check: (_, row: DecisionRow) => {
-      const school = SCHOOLS.find((candidate) => candidate.key === row.school);
-      if (!school?.options.includes(row.option))
-        throw refused('option', `${row.school} has no option "${row.option}".`, {
+      if (!isSchoolOption(row.school, row.option))
+        throw refused('option', `“${getSchool(row.school).question}” has no answer "${row.option as string}".`, {
           option: 'Choose one of its options.',
         });
     },
@@ -127,7 +131,10 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeLayer,
     mayDelete: true,
     movesPlan: true,
-    defaults: { factory: false, tempC: null, appliedAt: null, appliedBy: null, note: '' },
+    defaults: {
+      ...{ factory: false, tempC: null, appliedAt: null, appliedBy: null, note: '' },
+      ...{ rejection: null, removedAt: null },
+    },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
     isLogged: (row: CoatingLayerRow) => row.stage === 'applied',
   },

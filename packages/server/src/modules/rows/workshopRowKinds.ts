@@ -1,4 +1,4 @@
-import { adviseCausticBath, SCHOOLS } from '@sardonyx/core';
+import { adviseCausticBath, getSchool, isSchoolOption } from '@sardonyx/core';
 import {
   ChangeBath,
   ChangeHouseChoice,
@@ -87,6 +87,8 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
     what: 'This paint',
     type: PaintProductRow,
     change: ChangeProduct,
+    // Drying times stand in every plan.
+    movesAllPlans: true,
   },
   {
     ...common,
@@ -97,9 +99,8 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
     change: ChangeHouseChoice,
     movesAllPlans: true,
     check: (_, row: HouseChoiceRow) => {
-      const school = SCHOOLS.find((candidate) => candidate.key === row.school);
-      if (!school?.options.includes(row.option))
-        throw refused('option', `${row.school} has no option "${row.option}".`, {
+      if (!isSchoolOption(row.school, row.option))
+        throw refused('option', `“${getSchool(row.school).question}” has no answer "${row.option as string}".`, {
           option: 'Choose one of its options.',
         });
     },

@@ -2,150 +2,185 @@ import { createHash, randomUUID } from 'node:crypto';
 import {
   compilePlan,
   explainChange,
-  listSupplies,
+  findDisagreements,
   reconcilePlan,
-  type PlanInput,
+  type CompiledPlan,
+  type HouseRows,
+  type Opening,
   type PlannedTask,
-  type SupplyLine,
+  type SpecimenFacts,
+  type Task,
 } from '@sardonyx/core';
-import { IsNull, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
 import { JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import { PlanChangeRow } from '../../entities/workshop.ts';
-import { createPlanInput } from './createPlanInput.ts';
+import { chooseOpeningOf } from './chooseOpeningOf.ts';
+import { readFacts, readHouseRows } from './readFacts.ts';
+
+/** The facts and the opening that a specimen's plan was made from last, as they are stored with it. */
+export interface StoredFacts {
+  readonly facts: SpecimenFacts;
+  readonly opening: Opening;
+}
 
 /**
- * Compiles the plan of every specimen of a job again and brings its tasks in step. What is under way, done or logged
- * stays. Returns what the compiler had to say; a contradiction leaves that specimen's tasks as they were.
+ * Compiles the plan of every specimen of a job again and brings its tasks in step, once for an edit. What is under way, done
+ * or declared not needed stays as it is. What the compiler had to say is kept with the specimen; a contradiction leaves that
+ * specimen's tasks as they were.
  */
-export async function recompilePlan(manager: EntityManager, jobId: string, now: Date): Promise<string[]> {
+export async function recompilePlan(
+  manager: EntityManager,
+  jobId: string,
+  now: Date,
+  house?: HouseRows,
+): Promise<void> {
   const job = await manager.findOneByOrFail(JobRow, { id: jobId });
-  if (job.signedOffAt) return [];
-  const notices: string[] = [];
-  for (const specimen of await manager.findBy(SpecimenRow, { jobId })) {
-    const input = await createPlanInput(manager, job, specimen);
-    const plan = compilePlan(input);
-    if (plan.kind === 'contradiction') {
-      notices.push(plan.because);
-      continue;
-    }
-    notices.push(...plan.notices);
-    await storePlan(manager, jobId, specimen.id, plan.tasks, input, now);
-  }
-  return notices;
+  if (job.signedOffAt) return;
+  const rows = house ?? (await readHouseRows(manager));
+  for (const specimen of await manager.findBy(SpecimenRow, { jobId }))
+    await recompileSpecimen(manager, job, specimen, rows, now);
 }
 
 /** Compiles every open job again: what the house decides holds for all of them. */
 export async function recompileOpenJobs(manager: EntityManager, now: Date): Promise<void> {
-  for (const { id } of await manager.findBy(JobRow, { signedOffAt: IsNull() })) await recompilePlan(manager, id, now);
+  const house = await readHouseRows(manager);
+  for (const { id } of await manager.findBy(JobRow, { signedOffAt: IsNull() }))
+    await recompilePlan(manager, id, now, house);
 }
 
-export interface PlanSaying {
-  readonly notices: readonly string[];
-  readonly supplies: readonly SupplyLine[];
+/** The stored facts of a specimen; worked out where there are none yet, as for a model without a job. */
+export async function readStoredFacts(
+  manager: EntityManager,
+  job: Pick<JobRow, 'id' | 'scope'>,
+  specimen: Pick<SpecimenRow, 'id' | 'castingId'>,
+): Promise<StoredFacts> {
+  const [row] = await manager.query<{ planInput: string }[]>('SELECT planInput FROM specimen WHERE id = ?', [
+    specimen.id,
+  ]);
+  if (row?.planInput) return JSON.parse(row.planInput) as StoredFacts;
+  const facts = await readFacts(manager, job, specimen);
+  return { facts, opening: chooseOpeningOf(specimen.id, facts) };
 }
 
-/** What compiling would say now, without touching the tasks. */
-export async function readPlanSaying(
+async function recompileSpecimen(
   manager: EntityManager,
   job: JobRow,
-  specimens: readonly SpecimenRow[],
-  tasks: readonly TaskRow[],
-  now: Date,
-): Promise<PlanSaying> {
-  const notices: string[] = [];
-  const supplies: SupplyLine[] = [];
-  for (const specimen of specimens) {
-    const input = await createPlanInput(manager, job, specimen);
-    const plan = compilePlan(input);
-    if (plan.kind === 'contradiction') {
-      notices.push(`${plan.because}${plan.findings.length ? ` Found: ${plan.findings.join('; ')}.` : ''}`);
-      continue;
-    }
-    notices.push(...plan.notices);
-    const done = new Set(
-      tasks
-        .filter((task) => task.specimenId === specimen.id && (task.state === 'done' || task.state === 'not needed'))
-        .map((task) => task.key),
-    );
-    supplies.push(...listSupplies(plan, input.parts, (key) => done.has(key), now));
-  }
-  return { notices, supplies };
-}
-
-async function storePlan(
-  manager: EntityManager,
-  jobId: string,
-  specimenId: string,
-  planned: readonly PlannedTask[],
-  input: PlanInput,
+  specimen: SpecimenRow,
+  house: HouseRows,
   now: Date,
 ): Promise<void> {
-  const planFingerprint = createHash('sha1').update(JSON.stringify(planned)).digest('base64');
-  if (await manager.existsBy(SpecimenRow, { id: specimenId, planFingerprint })) return;
-  const [last] = await manager.query<{ planInput: string }[]>('SELECT planInput FROM specimen WHERE id = ?', [
-    specimenId,
-  ]);
-  await manager.update(SpecimenRow, { id: specimenId }, { planFingerprint, planInput: JSON.stringify(input) });
+  const facts = await readFacts(manager, job, specimen, house);
+  const opening = chooseOpeningOf(specimen.id, facts);
+  const planInput = JSON.stringify({ facts, opening } satisfies StoredFacts);
+  const [last] = await manager.query<{ planInput: string; planFingerprint: string }[]>(
+    'SELECT planInput, planFingerprint FROM specimen WHERE id = ?',
+    [specimen.id],
+  );
+  // The plan follows from the facts alone: where they are the same, so is the plan.
+  if (last?.planInput === planInput) return;
+  const plan = compilePlan({ ...facts, ...opening });
+  const planFingerprint = plan.kind === 'plan' ? fingerprint(plan.tasks) : (last?.planFingerprint ?? '');
+  if (plan.kind === 'plan' && planFingerprint !== last?.planFingerprint) {
+    const before = last?.planInput ? (JSON.parse(last.planInput) as StoredFacts) : null;
+    await storeTasks(manager, specimen.id, job.id, plan.tasks, now, { before, after: { facts, opening } });
+  }
+  const planNotices = [
+    ...describeNotices(plan),
+    ...(plan.kind === 'plan' ? await tellDisagreements(manager, specimen.id, plan.tasks) : []),
+  ];
+  await manager.update(SpecimenRow, { id: specimen.id }, { planFingerprint, planInput, planNotices });
+}
+
+const fingerprint = (tasks: readonly PlannedTask[]) =>
+  createHash('sha1').update(JSON.stringify(tasks)).digest('base64');
+
+function describeNotices(plan: CompiledPlan): string[] {
+  if (plan.kind === 'plan') return plan.notices.map((notice) => notice.words);
+  return [`${plan.because}${plan.findings.length ? ` Found: ${plan.findings.join('; ')}.` : ''}`];
+}
+
+/** What was done otherwise than it would be asked for now. */
+async function tellDisagreements(
+  manager: EntityManager,
+  specimenId: string,
+  planned: readonly PlannedTask[],
+): Promise<string[]> {
+  const rows = await manager.query<(Pick<Task, 'key' | 'state' | 'title' | 'method'> & { way: string | null })[]>(
+    "SELECT key, state, title, method, way FROM task WHERE specimenId = ? AND state IN ('doing', 'done')",
+    [specimenId],
+  );
+  const history = rows.map((row) => ({ ...row, way: row.way ? (JSON.parse(row.way) as Task['way']) : null }));
+  return findDisagreements(history, planned).map(
+    ({ task, planned: next }) =>
+      `“${task.title}” was ${task.state === 'doing' ? 'begun' : 'done'} by ${task.way?.label ?? task.method ?? 'another way'}; decided since: ${next.way?.label ?? next.method ?? 'nothing'}. What is done stands.`,
+  );
+}
+
+/** Adds, changes and drops what is to do, and says why. */
+async function storeTasks(
+  manager: EntityManager,
+  specimenId: string,
+  jobId: string,
+  planned: readonly PlannedTask[],
+  now: Date,
+  { before, after }: { readonly before: StoredFacts | null; readonly after: StoredFacts },
+): Promise<void> {
   const existing = await manager.findBy(TaskRow, { specimenId });
-  const logged = new Set((await manager.findBy(TaskLogRow, { jobId })).map((entry) => entry.taskId));
-  const { added, changed, dropped, keptAside } = reconcilePlan(existing, planned, logged);
-  if (last?.planInput && (added.length || dropped.length || keptAside.some((task) => task.state !== 'not needed')))
+  const logged = new Set(
+    (
+      await manager.find(TaskLogRow, { select: { taskId: true }, where: { taskId: In(existing.map(({ id }) => id)) } })
+    ).map((entry) => entry.taskId),
+  );
+  const { added, changed, dropped, setAside } = reconcilePlan(existing, planned, logged);
+  if (before && (added.length || dropped.length || setAside.length))
     await manager.insert(PlanChangeRow, {
       ...{ id: randomUUID(), jobId, specimenId, at: now.toISOString() },
-      because: explainChange(JSON.parse(last.planInput) as PlanInput, input),
+      because: explainChange({ ...before.facts, ...before.opening }, { ...after.facts, ...after.opening }),
       added: added.map((task) => task.title),
       dropped: dropped.map((task) => task.title),
-      keptAside: keptAside.filter((task) => task.state !== 'not needed').map((task) => task.title),
+      keptAside: setAside.map((task) => task.title),
     });
   if (dropped.length)
     await manager.delete(
       TaskRow,
       dropped.map((task) => task.id),
     );
-  for (const task of keptAside.filter((candidate) => candidate.state === 'to do'))
-    await manager.update(TaskRow, { id: task.id }, { state: 'not needed' });
+  for (const { id, version } of setAside)
+    await manager.update(TaskRow, { id }, { state: 'set aside', version: version + 1 });
   for (const { task, planned: next } of changed) {
     const columns = createColumns(next);
-    const isSame = Object.entries(columns).every(
-      ([name, value]) => JSON.stringify(task[name as keyof typeof task]) === JSON.stringify(value),
-    );
-    const state = task.state === 'not needed' ? 'to do' : task.state;
-    if (!isSame || state !== task.state)
-      await manager.update(TaskRow, { id: task.id }, { ...columns, state, version: task.version + 1 });
+    const isSame =
+      task.state === 'to do' &&
+      Object.entries(columns).every(
+        ([name, value]) => JSON.stringify(task[name as keyof typeof task]) === JSON.stringify(value),
+      );
+    if (!isSame)
+      await manager.update(TaskRow, { id: task.id }, { ...columns, state: 'to do', version: task.version + 1 });
   }
   if (added.length) {
     // The path ".key" makes the id readable in logs and the same in every run.
     const rows = added.map((task) => ({
       ...createColumns(task),
-      id: `${specimenId}.${task.key}`,
-      version: 1,
-      jobId,
-      specimenId,
-      state: 'to do' as const,
+      ...{ id: `${specimenId}.${task.key}`, version: 1, jobId, specimenId, state: 'to do' as const },
+      ...{ doneAt: null, lookedAt: null },
     }));
     await manager.insert(TaskRow, rows);
   }
 }
 
 function createColumns(task: PlannedTask) {
-  const { key, seq, station, title, how, handsOnMin, because } = task;
+  const { key, seq, act, of, rule, station, title, how, because, method, process, way } = task;
+  const { cannotBeUndone, handsOnMin, watchedMin, passiveMin, needs } = task;
   return {
-    key,
-    seq,
-    station,
-    title,
-    how,
+    ...{ key, seq, act, of, rule, station, title, how, because, method, process, way },
+    ...{ cannotBeUndone, handsOnMin, watchedMin, passiveMin, needs },
+    irreversible: cannotBeUndone !== '',
     partKeys: [...task.partKeys],
     tags: [...task.tags],
-    hazards: [...(task.hazards ?? [])],
-    irreversible: (task.cannotBeUndone ?? '') !== '',
-    cannotBeUndone: task.cannotBeUndone ?? '',
-    handsOnMin,
-    watchedMin: task.watchedMin ?? 0,
-    passiveMin: task.passiveMin ?? 0,
-    because,
-    colours: [...(task.colours ?? [])],
+    hazards: [...task.hazards],
+    colours: [...task.colours],
+    uses: [...task.uses],
     after: [...task.after],
   };
 }

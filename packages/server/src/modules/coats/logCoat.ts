@@ -1,0 +1,121 @@
+import { randomUUID } from 'node:crypto';
+import {
+  checkCoat,
+  checkDone,
+  convertProductKind,
+  convertProductToLayer,
+  findCoatTask,
+  selectOpenLinks,
+} from '@sardonyx/core';
+import type { LogCoat } from '@sardonyx/contract';
+import type { EntityManager } from 'typeorm';
+import { PaintProductRow } from '../../entities/paint.ts';
+import { JobRow, TaskRow } from '../../entities/work.ts';
+import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { badInput, refuseAll, refused } from '../../http/errors.ts';
+import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { assertMayStart } from '../tasks/assertMayStart.ts';
+import { finishTask, markGun, moveJobAlong, writeLog } from '../tasks/finishTask.ts';
+import { readEvidence } from '../tasks/readEvidence.ts';
+import { recompilePlan } from '../tasks/recompilePlan.ts';
+
+/** Logged so soon after it went on, a coat is being put on now: the room and the gun are asked too. */
+const JUST_NOW_MIN = 15;
+
+/**
+ * Logs a coat on an area. The step that asks for it must be ready for it, and ends with it: a coat that is logged is a step
+ * that is done, and the other way round.
+ */
+export async function logCoat(manager: EntityManager, body: LogCoat, now: Date): Promise<CoatingLayerRow> {
+  const area = await findRow(manager, AreaRow, body.areaId, 'This area');
+  const part = await findRow(manager, SpecimenPartRow, area.specimenPartId, 'This part');
+  const specimen = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
+  const product = await findRow(manager, PaintProductRow, body.productId, 'This pot');
+  const { jobId } = specimen;
+  if (!jobId) throw refused('no-job', 'Coats are logged on a model that has a job.');
+  await assertJobIsOpen(manager, jobId);
+  const appliedAt = new Date(body.appliedAt);
+  assertPossible(appliedAt, await findRow(manager, JobRow, jobId, 'This job'), now);
+  const layers = await manager.findBy(CoatingLayerRow, { areaId: area.id });
+  const tasks = await manager.findBy(TaskRow, { specimenId: specimen.id });
+  const evidence = await readEvidence(manager, { jobId, specimenId: specimen.id, id: '' });
+  const kind = convertProductKind(product.kind);
+  const task = findCoatTask(tasks, { areaId: area.id, kind }, evidence) as TaskRow | null;
+  refuseAll(
+    checkCoat({
+      ...{ partKey: part.key, partName: part.name, material: part.material, product },
+      ...{ tempC: body.tempC, appliedAt, layers, tasks },
+    }),
+  );
+  if (task && task.state !== 'doing') await assertReadyFor(manager, task, tasks, appliedAt, now);
+  const applied = layers.filter((layer) => layer.stage === 'applied');
+  const layer = manager.create(CoatingLayerRow, {
+    ...convertProductToLayer(product),
+    ...{ id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', factory: false },
+    seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
+    tempC: body.tempC,
+    appliedAt: appliedAt.toISOString(),
+    appliedBy: body.who,
+    note: body.note,
+    rejection: null,
+    removedAt: null,
+  });
+  await manager.insert(CoatingLayerRow, layer);
+  if (task) await moveStepOn(manager, task, layer, body, now);
+  await recompilePlan(manager, jobId, now);
+  await moveJobAlong(manager, jobId);
+  return layer;
+}
+
+/** What comes before the coat is done and dry when it goes on. */
+async function assertReadyFor(
+  manager: EntityManager,
+  task: TaskRow,
+  tasks: readonly TaskRow[],
+  appliedAt: Date,
+  now: Date,
+): Promise<void> {
+  if (now.getTime() - appliedAt.getTime() < JUST_NOW_MIN * 60_000) return assertMayStart(manager, task, now);
+  refuseAll(
+    selectOpenLinks(task, tasks, appliedAt).map(({ before, link, kind, from }) => ({
+      code: kind === 'waiting' ? ('still-waiting' as const) : ('predecessor-open' as const),
+      message: `First "${before.title}": ${link.because}.`,
+      taskId: before.id,
+      ...(from ? { from } : {}),
+    })),
+  );
+}
+
+/** The step ends when nothing of it is missing any more; until then it is under way. */
+async function moveStepOn(
+  manager: EntityManager,
+  task: TaskRow,
+  layer: CoatingLayerRow,
+  { who, note }: LogCoat,
+  now: Date,
+): Promise<void> {
+  const missing = checkDone(task, await readEvidence(manager, task));
+  const line = { who, at: now, note, coats: [layer.name] };
+  if (missing.length === 0) return finishTask(manager, task, new Date(layer.appliedAt!), { ...line, act: 'done' });
+  if (task.state === 'doing') return writeLog(manager, task, { ...line, act: 'note', note: `${layer.name} on` });
+  await manager.update(TaskRow, { id: task.id }, { state: 'doing', version: task.version + 1 });
+  await writeLog(manager, task, { ...line, act: 'started' });
+  await markGun(manager, task);
+}
+
+/** A coat cannot have gone on in the future, nor before the model came in. A minute of clock difference is let pass. */
+function assertPossible(appliedAt: Date, job: JobRow, now: Date): void {
+  if (appliedAt.getTime() > now.getTime() + 60_000)
+    throw badInput(
+      'Not saved: this time has not come yet.',
+      { appliedAt: 'This time has not come yet.' },
+      'impossible-date',
+    );
+  if (appliedAt.toISOString().slice(0, 10) < job.intakeOn)
+    throw badInput(
+      `Not saved: ${job.number} came in on ${job.intakeOn}, after this.`,
+      { appliedAt: `The model came in on ${job.intakeOn}.` },
+      'impossible-date',
+    );
+}

@@ -1,0 +1,25 @@
+import { checkBenchHours, checkStart, checkTools } from '@sardonyx/core';
+import { IsNull, type EntityManager } from 'typeorm';
+import { HouseStyleRow } from '../../entities/house.ts';
+import { RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
+import { ToolRow } from '../../entities/workshop.ts';
+import { refuseAll } from '../../http/errors.ts';
+import { findRow } from '../rows/versionedRows.ts';
+
+/** Throws every reason why a task may not start now. */
+export async function assertMayStart(
+  manager: EntityManager,
+  task: TaskRow,
+  now: Date,
+  { staysUntilDone = false }: { readonly staysUntilDone?: boolean } = {},
+): Promise<void> {
+  const ofSpecimen = await manager.findBy(TaskRow, { specimenId: task.specimenId });
+  const inRoom = await manager.findBy(TaskRow, { state: 'doing' });
+  const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
+  const { zone } = await findRow(manager, HouseStyleRow, 'house', 'The house style');
+  refuseAll([
+    ...checkStart(task, ofSpecimen, inRoom, timers, now),
+    ...checkTools(task, await manager.find(ToolRow)),
+    ...(staysUntilDone ? [] : checkBenchHours(task, await manager.find(RestorerRow), now, zone)),
+  ]);
+}
