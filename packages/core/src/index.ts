@@ -100,6 +100,7 @@ export {
 } from './model/workshop.ts';
 export { AIRING_MIN, checkRoom, checkStart } from './gates/checkStart.ts';
 export { selectOpenLinks } from './gates/openLinks.ts';
+export type { OpenLink } from './gates/openLinks.ts';
 export { checkDone, listCoatsOf } from './gates/checkDone.ts';
 export { findCoatTask } from './gates/findCoatTask.ts';
 export { isTimeZone } from './calendar/localTime.ts';

@@ -21,7 +21,7 @@ describe('stop before you strip', () => {
       if (grave) return grave;
       await bench.http
         .post(`/api/tasks/${open[0]!.id}/acts`)
-        .send({ act: 'done', ...WHO })
+        .send({ act: 'done otherwise', ...WHO, note: 'at another bench' })
         .expect(200);
     }
   }

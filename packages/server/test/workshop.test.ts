@@ -74,8 +74,10 @@ describe('the workshop', () => {
       await post('decisions', { jobId: 'sg-09', school: 'S11', option: 'caustic', reason: 'Thick enamel.' }).expect(
         201,
       );
-      const { tasks } = await job('sg-09');
-      expect(tasks.find((task) => task.key === 'strip:doors')!.title).equal('Caustic bath for the doors');
+      const { tasks, planNotices } = await job('sg-09');
+      // What was stripped stays as it was done; the decision holds for the rest.
+      expect(tasks.find((task) => task.key === 'strip:doors')).deep.include({ state: 'done', method: 'gel' });
+      expect(planNotices.join()).include('“caustic” holds only for what is still to be stripped');
       for (const key of ['plating-test:trim']) {
         await act(`sg-09-1.${key}`, 'start').expect(200);
         await act(`sg-09-1.${key}`, 'done').expect(200);
@@ -202,9 +204,9 @@ describe('the workshop', () => {
       await choose('mild slow').expect(201);
       const strip = async (id: string) => (await job(id)).tasks.find((task) => task.key === 'strip:body')!;
       expect((await strip('sg-06')).title).equal('Lay in glycol-ether fluid: the body');
-      expect((await strip('sg-06')).because).include('mild slow (S11): house style, a good tub stands here');
+      expect((await strip('sg-06')).because).include('mild slow. House style, a good tub stands here.');
       await post('decisions', { jobId: 'sg-06', school: 'S11', option: 'gel', reason: 'in a hurry' }).expect(201);
-      expect((await strip('sg-06')).because).include('gel (S11): on this job, in a hurry');
+      expect((await strip('sg-06')).because).include('gel. On this job, in a hurry.');
       expect((await strip('sg-04')).title).include('glycol-ether');
       const [latest] = (await bench.get<HouseView>('house')).choices.filter((one) => one.school === 'S11');
       expect(latest).deep.include({ option: 'mild slow' });
@@ -218,7 +220,7 @@ describe('the workshop', () => {
       }).expect(201);
       const [change] = (await job('sg-06')).planChanges;
       expect(change!.because).deep.equal([
-        'Parting lines and casting marks: dress what shows instead of leave as issued (S1)',
+        'Parting lines and casting marks: dress what shows instead of leave as issued',
       ]);
       expect(change!.added).include('Dress the parting lines of the body');
       expect(change!.dropped).deep.equal([]);

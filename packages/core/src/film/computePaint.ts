@@ -1,4 +1,5 @@
 import type { PaintOfParts } from '../drawing/fillShape.ts';
+import { isStanding } from '../facts/selectPartDone.ts';
 import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
 
 /** Outermost colour of each part's areas: as applied where anything was, else as found. Decals do not hide the paint. */
@@ -21,5 +22,7 @@ export function computePaint(
 }
 
 function selectOutermost(layers: readonly CoatingLayer[], stage: CoatingLayer['stage']): CoatingLayer | undefined {
-  return layers.filter((layer) => layer.stage === stage).sort((a, b) => b.seq - a.seq)[0];
+  return layers
+    .filter((layer) => (stage === 'applied' ? isStanding(layer) : layer.stage === stage))
+    .sort((a, b) => b.seq - a.seq)[0];
 }

@@ -36,6 +36,10 @@ export function formatDay(day: string): string {
 
 export const formatMoment = (iso: string) => MOMENT.format(new Date(iso));
 
+/** What everything waits for, and until when where that is known. */
+export const sayBlocked = ({ title, from }: { readonly title: string; readonly from: string | null }) =>
+  from === null ? title : `“${title}” until ${formatMoment(from)}`;
+
 /** "today", "in 5 days", "3 days late". */
 export function formatDue(day: string, now: Date): string {
   const today = Date.UTC(now.getFullYear(), now.getMonth(), now.getDate());

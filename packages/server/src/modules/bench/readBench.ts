@@ -1,5 +1,5 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
-import { checkRoom, computePaint, selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
+import { checkRoom, computePaint, isStanding, selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
@@ -76,7 +76,7 @@ function createLane(
   const body = parts.find((part) => part.role === 'body') ?? parts[0];
   const outside = areas.find((area) => area.specimenPartId === body?.id && area.kind === 'outside');
   const bandLayers = layers.filter((layer) => layer.areaId === outside?.id);
-  const applied = bandLayers.filter((layer) => layer.stage === 'applied');
+  const applied = bandLayers.filter(isStanding);
   return {
     job,
     castingName: casting ? `${casting.number} ${casting.name}` : 'Casting not known yet',

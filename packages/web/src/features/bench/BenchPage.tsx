@@ -2,7 +2,7 @@ import type { BenchView } from '@sardonyx/contract';
 import { describeTonight, findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { formatMinutes } from '../../shared/format.ts';
+import { formatMinutes, sayBlocked } from '../../shared/format.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Lane } from './Lane.tsx';
 
@@ -36,10 +36,10 @@ export function BenchPage() {
 /** The verdict of the page: when somebody is next here and what hands can do then. */
 function Tonight({ view }: { readonly view: BenchView }) {
   const now = new Date(view.now);
-  const session = findNextSession(view.restorers, now, -now.getTimezoneOffset());
+  const session = findNextSession(view.restorers, now, view.zone);
   const waiting = (lane: BenchView['lanes'][number]) => {
     const ordered = lane.openWants.find((want) => want.state === 'ordered');
-    return ordered ? ordered.what : lane.blockedBy;
+    return ordered ? ordered.what : lane.blockedBy && sayBlocked(lane.blockedBy);
   };
   const tonight = describeTonight(
     view.lanes

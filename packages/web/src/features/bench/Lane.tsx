@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { Band } from '../../shared/drawing/Band.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { Notches } from '../../shared/drawing/Notches.tsx';
-import { formatDay, formatDue, formatMinutes } from '../../shared/format.ts';
+import { formatDay, formatDue, formatMinutes, sayBlocked } from '../../shared/format.ts';
 
 /** One job as a long lane: band, drawing, next act, what holds it up, progress and due day. */
 export function Lane({ lane, now }: { readonly lane: BenchLane; readonly now: Date }) {
@@ -57,7 +57,7 @@ export function Lane({ lane, now }: { readonly lane: BenchLane; readonly now: Da
 function describeNext({ job, next, blockedBy }: BenchLane): string {
   if (job.signedOffAt) return `Finished, signed by ${job.signedOffBy}`;
   if (next) return next.underWay ? `Under way: ${next.title}` : next.title;
-  return blockedBy ? `Waits: ${blockedBy}` : 'Ready to be signed off';
+  return blockedBy ? `Waits: ${sayBlocked(blockedBy)}` : 'Ready to be signed off';
 }
 
 function describeWaits({ job, next, openWants, roomRefusal, handsOnLeftMin }: BenchLane, now: Date): string {

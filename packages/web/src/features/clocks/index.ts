@@ -1,4 +1,5 @@
 export { ClockShelf } from './ClockShelf.tsx';
 export { StartClock } from './StartClock.tsx';
 export { strikeBell } from './useBell.ts';
+export { useNow } from './useNow.ts';
 export { useTimers } from './useTimers.ts';

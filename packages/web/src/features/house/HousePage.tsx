@@ -30,6 +30,13 @@ export function HousePage() {
           />
         </div>
       </section>
+      <section className="space-y-3 border-t border-strong-line pt-5">
+        <h2>Where the bench stands</h2>
+        <p className="text-soft-ink">Bench hours are hours of this time zone, summer time included.</p>
+        <div className="max-w-xs">
+          <Autosaved kind="house-style" row={house} field="zone" label="Time zone, such as Europe/Lisbon" />
+        </div>
+      </section>
       <HouseSchools choices={choices} />
       <section className="space-y-3 border-t border-strong-line pt-5">
         <h2>What has usually happened to a model</h2>

@@ -1,4 +1,5 @@
 import type {
+  ActOnTask,
   AddPot,
   BeginPass,
   BenchView,
@@ -157,12 +158,7 @@ export const api = createApi({
       Task,
       {
         id: string;
-        act: 'start' | 'done' | 'take back';
-        who: string;
-        note: string;
-        goAheadBecause?: string;
-        staysUntilDone?: true;
-      }
+      } & ActOnTask
     >({
       query: ({ id, ...body }) => ({ url: `tasks/${encodeURIComponent(id)}/acts`, method: 'POST', body }),
       // A step may fill the gun and starts the airing of the room.
@@ -220,6 +216,11 @@ export const api = createApi({
     }),
     logCoat: build.mutation<CoatingLayer, LogCoat>({
       query: (body) => ({ url: 'coats', method: 'POST', body }),
+      // A coat ends its step: the gun holds its colour, the room is aired.
+      invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers'],
+    }),
+    rejectCoat: build.mutation<CoatingLayer, { id: string; who: string; because: string }>({
+      query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/reject`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
     }),
     startTimer: build.mutation<Timer, StartTimer>({
@@ -325,6 +326,7 @@ export const {
   useCreateCastingMutation,
   useActOnTaskMutation,
   useLogCoatMutation,
+  useRejectCoatMutation,
   useStartTimerMutation,
   useAcknowledgeTimerMutation,
   useUploadPhotoMutation,

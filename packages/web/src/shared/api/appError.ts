@@ -9,6 +9,10 @@ export interface AppError {
   readonly fields?: Readonly<Record<string, string>>;
   /** For a stale save: the row as it stands now. */
   readonly current?: Readonly<Record<string, unknown>>;
+  /** From when it may, where waiting is all it takes. */
+  readonly from?: string;
+  /** The task that stands in the way. */
+  readonly taskId?: string;
 }
 
 const KINDS: Readonly<Record<number, AppError['kind']>> = {
@@ -32,6 +36,8 @@ export function convertToAppError(status: number, body: unknown): AppError {
     ...(known.code ? { code: known.code } : {}),
     ...(known.fields ? { fields: known.fields } : {}),
     ...(known.current ? { current: known.current } : {}),
+    ...(known.from ? { from: known.from } : {}),
+    ...(known.taskId ? { taskId: known.taskId } : {}),
   };
 }
 

@@ -31,9 +31,7 @@ export function SchoolQuestion(props: SchoolQuestionProps) {
   return (
     <li className="space-y-1 border-t border-hairline py-2">
       <label className="grid grid-cols-2 items-center gap-3">
-        <span>
-          {school.question} <span className="text-note text-soft-ink">{school.key}</span>
-        </span>
+        <span>{school.question}</span>
         <select
           disabled={isClosed}
           value={draft?.option ?? option}

@@ -2,7 +2,7 @@ import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
-import { TaskList } from '../TaskList.tsx';
+import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { HowItCameOff } from './close/HowItCameOff.tsx';
 import { Decisions } from './Decisions.tsx';

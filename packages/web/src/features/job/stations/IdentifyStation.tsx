@@ -8,7 +8,7 @@ import {
 } from '@sardonyx/core';
 import { useState } from 'react';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
-import { TaskList } from '../TaskList.tsx';
+import { TaskList } from '../task/TaskList.tsx';
 import { useIdentification } from '../useIdentification.ts';
 import { Verdict, Zones } from '../Zones.tsx';
 import { CompareExamples } from './identify/CompareExamples.tsx';

@@ -4,7 +4,7 @@ import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { PlanSays } from '../PlanSays.tsx';
-import { TaskList } from '../TaskList.tsx';
+import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
 import { Alternatives } from './open/Alternatives.tsx';

@@ -1,5 +1,6 @@
 import { checkSignOff } from '@sardonyx/core';
 import { useState } from 'react';
+import { useNow } from '../../clocks/index.ts';
 import { PhotoStrip } from '../../photos/index.ts';
 import { useSignOffMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
@@ -9,7 +10,7 @@ import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { useJob } from '../JobContext.tsx';
-import { TaskList } from '../TaskList.tsx';
+import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { WantList } from './survey/WantList.tsx';
 
@@ -17,9 +18,11 @@ import { WantList } from './survey/WantList.tsx';
 export function SignOffStation() {
   const { view, specimen, paint, isClosed } = useJob();
   const { job } = view;
+  const now = useNow();
   const refusals = checkSignOff(
     view.specimens.flatMap((one) => one.wants),
     view.tasks,
+    now,
   );
   const drawing = specimen.casting?.casting.drawing.views[0];
   return (
@@ -99,7 +102,6 @@ function Sign({ jobId }: { readonly jobId: string }) {
 
 function Log() {
   const { view } = useJob();
-  const titles = new Map(view.tasks.map((task) => [task.id, task.title]));
   if (view.log.length === 0) return null;
   return (
     <details>
@@ -107,7 +109,7 @@ function Log() {
       <ol>
         {view.log.map((entry) => (
           <li key={entry.id} className="border-t border-hairline py-1">
-            {formatMoment(entry.at)}, {entry.who}: {titles.get(entry.taskId)} {entry.act}
+            {formatMoment(entry.at)}, {entry.who}: {entry.work.title}: {entry.act}
             {entry.note && ` (${entry.note})`}
           </li>
         ))}

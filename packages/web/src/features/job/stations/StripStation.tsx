@@ -3,7 +3,7 @@ import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { PlanSays } from '../PlanSays.tsx';
-import { TaskList } from '../TaskList.tsx';
+import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
 import { ChooseMend } from './strip/ChooseMend.tsx';

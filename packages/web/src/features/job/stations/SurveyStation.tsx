@@ -8,7 +8,7 @@ import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView, type PinOnMap } from '../PartMapView.tsx';
 import { PlanSays } from '../PlanSays.tsx';
-import { TaskList } from '../TaskList.tsx';
+import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { MeantToBeThere } from './strip/MeantToBeThere.tsx';
 import { HaveInHand } from './survey/HaveInHand.tsx';

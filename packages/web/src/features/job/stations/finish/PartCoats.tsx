@@ -1,4 +1,4 @@
-import { computeStack, type Area, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import { computeStack, isStanding, type Area, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { LayerList } from '../survey/LayerList.tsx';
@@ -52,11 +52,13 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
       <div className="grid gap-3 sm:grid-cols-3">
         {STAGES.map(([stage, word]) => {
           const layers = layersOf(stage);
-          const stack = computeStack(layers);
+          // What was rejected counts for the record, not for what is on it now.
+          const on = stage === 'applied' ? layers.filter(isStanding) : layers;
+          const stack = computeStack(on);
           return (
             <div key={stage} className="flex gap-2">
               <Band
-                layers={layers}
+                layers={on}
                 material={part.material}
                 width={44}
                 height={72}
@@ -64,7 +66,7 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
               />
               <p className="text-note">
                 <strong className="block">{word}</strong>
-                {layers.length ? (
+                {on.length ? (
                   <>
                     <span className="figure">
                       {Math.round(stack.totalUm)} ± {Math.round(stack.spreadUm)} µm

@@ -1,9 +1,8 @@
 import {
   chooseOpening,
   compareAlternatives,
-  createPlanParts,
+  createOpeningQuestion,
   explainJoints,
-  listJoints,
   type ChosenOpening,
   type JointReason,
   type OpeningAlternative,
@@ -21,14 +20,11 @@ export interface Opening {
 
 /** The opening of the model in hand: the plan, the reason for every joint, and what else could be done. */
 export function useOpening(): Opening {
-  const { view, specimen, tasks } = useJob();
+  const {
+    specimen: { facts },
+  } = useJob();
   return useMemo(() => {
-    const question: OpeningQuestion = {
-      scope: view.job.scope,
-      parts: createPlanParts(specimen),
-      joints: listJoints(specimen.casting?.joints ?? [], specimen.foundJoints, specimen.jointWishes, tasks),
-      decisions: Object.fromEntries(view.decisions.map(({ school, option }) => [school, option])),
-    };
+    const question = createOpeningQuestion(facts);
     const chosen = chooseOpening(question);
     return {
       question,
@@ -36,5 +32,5 @@ export function useOpening(): Opening {
       reasons: explainJoints(question, chosen),
       alternatives: compareAlternatives(question, chosen),
     };
-  }, [view.job.scope, view.decisions, specimen, tasks]);
+  }, [facts]);
 }

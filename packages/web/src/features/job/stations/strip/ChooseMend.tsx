@@ -2,7 +2,6 @@ import {
   chooseMend,
   createLadder,
   DAMAGES,
-  listMaterials,
   MEND_HOW,
   planStraightening,
   ROUGH_STATES,
@@ -14,16 +13,14 @@ import {
 } from '@sardonyx/core';
 import { useState } from 'react';
 import { capitalise } from '../../../../shared/format.ts';
-import { useJob } from '../../JobContext.tsx';
-import { useOption } from '../../useOption.ts';
-import { useJoined } from './useJoined.ts';
+import { usePlanContext } from '../../usePlanContext.ts';
 
 /** For the part in hand: what mends a damage, how far it bends, and with which grits to begin. */
 export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
-  const { specimen } = useJob();
-  const { isJoined, isSoldered } = useJoined(part);
-  const findings = specimen.findings.filter((finding) => finding.specimenPartId === part.id);
-  const materials = [...listMaterials(part, [], findings), ...(isSoldered ? (['soft solder'] as const) : [])];
+  const { materialsOf, partOf, pieces } = usePlanContext();
+  const planned = partOf(part.key);
+  const isJoined = pieces.neighboursOf(part.key).length > 0;
+  const materials = materialsOf(planned);
   return (
     <details>
       <summary className="quiet-button">Mend, straighten, smooth: {part.name.toLowerCase()}</summary>
@@ -32,7 +29,7 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
         <Straighten
           materials={materials}
           isJoined={isJoined}
-          measured={findings.find((one) => one.kind === 'bent')?.measuredValue ?? null}
+          measured={planned.findings.find((one) => one.kind === 'bent')?.degrees ?? null}
         />
         <Smooth />
       </div>
@@ -43,13 +40,13 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
 type Materials = Parameters<typeof chooseMend>[0]['materials'];
 
 function Mend({ materials, isJoined }: { readonly materials: Materials; readonly isJoined: boolean }) {
-  const optionOf = useOption();
+  const { option } = usePlanContext();
   const [damage, setDamage] = useState<Damage>('crack');
   const [carriesLoad, setCarriesLoad] = useState(false);
   const [isReached, setReached] = useState(true);
   const [isBakedLater, setBaked] = useState(false);
   const { best, because, insteadOf, refusals } = chooseMend({
-    ...{ materials, damage, carriesLoad, isReached, isJoined, isBakedLater, school: optionOf('S16') },
+    ...{ materials, damage, carriesLoad, isReached, isJoined, isBakedLater, school: option('S16') },
   });
   return (
     <section aria-label="Mend">
@@ -106,12 +103,12 @@ interface StraightenProps {
 }
 
 function Straighten({ materials, isJoined, measured }: StraightenProps) {
-  const optionOf = useOption();
+  const { option } = usePlanContext();
   const [degrees, setDegrees] = useState(measured === null ? '' : String(measured));
   const number = Number(degrees.replace(',', '.'));
   const isUnknown = degrees.trim() === '' || !Number.isFinite(number) || number <= 0;
   const plan = planStraightening({
-    ...{ materials, isJoined, degrees: isUnknown ? null : number, isCold: optionOf('S17') === 'cold squeeze' },
+    ...{ materials, isJoined, degrees: isUnknown ? null : number, isCold: option('S17') === 'cold squeeze' },
   });
   return (
     <section aria-label="Straighten">

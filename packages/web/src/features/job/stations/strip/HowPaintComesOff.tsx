@@ -2,70 +2,47 @@ import {
   adviseBake,
   BAKE_C,
   BAKES,
-  chooseStripping,
-  isMetal,
-  listMaterials,
-  METHOD_FACTS,
   OVEN_QUESTIONS,
-  type TreatedMaterial,
+  STRIP_METHOD_FACTS,
+  type PlanPart,
+  type SpecimenPart,
+  type StripAdvice,
 } from '@sardonyx/core';
-import type { SpecimenPart } from '@sardonyx/core';
 import { capitalise } from '../../../../shared/format.ts';
-import { useOption } from '../../useOption.ts';
-import { useJob } from '../../JobContext.tsx';
-import { useJoined } from './useJoined.ts';
+import { usePlanContext } from '../../usePlanContext.ts';
 
 /** For the part in hand: the way its paint comes off, what else would do, what is refused and why; and whether it may be baked. */
 export function HowPaintComesOff({ part }: { readonly part: SpecimenPart }) {
-  const { specimen } = useJob();
-  const optionOf = useOption();
-  const { isJoined, isSoldered } = useJoined(part);
-  const areas = specimen.areas.filter((area) => area.specimenPartId === part.id).map((area) => area.id);
-  const layers = specimen.layers.filter((layer) => areas.includes(layer.areaId));
-  const findings = specimen.findings.filter((finding) => finding.specimenPartId === part.id);
-  const all: TreatedMaterial[] = [
-    ...listMaterials(part, layers, findings),
-    ...(isSoldered ? (['soft solder'] as const) : []),
-  ];
-  const isPainted = layers.some(
-    (layer) => layer.stage === 'found' && layer.kind !== 'decal' && layer.kind !== 'plating',
-  );
+  const { strippingOf, partOf } = usePlanContext();
+  const planned = partOf(part.key);
   return (
     <section aria-label={`Paint and heat: ${part.name}`} className="space-y-2">
-      {isPainted && (
-        <PaintOff
-          name={part.name}
-          // Filler, decals and an old bond come off with the paint.
-          materials={all.filter((one, i) => i === 0 || one === 'soft solder')}
-          school={optionOf(isMetal(part.material) ? 'S11' : 'S18')}
-          isJoined={isJoined}
-        />
-      )}
-      <Bakes name={part.name} materials={all} isJoined={isJoined} />
+      {planned.painted && <PaintOff part={planned} advice={strippingOf(planned)} />}
+      <Bakes part={planned} />
     </section>
   );
 }
 
-interface PaintOffProps {
-  readonly name: string;
-  readonly materials: readonly TreatedMaterial[];
-  readonly school: string;
-  readonly isJoined: boolean;
-}
-
-function PaintOff({ name, materials, school, isJoined }: PaintOffProps) {
-  const { best, insteadOf, alternatives, refusals } = chooseStripping({ materials, school, isJoined });
+function PaintOff({ part, advice }: { readonly part: PlanPart; readonly advice: StripAdvice | null }) {
+  const { name, done } = part;
+  if (!advice) return <h3>{name}: keeps its old paint</h3>;
+  const { best, insteadOf, alternatives, refusals } = advice;
   return (
     <div>
       <h3>
-        {best ? `${name}: paint off with ${best.method}` : `${name}: nothing may take its paint off`}
+        {done.stripped
+          ? `${name}: paint came off with ${done.stripped}`
+          : best
+            ? `${name}: paint off with ${best.method}`
+            : `${name}: nothing may take its paint off`}
         {insteadOf && `, not with ${insteadOf.method}`}
       </h3>
       <ul className="text-note">
-        {best && (
+        {best && !done.stripped && (
           <li>
             <span aria-hidden>◐ </span>
-            {capitalise(METHOD_FACTS[best.method].process)}: {best.verdict.reason}. {capitalise(best.verdict.limit)}.
+            {capitalise(STRIP_METHOD_FACTS[best.method].process)}: {best.verdict.reason}.{' '}
+            {best.verdict.limit && `${capitalise(best.verdict.limit)}.`}
           </li>
         )}
         {alternatives.length > 0 && (
@@ -84,14 +61,11 @@ function PaintOff({ name, materials, school, isJoined }: PaintOffProps) {
   );
 }
 
-interface BakesProps {
-  readonly name: string;
-  readonly materials: readonly TreatedMaterial[];
-  readonly isJoined: boolean;
-}
-
-function Bakes({ name, materials, isJoined }: BakesProps) {
-  const answers = BAKES.map((bake) => ({ bake, ...adviseBake(materials, bake, isJoined) }));
+function Bakes({ part }: { readonly part: PlanPart }) {
+  const { materialsOf, pieces } = usePlanContext();
+  const isJoined = pieces.neighboursOf(part.key).length > 0;
+  const { name } = part;
+  const answers = BAKES.map((bake) => ({ bake, ...adviseBake(materialsOf(part), bake, isJoined) }));
   const allowed = answers.filter((answer) => answer.refusals.length === 0);
   return (
     <div>

@@ -1,13 +1,13 @@
 import { checkPrimingGate } from '@sardonyx/core';
-import { useTimers } from '../../../clocks/index.ts';
+import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 
 /** What must be true before primer, part by part, and what of it is missing. */
 export function PrimingGate() {
   const { specimen, tasks } = useJob();
-  const { timers, nowMs } = useTimers();
+  const now = useNow();
   const gates = specimen.parts.flatMap((part) => {
-    const lines = checkPrimingGate(tasks, part.key, timers, new Date(nowMs));
+    const lines = checkPrimingGate(tasks, part.key, now);
     return lines ? [{ part, lines, open: lines.filter((line) => !line.isMet).length }] : [];
   });
   if (gates.length === 0) return null;

@@ -1,9 +1,9 @@
 import {
   checkVessel,
   expectPasses,
-  METHOD_FACTS,
   PASS_RESULTS,
-  readMethod,
+  asStripMethod,
+  STRIP_METHOD_FACTS,
   type PassResult,
   type StripMethod,
   type StripPass,
@@ -22,7 +22,7 @@ import { useJob } from '../../JobContext.tsx';
 /** Passes of one step: how many to expect, the one under way with its clock, and what came of each. */
 export function StripPasses({ task }: { readonly task: Task }) {
   const { view, specimen } = useJob();
-  const method = readMethod(task);
+  const method = asStripMethod(task.method);
   const part = specimen.parts.find((one) => one.key === task.partKeys[0]);
   if (!method || !part) return null;
   const passes = view.passes.filter((pass) => pass.taskId === task.id);
@@ -128,9 +128,8 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
     widthMm: '35',
     heightMm: '30',
   });
-  const isImmersed = METHOD_FACTS[method].isImmersed;
-  const kind = method === 'caustic' ? 'caustic' : method === 'dip' ? 'dip stripper' : 'glycol-ether fluid';
-  const baths = isImmersed ? (workshop?.baths ?? []).filter((bath) => bath.kind === kind) : [];
+  const { isImmersed, bath: kind } = STRIP_METHOD_FACTS[method];
+  const baths = (workshop?.baths ?? []).filter((bath) => bath.kind === kind);
   const [bathId, setBathId] = useState<string | null>(null);
   const bath = baths.find((one) => one.id === bathId) ?? baths[0];
   const box = { lengthMm: Number(size.lengthMm), widthMm: Number(size.widthMm), heightMm: Number(size.heightMm) };

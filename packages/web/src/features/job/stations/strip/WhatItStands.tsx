@@ -1,6 +1,7 @@
-import { judgePart, listMaterials, PROCESSES, type PartVerdict, type Verdict } from '@sardonyx/core';
+import { judgePart, PROCESSES, type PartVerdict, type Verdict } from '@sardonyx/core';
 import { capitalise } from '../../../../shared/format.ts';
 import { useJob } from '../../JobContext.tsx';
+import { usePlanContext } from '../../usePlanContext.ts';
 
 const WORDS: Readonly<Record<Verdict, { readonly mark: string; readonly heading: string }>> = {
   fine: { mark: '●', heading: 'Stands it' },
@@ -13,14 +14,10 @@ const ORDER: readonly Verdict[] = ['fine', 'with care', 'test first', 'never'];
 /** What the part in hand may meet, and what it must not: the strictest of all that is in it and on it. */
 export function WhatItStands() {
   const { specimen, partId } = useJob();
+  const { materialsOf, partOf } = usePlanContext();
   const part = specimen.parts.find((one) => one.id === partId) ?? specimen.parts[0];
   if (!part) return null;
-  const areas = new Set(specimen.areas.filter((area) => area.specimenPartId === part.id).map((area) => area.id));
-  const materials = listMaterials(
-    part,
-    specimen.layers.filter((layer) => areas.has(layer.areaId)),
-    specimen.findings.filter((finding) => finding.specimenPartId === part.id),
-  );
+  const materials = materialsOf(partOf(part.key));
   const verdicts = PROCESSES.map((process) => judgePart(materials, process));
   return (
     <section aria-label={`What may touch it: ${part.name}`}>

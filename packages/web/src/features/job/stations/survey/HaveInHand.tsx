@@ -7,10 +7,8 @@ import { useJob } from '../../JobContext.tsx';
 export function HaveInHand() {
   const { view } = useJob();
   const { data: workshop } = useGetWorkshopQuery();
-  const toolOf = ({ what, kind }: SupplyLine) =>
-    kind === 'tool'
-      ? workshop?.tools.find((one) => what.includes(one.kind) || one.name.toLowerCase().includes(what))
-      : undefined;
+  const toolOf = ({ toolKind }: SupplyLine) =>
+    toolKind === null ? undefined : workshop?.tools.find((one) => one.kind === toolKind);
   const here = view.supplies.filter((line) => toolOf(line)?.state === 'ready');
   const first = view.supplies.filter((line) => line.isNeededFirst && !here.includes(line));
   const later = view.supplies.filter((line) => !line.isNeededFirst && !here.includes(line));
@@ -71,8 +69,11 @@ function Lines({ lines, stateOf }: LinesProps) {
               {line.leadDays === 0 ? 'due' : `${line.leadDays} ${line.leadDays === 1 ? 'day' : 'days'}`}
             </span>
             <span className="col-span-2 text-note text-soft-ink">
-              {line.taskTitles.slice(0, 2).join('; ')}
-              {line.taskTitles.length > 2 && ` and ${line.taskTitles.length - 2} more`}
+              {line.tasks
+                .slice(0, 2)
+                .map((task) => task.title)
+                .join('; ')}
+              {line.tasks.length > 2 && ` and ${line.tasks.length - 2} more`}
             </span>
           </li>
         );

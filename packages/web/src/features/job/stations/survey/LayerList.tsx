@@ -1,8 +1,9 @@
-import type { CoatingLayer } from '@sardonyx/core';
+import { isStanding, type CoatingLayer } from '@sardonyx/core';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { formatMoment } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
+import { RejectCoat } from '../finish/RejectCoat.tsx';
 
 const KEEP = ['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'];
 
@@ -14,16 +15,19 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
   return (
     <ol>
       {layers.map((layer) => (
-        <li key={layer.id} className="flex items-center gap-2">
+        <li key={layer.id} className="flex flex-wrap items-center gap-2">
           <span aria-hidden className="size-4 shrink-0 border border-ink" style={{ background: layer.colourHex }} />
           <span>
             {layer.name}
             <span className="text-soft-ink">
               {' '}
               {layer.kind}, {layer.thicknessUm} µm ({layer.thicknessOrigin}){layer.factory ? ', factory' : ''}
+              {layer.rejection && `, rejected: ${layer.rejection.because}`}
+              {layer.removedAt && `, taken off ${formatMoment(layer.removedAt)}`}
               {layer.appliedAt && `, ${layer.appliedBy}, ${formatMoment(layer.appliedAt)}, ${layer.tempC} °C`}
             </span>
           </span>
+          {isStanding(layer) && !isClosed && <RejectCoat layer={layer} />}
           {layer.stage !== 'applied' && !isClosed && (
             <button
               type="button"

@@ -1,4 +1,12 @@
-import { WANT_STATES, type Want, type WantState } from '@sardonyx/core';
+import {
+  ORIGINS,
+  WANT_KINDS,
+  WANT_STATES,
+  type Origin,
+  type Want,
+  type WantKind,
+  type WantState,
+} from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../../../shared/api/appError.ts';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
@@ -57,6 +65,8 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
     state: want.state,
     solution: want.solution,
     reason: want.reason,
+    kind: want.kind,
+    origin: want.origin,
     dueOn: want.dueOn,
   });
   const [error, setError] = useState<AppError | null>(null);
@@ -94,6 +104,28 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
           <input value={draft.solution} onChange={(event) => setDraft({ ...draft, solution: event.target.value })} />
         </label>
       )}
+      {draft.state === 'solved' && (
+        <label>
+          It is
+          <select
+            value={draft.origin ?? ''}
+            onChange={(event) => setDraft({ ...draft, origin: (event.target.value || null) as Origin | null })}
+          >
+            <option value="">Say where it came from</option>
+            {ORIGINS.filter((origin) => origin !== 'unknown').map((origin) => (
+              <option key={origin}>{origin}</option>
+            ))}
+          </select>
+        </label>
+      )}
+      <label>
+        Kind
+        <select value={draft.kind} onChange={(event) => setDraft({ ...draft, kind: event.target.value as WantKind })}>
+          {WANT_KINDS.map((kind) => (
+            <option key={kind}>{kind}</option>
+          ))}
+        </select>
+      </label>
       {draft.state === 'ordered' && (
         <label>
           Due on

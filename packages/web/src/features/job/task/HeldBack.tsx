@@ -1,11 +1,13 @@
 import type { Task } from '@sardonyx/core';
 import { useState } from 'react';
-import { useGetWorkshopQuery } from '../../shared/api/api.ts';
-import type { AppError } from '../../shared/api/appError.ts';
-import { changeRow } from '../../shared/edits/editRow.ts';
-import { useAppDispatch } from '../../shared/store.ts';
-import { HeldButton } from '../../shared/ui/HeldButton.tsx';
-import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { useGetWorkshopQuery } from '../../../shared/api/api.ts';
+import type { AppError } from '../../../shared/api/appError.ts';
+import { changeRow } from '../../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../../shared/store.ts';
+import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
+import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { Link } from 'react-router';
+import { PhotoDrop } from '../../photos/index.ts';
 
 /** What a start may carry besides the act. */
 export interface SendMore {
@@ -46,6 +48,14 @@ export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
         </button>
       )}
       {error.code === 'no-colour' && <WithoutColour onAgain={onAgain} />}
+      {error.code === 'no-photo' && (
+        <PhotoDrop jobId={task.jobId} stage={task.act === 'photograph' ? 'before' : 'after'} nextSide="left" />
+      )}
+      {error.code === 'no-coat' && (
+        <Link className="plain-button" to={`/jobs/${task.jobId}/finish?part=${task.specimenId}.${task.partKeys[0]}`}>
+          Log the coat at Finish
+        </Link>
+      )}
     </div>
   );
 }

@@ -1,18 +1,20 @@
 import { selectOpenLinks, type Station, type Task } from '@sardonyx/core';
 import { useState } from 'react';
-import { useJob } from './JobContext.tsx';
+import { useNow } from '../../clocks/index.ts';
+import { useJob } from '../JobContext.tsx';
 import { TaskLine } from './TaskLine.tsx';
 
 /** The tasks of a station: what can be done first and open, what waits folded with its reason, what is done at the end. */
 export function TaskList({ station, heading = 'Do' }: { readonly station: Station; readonly heading?: string }) {
   const { tasks } = useJob();
+  const now = useNow();
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const own = tasks.filter((task) => task.station === station);
   if (own.length === 0) return null;
   const isOpen = (task: Task) => task.state === 'to do' || task.state === 'doing';
   const current =
     own.find((task) => task.state === 'doing') ??
-    own.find((task) => task.state === 'to do' && selectOpenLinks(task, tasks).length === 0);
+    own.find((task) => task.state === 'to do' && selectOpenLinks(task, tasks, now).length === 0);
   const toggle = (id: string) =>
     setOpened((before) => {
       const next = new Set(before);
@@ -23,6 +25,7 @@ export function TaskList({ station, heading = 'Do' }: { readonly station: Statio
     <TaskLine
       key={task.id}
       task={task}
+      now={now}
       isUnfolded={task.id === current?.id || opened.has(task.id)}
       onToggle={() => toggle(task.id)}
     />

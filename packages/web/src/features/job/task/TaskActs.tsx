@@ -1,0 +1,132 @@
+import type { Task, TaskMeasure } from '@sardonyx/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
+import { HeldBack, type SendMore } from './HeldBack.tsx';
+import { useAct } from './useAct.ts';
+
+type Act = 'start' | 'done' | 'take back';
+
+/** Acts that cannot be undone and acts with a hazard are held; the others are pressed. */
+export function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: boolean }) {
+  const { act, error, isLoading, clear } = useAct(task.id);
+  const [measures, setMeasures] = useState<readonly TaskMeasure[]>([]);
+  const [lastAct, setLastAct] = useState<Act>('start');
+  const isGrave = task.irreversible || task.hazards.length > 0;
+  const isStopped = error?.code === 'stop-before-strip';
+  const isOpen = task.state === 'to do' || task.state === 'doing';
+  const send = (what: Act, more: SendMore = {}) => {
+    setLastAct(what);
+    void act({ act: what, ...(what === 'done' && measures.length ? { measures: [...measures] } : {}), ...more });
+  };
+  if (task.state === 'set aside') return null;
+  return (
+    <div className="space-y-2">
+      {isOpen && isReady && task.act === 'axle-in-hand' && <Measures onChange={setMeasures} />}
+      <div className="flex flex-wrap gap-3">
+        {task.state === 'to do' && isReady && isGrave && !isStopped && (
+          <HeldButton disabled={isLoading} onHeld={() => send('start')}>
+            Start: {task.title}
+            {task.irreversible && <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>}
+          </HeldButton>
+        )}
+        {task.state === 'to do' && isReady && !isGrave && (
+          <button type="button" className="main-button" disabled={isLoading} onClick={() => send('done')}>
+            Done
+          </button>
+        )}
+        {task.state === 'to do' && !isGrave && (
+          <button type="button" className="plain-button" disabled={isLoading} onClick={() => send('start')}>
+            Start
+          </button>
+        )}
+        {task.state === 'doing' && (
+          <button type="button" className="main-button" disabled={isLoading} onClick={() => send('done')}>
+            Done
+          </button>
+        )}
+        {task.state !== 'to do' && (
+          <button type="button" className="quiet-button" disabled={isLoading} onClick={() => send('take back')}>
+            Take back
+          </button>
+        )}
+      </div>
+      {isStopped && <GoOnAllTheSame task={task} message={error.message} isLoading={isLoading} onSend={send} />}
+      {error && !isStopped && (
+        <HeldBack task={task} error={error} onClose={clear} onAgain={(more) => send(lastAct, more)} />
+      )}
+    </div>
+  );
+}
+
+interface GoOnProps {
+  readonly task: Task;
+  readonly message: string;
+  readonly isLoading: boolean;
+  readonly onSend: (act: Act, more: SendMore) => void;
+}
+
+/** Held back because the model may be worth more as it is: it goes on only with a reason. */
+function GoOnAllTheSame({ task, message, isLoading, onSend }: GoOnProps) {
+  const [reason, setReason] = useState('');
+  return (
+    <div role="alert" className="space-y-2 border-4 border-sard bg-sheet p-3">
+      <p className="font-semibold">
+        <span aria-hidden>■ </span>
+        {message}
+      </p>
+      <p>
+        <Link className="underline underline-offset-4" to={`/jobs/${task.jobId}/identify`}>
+          Look at it again
+        </Link>{' '}
+        first. If it must go on all the same, say why; it goes into the record.
+      </p>
+      <label className="block">
+        <span className="text-note">Why it goes on</span>
+        <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
+      </label>
+      <HeldButton
+        disabled={isLoading || reason.trim() === ''}
+        onHeld={() => onSend('start', { goAheadBecause: reason })}
+      >
+        Go on all the same: {task.title}
+        <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>
+      </HeldButton>
+    </div>
+  );
+}
+
+/** A measuring step ends with its measure. */
+function Measures({ onChange }: { readonly onChange: (measures: readonly TaskMeasure[]) => void }) {
+  const [typed, setTyped] = useState({ length: '', diameter: '' });
+  const set = (what: TaskMeasure['what'], text: string) => {
+    const next = { ...typed, [what]: text };
+    setTyped(next);
+    onChange(
+      (['length', 'diameter'] as const).flatMap((one) => {
+        const valueMm = Number(next[one].replace(',', '.'));
+        return next[one].trim() !== '' && valueMm > 0 ? [{ what: one, valueMm }] : [];
+      }),
+    );
+  };
+  return (
+    <div className="flex flex-wrap gap-3">
+      {(
+        [
+          ['length', 'Length over both heads, mm'],
+          ['diameter', 'Diameter, mm'],
+        ] as const
+      ).map(([what, words]) => (
+        <label key={what}>
+          <span className="block text-note">{words}</span>
+          <input
+            style={{ width: '8rem' }}
+            inputMode="decimal"
+            value={typed[what]}
+            onChange={(event) => set(what, event.target.value)}
+          />
+        </label>
+      ))}
+    </div>
+  );
+}
