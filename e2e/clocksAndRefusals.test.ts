@@ -104,7 +104,8 @@ describe('clocks and refusals', function () {
   it('show why a task waits, and refuse it when somebody starts it all the same', async () => {
     await test.page.goto(`${test.bench.address}/jobs/sg-05/close`);
     const line = taskLine(test.page, 'fit:base');
-    await line.getByText(/Waits for “.+”: .+ \(O\d+\)/).waitFor();
+    await line.getByText(/Waits for “.+”: .+/).waitFor();
+    expect(await line.innerText(), 'no code of ours').not.match(/\([ONS]\d+\)/);
     await line.getByRole('button', { expanded: false }).click();
     await line.getByRole('button', { name: 'Start', exact: true }).click();
     await line

@@ -91,24 +91,35 @@ describe('SG-04 from intake to sign-off', function () {
     expect(await wants.getByRole('listitem').allInnerTexts()).length(1);
     expect(await wants.innerText()).include('tyres: open');
     const done = await workThrough(test.page, async (key) => {
+      if (key === 'order-wants') await orderWant();
       if (key.startsWith('get:')) await solveWant();
     });
     expect(done).include.members(['photograph', 'know-materials', 'pest-check', 'capture-colour']);
     expect(done.some((key) => key.startsWith('get:'))).equal(true);
   });
 
+  async function orderWant(): Promise<void> {
+    await taskLine(test.page, 'order-wants').getByRole('button', { name: 'Done', exact: true }).click();
+    await taskLine(test.page, 'order-wants').getByText('Not on order yet: tyres.').waitFor();
+    await test.page.getByRole('button', { name: 'Change tyres' }).click();
+    await test.page.getByRole('region', { name: 'Wants' }).getByLabel('State').selectOption('ordered');
+    await test.page.getByRole('button', { name: 'Save the want' }).click();
+    // On order now: nothing more is to be sent off.
+    await taskLine(test.page, 'order-wants').waitFor({ state: 'detached' });
+  }
+
   async function solveWant(): Promise<void> {
     const get = test.page.locator('li[data-task^="get:"]');
     await get.getByRole('button', { name: 'Done', exact: true }).click();
     await get
       .getByRole('alert')
-      .getByText(/is open: mark the want solved/)
+      .getByText(/is ordered: mark the want solved/)
       .waitFor();
     await openStation(test.page, 'Sign off');
     await hold(test.page.getByRole('button', { name: /^Sign it off/ }));
     await test.page
       .getByRole('alert')
-      .getByText(/Not signed off\. "tyres" is open/)
+      .getByText(/Not signed off\. "tyres" is ordered/)
       .waitFor();
     await openStation(test.page, 'Survey');
     await test.page.getByRole('button', { name: 'Change tyres' }).click();
@@ -118,6 +129,9 @@ describe('SG-04 from intake to sign-off', function () {
     await test.page.getByText('A want is waived with a reason').waitFor();
     await wants.getByLabel('State').selectOption('solved');
     await test.page.getByLabel('From where, or how').fill('Tern Street Spares');
+    await test.page.getByRole('button', { name: 'Save the want' }).click();
+    await test.page.getByText('A want is solved with where it came from').waitFor();
+    await wants.getByLabel('It is').selectOption('bought');
     await test.page.getByRole('button', { name: 'Save the want' }).click();
     await test.page.getByText('solved, Tern Street Spares').first().waitFor();
   }
@@ -199,23 +213,10 @@ describe('SG-04 from intake to sign-off', function () {
 
   it('is finished, each coat logged where it went on', async () => {
     await openStation(test.page, 'Finish');
-    await workThrough(test.page, async (key) => {
-      const [what, partKey] = key.split(':');
-      if (what !== 'prime' && what !== 'colour') return;
-      const part = partKey === 'body' ? 'Body' : 'Tipping skip';
-      await test.page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
-      const form = test.page.getByRole('form', { name: `Log a coat on the ${part}` });
-      if (!(await form.isVisible())) await test.page.getByText(`Log a coat on the ${part.toLowerCase()}`).click();
-      await form.getByLabel('Pot').selectOption({
-        label: what === 'prime' ? 'Lanthorn Light grey primer (primer)' : 'Marlstone Works ochre (colour)',
-      });
-      await form.getByRole('button', { name: 'Log the coat' }).click();
-      await test.page
-        .getByRole('img', {
-          name: new RegExp(`${part}, outside, on it now.*${what === 'prime' ? 'primer' : 'Works ochre'}`),
-        })
-        .waitFor();
-    });
+    const done = await workThrough(test.page);
+    expect(done).include.members(['prime:body', 'colour:body:outside', 'prime:skip', 'colour:skip:outside']);
+    await test.page.getByRole('option', { name: /^Body/ }).click();
+    await test.page.getByRole('img', { name: /Body, outside, on it now.*Works ochre/ }).waitFor();
     expect(await heading().innerText()).equal('All coats are on.');
   });
 
@@ -230,8 +231,13 @@ describe('SG-04 from intake to sign-off', function () {
   it('is signed off, and after that nothing can be changed', async () => {
     await openStation(test.page, 'Sign off');
     await test.page.getByLabel('Stage').selectOption('after');
-    await test.page.getByLabel('Add a photo, or drop it here').setInputFiles(await makePhoto('done.jpg', '#c08a2c'));
-    await test.page.getByRole('img', { name: 'left, after' }).waitFor();
+    for (const side of ['left', 'right', 'front', 'rear', 'top', 'base']) {
+      await test.page
+        .getByLabel('Add a photo, or drop it here')
+        .first()
+        .setInputFiles(await makePhoto(`${side}-done.jpg`, '#c08a2c'));
+      await test.page.getByRole('img', { name: `${side}, after` }).waitFor();
+    }
     expect(await workThrough(test.page)).deep.equal(['sign-off-photos', 'box-card']);
     await test.page.getByText('Everything is done. It can be signed.').waitFor();
     await holdWithPointer(test.page.getByRole('button', { name: /^Sign it off/ }));
@@ -258,11 +264,13 @@ describe('SG-04 from intake to sign-off', function () {
       expect(
         partOf(part).coatsApplied.map((coat) => coat.name),
         part,
-      ).deep.equal(['Light grey primer', 'Works ochre']);
+      ).deep.equal(['Lanthorn Light grey primer', 'Marlstone Works ochre']);
       expect(partOf(part).coatsFound[0]).match(/Ochre \(factory\)/);
     }
     expect(record.photos.map((photo) => photo.stage)).include.members(['before', 'during', 'after']);
-    expect(record.photos).length(8);
+    expect(record.photos).length(13);
+    expect(partOf('Tyres')).deep.include({ origin: 'bought', originNote: 'Tern Street Spares' });
+    expect(record.work.some((entry) => entry.act === 'looked')).equal(true);
     expect(record.work.filter((entry) => entry.act === 'done').every((entry) => entry.who === 'Osric Bell')).equal(
       true,
     );

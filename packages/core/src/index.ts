@@ -101,7 +101,7 @@ export {
 export { AIRING_MIN, checkRoom, checkStart } from './gates/checkStart.ts';
 export { selectOpenLinks } from './gates/openLinks.ts';
 export type { OpenLink } from './gates/openLinks.ts';
-export { checkDone, listCoatsOf } from './gates/checkDone.ts';
+export { checkDone, listCoatsOf, listMissingCoats } from './gates/checkDone.ts';
 export { findCoatTask } from './gates/findCoatTask.ts';
 export { isTimeZone } from './calendar/localTime.ts';
 export { createPlanContext } from './compile/planContext.ts';

@@ -266,6 +266,16 @@ describe('compilePlan over random surveys', () => {
   }
 });
 
+describe('keys', () => {
+  it('are never given twice in a plan, whatever lies on one area (seeds 1 to 200)', () => {
+    for (let seed = 1; seed <= 200; seed++) {
+      const plan = compilePlan(createRandomPlanInput(seed));
+      if (plan.kind !== 'plan') continue;
+      expect(new Set(plan.tasks.map((task) => task.key)).size, `seed ${seed}`).equal(plan.tasks.length);
+    }
+  });
+});
+
 describe('a compiled plan at work', () => {
   it('lets no spark or flame near vapour, whoever starts what (60 random plans, two restorers)', () => {
     for (let seed = 1; seed <= 60; seed++) {

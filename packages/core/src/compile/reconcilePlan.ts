@@ -42,15 +42,21 @@ export function reconcilePlan<T extends KnownTask>(
 export function findDisagreements<T extends Pick<Task, 'key' | 'state' | 'method' | 'way'>>(
   existing: readonly T[],
   planned: readonly PlannedTask[],
-): { readonly task: T; readonly planned: PlannedTask }[] {
+): { readonly task: T; readonly was: string; readonly is: string }[] {
   const byKey = new Map(planned.map((one) => [one.key, one]));
   return existing.flatMap((task) => {
     const now = byKey.get(task.key);
     if (!now || (task.state !== 'done' && task.state !== 'doing')) return [];
-    const isSame = task.method === now.method && (task.way?.key ?? null) === (now.way?.key ?? null);
-    return isSame ? [] : [{ task, planned: now }];
+    const ways = differ(task.way?.key, now.way?.key) ? [task.way!.label, now.way!.label] : null;
+    const methods = differ(task.method, now.method) ? [task.method!, now.method!] : null;
+    const [was, is] = ways ?? methods ?? [];
+    return was === undefined || is === undefined ? [] : [{ task, was, is }];
   });
 }
+
+/** Where nobody knows how it was done, nothing disagrees. */
+const differ = (was: string | null | undefined, is: string | null | undefined): boolean =>
+  was !== null && was !== undefined && is !== null && is !== undefined && was !== is;
 
 /** Under way, done, or declared not needed by a restorer. */
 export const isHistory = ({ state }: Pick<Task, 'state'>): boolean =>

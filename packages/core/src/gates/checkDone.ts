@@ -42,7 +42,7 @@ export function checkDone(task: Task, evidence: Evidence): Refusal[] {
             },
           ];
     case 'order-wants':
-      return refuseUnordered(evidence.wants);
+      return refuseUnordered(evidence);
     case 'get':
       return refuseUnsolved(evidence.wants.find((want) => want.id === task.of.wantId));
     case 'axle-in-hand':
@@ -78,13 +78,20 @@ function listUnmatchedSides(photos: Evidence['photos']): string[] {
   return wanted.filter((side) => !after.has(side));
 }
 
-function refuseUnordered(wants: Evidence['wants']): Refusal[] {
-  const open = wants.filter((want) => want.state === 'open');
-  return open.length
+function refuseUnordered({ wants, parts, areas, layers }: Evidence): Refusal[] {
+  const open = wants.filter((want) => want.state === 'open').map(({ what }) => what);
+  // A decal that is planned and that nobody wrote down is not on order.
+  const unwanted = layers.filter(({ areaId, stage, kind }) => {
+    const partId = areas.find((area) => area.id === areaId)?.specimenPartId;
+    const isHere = parts.some((part) => part.id === partId);
+    return stage === 'planned' && kind === 'decal' && isHere && !wants.some((want) => want.specimenPartId === partId);
+  });
+  const missing = [...open, ...unwanted.map(({ name }) => name)];
+  return missing.length
     ? [
         {
           code: 'not-ordered',
-          message: `Not on order yet: ${listNames(open.map(({ what }) => what))}. Mark each want ordered, solved or waived.`,
+          message: `Not on order yet: ${listNames(missing)}. Each is a want that is ordered, solved or waived.`,
         },
       ]
     : [];
@@ -167,8 +174,12 @@ function isMeant({ act, of }: Pick<Task, 'act' | 'of'>, areaName: string, kind: 
 /** A part that is primed again has one primer more than planned. */
 const countOver = ({ act }: Pick<Task, 'act'>, planned: number) => (act === 'reprime' ? planned + 1 : planned);
 
+/** What of a step's coats is not on the part yet, in the order in which it goes on. */
+export const listMissingCoats = (task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): WantedCoat[] =>
+  listCoatsOf(task, evidence).filter((coat) => countStanding(coat, evidence.layers) < coat.count);
+
 function refuseUncoated(task: Task, evidence: Evidence): Refusal[] {
-  const missing = listCoatsOf(task, evidence).filter((coat) => countStanding(coat, evidence.layers) < coat.count);
+  const missing = listMissingCoats(task, evidence);
   if (missing.length === 0) return [];
   const names = listNames([...new Set(missing.map(({ kind, areaName }) => `${kind} on the ${areaName}`))]);
   return [{ code: 'no-coat', message: `Not logged yet: ${names}. Log the coat: that ends the step.` }];

@@ -1,6 +1,6 @@
 import type { Task } from '../model/task.ts';
 import { isSettled } from '../model/task.ts';
-import { countStanding, listCoatsOf, type CoatEvidence } from './checkDone.ts';
+import { listMissingCoats, type CoatEvidence } from './checkDone.ts';
 
 /** A coat as it is about to be logged. */
 export interface CoatPlace {
@@ -16,9 +16,7 @@ export function findCoatTask(tasks: readonly Task[], { areaId, kind }: CoatPlace
   const open = tasks.filter((task) => !isSettled(task)).sort((a, b) => a.seq - b.seq);
   return (
     open.find((task) =>
-      listCoatsOf(task, evidence).some(
-        (coat) => coat.areaId === areaId && coat.kind === kind && countStanding(coat, evidence.layers) < coat.count,
-      ),
+      listMissingCoats(task, evidence).some((coat) => coat.areaId === areaId && coat.kind === kind),
     ) ?? null
   );
 }

@@ -98,6 +98,8 @@ export interface TaskSubject {
   readonly jointKind?: JointKind;
   /** The coat that comes off again. */
   readonly layerId?: string;
+  /** From 2: another one of its kind on the same area. */
+  readonly nth?: number;
   /** From 2: once more, after a coat was rejected and taken off. */
   readonly round?: number;
 }
@@ -118,7 +120,7 @@ function nameSubject(kind: SubjectKind, [part = '']: readonly string[], of: Task
     case 'part':
       return [part];
     case 'area':
-      return [part, of.area ?? ''];
+      return [part, of.area ?? '', ...(of.nth === undefined ? [] : [String(of.nth)])];
     case 'joint':
       return [of.jointKey ?? ''];
     case 'kind of joint':

@@ -64,9 +64,21 @@ export function explainJoint(question: OpeningQuestion, chosen: ChosenOpening, j
   const joint = question.joints.find((one) => one.key === jointKey)!;
   const own = chosen.prepared.fixed.get(jointKey);
   if (own) return capitalise(`${own.because}.`);
+  if (
+    chosen.closed.every((one) => one.key !== jointKey) &&
+    chosen.plan.steps.every((step) => step.jointKey !== jointKey)
+  )
+    return explainAwaiting(question, joint);
   return chosen.plan.steps.some((step) => step.jointKey === jointKey)
     ? explainOpened(question, chosen, joint)
     : explainClosed(question, chosen, joint);
+}
+
+/** It holds nothing now, because what it held is missing. */
+function explainAwaiting({ parts }: OpeningQuestion, joint: KnownJoint): string {
+  const missing = parts.filter((part) => joint.partKeys.includes(part.key) && part.state === 'missing');
+  const names = listNames(missing.map((part) => part.name.toLowerCase()));
+  return `It is open: missing ${names}. It is closed with the new part.`;
 }
 
 /** This plan beside opening nothing, opening everything, and masking whatever can be masked. */

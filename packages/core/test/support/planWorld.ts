@@ -287,6 +287,7 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
           : []),
         ...(random() < 0.1 ? [makeCoat('clear')] : []),
         ...(random() < 0.3 ? [makeCoat('decal', { crossesSeam: random() < 0.5 })] : []),
+        ...(random() < 0.1 ? [makeCoat('decal', { name: 'a second decal' })] : []),
         ...(random() < 0.3
           ? [
               makeCoat('brightwork', {

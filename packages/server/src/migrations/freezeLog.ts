@@ -24,11 +24,12 @@ export async function freezeLog(queryRunner: QueryRunner): Promise<void> {
       [task.id],
     )) as { at: string }[];
     await queryRunner.query(
-      'UPDATE task SET act = ?, of = ?, method = ?, way = ?, title = ?, needs = ?, "after" = ?, doneAt = ?, state = ? WHERE id = ?',
+      'UPDATE task SET act = ?, of = ?, method = ?, way = ?, title = ?, how = ?, because = ?, needs = ?, "after" = ?, doneAt = ?, state = ? WHERE id = ?',
       [
         ...[frozen.work.act, JSON.stringify(frozen.work.of), frozen.work.method],
         frozen.work.way && JSON.stringify(frozen.work.way),
-        ...[frozen.work.title, JSON.stringify(frozen.needs), JSON.stringify(frozen.after)],
+        ...[frozen.work.title, withoutCodes(task.how), withoutCodes(task.because)],
+        ...[JSON.stringify(frozen.needs), JSON.stringify(frozen.after)],
         task.state === 'done' ? (done?.at ?? null) : null,
         // Until then only the plan took a task out.
         ...[task.state === 'not needed' ? 'set aside' : task.state, task.id],
@@ -132,8 +133,8 @@ function freezeTask(
   const work = {
     ...{ act, of: readSubject(act, rest), partKeys, station, method, process: null },
     way: act === 'open' ? readWay(task, rest.join(':'), joints) : null,
-    ...{ colours: JSON.parse(task.colours) as string[], rule: '', title, how: isRenamed ? '' : how },
-    because: isRenamed ? '' : because,
+    ...{ colours: JSON.parse(task.colours) as string[], rule: '', title, how: isRenamed ? '' : withoutCodes(how) },
+    because: isRenamed ? '' : withoutCodes(because),
     ...{ handsOnMin, watchedMin, passiveMin, partNames, products: [], measures: [] },
   };
   const has = (...some: readonly string[]) => some.some((tag) => tags.includes(tag));
@@ -146,6 +147,9 @@ function freezeTask(
     after: (JSON.parse(task.after) as object[]).map((link) => ({ ...link, waitMin: 0, latestMin: null })),
   };
 }
+
+/** Codes of rules and schools stood in the words; a record shows none. */
+const withoutCodes = (text: string) => text.replaceAll(/ \([ONS]\d+\)/g, '');
 
 const readStripMethod = (title: string) => STRIP_TITLES.find(([, start]) => title.startsWith(start))?.[0] ?? null;
 

@@ -30,6 +30,12 @@ export function roundOf(part: PlanPart, kinds: readonly LayerKind[], areaName?: 
   return rejected.length ? rejected.length + 1 : undefined;
 }
 
+/** Coats of a kind that lie on the same area, told apart by their number: undefined for the first, then 2, 3 and on. */
+export const numberInArea = (coats: readonly PlanCoat[], coat: PlanCoat): { readonly nth?: number } => {
+  const nth = coats.filter(({ areaName, kind }) => areaName === coat.areaName && kind === coat.kind).indexOf(coat) + 1;
+  return nth > 1 ? { nth } : {};
+};
+
 /** Brightwork of that area stands: it is not put on in another ink as well. */
 export const hasBrightworkOn = (part: PlanPart, areaName: string): boolean =>
   part.done.coatsOn.some((coat) => coat.kind === 'brightwork' && coat.areaName === areaName);

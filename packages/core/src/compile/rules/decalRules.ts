@@ -3,7 +3,7 @@ import { uses, type Use } from '../../model/supply.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { hasBrightworkOn, hasDecal, isSlowInk, roundOf } from './coats.ts';
+import { hasBrightworkOn, hasDecal, isSlowInk, numberInArea, roundOf } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 const DECAL_USES: Readonly<Record<SchoolOption<'S20'>, readonly Use[]>> = {
@@ -23,9 +23,9 @@ const eachDecal = (
       : part.coats.filter((coat) => coat.kind === 'decal').map((coat) => create(part, coat)),
   );
 
-const ofDecal = (part: PlanPart, { areaName }: PlanCoat) => {
-  const round = roundOf(part, ['decal'], areaName);
-  return { area: areaName, ...(round ? { round } : {}) };
+const ofDecal = (part: PlanPart, coat: PlanCoat) => {
+  const round = roundOf(part, ['decal'], coat.areaName);
+  return { area: coat.areaName, ...numberInArea(part.coats, coat), ...(round ? { round } : {}) };
 };
 
 /** Decals on gloss, sealed after a test; slow ink last of all. */
@@ -97,7 +97,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
             act: 'chrome',
             station: 'close',
             partKeys: [part.key],
-            of: { area: coat.areaName, ...roundsOf(part, coat) },
+            of: { area: coat.areaName, ...numberInArea(part.coats, coat), ...roundsOf(part, coat) },
             method: context.option('S7'),
             tags: ['slow chrome ink'],
             hazards: ['degreaser'],

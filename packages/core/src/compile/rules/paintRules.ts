@@ -7,7 +7,7 @@ import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
 import { isPowdered } from './bakeRules.ts';
 import { isSolderedFirst } from './closingRules.ts';
-import { hasBrightworkOn, hasDecal, isSlowInk, isSprayed, paintedCoats, roundOf } from './coats.ts';
+import { hasBrightworkOn, hasDecal, isSlowInk, isSprayed, numberInArea, paintedCoats, roundOf } from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
 import type { PlanRule } from './planRule.ts';
 
@@ -144,7 +144,11 @@ export const PAINT_RULES: readonly PlanRule[] = [
             act: 'bright',
             station: 'finish',
             partKeys: [part.key],
-            of: { area: coat.areaName, ...ofRound(roundOf(part, ['brightwork'], coat.areaName)) },
+            of: {
+              area: coat.areaName,
+              ...numberInArea(part.coats, coat),
+              ...ofRound(roundOf(part, ['brightwork'], coat.areaName)),
+            },
             method: context.option('S7'),
             tags: ['trim colour', 'paint', 'handling'],
             hazards: ['degreaser'],

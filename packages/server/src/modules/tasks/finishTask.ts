@@ -76,7 +76,8 @@ async function areasOf(manager: EntityManager, task: TaskRow): Promise<AreaRow[]
 async function layDecal(manager: EntityManager, task: TaskRow, at: Date, who: string): Promise<void> {
   for (const area of await areasOf(manager, task)) {
     const layers = await manager.findBy(CoatingLayerRow, { areaId: area.id });
-    const planned = layers.find((layer) => layer.stage === 'planned' && layer.kind === 'decal');
+    const decals = layers.filter((layer) => layer.stage === 'planned' && layer.kind === 'decal');
+    const planned = decals.sort((a, b) => a.seq - b.seq)[(task.of.nth ?? 1) - 1];
     if (!planned) continue;
     const seq = Math.max(-1, ...layers.filter((layer) => layer.stage === 'applied').map((layer) => layer.seq)) + 1;
     await manager.insert(CoatingLayerRow, {

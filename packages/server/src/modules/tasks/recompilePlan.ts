@@ -112,8 +112,8 @@ async function tellDisagreements(
   );
   const history = rows.map((row) => ({ ...row, way: row.way ? (JSON.parse(row.way) as Task['way']) : null }));
   return findDisagreements(history, planned).map(
-    ({ task, planned: next }) =>
-      `“${task.title}” was ${task.state === 'doing' ? 'begun' : 'done'} by ${task.way?.label ?? task.method ?? 'another way'}; decided since: ${next.way?.label ?? next.method ?? 'nothing'}. What is done stands.`,
+    ({ task, was, is }) =>
+      `“${task.title}” was ${task.state === 'doing' ? 'begun' : 'done'} by: ${was}. Decided since: ${is}. What is done stands.`,
   );
 }
 

@@ -11,18 +11,26 @@ type Act = 'start' | 'done' | 'take back';
 export function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: boolean }) {
   const { act, error, isLoading, clear } = useAct(task.id);
   const [measures, setMeasures] = useState<readonly TaskMeasure[]>([]);
+  const [note, setNote] = useState('');
   const [lastAct, setLastAct] = useState<Act>('start');
   const isGrave = task.irreversible || task.hazards.length > 0;
   const isStopped = error?.code === 'stop-before-strip';
   const isOpen = task.state === 'to do' || task.state === 'doing';
   const send = (what: Act, more: SendMore = {}) => {
     setLastAct(what);
-    void act({ act: what, ...(what === 'done' && measures.length ? { measures: [...measures] } : {}), ...more });
+    const own = what === 'done' && measures.length ? { measures: [...measures] } : {};
+    void act({ act: what, note, ...own, ...more }).then((isDone) => isDone && setNote(''));
   };
   if (task.state === 'set aside') return null;
   return (
     <div className="space-y-2">
       {isOpen && isReady && task.act === 'axle-in-hand' && <Measures onChange={setMeasures} />}
+      {task.state === 'doing' && (
+        <label className="block">
+          <span className="text-note">Note for the record</span>
+          <input value={note} maxLength={500} onChange={(event) => setNote(event.target.value)} />
+        </label>
+      )}
       <div className="flex flex-wrap gap-3">
         {task.state === 'to do' && isReady && isGrave && !isStopped && (
           <HeldButton disabled={isLoading} onHeld={() => send('start')}>

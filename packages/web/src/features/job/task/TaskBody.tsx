@@ -6,6 +6,7 @@ import { HazardCard } from '../../../shared/hazard/HazardCard.tsx';
 import { LiveReading } from '../../workshop/index.ts';
 import { useJob } from '../JobContext.tsx';
 import { StripPasses } from '../stations/strip/StripPasses.tsx';
+import { CoatOfTask } from './CoatOfTask.tsx';
 import { LookAgain } from './LookAgain.tsx';
 import { Otherwise } from './Otherwise.tsx';
 import { TaskActs } from './TaskActs.tsx';
@@ -45,6 +46,7 @@ export function TaskBody({ task, waits }: { readonly task: Task; readonly waits:
           {isReady && <Before task={task} />}
         </>
       )}
+      {!isClosed && isOpen && isReady && <CoatOfTask task={task} />}
       {!isClosed && <TaskActs task={task} isReady={isReady} />}
       {!isClosed && isOpen && <Otherwise task={task} isReady={isReady} />}
       {!isClosed && <TaskNote task={task} />}

@@ -22,7 +22,7 @@ export function TaskNote({ task }: { readonly task: Task }) {
       {isOpen ? (
         <div className="flex flex-wrap items-end gap-3">
           <label className="grow">
-            <span className="block text-note">Note for the record</span>
+            <span className="block text-note">Note to keep now</span>
             <input value={note} maxLength={500} onChange={(event) => setNote(event.target.value)} />
           </label>
           <button

@@ -10,14 +10,22 @@ import { useWho } from '../../../../shared/ui/useWho.ts';
 const toIso = (value: unknown) =>
   typeof value === 'string' && value !== '' && !Number.isNaN(Date.parse(value)) ? new Date(value).toISOString() : value;
 
+interface LogCoatProps {
+  readonly part: SpecimenPart;
+  readonly areas: readonly Area[];
+  /** What is most likely to go on next. */
+  readonly first?: { readonly areaId: string; readonly productId: string };
+  readonly isOpen?: boolean;
+}
+
 /** Logs a coat that was put on: product, temperature, time. Refused with the reason where it must not go on. */
-export function LogCoatForm({ part, areas }: { readonly part: SpecimenPart; readonly areas: readonly Area[] }) {
+export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps) {
   const { data: shelf } = useGetShelfQuery();
   const [who] = useWho();
   const [log, { isLoading, isSuccess }] = useLogCoatMutation();
   const { register, handleSubmit, formState, showError, clearErrors } = useContractForm(LogCoat, {
-    areaId: areas[0]?.id ?? '',
-    productId: '',
+    areaId: first?.areaId ?? areas[0]?.id ?? '',
+    productId: first?.productId ?? '',
     tempC: 20,
     appliedAt: toLocalField(new Date()),
     who,
@@ -33,7 +41,7 @@ export function LogCoatForm({ part, areas }: { readonly part: SpecimenPart; read
     }
   });
   return (
-    <details className="border-t border-strong-line pt-3">
+    <details className="border-t border-strong-line pt-3" open={isOpen}>
       <summary className="plain-button">Log a coat on the {part.name.toLowerCase()}</summary>
       <form
         aria-label={`Log a coat on the ${part.name}`}
