@@ -4,19 +4,34 @@ import { findBrokenRules } from '../packages/core/test/support/findBrokenRules.t
 import { findHarm } from '../packages/core/test/support/findHarm.ts';
 import { findLostTasks } from '../packages/core/test/support/findLostTasks.ts';
 import { findSparkBesideVapour } from '../packages/core/test/support/findSparkBesideVapour.ts';
+import { findRewritten } from '../packages/core/test/support/findRewritten.ts';
+import { createTestBench } from '../packages/server/test/support/createTestBench.ts';
+import { comparePageWithServer } from '../packages/server/test/support/randomSpecimens.ts';
 import { createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';
 import { median, type Topic } from './figure.ts';
 
 const SURVEYS = 5000;
 const MODELS = 200;
 const PARTS = 40;
+const BEGUN_JOBS = 500;
+const EDITS = 4;
+const SPECIMENS = 1000;
 
 export const planTopic: Topic = {
-  names: ['plan.ruleViolations', 'plan.rulesNeverFired', 'plan.compile200Ms', 'plan.recompileMs'],
-  measure: () => {
+  names: [
+    'plan.ruleViolations',
+    'plan.rulesNeverFired',
+    'plan.compile200Ms',
+    'plan.recompileMs',
+    'plan.doneRewritten',
+    'plan.pageEqualsServer',
+  ],
+  measure: async () => {
     const { violations, silent, contradictions } = searchSurveys();
     const { allMs, oneMs } = timeCompiling();
-    return Promise.resolve([
+    const rewritten = Array.from({ length: BEGUN_JOBS }, (_, i) => findRewritten(i + 1, EDITS)).flat();
+    const different = await comparePages();
+    return [
       {
         name: 'plan.ruleViolations',
         value: violations.length,
@@ -45,9 +60,34 @@ export const planTopic: Topic = {
         goal: { kind: 'at most', value: 30 },
         yardstick: `one finding more on a model of ${PARTS} parts, median of ${MODELS}`,
       },
-    ]);
+      {
+        name: 'plan.doneRewritten',
+        value: rewritten.length,
+        unit: '',
+        goal: { kind: 'at most', value: 0 },
+        yardstick: `tasks of done work altered over ${BEGUN_JOBS * EDITS} random edits of ${BEGUN_JOBS} begun jobs${rewritten.length ? `; first: ${rewritten[0]!}` : ''}`,
+      },
+      {
+        name: 'plan.pageEqualsServer',
+        value: 1 - different.length / SPECIMENS,
+        unit: '',
+        goal: { kind: 'at least', value: 1 },
+        yardstick: `share of ${SPECIMENS} random specimens that page and server open alike, from the facts of the rows shown${different.length ? `; first: ${different[0]!}` : ''}`,
+      },
+    ];
   },
 };
+
+async function comparePages(): Promise<string[]> {
+  const bench = await createTestBench({ isDemo: false });
+  const different: string[] = [];
+  for (let seed = 1; seed <= SPECIMENS; seed++) {
+    const found = await comparePageWithServer(bench.room.source.manager, seed);
+    if (found) different.push(found);
+  }
+  await bench.clear();
+  return different;
+}
 
 function searchSurveys() {
   const fired = new Set<string>();

@@ -30,13 +30,24 @@ export function look<T>(room: Workroom, act: (manager: EntityManager) => Promise
   return inTurn(room, () => act(room.source.manager));
 }
 
-/** Runs a change in one transaction and forgets what was sent before. */
-export function change<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
+/** The jobs whose view a change makes stale. */
+export type TouchedJobs = 'all' | readonly (string | null)[];
+
+/** Runs a change in one transaction and forgets what was sent before of the jobs that it touches; a clock touches none. */
+export function change<T>(
+  room: Workroom,
+  act: (manager: EntityManager) => Promise<T>,
+  touches: (result: T) => TouchedJobs = () => 'all',
+): Promise<T> {
   return inTurn(room, async () => {
+    let touched: TouchedJobs = 'all';
     try {
-      return await room.source.transaction(act);
+      const result = await room.source.transaction(act);
+      touched = touches(result);
+      return result;
     } finally {
-      room.sentJobs.clear();
+      if (touched === 'all') room.sentJobs.clear();
+      else for (const id of touched) if (id) room.sentJobs.delete(id);
     }
   });
 }

@@ -1,7 +1,7 @@
 import type { Health } from '@sardonyx/contract';
 import { Router } from 'express';
 import { look, type Workroom } from '../../workroom.ts';
-import { readBench } from './readBench.ts';
+import { writeBench } from './readBench.ts';
 
 export function createBenchRoutes(room: Workroom): Router {
   const router = Router();
@@ -10,7 +10,8 @@ export function createBenchRoutes(room: Workroom): Router {
     response.json(health);
   });
   router.get('/bench', async (_request, response) => {
-    response.json(await look(room, (manager) => readBench(manager, room.now())));
+    const text = await look(room, (manager) => writeBench(manager, room.now()));
+    response.set('Content-Type', 'application/json; charset=utf-8').end(text);
   });
   return router;
 }

@@ -1,9 +1,9 @@
 import type { FoundPlace } from '@sardonyx/contract';
 import { Router } from 'express';
+import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow } from '../../entities/work.ts';
-import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import type { Workroom } from '../../workroom.ts';
 
 const MAX_PER_KIND = 6;
@@ -25,8 +25,6 @@ export function createFindRoutes(room: Workroom): Router {
 async function findPlaces(room: Workroom, words: readonly string[]): Promise<FoundPlace[]> {
   const { manager } = room.source;
   const jobs = await manager.find(JobRow, { order: { number: 'ASC' } });
-  const jobById = new Map(jobs.map((job) => [job.id, job]));
-  const specimens = new Map((await manager.find(SpecimenRow)).map((specimen) => [specimen.id, specimen]));
   const matches = (...texts: string[]) => words.every((word) => texts.join(' ').toLowerCase().includes(word));
   const models = jobs
     .filter((job) => matches(job.number, job.title))
@@ -36,7 +34,7 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
       where: 'On the bench',
       path: `/jobs/${job.id}/${job.station}`,
     }));
-  const castings = (await manager.find(CastingRow))
+  const castings = (await manager.find(CastingRow, { select: { id: true, number: true, name: true } }))
     .filter((casting) => matches(casting.number, casting.name))
     .map((casting): FoundPlace => ({
       kind: 'casting',
@@ -44,20 +42,15 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
       where: 'Catalogue',
       path: `/catalogue/${casting.id}`,
     }));
-  const parts = (await manager.find(SpecimenPartRow)).flatMap((part): FoundPlace[] => {
-    const job = jobById.get(specimens.get(part.specimenId)?.jobId ?? '');
-    return job && matches(part.name, job.number)
-      ? [
-          {
-            kind: 'part',
-            title: part.name,
-            where: `${job.number} ${job.title}`,
-            path: `/jobs/${job.id}/survey?part=${encodeURIComponent(part.id)}`,
-          },
-        ]
-      : [];
-  });
-  const paints = (await manager.find(PaintProductRow))
+  const parts = (await findParts(manager, words)).map((part): FoundPlace => ({
+    kind: 'part',
+    title: part.name,
+    where: `${part.number} ${part.title}`,
+    path: `/jobs/${part.jobId}/survey?part=${encodeURIComponent(part.id)}`,
+  }));
+  const paints = (
+    await manager.find(PaintProductRow, { select: { id: true, line: true, name: true, binder: true, gloss: true } })
+  )
     .filter((paint) => matches(paint.line, paint.name))
     .map((paint): FoundPlace => ({
       kind: 'paint',
@@ -76,4 +69,23 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
       path: `/jobs/${job.id}/colour`,
     }));
   return [models, castings, parts, colours, paints].flatMap((list) => list.slice(0, MAX_PER_KIND));
+}
+
+interface FoundPart {
+  readonly id: string;
+  readonly name: string;
+  readonly jobId: string;
+  readonly number: string;
+  readonly title: string;
+}
+
+/** Parts of models on the bench, by their own name and the job's number: no more than are shown. */
+function findParts(manager: EntityManager, words: readonly string[]): Promise<FoundPart[]> {
+  const isMatch = words.map(() => "instr(lower(specimen_part.name || ' ' || job.number), ?) > 0").join(' AND ');
+  return manager.query<FoundPart[]>(
+    `SELECT specimen_part.id, specimen_part.name, job.id AS jobId, job.number, job.title
+     FROM specimen_part JOIN specimen ON specimen.id = specimen_part.specimenId JOIN job ON job.id = specimen.jobId
+     WHERE ${isMatch} ORDER BY specimen_part.rowid LIMIT ${MAX_PER_KIND}`,
+    [...words],
+  );
 }

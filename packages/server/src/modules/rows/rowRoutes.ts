@@ -3,7 +3,7 @@ import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { badInput, refused, stale } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
-import { change, type Workroom } from '../../workroom.ts';
+import { change, type TouchedJobs, type Workroom } from '../../workroom.ts';
 import { recompileOpenJobs, recompilePlan } from '../tasks/recompilePlan.ts';
 import type { RowKind } from './rowKind.ts';
 import { assertJobIsOpen, ROW_KINDS } from './rowKinds.ts';
@@ -24,34 +24,46 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
       const { id = randomUUID(), ...fields } = (request.body ?? {}) as Record<string, unknown>;
       if (typeof id !== 'string' || !/^[\w.:-]{1,120}$/.test(id)) throw badInput('Not saved: this id cannot be used.');
       const body = await validateBody(createType, fields);
-      const row = await change(room, async (manager) => {
-        const made = manager.create(kind.type, { ...kind.defaults, ...body, id, version: 1 });
-        const jobId = await findOpenJob(manager, kind, made);
-        await kind.check?.(manager, made as never);
-        await manager.insert(kind.type, made);
-        await kind.afterSave?.(manager, made as never, null as never);
-        await bringPlansInStep(manager, kind, [jobId], room.now());
-        return made;
-      });
+      let touched: TouchedJobs = 'all';
+      const row = await change(
+        room,
+        async (manager) => {
+          const made = manager.create(kind.type, { ...kind.defaults, ...body, id, version: 1 });
+          const jobId = await findOpenJob(manager, kind, made);
+          await kind.check?.(manager, made as never);
+          await manager.insert(kind.type, made);
+          await kind.afterSave?.(manager, made as never, null as never);
+          await bringPlansInStep(manager, kind, [jobId], room.now());
+          touched = listTouched(kind, [jobId]);
+          return made;
+        },
+        () => touched,
+      );
       response.status(201).json(row);
     });
   }
   if (changeType) {
     router.patch(`/${kind.path}/:id`, async (request, response) => {
       const { version, ...changes } = await validateBody(changeType, request.body);
-      const row = await change(room, async (manager) => {
-        const before = await findRow(manager, kind.type, request.params.id, kind.what);
-        const jobBefore = await findOpenJob(manager, kind, before);
-        const after = { ...before, ...changes };
-        const jobAfter = await kind.jobOf(manager, after as never);
-        if (jobAfter !== jobBefore) await assertJobIsOpen(manager, jobAfter);
-        await kind.check?.(manager, after as never);
-        const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
-        await kind.afterSave?.(manager, saved as never, before as never);
-        // A part that moved to another model changes the plans of both.
-        await bringPlansInStep(manager, kind, [jobBefore, jobAfter], room.now());
-        return saved;
-      });
+      let touched: TouchedJobs = 'all';
+      const row = await change(
+        room,
+        async (manager) => {
+          const before = await findRow(manager, kind.type, request.params.id, kind.what);
+          const jobBefore = await findOpenJob(manager, kind, before);
+          const after = { ...before, ...changes };
+          const jobAfter = await kind.jobOf(manager, after as never);
+          if (jobAfter !== jobBefore) await assertJobIsOpen(manager, jobAfter);
+          await kind.check?.(manager, after as never);
+          const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
+          await kind.afterSave?.(manager, saved as never, before as never);
+          // A part that moved to another model changes the plans of both.
+          await bringPlansInStep(manager, kind, [jobBefore, jobAfter], room.now());
+          touched = listTouched(kind, [jobBefore, jobAfter]);
+          return saved;
+        },
+        () => touched,
+      );
       response.json(row);
     });
   }
@@ -70,6 +82,10 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
     });
   }
 }
+
+/** What belongs to no job may be shown in any. */
+const listTouched = (kind: RowKind, jobIds: readonly (string | null)[]): TouchedJobs =>
+  kind.movesAllPlans || jobIds.every((id) => id === null) ? 'all' : jobIds;
 
 /** The job of a row that may be changed; refuses what is signed off or stands as it was logged. */
 async function findOpenJob(manager: EntityManager, kind: RowKind, row: object): Promise<string | null> {

@@ -13,7 +13,7 @@ import {
 } from '@sardonyx/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
-import { SpecimenRow } from '../../entities/workpiece.ts';
+import type { SpecimenRow } from '../../entities/workpiece.ts';
 import { PlanChangeRow } from '../../entities/workshop.ts';
 import { chooseOpeningOf } from './chooseOpeningOf.ts';
 import { readFacts, readHouseRows } from './readFacts.ts';
@@ -35,10 +35,17 @@ export async function recompilePlan(
   now: Date,
   house?: HouseRows,
 ): Promise<void> {
-  const job = await manager.findOneByOrFail(JobRow, { id: jobId });
-  if (job.signedOffAt) return;
+  // Asked at every edit: a few columns, without the mapper's work.
+  const [job] = await manager.query<Pick<JobRow, 'id' | 'scope' | 'signedOffAt'>[]>(
+    'SELECT id, scope, signedOffAt FROM job WHERE id = ?',
+    [jobId],
+  );
+  if (!job || job.signedOffAt) return;
   const rows = house ?? (await readHouseRows(manager));
-  for (const specimen of await manager.findBy(SpecimenRow, { jobId }))
+  for (const specimen of await manager.query<StoredPlan[]>(
+    'SELECT id, castingId, planInput, planFingerprint FROM specimen WHERE jobId = ? ORDER BY rowid',
+    [jobId],
+  ))
     await recompileSpecimen(manager, job, specimen, rows, now);
 }
 
@@ -63,33 +70,34 @@ export async function readStoredFacts(
   return { facts, opening: chooseOpeningOf(specimen.id, facts) };
 }
 
+/** A specimen with the plan that is stored for it. */
+type StoredPlan = Pick<SpecimenRow, 'id' | 'castingId' | 'planInput' | 'planFingerprint'>;
+
 async function recompileSpecimen(
   manager: EntityManager,
-  job: JobRow,
-  specimen: SpecimenRow,
+  job: Pick<JobRow, 'id' | 'scope'>,
+  last: StoredPlan,
   house: HouseRows,
   now: Date,
 ): Promise<void> {
-  const facts = await readFacts(manager, job, specimen, house);
-  const opening = chooseOpeningOf(specimen.id, facts);
+  const facts = await readFacts(manager, job, last, house);
+  const opening = chooseOpeningOf(last.id, facts);
   const planInput = JSON.stringify({ facts, opening } satisfies StoredFacts);
-  const [last] = await manager.query<{ planInput: string; planFingerprint: string }[]>(
-    'SELECT planInput, planFingerprint FROM specimen WHERE id = ?',
-    [specimen.id],
-  );
   // The plan follows from the facts alone: where they are the same, so is the plan.
-  if (last?.planInput === planInput) return;
+  if (last.planInput === planInput) return;
   const plan = compilePlan({ ...facts, ...opening });
-  const planFingerprint = plan.kind === 'plan' ? fingerprint(plan.tasks) : (last?.planFingerprint ?? '');
-  if (plan.kind === 'plan' && planFingerprint !== last?.planFingerprint) {
-    const before = last?.planInput ? (JSON.parse(last.planInput) as StoredFacts) : null;
-    await storeTasks(manager, specimen.id, job.id, plan.tasks, now, { before, after: { facts, opening } });
+  const planFingerprint = plan.kind === 'plan' ? fingerprint(plan.tasks) : last.planFingerprint;
+  if (plan.kind === 'plan' && planFingerprint !== last.planFingerprint) {
+    const before = last.planInput ? (JSON.parse(last.planInput) as StoredFacts) : null;
+    await storeTasks(manager, last.id, job.id, plan.tasks, now, { before, after: { facts, opening } });
   }
   const planNotices = [
     ...describeNotices(plan),
-    ...(plan.kind === 'plan' ? await tellDisagreements(manager, specimen.id, plan.tasks) : []),
+    ...(plan.kind === 'plan' ? await tellDisagreements(manager, last.id, plan.tasks) : []),
   ];
-  await manager.update(SpecimenRow, { id: specimen.id }, { planFingerprint, planInput, planNotices });
+  await manager.query('UPDATE specimen SET planFingerprint = ?, planInput = ?, planNotices = ? WHERE id = ?', [
+    ...[planFingerprint, planInput, JSON.stringify(planNotices), last.id],
+  ]);
 }
 
 const fingerprint = (tasks: readonly PlannedTask[]) =>

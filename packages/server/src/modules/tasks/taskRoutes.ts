@@ -20,7 +20,11 @@ export function createTaskRoutes(room: Workroom): Router {
   const router = Router();
   router.post('/tasks/:id/acts', async (request, response) => {
     const body = await validateBody(ActOnTask, request.body);
-    const task = await change(room, (manager) => actOnTask(manager, request.params.id, body, room.now()));
+    const task = await change(
+      room,
+      (manager) => actOnTask(manager, request.params.id, body, room.now()),
+      ({ jobId }) => [jobId],
+    );
     response.json(task);
   });
   return router;

@@ -10,6 +10,9 @@ import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { IsNull } from 'typeorm';
 
+/** No job's view tells of clocks: the page asks for them by themselves. */
+const touchesNoJob = () => [];
+
 /** Clocks run on the server's time: every window sees the same, and a restart changes nothing. */
 export function createTimerRoutes(room: Workroom): Router {
   const router = Router();
@@ -27,32 +30,40 @@ export function createTimerRoutes(room: Workroom): Router {
   router.post('/timers', async (request, response) => {
     const { minutes, ...body } = await validateBody(StartTimer, request.body);
     const now = room.now();
-    const timer = await change(room, async (manager) => {
-      await assertJobIsOpen(manager, body.jobId);
-      const row = manager.create(TimerRow, {
-        ...body,
-        id: randomUUID(),
-        version: 1,
-        startedAt: now.toISOString(),
-        endsAt: new Date(now.getTime() + minutes * 60_000).toISOString(),
-        acknowledgedAt: null,
-      });
-      await manager.insert(TimerRow, row);
-      return row;
-    });
+    const timer = await change(
+      room,
+      async (manager) => {
+        await assertJobIsOpen(manager, body.jobId);
+        const row = manager.create(TimerRow, {
+          ...body,
+          id: randomUUID(),
+          version: 1,
+          startedAt: now.toISOString(),
+          endsAt: new Date(now.getTime() + minutes * 60_000).toISOString(),
+          acknowledgedAt: null,
+        });
+        await manager.insert(TimerRow, row);
+        return row;
+      },
+      touchesNoJob,
+    );
     response.status(201).json(timer);
   });
   router.post('/timers/:id/acknowledge', async (request, response) => {
-    const timer = await change(room, async (manager) => {
-      const row = await findRow(manager, TimerRow, request.params.id, 'This clock');
-      if (row.acknowledgedAt) throw refused('acknowledged', 'This clock was stopped already.');
-      await manager.update(
-        TimerRow,
-        { id: row.id },
-        { acknowledgedAt: room.now().toISOString(), version: row.version + 1 },
-      );
-      return findRow(manager, TimerRow, row.id, 'This clock');
-    });
+    const timer = await change(
+      room,
+      async (manager) => {
+        const row = await findRow(manager, TimerRow, request.params.id, 'This clock');
+        if (row.acknowledgedAt) throw refused('acknowledged', 'This clock was stopped already.');
+        await manager.update(
+          TimerRow,
+          { id: row.id },
+          { acknowledgedAt: room.now().toISOString(), version: row.version + 1 },
+        );
+        return findRow(manager, TimerRow, row.id, 'This clock');
+      },
+      touchesNoJob,
+    );
     response.json(timer);
   });
   return router;

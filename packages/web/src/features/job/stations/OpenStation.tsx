@@ -1,6 +1,6 @@
 import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
-import { EmptyNote } from '../../../shared/ui/Notice.tsx';
+import { EmptyNote, ErrorNote, LoadingNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { PlanSays } from '../PlanSays.tsx';
@@ -9,14 +9,25 @@ import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
 import { Alternatives } from './open/Alternatives.tsx';
 import { JointLines, numberOf } from './open/JointLines.tsx';
-import { useOpening, type Opening } from './open/useOpening.ts';
+import type { OpeningAnswer as Opening } from './open/worker/protocol.ts';
+import { useOpening } from './open/worker/useOpening.ts';
 import { HaveInHand } from './survey/HaveInHand.tsx';
 import { WhileOpening } from './open/WhileOpening.tsx';
 
 /** How it comes apart with the least risk: the cuts on the part map, the reason for each, and what else could be done. */
 export function OpenStation() {
+  const { opening, isStale, problem } = useOpening();
+  if (problem) return <ErrorNote error={{ kind: 'fault', message: problem }} />;
+  if (!opening) return <LoadingNote what="the opening" />;
+  return (
+    <div aria-busy={isStale}>
+      <OpenWith opening={opening} />
+    </div>
+  );
+}
+
+function OpenWith({ opening }: { readonly opening: Opening }) {
   const { view, specimen } = useJob();
-  const opening = useOpening();
   const joints = opening.reasons.map((reason) => ({
     partKeys: opening.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
     number: numberOf(reason, opening),

@@ -3,7 +3,7 @@ import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRo
 import { capitalise, formatMinutes } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
-import type { Opening } from './useOpening.ts';
+import type { OpeningAnswer as Opening } from './worker/protocol.ts';
 
 /** Every joint of the model: opened or left closed, why, what it costs, and what to have in hand first. */
 export function JointLines({ opening }: { readonly opening: Opening }) {
