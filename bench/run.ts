@@ -7,6 +7,7 @@ import { colourCard } from './colour/card.ts';
 import { colourMatch } from './colour/match.ts';
 import { colourMix } from './colour/mix.ts';
 import { demo } from './demo.ts';
+import { door } from './door.ts';
 import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';
 import { calibration } from './identify/calibration.ts';
@@ -31,6 +32,7 @@ const topics = [
   colourMix,
   colourCard,
   demo,
+  door,
   apiTopic,
   web,
 ].filter((topic) => topic.names.some((name) => name.startsWith(values.only)));

@@ -130,7 +130,9 @@ describe('strip and mend', function () {
 
   it('changes plans when the house answers a school in another way, says so, and lets a job override it', async () => {
     await test.page.goto(`${test.bench.address}/house`);
-    const lines = test.page.locator('li', { has: test.page.getByText('Parting lines and casting marks', { exact: true }) });
+    const lines = test.page.locator('li', {
+      has: test.page.getByText('Parting lines and casting marks', { exact: true }),
+    });
     await lines.getByText(/dressed, the surface is even and metal is gone for good/).waitFor();
     await lines.getByRole('combobox').selectOption('dress what shows');
     await lines.getByLabel('Reason, for the record').fill('the cabinet is lit from the side');
@@ -142,7 +144,9 @@ describe('strip and mend', function () {
     await says.getByText(/^The plan changed/).click();
     await says.getByText(/Parting lines and casting marks: dress what shows instead of leave as issued/).waitFor();
     await test.page.getByText('How this job is done, where restorers disagree').click();
-    const own = test.page.locator('li', { has: test.page.getByText('Parting lines and casting marks', { exact: true }) });
+    const own = test.page.locator('li', {
+      has: test.page.getByText('Parting lines and casting marks', { exact: true }),
+    });
     await own.getByRole('combobox').selectOption('leave as issued');
     await own.getByLabel('Reason, for the record').fill('the lines are part of this one');
     await own.getByRole('button', { name: 'Decide' }).click();

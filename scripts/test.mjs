@@ -88,6 +88,7 @@ await check('imports', 'node', [
   'bench',
   'e2e',
 ]);
+await check('nothing unused', 'node', ['node_modules/knip/bin/knip.js', '--no-progress']);
 await check('types', 'node', ['scripts/typecheck.mjs']);
 await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts']);
 await suite('contract and page logic', ['packages/contract/src/**/*.test.ts', 'packages/web/src/**/*.test.ts']);

@@ -84,7 +84,7 @@ export async function workThrough(
 }
 
 /** What still dries is looked at: time does not pass in a test. True when somebody looked. */
-export async function lookAgain(page: Page): Promise<boolean> {
+async function lookAgain(page: Page): Promise<boolean> {
   const waiting = page.locator('li[data-task]', { hasText: 'needs time until' }).first();
   if (!(await waiting.count())) return false;
   const key = (await waiting.getAttribute('data-task'))!;
@@ -99,7 +99,7 @@ export async function lookAgain(page: Page): Promise<boolean> {
 }
 
 /** A step of painting ends with its coats, each with the pot that is planned for it. False for every other step. */
-export async function logCoats(line: Locator, key: string): Promise<boolean> {
+async function logCoats(line: Locator, key: string): Promise<boolean> {
   const page = line.page();
   const isDone = page.locator(`li[data-task="${key}"][data-state="done"]`);
   const button = line.getByRole('button', { name: 'Log the coat' });
@@ -179,7 +179,7 @@ async function keepFlakesInstead(page: Page, key: string): Promise<void> {
 }
 
 /** Says on the clock shelf that the room is aired. */
-export async function airTheRoom(page: Page): Promise<void> {
+async function airTheRoom(page: Page): Promise<void> {
   const clock = page.locator('aside span', { hasText: 'Airing the room' }).first();
   await clock.getByRole('button', { name: /^Stop/ }).click();
   await page.getByRole('button', { name: 'It is aired' }).click();

@@ -1,4 +1,3 @@
-export { VersionedChange } from './validation.ts';
 export {
   ChangeFinding,
   ChangeObservation,
@@ -16,7 +15,6 @@ export {
   LogCoat,
   RejectCoat,
   StartTimer,
-  TASK_ACTIONS,
   type TaskAction,
 } from './requests/work.ts';
 export {
@@ -26,13 +24,7 @@ export {
   CreateFoundJoint,
   CreateJointWish,
 } from './requests/opening.ts';
-export {
-  ChangePhoto,
-  ChangePhotoMeasure,
-  CreatePhotoMeasure,
-  DescribePhoto,
-  PhotoControlBody,
-} from './requests/photo.ts';
+export { ChangePhoto, ChangePhotoMeasure, CreatePhotoMeasure, DescribePhoto } from './requests/photo.ts';
 export {
   ChangeFeature,
   ChangeFeatureState,
@@ -46,7 +38,6 @@ export {
   CreateMeasurement,
   CreateSource,
   CreateVariant,
-  RecordedState,
   RecordStates,
 } from './requests/identify.ts';
 export {
@@ -80,7 +71,7 @@ export {
   UndoStep,
 } from './requests/colour.ts';
 export { CatalogueFile } from './requests/catalogueFile.ts';
-export { ChangeCasting, CreateCasting, NewCastingPart, NewJoint } from './requests/catalogue.ts';
+export { ChangeCasting, CreateCasting } from './requests/catalogue.ts';
 export type {
   BenchLane,
   BenchView,

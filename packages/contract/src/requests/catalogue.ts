@@ -26,7 +26,7 @@ import {
 } from 'class-validator';
 import { IsChanged, VersionedChange } from '../validation.ts';
 
-export class NewCastingPart {
+class NewCastingPart {
   @Matches(/^[a-z][a-z0-9-]{0,29}$/, { message: 'A part key is small letters, digits and hyphens.' }) key!: string;
   @IsString() @IsNotEmpty({ message: 'Name the part.' }) @MaxLength(60) name!: string;
   @IsIn(PART_ROLES) role!: PartRole;
@@ -34,7 +34,7 @@ export class NewCastingPart {
   @IsInt() @Min(1) @Max(60) count!: number;
 }
 
-export class NewJoint {
+class NewJoint {
   @IsString() @IsNotEmpty({ message: 'Name the joint.' }) @MaxLength(80) label!: string;
   @IsIn(JOINT_KINDS) kind!: JointKind;
   @IsArray()

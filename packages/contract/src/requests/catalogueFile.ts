@@ -39,7 +39,7 @@ function Rows(type: () => new () => object): PropertyDecorator {
   };
 }
 
-export class FileMaker {
+class FileMaker {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() name!: string;
   @OrNull() @IsInt() fromYear!: number | null;
@@ -47,22 +47,22 @@ export class FileMaker {
   @IsString() about!: string;
 }
 
-export class FileRange {
+class FileRange {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() makerId!: string;
   @IsString() @IsNotEmpty() name!: string;
   @IsString() about!: string;
 }
 
-export class FileFeature extends CreateFeature {
+class FileFeature extends CreateFeature {
   @IsString() @IsNotEmpty() id!: string;
 }
 
-export class FileState extends CreateFeatureState {
+class FileState extends CreateFeatureState {
   @IsString() @IsNotEmpty() id!: string;
 }
 
-export class FileCasting {
+class FileCasting {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() rangeId!: string;
   @IsString() @IsNotEmpty() number!: string;
@@ -76,11 +76,11 @@ export class FileCasting {
   drawing!: Drawing;
 }
 
-export class FileVariant extends CreateVariant {
+class FileVariant extends CreateVariant {
   @IsString() @IsNotEmpty() id!: string;
 }
 
-export class FileVariantState {
+class FileVariantState {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() variantId!: string;
   @IsString() @IsNotEmpty() featureId!: string;
@@ -88,11 +88,11 @@ export class FileVariantState {
   @IsNumber() @Min(0) @Max(1) share!: number;
 }
 
-export class FileSource extends CreateSource {
+class FileSource extends CreateSource {
   @IsString() @IsNotEmpty() id!: string;
 }
 
-export class FilePart {
+class FilePart {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() castingId!: string;
   @IsString() @IsNotEmpty() key!: string;
@@ -103,7 +103,7 @@ export class FilePart {
   @IsString() @MaxLength(300) dependentBits!: string;
 }
 
-export class FileJoint {
+class FileJoint {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() castingId!: string;
   @IsString() @IsNotEmpty() key!: string;

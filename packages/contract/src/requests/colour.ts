@@ -67,7 +67,7 @@ export class CreateCapture {
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
 }
 
-export class RecipeLineBody {
+class RecipeLineBody {
   @IsString() @IsNotEmpty() productId!: string;
   @IsString() @MaxLength(140) name!: string;
   @IsNumber() @Min(0) @Max(1000) ml!: number;
@@ -110,7 +110,7 @@ export class LogPour {
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
 }
 
-export class EyeWordBody {
+class EyeWordBody {
   @IsIn(STEPS) step!: Step;
   @IsIn([1, -1]) way!: 1 | -1;
 }

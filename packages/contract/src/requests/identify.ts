@@ -124,7 +124,7 @@ export class ChangeVariant extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(500) rarityEvidence?: string;
 }
 
-export class RecordedState {
+class RecordedState {
   @IsString() @IsNotEmpty() stateId!: string;
   @IsNumber() @Min(0.0001) @Max(1) share!: number;
 }

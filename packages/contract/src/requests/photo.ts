@@ -20,12 +20,12 @@ export class PointBody {
   @IsNumber() @Min(-100_000) @Max(100_000) y!: number;
 }
 
-export class ControlPointBody {
+class ControlPointBody {
   @ValidateNested() @Type(() => PointBody) pixel!: PointBody;
   @ValidateNested() @Type(() => PointBody) mm!: PointBody;
 }
 
-export class PhotoControlBody {
+class PhotoControlBody {
   @IsString() @IsNotEmpty() @MaxLength(80) name!: string;
   @IsArray()
   @ArrayMinSize(4, { message: 'Four points are needed to straighten a picture.' })

@@ -22,7 +22,7 @@ import { IsChanged, OrNull, VersionedChange } from '../validation.ts';
 export const TASK_ACTIONS = ['start', 'done', 'done otherwise', 'not needed', 'take back', 'looked', 'note'] as const;
 export type TaskAction = (typeof TASK_ACTIONS)[number];
 
-export class MeasureTaken {
+class MeasureTaken {
   @IsIn(['length', 'diameter']) what!: TaskMeasure['what'];
   @IsNumber({}, { message: 'Give it in mm.' }) @Min(0.01) @Max(1000) valueMm!: number;
 }

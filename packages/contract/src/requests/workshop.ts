@@ -79,7 +79,7 @@ export class ChangeBath extends VersionedChange {
   @IsChangedOrNull() @IsISO8601({ strict: true }) endedAt?: string | null;
 }
 
-export class DippedSize {
+class DippedSize {
   @IsNumber() @Min(1) @Max(1000) lengthMm!: number;
   @IsNumber() @Min(1) @Max(1000) widthMm!: number;
   @IsNumber() @Min(1) @Max(1000) heightMm!: number;

@@ -12,7 +12,7 @@ const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 
 /** Longest that is watched at a stretch where no calendar says otherwise, minutes (planning estimate). */
-export const USUAL_SESSION_MIN = 120;
+const USUAL_SESSION_MIN = 120;
 
 /** The longest session of anybody; without a calendar the usual length counts. */
 export function findLongestSession(restorers: readonly Pick<Restorer, 'sessions'>[]): number {

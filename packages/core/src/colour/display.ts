@@ -17,11 +17,11 @@ const TO_XYZ = (() => {
 const FROM_XYZ = invert3(TO_XYZ);
 
 export const decodeSrgb = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
-export const encodeSrgb = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
+const encodeSrgb = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
 
-export const convertLinearRgbToXyz = (rgb: Rgb): Xyz => apply(TO_XYZ, rgb);
+const convertLinearRgbToXyz = (rgb: Rgb): Xyz => apply(TO_XYZ, rgb);
 
-export const convertRgbToLab = (rgb: Rgb): Lab =>
+const convertRgbToLab = (rgb: Rgb): Lab =>
   convertXyzToLab(convertLinearRgbToXyz([decodeSrgb(rgb[0]), decodeSrgb(rgb[1]), decodeSrgb(rgb[2])]));
 
 /** How a colour is shown; channels beyond the screen are cut, and `isShown` says whether none had to be. */

@@ -13,7 +13,7 @@ const CLOSE_ENOUGH = 1e-9;
  *
  * Throws InvalidInputError for a colour that no reflectance gives. Source: S. A. Burns, Color Research & Application 2020.
  */
-export function reconstructReflectance(xyz: Xyz): Float64Array {
+function reconstructReflectance(xyz: Xyz): Float64Array {
   const weights = WEIGHTS.D65;
   const rows = [weights.x, weights.y, weights.z];
   const z = new Float64Array(BANDS);

@@ -59,5 +59,5 @@ const differ = (was: string | null | undefined, is: string | null | undefined): 
   was !== null && was !== undefined && is !== null && is !== undefined && was !== is;
 
 /** Under way, done, or declared not needed by a restorer. */
-export const isHistory = ({ state }: Pick<Task, 'state'>): boolean =>
+const isHistory = ({ state }: Pick<Task, 'state'>): boolean =>
   state === 'doing' || state === 'done' || state === 'not needed';

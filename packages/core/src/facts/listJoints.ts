@@ -43,4 +43,4 @@ function openAsLogged(kind: JointKind, ways: readonly JointWay[], { way, handsOn
 }
 
 /** A joint that only came to light while opening has this key among the others. */
-export const createFoundJointKey = (id: string): string => `found:${id}`;
+const createFoundJointKey = (id: string): string => `found:${id}`;

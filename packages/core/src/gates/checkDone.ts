@@ -185,7 +185,5 @@ function refuseUncoated(task: Task, evidence: Evidence): Refusal[] {
   return [{ code: 'no-coat', message: `Not logged yet: ${names}. Log the coat: that ends the step.` }];
 }
 
-export const countStanding = (
-  { areaId, kind }: Pick<WantedCoat, 'areaId' | 'kind'>,
-  layers: Evidence['layers'],
-): number => layers.filter((layer) => layer.areaId === areaId && layer.kind === kind && isStanding(layer)).length;
+const countStanding = ({ areaId, kind }: Pick<WantedCoat, 'areaId' | 'kind'>, layers: Evidence['layers']): number =>
+  layers.filter((layer) => layer.areaId === areaId && layer.kind === kind && isStanding(layer)).length;

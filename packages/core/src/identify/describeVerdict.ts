@@ -52,7 +52,7 @@ function describeAltered(identification: Identification, catalogue: IdentifyCata
 }
 
 /** The features seen that were more likely altered than not. */
-export function selectAltered({ evidence, alteredChances }: Identification): string[] {
+function selectAltered({ evidence, alteredChances }: Identification): string[] {
   return evidence.map((weight) => weight.featureId).filter((id) => (alteredChances[id] ?? 0) > 0.5);
 }
 

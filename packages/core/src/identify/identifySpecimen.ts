@@ -57,7 +57,7 @@ export interface Identification {
   readonly impossible: boolean;
 }
 
-export const MOST_RANKED = 40;
+const MOST_RANKED = 40;
 
 /**
  * Everything that the answers so far say of a specimen: see createIdentifier for the model. An empty catalogue leaves only

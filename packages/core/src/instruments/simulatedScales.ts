@@ -17,7 +17,7 @@ const DROPS_PER_S = 6;
 const RUNNING_G_PER_S = 0.35;
 const SLOW_FROM_G = 0.12;
 /** Scales show hundredths. */
-export const SCALES_STEP_G = 0.01;
+const SCALES_STEP_G = 0.01;
 const NOISE_G = 0.002;
 
 /** The hand so many seconds later: it runs, slows down, drips, and stops with the drop that reaches its aim. */

@@ -84,7 +84,6 @@ const ACTS = {
 } as const satisfies Readonly<Record<string, SubjectKind>>;
 
 export type TaskAct = keyof typeof ACTS;
-export const TASK_ACTS = Object.keys(ACTS) as readonly TaskAct[];
 
 /** What a task is of, besides its parts. */
 export interface TaskSubject {

@@ -5,7 +5,7 @@ import type { KnownJoint } from '../facts/specimenFacts.ts';
 import type { OpeningPart } from './openingQuestion.ts';
 
 /** What is left for a formed axle that may not be ground (planning estimates). */
-export const NIPPED: JointWay = {
+const NIPPED: JointWay = {
   key: 'nip',
   label: 'Nip the heads off with cutters',
   tool: 'hand',

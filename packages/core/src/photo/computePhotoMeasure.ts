@@ -12,7 +12,7 @@ import {
 } from './measureOnPhoto.ts';
 
 /** Spread of pointing at a picture on the screen, px (planning estimate). */
-export const POINTING_PX = 1;
+const POINTING_PX = 1;
 /** Spread of a dot that was found by its darkness, px (planning estimate; on rendered pictures it is smaller). */
 const FOUND_PX = 0.2;
 /** Spread of the known places of a printed card or rule, mm (planning estimate). */

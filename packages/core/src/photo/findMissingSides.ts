@@ -3,7 +3,7 @@ import { PHOTO_SIDES, type Photo } from '../model/workpiece.ts';
 type Side = (typeof PHOTO_SIDES)[number];
 
 /** The six sides that a set of photographs must show; details come on top. */
-export const FULL_SET: readonly Side[] = PHOTO_SIDES.filter((side) => side !== 'detail');
+const FULL_SET: readonly Side[] = PHOTO_SIDES.filter((side) => side !== 'detail');
 
 /** Sides that a stage's photographs do not show yet, in the order of the set. */
 export function findMissingSides(photos: readonly Pick<Photo, 'stage' | 'side'>[], stage: Photo['stage']): Side[] {

@@ -19,7 +19,7 @@ export interface PictureSize {
 }
 
 /** Fewer points than this say too little of the lens. */
-export const LEAST_LENS_POINTS = 8;
+const LEAST_LENS_POINTS = 8;
 /** Stronger distortion than any lens for close work has. */
 const STRONGEST = 0.35;
 const STEPS = 40;

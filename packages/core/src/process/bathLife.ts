@@ -3,7 +3,7 @@ import type { StripPass } from '../model/workshop.ts';
 const DAY_MS = 86_400_000;
 
 /** Planning estimates: air turns caustic into washing soda, paint uses it up. */
-export const BATH_LIFE = { days: 14, gramsPerSquareDecimetreLayer: 2, spentShare: 0.5 } as const;
+const BATH_LIFE = { days: 14, gramsPerSquareDecimetreLayer: 2, spentShare: 0.5 } as const;
 
 export interface BathUse {
   readonly grams: number;

@@ -1,7 +1,7 @@
 import { isStanding } from '../facts/selectPartDone.ts';
 import { selectStandingWork } from '../facts/standingWork.ts';
 import type { TaskAct } from '../model/taskActs.ts';
-import type { RecordInput, RecordPart } from './createRecord.ts';
+import type { RecordInput, RecordPart } from './recordInput.ts';
 
 /** Looking, photographing, ordering and cleaning change nothing of what the model is. */
 const LEAVES_IT_AS_IT_IS: ReadonlySet<TaskAct> = new Set<TaskAct>([

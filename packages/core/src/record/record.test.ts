@@ -4,7 +4,8 @@ import { findMissingSides } from '../photo/findMissingSides.ts';
 import type { Job } from '../model/work.ts';
 import type { CoatingLayer, SpecimenPart, Want } from '../model/workpiece.ts';
 import { checkSignOff } from '../gates/checkSignOff.ts';
-import { createRecord, type RecordColour, type RecordInput, type RecordMix, type RecordPart } from './createRecord.ts';
+import { createRecord } from './createRecord.ts';
+import type { RecordColour, RecordInput, RecordMix, RecordPart } from './recordInput.ts';
 import { describeDisclosure } from './describeDisclosure.ts';
 import { NOTHING_DONE } from '../facts/selectPartDone.ts';
 

@@ -1,5 +1,5 @@
 import { BAKE_C, BAKE_MIN } from '../process/adviseBake.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { firstPart } from './words.ts';
 
 const OVEN_HOW =

@@ -1,6 +1,6 @@
 import type { SchoolOption } from '../model/school.ts';
 import { capitalise, listNames, nameOf, sayFinding } from './names.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { firstPart } from './words.ts';
 
 interface WheelWords {

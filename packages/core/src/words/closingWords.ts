@@ -3,7 +3,7 @@ import type { SchoolOption } from '../model/school.ts';
 import type { ClosingKind } from '../compile/planTypes.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import type { PlanJoint } from '../facts/specimenFacts.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { always, firstPart } from './words.ts';
 
 interface ClosingText {

@@ -1,5 +1,5 @@
 import type { SchoolOption } from '../model/school.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { firstPart, sayArea } from './words.ts';
 
 const SLIDING: Readonly<Record<SchoolOption<'S20'>, string>> = {

@@ -1,4 +1,4 @@
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { isMetal } from '../model/material.ts';
 import { listNames, nameOf } from './names.ts';
 import { always } from './words.ts';

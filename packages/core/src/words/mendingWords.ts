@@ -1,7 +1,7 @@
 import type { Mend } from '../compile/planTypes.ts';
 import { MEND_HOW, type MendMethod } from '../process/chooseMend.ts';
 import { sayFinding } from './names.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { firstPart } from './words.ts';
 
 const WITH: Readonly<Record<MendMethod, string>> = {

@@ -4,7 +4,7 @@ import { isDrilledRivet } from '../compile/rules/openingRules.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import type { PlanJoint } from '../facts/specimenFacts.ts';
 import { capitalise, listNames } from './names.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { always, firstPart } from './words.ts';
 
 /** What is made on the bench before such a joint is forced. */

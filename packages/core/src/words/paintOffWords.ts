@@ -4,7 +4,7 @@ import type { PlanContext } from '../compile/planContext.ts';
 import { expectPasses, type ExpectedPasses } from '../process/expectPasses.ts';
 import { asStripMethod } from '../process/stripMethods.ts';
 import { listNames, nameOf } from './names.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { firstPart } from './words.ts';
 
 interface MethodWords {

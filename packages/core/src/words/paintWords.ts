@@ -1,6 +1,6 @@
 import type { SchoolOption } from '../model/school.ts';
 import { listNames } from './names.ts';
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { firstPart, sayArea } from './words.ts';
 
 const PRIMER_HOW: Readonly<Record<SchoolOption<'S12'>, string>> = {

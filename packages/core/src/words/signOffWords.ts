@@ -1,4 +1,4 @@
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { always } from './words.ts';
 
 export const SIGN_OFF_WORDS: WordsFor<'sign-off-photos' | 'box-card'> = {

@@ -1,5 +1,5 @@
 import type { PlanContext } from '../compile/planContext.ts';
-import type { DraftOf, TaskDraft } from '../compile/planTypes.ts';
+import type { TaskDraft } from '../compile/planTypes.ts';
 import type { TaskAct } from '../model/taskActs.ts';
 import { BAKE_WORDS } from './bakeWords.ts';
 import { CLEANING_WORDS } from './cleaningWords.ts';
@@ -12,18 +12,7 @@ import { PAINT_OFF_WORDS } from './paintOffWords.ts';
 import { PAINT_WORDS } from './paintWords.ts';
 import { SIGN_OFF_WORDS } from './signOffWords.ts';
 import { THREAD_WORDS } from './threadWords.ts';
-
-/** What a restorer reads of a step. */
-export interface TaskWords {
-  readonly title: string;
-  readonly how: string;
-  readonly because: string;
-}
-
-/** Words are made here from the fields of a draft and the facts, and read back nowhere. */
-export type WordsFor<Acts extends TaskAct> = {
-  readonly [Act in Acts]: (draft: DraftOf<Act>, context: PlanContext) => TaskWords;
-};
+import type { TaskWords, WordsFor } from './wordsFor.ts';
 
 const WORDS: WordsFor<TaskAct> = {
   ...INTAKE_WORDS,

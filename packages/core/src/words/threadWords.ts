@@ -1,4 +1,4 @@
-import type { WordsFor } from './taskWords.ts';
+import type { WordsFor } from './wordsFor.ts';
 import { always, firstPart } from './words.ts';
 
 export const THREAD_WORDS: WordsFor<'tap' | 'trial-fit' | 'dry-fit'> = {

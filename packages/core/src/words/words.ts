@@ -1,5 +1,5 @@
 import type { PlanContext } from '../compile/planContext.ts';
-import type { TaskWords } from './taskWords.ts';
+import type { TaskWords } from './wordsFor.ts';
 import { nameOf } from './names.ts';
 
 /** Words that are the same whatever the model is. */

@@ -7,7 +7,7 @@ import type { Picture } from '../../src/photo/picture.ts';
 import { mapPoint, solveHomography } from '../../src/photo/solveHomography.ts';
 
 /** A field of paint above the card, mm of the card's plane (y upwards of it is negative). */
-export const PAINTED = { left: 10, top: -34, right: 70, bottom: -6 } as const;
+const PAINTED = { left: 10, top: -34, right: 70, bottom: -6 } as const;
 
 export interface DrawnPhoto {
   readonly paintHex: string;

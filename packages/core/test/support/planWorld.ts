@@ -265,7 +265,7 @@ export function createRandomFacts(seed: number): SpecimenFacts {
   };
 }
 
-export const createRandomDecisions = (random: RandomSource): Decisions =>
+const createRandomDecisions = (random: RandomSource): Decisions =>
   Object.fromEntries(
     SCHOOL_KEYS.filter(() => random() < 0.3).map((key) => [
       key,

@@ -58,7 +58,7 @@ export const idsOf = ({ paints }: ComboTable, combo: number): number[] =>
 const pickBest = (recipes: readonly Recipe[], count: number) =>
   [...recipes].sort((a, b) => a.objective - b.objective).slice(0, count);
 
-export function finishRecipe({ shelf, surface }: ComboTable, recipe: Recipe, target: MatchTarget): Recipe {
+function finishRecipe({ shelf, surface }: ComboTable, recipe: Recipe, target: MatchTarget): Recipe {
   return { ids: recipe.ids, ...polishMix(shelf, recipe.ids, recipe.shares, target, surface, LONG) };
 }
 

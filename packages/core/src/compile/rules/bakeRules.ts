@@ -20,7 +20,7 @@ export function isPowdered(part: PlanPart, { option, bakeRefusals }: PlanContext
 }
 
 /** Its paint is baked low: the school says so, it is painted, and everything in it stands that. */
-export function isLowBaked(part: PlanPart, context: PlanContext): boolean {
+function isLowBaked(part: PlanPart, context: PlanContext): boolean {
   const { option, bakeRefusals } = context;
   return (
     option('S19') === 'low bake' &&

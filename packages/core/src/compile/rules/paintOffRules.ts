@@ -117,7 +117,7 @@ function createStripTask(part: PlanPart, method: StripMethod, advice: StripAdvic
 }
 
 /** Layers of paint as found, in the place that has most of them. */
-export const countPaint = ({ found }: Pick<PlanPart, 'found'>): number =>
+const countPaint = ({ found }: Pick<PlanPart, 'found'>): number =>
   found.filter((kind) => kind === 'colour' || kind === 'primer' || kind === 'clear').length;
 
 function createAfterTasks(part: PlanPart): TaskDraft[] {

@@ -61,7 +61,7 @@ export async function writeBench(manager: EntityManager, now: Date): Promise<str
 }
 
 /** All jobs as lanes: what hands can do now first, then what waits, then what is signed off. */
-export async function readBench(manager: EntityManager, now: Date): Promise<BenchView> {
+async function readBench(manager: EntityManager, now: Date): Promise<BenchView> {
   const jobs = await manager.find(JobRow, { order: { number: 'ASC' } });
   const known = signedOffLanes.get(manager.connection) ?? new Map<string, BenchLane>();
   signedOffLanes.set(manager.connection, known);

@@ -59,7 +59,7 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
 }
 
 /** In the order in which it was written: a coat that was logged late has an earlier hour. */
-export const readLog = (manager: EntityManager, jobId: string): Promise<TaskLogRow[]> =>
+const readLog = (manager: EntityManager, jobId: string): Promise<TaskLogRow[]> =>
   manager.createQueryBuilder(TaskLogRow, 'entry').where({ jobId }).orderBy('entry.rowid', 'ASC').getMany();
 
 /** What compiling the plans had to say. */
