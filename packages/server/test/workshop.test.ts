@@ -189,6 +189,32 @@ describe('the workshop', () => {
       await act(grind.id, 'start').expect(200);
     });
 
+    it('is aired from the last vapour on: by one clock that grows, and by a new one after it ended', async () => {
+      const airings = async () =>
+        (await bench.get<TimersView>('timers')).timers.filter((timer) => timer.kind === 'airing');
+      const roof = 'sg-08-1.strip:roof';
+      let isDone = false;
+      // The same gel once more: what was taken back is done again.
+      const smell = async () => {
+        if (isDone) await act(roof, 'take back', { note: 'not all came off' }).expect(200);
+        await act(roof, 'start', { staysUntilDone: true }).expect(200);
+        await act(roof, 'done').expect(200);
+        isDone = true;
+      };
+      await smell();
+      bench.pass(20);
+      await smell();
+      bench.pass(15);
+      expect(await airings(), 'a quarter of an hour after the second').length(1);
+      bench.pass(16);
+      expect(await airings()).deep.equal([]);
+      await smell();
+      bench.pass(5);
+      await smell();
+      bench.pass(26);
+      expect(await airings(), 'the new clock grew, the old one is left alone').length(1);
+    });
+
     it('is not left while something is watched: outside bench hours only by who stays', async () => {
       bench.pass(115);
       expect(codeOf(await act('sg-08-1.strip:roof', 'start').expect(422))).equal('outside-bench-hours');

@@ -63,6 +63,19 @@ describe('hiding', () => {
     expect(computeCoatsToHide(absolute(20), 20, own).coats).equal(1);
   });
 
+  it('is hidden from 1 dE00 on, and not before', () => {
+    const lasts: number[] = [];
+    for (let factor = 4; factor < 60; factor += 1) {
+      const { coats, deByCoat } = computeCoatsToHide(absolute(factor), 20, ground(0.6));
+      if (coats === null) continue;
+      expect(deByCoat[coats - 1]).at.most(1);
+      for (const one of deByCoat.slice(0, coats - 1)) expect(one).greaterThan(1);
+      lasts.push(...deByCoat.slice(0, -1));
+    }
+    // Some coat was only a little short of it, else nothing was tried.
+    expect(Math.min(...lasts)).lessThan(1.2);
+  });
+
   it('comes nearer with every coat, and says when twelve are not enough', () => {
     const { coats, deByCoat } = computeCoatsToHide(absolute(0.5), 10, ground(0.9));
     expect(coats).equal(null);

@@ -78,7 +78,7 @@ const ROWS: readonly Row[] = [
   ['O26', ['clean part', 'wash', 'degrease'], ['fit part'], 'part', 'dust and grease cannot be reached once it is fitted'],
   ['O27', ['wheel check'], ['form axle ends'], 'joint', 'an axle end cannot be formed twice'],
   ['O28', ['anneal'], ['form axle ends'], 'specimen', 'hard steel cracks in the crimp', { onlyWith: { key: 'S5', option: 'crimp flat' } }],
-  ['O29', ['form axle ends'], ['touch in'], 'specimen', 'forming axle ends chips paint'],
+  ['O29', ['chip paint'], ['touch in'], 'specimen', 'forming axle ends, bending tabs and peening pins chip paint'],
   ['O30', ['mechanism in', 'close joint'], ['decal across seam'], 'specimen', 'opening the seam again tears the decal'],
   ['O31', ['glazing in'], ['interior in', 'base on'], 'specimen', 'the interior covers the glazing'],
   ['O31', ['interior in', 'mechanism in'], ['base on'], 'specimen', 'the base closes over the interior and the mechanism'],

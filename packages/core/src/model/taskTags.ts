@@ -75,6 +75,7 @@ export const TASK_TAGS = [
   'wheel check',
   'close joint',
   'form axle ends',
+  'chip paint',
   'touch in',
   'decal across seam',
   'decal dry-fit',

@@ -118,6 +118,20 @@ describe('advice, round by round', () => {
     expect(adviseRound(question(after)).kind).equal('stop');
   });
 
+  it('stops well inside the tolerance only: 0.6 of it is good, 0.85 is not', () => {
+    const adviceAt = (share: number) => {
+      const offs = Array.from({ length: 4000 }, (_, i) => i / 4000);
+      const volumes = offs
+        .map((off) => [1.6, 0.25 + off, 0.25])
+        .find((one) => computeDe00(labOf(one), labOf(wanted)) >= share && one[1]! > 0.27)!;
+      expect(computeDe00(labOf(volumes), labOf(wanted))).closeTo(share, 0.04);
+      const log = steps(...names.map((name, i) => pour(name, volumes[i]!)), patch(labOf(volumes)));
+      return adviseRound(question(log)).kind;
+    };
+    expect(adviceAt(0.6)).equal('stop');
+    expect(adviceAt(0.85)).not.equal('stop');
+  });
+
   it('says what the mix looks like now with what was learned: after a patch it is the patch', () => {
     const volumes = [1, 0.1, 0.2];
     const pours = names.map((name, i) => pour(name, volumes[i]!));

@@ -229,6 +229,7 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
           'close joint',
           'handling',
           ...(isForming ? (['form axle ends'] as const) : []),
+          ...(isForming || CHIPS.has(joint.kind) ? (['chip paint'] as const) : []),
           ...(isGlued ? (['glue'] as const) : []),
         ],
     ...(isSoldered ? { process: 'soldering' as const } : {}),

@@ -314,6 +314,19 @@ describe('supplies', () => {
     expect(lines().find((line) => line.what === 'airbrush')!.amount).equal(null);
   });
 
+  it('are one line for all who take them: two parts, twice the gel, both steps named', () => {
+    const two = ['body', 'base'].map((key) => makePart(key, { painted: true, coats: COLOUR }));
+    const all = listSupplies(
+      planFor(two).plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' })),
+      two,
+      now,
+    );
+    const gel = all.filter((line) => line.what === 'gel stripper');
+    expect(gel).length(1);
+    expect(gel[0]!.amount).equal(30);
+    expect(gel[0]!.tasks.map((task) => task.id)).deep.equal(['strip:body', 'strip:base']);
+  });
+
   it('leave out what is done', () => {
     expect(lines((key) => key === 'strip:body').some((line) => line.what === 'gel stripper')).equal(false);
     expect(lines((key) => key === 'get:door').some((line) => line.kind === 'part')).equal(false);

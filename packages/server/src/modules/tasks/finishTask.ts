@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { AIRING_MIN, createLoggedWork, STATIONS, isSettled, type LogAct, type TaskMeasure } from '@sardonyx/core';
-import { IsNull, In, type EntityManager } from 'typeorm';
+import { In, IsNull, MoreThan, type EntityManager } from 'typeorm';
 import { JobRow, TaskLogRow, TaskRow, TimerRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, WantRow } from '../../entities/workpiece.ts';
 import { ToolRow } from '../../entities/workshop.ts';
@@ -56,8 +56,11 @@ export async function markGun(manager: EntityManager, task: TaskRow): Promise<vo
  */
 async function airTheRoom(manager: EntityManager, task: TaskRow, now: Date): Promise<void> {
   const endsAt = new Date(now.getTime() + AIRING_MIN * 60_000).toISOString();
-  const running = await manager.findOneBy(TimerRow, { kind: 'airing', acknowledgedAt: IsNull() });
-  if (running && Date.parse(running.endsAt) > now.getTime())
+  const running = await manager.findOneBy(TimerRow, {
+    ...{ kind: 'airing' as const, acknowledgedAt: IsNull() },
+    endsAt: MoreThan(now.toISOString()),
+  });
+  if (running)
     await manager.update(TimerRow, { id: running.id }, { endsAt, label: task.title, version: running.version + 1 });
   else
     await manager.insert(TimerRow, {
