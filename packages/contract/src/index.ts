@@ -1,3 +1,4 @@
+export { getNoun, NOUNS, VIEWS, type NounPath } from './nouns.ts';
 export {
   ChangeFinding,
   ChangeObservation,

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { PlanInput } from '../src/compile/planTypes.ts';
 import { createLorry, expectFree, expectOrder, planOf, select } from './support/lorry.ts';
-import { makePart } from './support/planWorld.ts';
+import type { makePart } from './support/planWorld.ts';
 
 /*
  * Every order rule as a restorer would say it, on a written model, by what is done to which part. Shares nothing with the

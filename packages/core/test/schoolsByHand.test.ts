@@ -61,7 +61,7 @@ describe('each school, as who works so would check it', () => {
       makeWay({ key: option, label: option, tool: 'hand', school: { key: 'S4', option } }),
     );
     const wayFor = (S4: Decisions['S4']) => {
-      const { opening: _, closed: __, ...facts } = createLorry({ decisions: S4 ? { S4 } : {} });
+      const facts = createLorry({ decisions: S4 ? { S4 } : {} });
       const joint = { key: 'ends', label: 'ends', kind: 'formed axle' as const, partKeys: ['base', 'axles', 'wheels'] };
       const { opening } = chooseOpening(createOpeningQuestion({ ...facts, joints: [{ ...joint, ways }] }));
       return opening.map((one) => one.way.key);
@@ -258,7 +258,7 @@ describe('each school, as who works so would check it', () => {
 
 describe('what a survey says, in the opening', () => {
   const openedFor = (changes: Parameters<typeof makeFinding>[1] | null, want?: 'open' | 'waived') => {
-    const { opening, closed: _, ...facts } = createLorry();
+    const facts = createLorry();
     const parts = facts.parts
       .filter((part) => ['body', 'glazing'].includes(part.key))
       .map((part) => ({
@@ -272,7 +272,7 @@ describe('what a survey says, in the opening', () => {
             ? [{ id: 'w', kind: 'part' as const, what: 'a window', state: want, dependentBits: '', dueOn: null }]
             : [],
       }));
-    const joints = opening
+    const joints = facts.opening
       .filter((joint) => joint.key === 'window')
       .map(({ way, ...joint }) => ({ ...joint, ways: [{ ...way, behindJoints: [] }] }));
     return chooseOpening(createOpeningQuestion({ ...facts, parts, joints })).opening.length;

@@ -1,5 +1,8 @@
 import type { ErrorBody, JobView } from '@sardonyx/contract';
+import { getNoun, NOUNS } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { getMetadataStorage } from 'class-validator';
+import { ROW_KINDS } from '../src/modules/rows/rowKinds.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 describe('rows that people edit', () => {
@@ -25,6 +28,21 @@ describe('rows that people edit', () => {
     reason: '',
     dueOn: null,
     ...changes,
+  });
+
+  it('are the same nouns for page and server, and each that can be put back can be removed and made', () => {
+    expect(ROW_KINDS.map(({ path }) => path)).have.members(Object.keys(NOUNS));
+    for (const { path, mayDelete, create } of ROW_KINDS) {
+      const { kept } = getNoun(path);
+      if (!kept) continue;
+      expect(mayDelete, path).equal(true);
+      // A field that the request does not know would be refused, and the row be lost.
+      const known = getMetadataStorage().getTargetValidationMetadatas(create!, '', false, false);
+      expect(
+        known.map((one) => one.propertyName),
+        path,
+      ).include.members([...kept]);
+    }
   });
 
   it('raises the version with every save', async () => {

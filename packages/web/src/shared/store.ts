@@ -1,6 +1,7 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
+import { VIEWS } from '@sardonyx/contract';
 import { api } from './api/api.ts';
 import { cameOnline, connectionSlice } from './api/connectionSlice.ts';
 import { sendUnsent } from './edits/editRow.ts';
@@ -29,7 +30,7 @@ listeners.startListening({
   actionCreator: cameOnline,
   effect: async (_action, { dispatch }) => {
     await dispatch(sendUnsent());
-    dispatch(api.util.invalidateTags(['Bench', 'Job', 'Timers', 'Health', 'Catalogue', 'Shelf']));
+    dispatch(api.util.invalidateTags([...VIEWS]));
   },
 });
 

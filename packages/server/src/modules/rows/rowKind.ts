@@ -1,10 +1,11 @@
+import type { NounPath } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
 import type { VersionedRow } from '../../entities/versionedRow.ts';
 import { type RowClass } from './versionedRows.ts';
 
 /** One noun that people edit: its table, its request classes, and what must be looked at when it changes. */
 export interface RowKind {
-  readonly path: string;
+  readonly path: NounPath;
   readonly what: string;
   readonly type: RowClass<VersionedRow>;
   readonly create?: new () => object;

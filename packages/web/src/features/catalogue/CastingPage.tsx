@@ -191,7 +191,7 @@ function RemoveCasting({ casting, onShelf }: RemoveCastingProps) {
     return <p className="text-soft-ink">It cannot be removed: {onShelf} of your models are of this casting.</p>;
   const remove = async () => {
     const label = `${casting.number} ${casting.name} removed`;
-    const problem = await dispatch(deleteRow({ kind: 'castings', row: casting, keep: null, label })).unwrap();
+    const problem = await dispatch(deleteRow({ kind: 'castings', row: casting, label })).unwrap();
     if (!problem) await navigate('/catalogue');
   };
   return (

@@ -70,9 +70,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
                   offer={`Remove “${state.label}”`}
                   warning="Issues known by it lose it, and this cannot be undone."
                   act={`Remove ${state.label}`}
-                  onAct={() =>
-                    void dispatch(deleteRow({ kind: 'feature-states', row: state, keep: null, label: state.label }))
-                  }
+                  onAct={() => void dispatch(deleteRow({ kind: 'feature-states', row: state, label: state.label }))}
                 />
               </td>
             </tr>
@@ -84,7 +82,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
         offer="Remove this feature"
         warning="Its states go with it, on every issue of the range, and this cannot be undone."
         act={`Remove ${feature.label}`}
-        onAct={() => void dispatch(deleteRow({ kind: 'features', row: feature, keep: null, label: feature.label }))}
+        onAct={() => void dispatch(deleteRow({ kind: 'features', row: feature, label: feature.label }))}
       />
     </details>
   );

@@ -75,7 +75,7 @@ function EditVariant({ variant, view }: { readonly variant: Variant; readonly vi
           offer="Remove this issue"
           warning="What it is known by goes with it, and this cannot be undone."
           act={`Remove ${variant.name}`}
-          onAct={() => void dispatch(deleteRow({ kind: 'variants', row: variant, keep: null, label: variant.name }))}
+          onAct={() => void dispatch(deleteRow({ kind: 'variants', row: variant, label: variant.name }))}
         />
       </div>
     </details>

@@ -11,7 +11,6 @@ interface MeasureListProps {
   readonly isClosed: boolean;
 }
 
-const KEEP = ['photoId', 'kind', 'label', 'points', 'nearerMm', 'distanceMm'];
 const isSizeName = (label: string): label is SizeName => SIZE_NAMES.includes(label as SizeName);
 
 /** What was measured on a photograph; a wheelbase or a length can speak for the identification. */
@@ -59,9 +58,7 @@ export function MeasureList({ measures, specimen, isClosed }: MeasureListProps) 
                   type="button"
                   className="quiet-button"
                   onClick={() =>
-                    void dispatch(
-                      deleteRow({ kind: 'photo-measures', row: measure, keep: KEEP, label: `removed ${label}` }),
-                    )
+                    void dispatch(deleteRow({ kind: 'photo-measures', row: measure, label: `removed ${label}` }))
                   }
                 >
                   Remove

@@ -6,13 +6,10 @@ import { useAppDispatch } from '../../shared/store.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 const NEW = { name: '', material: 'HDPE', lengthMm: '', widthMm: '', depthMm: '', isRound: false };
-const KEPT = ['name', 'material', 'lengthMm', 'widthMm', 'depthMm', 'isRound'];
-
 /** Dishes and jars with their inside sizes: whether a part is covered follows from these. */
 export function VesselList({ vessels }: { readonly vessels: readonly VesselRecord[] }) {
   const dispatch = useAppDispatch();
-  const remove = (row: VesselRecord) =>
-    dispatch(deleteRow({ kind: 'vessels', row, keep: KEPT, label: `vessel ${row.name}` }));
+  const remove = (row: VesselRecord) => dispatch(deleteRow({ kind: 'vessels', row, label: `vessel ${row.name}` }));
   return (
     <section aria-label="Vessels" className="space-y-2">
       <h2>

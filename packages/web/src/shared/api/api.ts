@@ -30,7 +30,9 @@ import type {
   StartTimer,
   TimersView,
   WorkshopView,
+  NounPath,
 } from '@sardonyx/contract';
+import { getNoun, VIEWS } from '@sardonyx/contract';
 import type {
   Casting,
   CoatingLayer,
@@ -67,37 +69,6 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, AppError> = async (arg
   return { data };
 };
 
-/** A noun that people edit row by row; the server's path for it. */
-export type RowKind =
-  | 'observations'
-  | 'findings'
-  | 'wants'
-  | 'decisions'
-  | 'specimen-parts'
-  | 'layers'
-  | 'jobs'
-  | 'specimens'
-  | 'photos'
-  | 'photo-measures'
-  | 'joint-wishes'
-  | 'found-joints'
-  | 'comings-off'
-  | 'castings'
-  | 'measurements'
-  | 'sources'
-  | 'features'
-  | 'feature-states'
-  | 'variants'
-  | 'histories'
-  | 'house-style'
-  | 'house-choices'
-  | 'tools'
-  | 'vessels'
-  | 'baths'
-  | 'instruments'
-  | 'paint-pots'
-  | 'paint-products';
-
 /** What may be added to a mixing's log, and where it goes. */
 export type MixLogLine =
   | { readonly path: 'pours'; readonly body: LogPour }
@@ -110,23 +81,12 @@ export interface Row {
   readonly version: number;
 }
 
-const CATALOGUE_KINDS: readonly RowKind[] = ['castings', 'features', 'feature-states', 'variants', 'sources'];
-
-const WORKSHOP_KINDS: readonly RowKind[] = ['tools', 'vessels', 'baths', 'instruments'];
-
 /** What must be asked again after an edit. */
-function tagsOf(_result: unknown, _error: unknown, { kind }: { readonly kind: RowKind }) {
-  if (kind === 'house-style' || kind === 'histories' || kind === 'house-choices')
-    return ['House', 'Job', 'Bench'] as const;
-  if (kind === 'paint-pots' || kind === 'paint-products') return ['Shelf'] as const;
-  if (WORKSHOP_KINDS.includes(kind)) return ['Workshop'] as const;
-  if (CATALOGUE_KINDS.includes(kind)) return ['Catalogue', 'Bench', 'Job'] as const;
-  return kind === 'observations' ? (['Bench', 'Job', 'Catalogue'] as const) : (['Bench', 'Job'] as const);
-}
+const tagsOf = (_result: unknown, _error: unknown, { kind }: { readonly kind: NounPath }) => getNoun(kind).views;
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House', 'Workshop', 'Colour'],
+  tagTypes: VIEWS,
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -246,7 +206,7 @@ export const api = createApi({
         body,
         headers: { 'content-type': 'application/zip' },
       }),
-      invalidatesTags: ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'Workshop', 'House', 'Colour'],
+      invalidatesTags: VIEWS,
     }),
     recordStates: build.mutation<null, RecordStates & { readonly variantId: string }>({
       query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
@@ -264,13 +224,13 @@ export const api = createApi({
     cancelImport: build.mutation<null, string>({
       query: (id) => ({ url: `catalogue/imports/${id}`, method: 'DELETE' }),
     }),
-    createRow: build.mutation<Row, { kind: RowKind; body: Readonly<Record<string, unknown>> }>({
+    createRow: build.mutation<Row, { kind: NounPath; body: Readonly<Record<string, unknown>> }>({
       query: ({ kind, body }) => ({ url: kind, method: 'POST', body }),
       invalidatesTags: tagsOf,
     }),
     changeRow: build.mutation<
       Row,
-      { kind: RowKind; id: string; version: number; changes: Readonly<Record<string, unknown>> }
+      { kind: NounPath; id: string; version: number; changes: Readonly<Record<string, unknown>> }
     >({
       query: ({ kind, id, version, changes }) => ({
         url: `${kind}/${encodeURIComponent(id)}`,
@@ -279,7 +239,7 @@ export const api = createApi({
       }),
       invalidatesTags: tagsOf,
     }),
-    deleteRow: build.mutation<null, { kind: RowKind; id: string; version: number }>({
+    deleteRow: build.mutation<null, { kind: NounPath; id: string; version: number }>({
       query: ({ kind, id, version }) => ({
         url: `${kind}/${encodeURIComponent(id)}`,
         method: 'DELETE',

@@ -197,9 +197,28 @@ describe('edits of this window', () => {
   it('put a removed row back with its id', async () => {
     server.willAnswer(204, null).willAnswer(201, { id: 'f1', version: 1 });
     const finding = { id: 'f1', version: 2, kind: 'rust', note: 'roof' };
-    await dispatch(edits.deleteRow({ kind: 'findings', row: finding, keep: ['kind', 'note'], label: 'rust' })).unwrap();
+    await dispatch(edits.deleteRow({ kind: 'findings', row: finding, label: 'rust' })).unwrap();
     await dispatch(edits.undoLast()).unwrap();
     expect(server.asked.map((one) => one.method)).deep.equal(['DELETE', 'POST']);
     expect(server.asked[1]!.body).deep.equal({ id: 'f1', kind: 'rust', note: 'roof' });
+  });
+
+  it('wait with removals too, through a second absence, and tell a refusal that comes late', async () => {
+    const finding = { id: 'f1', version: 2, kind: 'rust', note: 'roof' };
+    server.willBeAway().willBeAway();
+    await dispatch(edits.deleteRow({ kind: 'findings', row: finding, label: 'rust' })).unwrap();
+    await dispatch(edits.sendUnsent());
+    expect(state().edits.unsent.map((one: Unsent) => [one.act, one.id])).deep.equal([['delete', 'f1']]);
+    server.willAnswer(422, { code: 'signed-off', message: 'SG-04 is signed off.' });
+    await dispatch(edits.sendUnsent());
+    expect(server.asked.map((one) => one.method)).deep.equal(['DELETE', 'DELETE', 'DELETE']);
+    expect(state().edits.unsent).deep.equal([]);
+    expect(state().edits.refusal!.error.message).equal('SG-04 is signed off.');
+  });
+
+  it('remove for good what takes others with it', async () => {
+    server.willAnswer(204, null);
+    await dispatch(edits.deleteRow({ kind: 'castings', row: { id: 'c', version: 1 }, label: 'casting' })).unwrap();
+    expect(state().edits.undo).deep.equal([]);
   });
 });

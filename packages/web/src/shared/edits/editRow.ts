@@ -1,5 +1,6 @@
 import { createAsyncThunk } from '@reduxjs/toolkit';
-import { api, type Row, type RowKind } from '../api/api.ts';
+import { getNoun, type NounPath } from '@sardonyx/contract';
+import { api, type Row } from '../api/api.ts';
 import { readAppError, type AppError } from '../api/appError.ts';
 import * as edits from './editsSlice.ts';
 import type { Conflict, editsSlice, Undo, Unsent } from './editsSlice.ts';
@@ -13,7 +14,7 @@ type Fields = Readonly<Record<string, unknown>>;
 export type EditResult = AppError | null;
 
 export interface ChangeRequest {
-  readonly kind: RowKind;
+  readonly kind: NounPath;
   readonly row: Row;
   readonly changes: Fields;
   /** For the undo button: "wheels: grey". */
@@ -78,7 +79,7 @@ async function sendChange(
 /** Adds a row; undo removes it again. */
 export const createRow = createAsyncThunk<
   EditResult,
-  { kind: RowKind; body: Fields; label: string; isShownInPlace?: boolean }
+  { kind: NounPath; body: Fields; label: string; isShownInPlace?: boolean }
 >('edits/createRow', ({ kind, body, label, isShownInPlace = false }, { dispatch }) =>
   track(dispatch, async () => {
     const { data, error } = await run<Row>(dispatch, api.endpoints.createRow.initiate({ kind, body }));
@@ -92,37 +93,31 @@ export const createRow = createAsyncThunk<
   }),
 );
 
-/**
- * Takes a row away; undo puts it back with its old id. `keep` names the fields that a new row may carry; null: it takes
- * others with it and cannot be put back.
- */
-export const deleteRow = createAsyncThunk<
-  EditResult,
-  { kind: RowKind; row: Row; keep: readonly string[] | null; label: string }
->('edits/deleteRow', ({ kind, row, keep, label }, { dispatch }) =>
-  track(dispatch, async () => {
-    const fields = row as unknown as Fields;
-    const { error } = await run<null>(
-      dispatch,
-      api.endpoints.deleteRow.initiate({ kind, id: row.id, version: row.version }),
-    );
-    if (error?.kind === 'offline') {
-      dispatch(edits.unsentKept({ act: 'delete', kind, id: row.id, label, before: fields, changes: {} }));
-      return null;
-    }
-    if (error) return refuse(dispatch, label, error);
-    if (keep === null) return null;
-    dispatch(
-      edits.undoKept({
-        act: 'create',
-        kind,
-        label,
-        body: Object.fromEntries(['id', ...keep].map((field) => [field, fields[field]])),
-      }),
-    );
-    return null;
-  }),
+/** Takes a row away; undo puts it back with its old id, unless it took others with it. */
+export const deleteRow = createAsyncThunk<EditResult, { kind: NounPath; row: Row; label: string }>(
+  'edits/deleteRow',
+  ({ kind, row, label }, { dispatch }) =>
+    track(dispatch, () => sendRemoval(dispatch, { kind, id: row.id, label, before: row as unknown as Fields })),
 );
+
+async function sendRemoval(dispatch: Dispatch, edit: Omit<Unsent, 'act' | 'changes'>): Promise<EditResult> {
+  const { kind, id, label, before } = edit;
+  const { error } = await run<null>(
+    dispatch,
+    api.endpoints.deleteRow.initiate({ kind, id, version: Number(before.version) }),
+  );
+  if (error?.kind === 'offline') {
+    dispatch(edits.unsentKept({ act: 'delete', ...edit, changes: {} }));
+    return null;
+  }
+  if (error) return refuse(dispatch, label, error);
+  const { kept } = getNoun(kind);
+  if (kept) {
+    const body = Object.fromEntries(['id', ...kept].map((field) => [field, before[field]]));
+    dispatch(edits.undoKept({ act: 'create', kind, label, body }));
+  }
+  return null;
+}
 
 /** Takes this window's last edit back; refused with the reason when the row has moved on. */
 export const undoLast = createAsyncThunk<EditResult, void>('edits/undo', (_, { dispatch, getState }) =>
@@ -173,11 +168,7 @@ export const sendUnsent = createAsyncThunk<void, void>('edits/sendUnsent', async
     if (next.act === 'change') await sendChange(dispatch, next, Number(next.before.version));
     else if (next.act === 'create')
       await dispatch(createRow({ kind: next.kind, body: next.changes, label: next.label }));
-    else
-      await run(
-        dispatch,
-        api.endpoints.deleteRow.initiate({ kind: next.kind, id: next.id, version: Number(next.before.version) }),
-      );
+    else await sendRemoval(dispatch, next);
     if (!(getState() as unknown as { connection: { isOnline: boolean } }).connection.isOnline) return;
   }
 });

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { RowKind } from '../api/api.ts';
+import type { NounPath } from '@sardonyx/contract';
 import type { AppError } from '../api/appError.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -8,7 +8,7 @@ type Fields = Readonly<Record<string, unknown>>;
 export type Undo =
   | {
       readonly act: 'change';
-      readonly kind: RowKind;
+      readonly kind: NounPath;
       readonly id: string;
       readonly version: number;
       readonly changes: Fields;
@@ -16,16 +16,16 @@ export type Undo =
     }
   | {
       readonly act: 'delete';
-      readonly kind: RowKind;
+      readonly kind: NounPath;
       readonly id: string;
       readonly version: number;
       readonly label: string;
     }
-  | { readonly act: 'create'; readonly kind: RowKind; readonly body: Fields; readonly label: string };
+  | { readonly act: 'create'; readonly kind: NounPath; readonly body: Fields; readonly label: string };
 
 /** Two people changed the same fields of a row. */
 export interface Conflict {
-  readonly kind: RowKind;
+  readonly kind: NounPath;
   readonly id: string;
   readonly label: string;
   readonly mine: Fields;
@@ -37,7 +37,7 @@ export interface Conflict {
 /** An edit that could not be sent while the server was away. */
 export interface Unsent {
   readonly act: 'change' | 'create' | 'delete';
-  readonly kind: RowKind;
+  readonly kind: NounPath;
   readonly id: string;
   readonly label: string;
   readonly before: Fields;

@@ -1,12 +1,13 @@
 import { useState } from 'react';
-import { type Row, type RowKind } from '../api/api.ts';
+import type { NounPath } from '@sardonyx/contract';
+import type { Row } from '../api/api.ts';
 import type { AppError } from '../api/appError.ts';
 import { changeRow } from '../edits/editRow.ts';
 import { Field } from './Field.tsx';
 import { useAppDispatch } from '../store.ts';
 
 interface AutosavedProps<R extends Row> {
-  readonly kind: RowKind;
+  readonly kind: NounPath;
   readonly row: R;
   readonly field: keyof R & string;
   readonly label: string;

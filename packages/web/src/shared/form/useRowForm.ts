@@ -1,11 +1,11 @@
 import type { DefaultValues, FieldValues } from 'react-hook-form';
-import type { RowKind } from '../api/api.ts';
+import type { NounPath } from '@sardonyx/contract';
 import { createRow } from '../edits/editRow.ts';
 import { useAppDispatch } from '../store.ts';
 import { useContractForm } from './useContractForm.ts';
 
 interface RowFormOptions<T extends FieldValues> {
-  readonly kind: RowKind;
+  readonly kind: NounPath;
   readonly type: new () => T;
   readonly start: DefaultValues<T>;
   /** For the undo button. */

@@ -2,8 +2,6 @@ import type { Source } from '@sardonyx/core';
 import { deleteRow } from '../edits/editRow.ts';
 import { useAppDispatch } from '../store.ts';
 
-const KEEP = ['castingId', 'variantId', 'specimenId', 'statement', 'fromYear', 'toYear', 'origin', 'certainty'];
-
 interface SourceLineProps {
   readonly source: Source;
   /** What it is about, where that is not plain. */
@@ -25,7 +23,7 @@ export function SourceLine({ source, about, isRemovable }: SourceLineProps) {
         <button
           type="button"
           className="quiet-button"
-          onClick={() => void dispatch(deleteRow({ kind: 'sources', row: source, keep: KEEP, label: statement }))}
+          onClick={() => void dispatch(deleteRow({ kind: 'sources', row: source, label: statement }))}
         >
           Remove
         </button>

@@ -95,7 +95,6 @@ export function LookInHand({ feature, hasNext, onNext }: LookInHandProps) {
               void dispatch(
                 deleteRow({
                   ...{ kind: 'observations', row: given, label: `${feature.label}: not looked at` },
-                  keep: ['specimenId', 'featureId', 'stateId', 'certainty'],
                 }),
               )
             }

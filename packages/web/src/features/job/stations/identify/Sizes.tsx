@@ -39,10 +39,7 @@ function Size({ measure }: { readonly measure: IdentifyMeasure }) {
     if (isWrong) return;
     const label = `${measure.label}: ${text} mm`;
     if (text.trim() === '') {
-      if (row)
-        void dispatch(
-          deleteRow({ kind: 'measurements', row, keep: ['specimenId', 'what', 'valueMm', 'spreadMm'], label }),
-        );
+      if (row) void dispatch(deleteRow({ kind: 'measurements', row, label }));
     } else if (row) {
       if (row.valueMm !== value)
         void dispatch(changeRow({ kind: 'measurements', row, changes: { valueMm: value }, label }));

@@ -83,8 +83,7 @@ function WishChoice({ reason }: { readonly reason: JointReason }) {
   const choose = (value: '' | JointWish) => {
     const label = `${reason.label}: ${value === '' ? 'as planned' : value}`;
     if (value === '') {
-      const keep = ['specimenId', 'jointKey', 'wish', 'reason'];
-      if (row) void dispatch(deleteRow({ kind: 'joint-wishes', row, keep, label }));
+      if (row) void dispatch(deleteRow({ kind: 'joint-wishes', row, label }));
     } else if (row) void dispatch(changeRow({ kind: 'joint-wishes', row, changes: { wish: value }, label }));
     else {
       const body = { specimenId: specimen.specimen.id, jointKey: reason.jointKey, wish: value, reason: '' };

@@ -165,25 +165,13 @@ function NotesSoFar() {
   return (
     <ul aria-label="Written down so far" className="border-t border-hairline pt-2">
       {specimen.comingsOff.map((one) => (
-        <Noted
-          key={one.id}
-          kind="comings-off"
-          row={one}
-          keep={['specimenPartId', 'fromSide', 'note', 'photoId']}
-          what={`the note on the ${nameOf(one.specimenPartId)}`}
-        >
+        <Noted key={one.id} kind="comings-off" row={one} what={`the note on the ${nameOf(one.specimenPartId)}`}>
           {nameOf(one.specimenPartId)}: off from the {one.fromSide}
           {one.note && `, ${one.note}`}
         </Noted>
       ))}
       {specimen.foundJoints.map((joint) => (
-        <Noted
-          key={joint.id}
-          kind="found-joints"
-          row={joint}
-          keep={['specimenId', 'kind', 'label', 'partKeys']}
-          what={joint.label}
-        >
+        <Noted key={joint.id} kind="found-joints" row={joint} what={joint.label}>
           Found: {joint.label}, {joint.kind}
         </Noted>
       ))}
@@ -194,13 +182,12 @@ function NotesSoFar() {
 interface NotedProps {
   readonly kind: 'comings-off' | 'found-joints';
   readonly row: Row;
-  readonly keep: readonly string[];
   readonly what: string;
   readonly children: ReactNode;
 }
 
 /** One thing written down, which can be taken away again. */
-function Noted({ kind, row, keep, what, children }: NotedProps) {
+function Noted({ kind, row, what, children }: NotedProps) {
   const dispatch = useAppDispatch();
   return (
     <li className="flex items-baseline gap-3">
@@ -208,7 +195,7 @@ function Noted({ kind, row, keep, what, children }: NotedProps) {
       <button
         type="button"
         className="quiet-button"
-        onClick={() => void dispatch(deleteRow({ kind, row, keep, label: `removed ${what}` }))}
+        onClick={() => void dispatch(deleteRow({ kind, row, label: `removed ${what}` }))}
       >
         Remove
         <span className="sr-only"> {what}</span>

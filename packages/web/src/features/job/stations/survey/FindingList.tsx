@@ -6,11 +6,6 @@ import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { SEVERITY_WORDS } from './AddToPart.tsx';
 
-const KEEP = [
-  ...['specimenPartId', 'kind', 'severity', 'note', 'pinnedTo', 'pinX', 'pinY'],
-  ...['measuredValue', 'measuredUnit'],
-];
-
 interface FindingListProps {
   readonly part: SpecimenPart;
   /** Id of the finding whose place is pointed at next. */
@@ -56,9 +51,7 @@ export function FindingList({ part, inHand, onTake }: FindingListProps) {
                 className="quiet-button"
                 aria-label={`Remove the finding ${finding.kind}`}
                 onClick={() =>
-                  void dispatch(
-                    deleteRow({ kind: 'findings', row: finding, keep: KEEP, label: `removed ${finding.kind}` }),
-                  )
+                  void dispatch(deleteRow({ kind: 'findings', row: finding, label: `removed ${finding.kind}` }))
                 }
               >
                 Remove

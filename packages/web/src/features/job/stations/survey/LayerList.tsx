@@ -5,8 +5,6 @@ import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { RejectCoat } from '../finish/RejectCoat.tsx';
 
-const KEEP = ['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'];
-
 /** Layers in words, innermost first. Applied ones are part of the log and stay. */
 export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[] }) {
   const { isClosed } = useJob();
@@ -33,9 +31,7 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
               type="button"
               className="quiet-button"
               aria-label={`Remove ${layer.name}`}
-              onClick={() =>
-                void dispatch(deleteRow({ kind: 'layers', row: layer, keep: KEEP, label: `removed ${layer.name}` }))
-              }
+              onClick={() => void dispatch(deleteRow({ kind: 'layers', row: layer, label: `removed ${layer.name}` }))}
             >
               Remove
             </button>
