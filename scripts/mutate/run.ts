@@ -83,6 +83,7 @@ await shareOut(drawn, async (copy, mutant) => {
   if (survives) alive.push(mutant);
   else killed++;
   const say = (text: string) => text.replaceAll(/\s+/g, ' ').slice(0, 70);
+  if ((killed + alive.length) % 20 === 0) console.log(`${killed + alive.length} tried, ${killed} killed`);
   if (survives) console.log(`alive  ${mutant.file}:${mutant.line}  ${say(mutant.was)}  ->  ${say(mutant.text)}`);
 });
 for (const copy of copies) rmSync(copy, { recursive: true, force: true });

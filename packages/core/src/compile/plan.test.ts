@@ -150,6 +150,11 @@ describe('a wait on a link', () => {
     expect(checkStart(prime, [glue], [], [], at('11:00:00'))).deep.equal([]);
   });
 
+  it('does not wait for what is not needed, whenever that was said', () => {
+    const dropped = { ...glue, state: 'not needed' as const };
+    expect(checkStart(prime, [dropped], [], [], at('10:20:00'))).deep.equal([]);
+  });
+
   it('ends when somebody looked after it was done, not before', () => {
     expect(checkStart(prime, [{ ...glue, lookedAt: '2026-01-01T10:10:00Z' }], [], [], at('10:20:00'))).deep.equal([]);
     expect(checkStart(prime, [{ ...glue, lookedAt: '2026-01-01T09:10:00Z' }], [], [], at('10:20:00'))).length(1);
@@ -187,6 +192,11 @@ describe('checkRoom (O37)', () => {
     expect(checkRoom(grind, [], [makeTimer({ kind: 'bath', acknowledgedAt: '2026-01-01T11:30:00Z' })], later)).length(
       0,
     );
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'soak' })], later)).length(1);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'soak', acknowledgedAt: '2026-01-01T11:30:00Z' })], now)).length(0);
+    expect(checkRoom(spray, [], [makeTimer({ kind: 'heat' })], later)).length(0);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'vapour' })], now)).length(1);
+    expect(checkRoom(grind, [], [makeTimer({ kind: 'airing' })], now)).length(1);
     expect(checkRoom(grind, [], [makeTimer({ kind: 'flash' })], now)).length(1);
     expect(checkRoom(grind, [], [makeTimer({ kind: 'flash' })], later)).length(0);
     expect(checkRoom(grind, [], [makeTimer({ kind: 'cure' })], now)).length(0);

@@ -223,6 +223,14 @@ describe('describeDisclosure', () => {
       .include('Of unknown origin: wheels.')
       .not.include('Not original')
       .not.include('Repainted');
+    // What is on it is not said to be missing; of two planned and one on, one is.
+    const onIt = { ...planned, stage: 'applied' } as typeof applied;
+    const told = (layers: (typeof applied)[]) =>
+      describeDisclosure(record([bare(part(), { layers: layers as never })]));
+    expect(told([planned, onIt]))
+      .include('Repainted: body.')
+      .and.not.include('Planned and not put on');
+    expect(told([planned, planned, onIt])).include('Planned and not put on: Deep green on the body.');
   });
 });
 
