@@ -42,6 +42,8 @@ describe('every view', function () {
         await page.getByText(ready).first().waitFor();
         await act?.(page);
         expect(await findCutText(page)).deep.equal([]);
+        // Codes of rules, needs and schools are ours.
+        expect(await page.locator('body').innerText()).not.match(/\b[OSN]\d{1,2}\b/);
         if (look === 'day at 820') return;
         // Runs in the page's own world: the content policy lets no script tag in.
         await page.evaluate(axe);

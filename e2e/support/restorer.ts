@@ -99,7 +99,7 @@ async function lookAgain(page: Page): Promise<boolean> {
 }
 
 /** A step of painting ends with its coats, each with the pot that is planned for it. False for every other step. */
-async function logCoats(line: Locator, key: string): Promise<boolean> {
+export async function logCoats(line: Locator, key: string): Promise<boolean> {
   const page = line.page();
   const isDone = page.locator(`li[data-task="${key}"][data-state="done"]`);
   const button = line.getByRole('button', { name: 'Log the coat' });

@@ -46,8 +46,7 @@ export function PestGate() {
   return (
     <section aria-label="Pest check" className="space-y-2 border-l-4 border-sard pl-3">
       <p>
-        <strong>○ Not looked over for pest yet:</strong> washing, stripping, heat and drilling wait for it (O12).{' '}
-        {task.how}
+        <strong>○ Not looked over for pest yet:</strong> washing, stripping, heat and drilling wait for it. {task.how}
       </p>
       {!isClosed && (
         <button type="button" className="plain-button" disabled={isLoading} onClick={() => void pass()}>

@@ -1,0 +1,112 @@
+import type { JobRecord } from '@sardonyx/core';
+import { expect } from 'chai';
+import type { Locator } from 'playwright-core';
+import { begin, expectNoFaults, logCoats, openStation, taskLine } from './support/restorer.ts';
+import { useBench } from './support/useBench.ts';
+
+/** What was done stays what was done, and only what is done is done: on the tug and its trolleys. */
+describe('work that is done', function () {
+  this.timeout(120_000);
+  const test = useBench({ isDemo: true }, { who: 'Osric Bell' });
+  const record = async () =>
+    (await (await test.page.request.get(`${test.bench.address}/api/jobs/sg-07/record.json`)).json()) as JobRecord;
+  /** Unfolds a step where what it offers is not seen yet. */
+  const openLine = async (line: Locator, button: string | RegExp) => {
+    if (!(await line.getByRole('button', { name: button }).count()))
+      await line.locator('button[aria-expanded]').first().click();
+  };
+  const notNeeded = async (key: string, because: string) => {
+    const line = taskLine(test.page, key);
+    await openLine(line, /^Not so, or not at all/);
+    await line.getByRole('button', { name: /^Not so, or not at all/ }).click();
+    const group = line.getByRole('group', { name: /^Otherwise: / });
+    await group.getByRole('textbox').fill(because);
+    await group.getByRole('button', { name: 'Not needed', exact: true }).click();
+    await test.page.locator(`li[data-task="${key}"][data-state="not needed"]`).waitFor({ state: 'attached' });
+  };
+  const trolley = async (station: string) => {
+    await test.page.goto(`${test.bench.address}/jobs/sg-07/${station}?specimen=sg-07-2`);
+    await test.page.locator('li[data-task]').first().waitFor({ state: 'attached' });
+  };
+
+  it('says gel before and after somebody decides for the slow bath', async () => {
+    const { work } = await record();
+    const gel = work.filter((line) => line.task.includes('gel'));
+    expect(gel.length).greaterThan(1);
+    await trolley('strip');
+    await test.page.getByText('How this job is done, where restorers disagree').click();
+    const stripping = test.page.locator('li', { has: test.page.getByText('Stripping', { exact: true }) });
+    await stripping.getByRole('combobox').selectOption('mild slow');
+    await stripping.getByLabel('Reason, for the record').fill('no hurry');
+    await stripping.getByRole('button', { name: 'Decide' }).click();
+    await test.page.getByText('On this job, because: no hurry').waitFor();
+    expect((await record()).work).deep.equal(work);
+    await taskLine(test.page, 'strip:body').getByText('Brush gel stripper').first().waitFor({ state: 'attached' });
+    await test.page.getByRole('region', { name: 'The plan says' }).getByText(/gel/).first().waitFor();
+  });
+
+  it('is waited for until it is dry, or until somebody has looked', async () => {
+    const { page } = test;
+    await trolley('finish');
+    for (const key of ['judge:body', 'mix:Quay Chalk white']) await notNeeded(key, 'tried on card');
+    const mist = taskLine(page, 'mist:body:outside');
+    await openLine(mist, /^Start: /);
+    await begin(page, 'mist:body:outside');
+    await mist.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.locator('li[data-task="mist:body:outside"][data-state="done"]').waitFor({ state: 'attached' });
+    const colour = taskLine(page, 'colour:body:outside');
+    const look = colour.getByRole('button', { name: 'I have looked: it is dry, it holds' });
+    await openLine(colour, 'I have looked: it is dry, it holds');
+    await colour
+      .getByText(/needs time until/)
+      .first()
+      .waitFor();
+    expect(await colour.getByRole('button', { name: /^Start: / }).count()).equal(0);
+    await colour.getByLabel(/^What you saw/).fill('flashed off');
+    await look.click();
+    await colour.getByRole('button', { name: /^Start: / }).waitFor();
+    const looked = (await record()).work.filter((line) => line.act === 'looked');
+    expect(looked.map((line) => [line.who, line.note])).deep.equal([['Osric Bell', 'flashed off']]);
+  });
+
+  it('is not done by a tick: a coat is logged, or the job cannot be signed', async () => {
+    await trolley('finish');
+    const colour = taskLine(test.page, 'colour:body:outside');
+    await openLine(colour, 'Log the coat');
+    await begin(test.page, 'colour:body:outside');
+    await colour.getByRole('button', { name: 'Done', exact: true }).click();
+    await colour.getByText(/Not logged yet: colour on the outside/).waitFor();
+    const refused = await test.page.request.post(`${test.bench.address}/api/jobs/sg-07/sign-off`, {
+      data: { who: 'Osric Bell' },
+    });
+    expect(refused.status()).equal(422);
+    expect(await refused.text()).include('is not done');
+    expect(await colour.getAttribute('data-state')).equal('doing');
+  });
+
+  it('keeps a rejected coat beside its second in the record', async () => {
+    const { page } = test;
+    await logCoats(taskLine(page, 'colour:body:outside'), 'colour:body:outside');
+    await trolley('finish');
+    await page.getByText('Coats in words').first().click();
+    await page.getByRole('button', { name: 'Reject Quay Chalk white' }).click();
+    const reject = page.getByRole('group', { name: 'Reject Quay Chalk white' });
+    await reject.getByLabel(/^What is wrong with it/).fill('orange peel');
+    await reject.getByRole('button', { name: 'Reject the coat' }).click();
+    const off = page.locator('li[data-task^="take-off:"]');
+    const key = (await off.getAttribute('data-task'))!;
+    await openLine(off, /^Start: /);
+    await begin(page, key);
+    await off.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });
+    for (const next of ['degrease:body#2', 'mist:body:outside#2']) await notNeeded(next, 'in one go');
+    const again = taskLine(page, 'colour:body:outside#2');
+    await openLine(again, 'Log the coat');
+    await logCoats(again, 'colour:body:outside#2');
+    const coats = (await record()).specimens[1]!.parts.find((part) => part.name === 'Body')!.coatsApplied;
+    const chalk = coats.filter((coat) => coat.name === 'Quay Chalk white');
+    expect(chalk.map((coat) => coat.rejectedBecause)).deep.equal(['orange peel', null]);
+    await openStation(page, 'Sign off');
+    expectNoFaults(page);
+  });
+});
