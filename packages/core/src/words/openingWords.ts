@@ -3,6 +3,7 @@ import type { SchoolOption } from '../model/school.ts';
 import { isDrilledRivet } from '../compile/rules/openingRules.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import type { PlanJoint } from '../facts/specimenFacts.ts';
+import { getSchool } from '../schools/schools.ts';
 import { capitalise, listNames } from './names.ts';
 import type { WordsFor } from './wordsFor.ts';
 import { always, firstPart } from './words.ts';
@@ -55,7 +56,7 @@ export const OPENING_WORDS: WordsFor<
     return {
       title: `${joint.way.label}: ${joint.label}`,
       how: describeWay(joint, context),
-      because: `${joint.because ?? 'It is opened.'} ${Math.round(joint.way.risk * 100)} % risk of damage (planning estimate).${school ? ` ${context.because(school)}` : ''}`,
+      because: `${joint.because ?? 'It is opened.'} ${Math.round(joint.way.risk * 100)} % risk of damage (planning estimate).${school ? ` ${getSchool(school).question}: ${context.because(school)}` : ''}`,
     };
   },
   separate: always(
