@@ -34,7 +34,7 @@ function suite(name, patterns, env = {}) {
       '--node-option',
       'import=tsx',
       '--timeout',
-      '20000',
+      '60000',
       '--reporter',
       'json',
       '--reporter-option',

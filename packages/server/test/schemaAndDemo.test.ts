@@ -38,7 +38,7 @@ describe('schema', () => {
 
 describe('demo data', function () {
   // Drawing its photographs takes most of the time.
-  this.timeout(60_000);
+  this.timeout(180_000);
   let bench: TestBench;
   before(async () => void (bench = await createTestBench()));
   after(() => bench.clear());
