@@ -7,6 +7,9 @@ import { join } from 'node:path';
 import { buildWeb } from './buildWeb.mjs';
 import { compileDatabaseDriver, findChromium, installPackages, root, run } from './setUp.mjs';
 
+/** How every suite is run; the trial of mutants runs them so too. */
+const MOCHA = JSON.parse(await readFile(new URL('mocha.json', import.meta.url), 'utf8'));
+
 let passed = 0;
 let failed = 0;
 const began = performance.now();
@@ -28,19 +31,7 @@ async function check(name, command, args) {
 function suite(name, patterns, env = {}) {
   const from = performance.now();
   return new Promise((done) => {
-    const args = [
-      'node_modules/mocha/bin/mocha.js',
-      '--no-config',
-      '--node-option',
-      'import=tsx',
-      '--timeout',
-      '60000',
-      '--reporter',
-      'json',
-      '--reporter-option',
-      `output=${reportOf(name)}`,
-      ...patterns,
-    ];
+    const args = [...MOCHA, '--reporter', 'json', '--reporter-option', `output=${reportOf(name)}`, ...patterns];
     const child = spawn(process.execPath, args, {
       cwd: root,
       env: { ...process.env, ...env },

@@ -1,4 +1,8 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+const MOCHA = JSON.parse(readFileSync(join(import.meta.dirname, '../mocha.json'), 'utf8')) as readonly string[];
 
 /** Far beyond what the slowest file takes: a mutant that never ends counts as killed. */
 const LONGEST_MS = 180_000;
@@ -9,15 +13,7 @@ export function runTests(
   env: Readonly<Record<string, string>> = {},
 ): Promise<{ readonly passed: boolean; readonly output: string }> {
   return new Promise((done) => {
-    const args = [
-      'node_modules/mocha/bin/mocha.js',
-      '--no-config',
-      '--node-option',
-      'import=tsx',
-      '--timeout',
-      '60000',
-    ];
-    const child = spawn(process.execPath, [...args, '--bail', '--reporter', 'dot', ...tests], {
+    const child = spawn(process.execPath, [...MOCHA, '--bail', '--reporter', 'dot', ...tests], {
       cwd: root,
       env: { ...process.env, ...env },
       detached: true,

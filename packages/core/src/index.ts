@@ -72,6 +72,7 @@ export {
   JOINT_WISHES,
   LAYER_KINDS,
   MATERIAL_CERTAINTIES,
+  nameOfArea,
   ORIGINS,
   PART_STATES,
   PHOTO_MEASURES,
@@ -248,11 +249,12 @@ export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';
 
 // What may start, end, be signed
 export { checkBenchHours } from './gates/checkBenchHours.ts';
-export { checkDone, listCoatsOf, listMissingCoats, type Evidence } from './gates/checkDone.ts';
+export { checkDone, refuseSoaking, type Evidence } from './gates/checkDone.ts';
 export { checkPrimingGate } from './gates/checkPrimingGate.ts';
 export { checkSignOff } from './gates/checkSignOff.ts';
-export { AIRING_MIN, checkRoom, checkStart } from './gates/checkStart.ts';
+export { AIRING_MIN, checkLinks, checkRoom, checkStart } from './gates/checkStart.ts';
 export { checkTools } from './gates/checkTools.ts';
+export { listCoatsOf, listCoatsOn, listMissingCoats } from './gates/coatsOfTask.ts';
 export { findCoatTask } from './gates/findCoatTask.ts';
 export { needsStopCheck } from './gates/needsStopCheck.ts';
 export { selectOpenLinks, type OpenLink } from './gates/openLinks.ts';

@@ -84,6 +84,18 @@ describe('work done is history', () => {
       await act(inspect, 'done').expect(200);
     });
 
+    it('is done again as is decided now, when it is taken back after a later decision', async () => {
+      const gun = 'sg-03-1.gun-ready';
+      await act(gun, 'done otherwise', { note: 'tried with thinner' }).expect(200);
+      await post('decisions', { jobId: 'sg-03', school: 'S6', option: 'spray can', reason: 'the gun is lent' }).expect(
+        201,
+      );
+      expect((await taskOf('sg-03', gun)).title).equal('See that the gun is complete and clean');
+      await act(gun, 'take back').expect(200);
+      expect(await taskOf('sg-03', gun)).deep.include({ state: 'to do', title: 'Try the cans on card' });
+      expect((await view('sg-03')).planNotices.filter((words) => words.includes('What is done stands'))).deep.equal([]);
+    });
+
     it('looks at nothing that is not done', async () => {
       expect(codeOf(await act(inspect, 'looked').expect(422))).equal('not-begun');
     });

@@ -1,7 +1,16 @@
 import type { Joint } from '../model/catalogue.ts';
 import type { TaskLog } from '../model/task.ts';
 import type { Job, PaintProduct, Restorer } from '../model/work.ts';
-import type { Area, CoatingLayer, Finding, FoundJoint, SpecimenPart, Want, WishForJoint } from '../model/workpiece.ts';
+import {
+  nameOfArea,
+  type Area,
+  type CoatingLayer,
+  type Finding,
+  type FoundJoint,
+  type SpecimenPart,
+  type Want,
+  type WishForJoint,
+} from '../model/workpiece.ts';
 import { findLongestSession } from '../calendar/sessions.ts';
 import { mergeDecisions, type HouseChoice } from '../schools/mergeDecisions.ts';
 import { listJoints } from './listJoints.ts';
@@ -88,7 +97,7 @@ function createPart(
       const product = layer.productId === null ? undefined : products.get(layer.productId);
       return {
         areaKind: area.kind,
-        areaName: area.name || area.kind,
+        areaName: nameOfArea(area),
         crossesSeam: area.crossesSeam,
         kind: layer.kind,
         name: layer.name,

@@ -1,4 +1,5 @@
-import type { Area, CoatingLayer } from '../model/workpiece.ts';
+import type { TaskAct } from '../model/taskActs.ts';
+import { nameOfArea, type Area, type CoatingLayer } from '../model/workpiece.ts';
 import { asStripMethod } from '../process/stripMethods.ts';
 import type { PartDone, RejectedCoat } from './specimenFacts.ts';
 import type { StandingWork } from './standingWork.ts';
@@ -18,12 +19,12 @@ export function selectPartDone(
   standing: readonly StandingWork[],
 ): PartDone {
   const own = standing.filter(({ work }) => work.partKeys.includes(partKey));
-  const did = (...acts: readonly string[]) => own.some(({ work }) => acts.includes(work.act));
+  const did = (...acts: readonly TaskAct[]) => own.some(({ work }) => acts.includes(work.act));
   const strip = own.find(({ work }) => work.act === 'strip');
   const applied = areas.flatMap((area) =>
     layers
       .filter((layer) => layer.areaId === area.id && layer.stage === 'applied')
-      .map((layer) => ({ layer, areaName: area.name || area.kind })),
+      .map((layer) => ({ layer, areaName: nameOfArea(area) })),
   );
   const coatsOn = applied
     .filter(({ layer }) => isStanding(layer))

@@ -1,6 +1,6 @@
 import type { PaintOfParts } from '../drawing/fillShape.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
-import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
+import { nameOfArea, type Area, type CoatingLayer, type SpecimenPart } from '../model/workpiece.ts';
 
 /** Outermost colour of each part's areas: as applied where anything was, else as found. Decals do not hide the paint. */
 export function computePaint(
@@ -14,7 +14,7 @@ export function computePaint(
     for (const area of areas.filter((candidate) => candidate.specimenPartId === part.id)) {
       const visible = layers.filter((layer) => layer.areaId === area.id && layer.kind !== 'decal');
       const top = selectOutermost(visible, 'applied') ?? selectOutermost(visible, 'found');
-      if (top) own[area.name || area.kind] = top.colourHex;
+      if (top) own[nameOfArea(area)] = top.colourHex;
     }
     paint[part.key] = own;
   }

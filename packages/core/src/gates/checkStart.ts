@@ -15,11 +15,15 @@ export function checkStart(
   if (task.state === 'done') return [{ code: 'already-done', message: `"${task.title}" is done already.` }];
   if (task.state === 'not needed' || task.state === 'set aside')
     return [{ code: 'not-needed', message: `"${task.title}" is no longer in the plan.` }];
-  return [
-    ...selectOpenLinks(task, tasksOfSpecimen, now).map((link) => refuseLink(link, now)),
-    ...checkRoom(task, tasksInRoom, timers, now),
-  ];
+  return [...checkLinks(task, tasksOfSpecimen, now), ...checkRoom(task, tasksInRoom, timers, now)];
 }
+
+/** What a task still waits for at a moment: what is open before it, what dries, what was done too long ago. */
+export const checkLinks = (
+  task: Pick<Task, 'after' | 'specimenId'>,
+  tasksOfSpecimen: readonly LinkedTask[],
+  at: Date,
+): Refusal[] => selectOpenLinks(task, tasksOfSpecimen, at).map((link) => refuseLink(link, at));
 
 function refuseLink({ link, before, kind, from }: OpenLink, now: Date): Refusal {
   const taskId = before.id;

@@ -1,6 +1,6 @@
 import type { Task } from '../model/task.ts';
 import { isSettled } from '../model/task.ts';
-import { listMissingCoats, type CoatEvidence } from './checkDone.ts';
+import { listMissingCoats, type CoatEvidence } from './coatsOfTask.ts';
 
 /** A coat as it is about to be logged. */
 export interface CoatPlace {

@@ -46,6 +46,9 @@ export interface Area extends Versioned {
   readonly crossesSeam: boolean;
 }
 
+/** What an area is called: by its own name, else by its kind. */
+export const nameOfArea = ({ name, kind }: Pick<Area, 'name' | 'kind'>): string => name || kind;
+
 export const LAYER_KINDS = ['primer', 'colour', 'clear', 'decal', 'brightwork', 'plating', 'filler'] as const;
 export type LayerKind = (typeof LAYER_KINDS)[number];
 

@@ -10,6 +10,7 @@ import {
   type PhotoControl,
   type Point,
   type SpecimenPart,
+  nameOfArea,
 } from '@sardonyx/core';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -275,7 +276,7 @@ async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, w
       where: { areaId: area.id, stage: 'planned' },
       order: { seq: 'ASC' },
     });
-    const isDecal = task.act === 'decal' && task.of.area === (area.name || area.kind);
+    const isDecal = task.act === 'decal' && task.of.area === nameOfArea(area);
     const own = planned.filter(
       ({ kind }) =>
         (isDecal && kind === 'decal') || wanted.some((coat) => coat.areaId === area.id && coat.kind === kind),

@@ -1,5 +1,14 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
-import { checkRoom, computePaint, isStanding, selectNextTask, STATIONS, type Station, type Task } from '@sardonyx/core';
+import {
+  checkRoom,
+  computePaint,
+  isSettled,
+  isStanding,
+  selectNextTask,
+  STATIONS,
+  type Station,
+  type Task,
+} from '@sardonyx/core';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
@@ -148,9 +157,7 @@ function createLane(
       .filter((want) => want.state === 'open' || want.state === 'ordered')
       .map(({ what, state, dueOn }) => ({ what, state, dueOn })),
     progress: computeProgress(tasks),
-    handsOnLeftMin: tasks
-      .filter((task) => task.state === 'to do' || task.state === 'doing')
-      .reduce((sum, task) => sum + task.handsOnMin, 0),
+    handsOnLeftMin: tasks.filter((task) => !isSettled(task)).reduce((sum, task) => sum + task.handsOnMin, 0),
   };
 }
 

@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import {
   checkCoat,
   checkDone,
+  checkLinks,
   convertProductKind,
   convertProductToLayer,
   findCoatTask,
-  selectOpenLinks,
 } from '@sardonyx/core';
 import type { LogCoat } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
@@ -16,7 +16,10 @@ import { badInput, refuseAll, refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { assertMayStart } from '../tasks/assertMayStart.ts';
-import { finishTask, markGun, moveJobAlong, writeLog } from '../tasks/finishTask.ts';
+import { finishTask } from '../tasks/finishTask.ts';
+import { markGun } from '../tasks/markGun.ts';
+import { moveJobAlong } from '../tasks/moveJobAlong.ts';
+import { writeLog } from '../tasks/writeLog.ts';
 import { readEvidence } from '../tasks/readEvidence.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 
@@ -77,14 +80,7 @@ async function assertReadyFor(
   now: Date,
 ): Promise<void> {
   if (now.getTime() - appliedAt.getTime() < JUST_NOW_MIN * 60_000) return assertMayStart(manager, task, now);
-  refuseAll(
-    selectOpenLinks(task, tasks, appliedAt).map(({ before, link, kind, from }) => ({
-      code: kind === 'waiting' ? ('still-waiting' as const) : ('predecessor-open' as const),
-      message: `First "${before.title}": ${link.because}.`,
-      taskId: before.id,
-      ...(from ? { from } : {}),
-    })),
-  );
+  refuseAll(checkLinks(task, tasks, appliedAt));
 }
 
 /** The step ends when nothing of it is missing any more; until then it is under way. */

@@ -6,7 +6,8 @@ import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../en
 import { refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { moveJobAlong, writeLog } from '../tasks/finishTask.ts';
+import { moveJobAlong } from '../tasks/moveJobAlong.ts';
+import { writeLog } from '../tasks/writeLog.ts';
 import { readEvidence } from '../tasks/readEvidence.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 

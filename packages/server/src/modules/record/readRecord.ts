@@ -9,6 +9,7 @@ import {
   selectStatements,
   type JobRecord,
   type RecordMix,
+  nameOfArea,
 } from '@sardonyx/core';
 import type { MixView, SpecimenView } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
@@ -61,9 +62,7 @@ function createParts(view: SpecimenView) {
     layers: view.areas
       .filter((area) => area.specimenPartId === part.id)
       .flatMap((area) =>
-        view.layers
-          .filter((layer) => layer.areaId === area.id)
-          .map((layer) => ({ ...layer, area: area.name || area.kind })),
+        view.layers.filter((layer) => layer.areaId === area.id).map((layer) => ({ ...layer, area: nameOfArea(area) })),
       ),
   }));
 }

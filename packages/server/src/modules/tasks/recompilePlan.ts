@@ -83,8 +83,8 @@ async function recompileSpecimen(
   const facts = await readFacts(manager, job, last, house);
   const opening = chooseOpeningOf(last.id, facts);
   const planInput = JSON.stringify({ facts, opening } satisfies StoredFacts);
-  // The plan follows from the facts alone: where they are the same, so is the plan.
-  if (last.planInput === planInput) return;
+  // The plan follows from the facts alone: where they are the same, so is the plan, unless a task was taken back.
+  if (last.planInput === planInput && last.planFingerprint !== '') return;
   const plan = compilePlan({ ...facts, ...opening });
   const planFingerprint = plan.kind === 'plan' ? fingerprint(plan.tasks) : last.planFingerprint;
   if (plan.kind === 'plan' && planFingerprint !== last.planFingerprint) {

@@ -1,8 +1,9 @@
-import { checkDone, isSettled, listCoatsOf, TELLING_ACTS, type Task } from '@sardonyx/core';
+import { checkDone, isSettled, listCoatsOf, listCoatsOn, refuseSoaking, TELLING_ACTS, type Task } from '@sardonyx/core';
 import { ActOnTask } from '@sardonyx/contract';
 import { Router } from 'express';
-import { IsNull, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { TaskRow } from '../../entities/work.ts';
+import { SpecimenRow } from '../../entities/workpiece.ts';
 import { StripPassRow } from '../../entities/workshop.ts';
 import { badInput, refuseAll, refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
@@ -11,7 +12,10 @@ import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { assertMayStart } from './assertMayStart.ts';
 import { assertMayStrip } from './assertMayStrip.ts';
-import { finishTask, markGun, moveJobAlong, writeLog } from './finishTask.ts';
+import { finishTask } from './finishTask.ts';
+import { markGun } from './markGun.ts';
+import { moveJobAlong } from './moveJobAlong.ts';
+import { writeLog } from './writeLog.ts';
 import { readEvidence } from './readEvidence.ts';
 import { recompilePlan } from './recompilePlan.ts';
 
@@ -35,12 +39,18 @@ async function actOnTask(manager: EntityManager, taskId: string, body: ActOnTask
   await assertJobIsOpen(manager, task.jobId);
   await ACTS[body.act](manager, task, body, now);
   if (body.act !== 'note' && body.act !== 'looked') {
+    if (body.act === 'take back') await bringUpToDate(manager, task);
     // What was done to a part is a fact that the rest of the plan follows from.
-    if (TELLING_ACTS.includes(task.act) || task.act === 'take-off' || task.act === 'decal')
+    if (body.act === 'take back' || TELLING_ACTS.includes(task.act) || task.act === 'take-off' || task.act === 'decal')
       await recompilePlan(manager, task.jobId, now);
     await moveJobAlong(manager, task.jobId);
   }
   return findRow(manager, TaskRow, task.id, 'This task');
+}
+
+/** It is to be done again, and as is decided now: its tasks are no longer known to be in step with the plan. */
+async function bringUpToDate(manager: EntityManager, { specimenId }: TaskRow): Promise<void> {
+  await manager.update(SpecimenRow, { id: specimenId }, { planFingerprint: '' });
 }
 
 type Act = (manager: EntityManager, task: TaskRow, body: ActOnTask, now: Date) => Promise<void>;
@@ -65,17 +75,10 @@ const ACTS: Readonly<Record<ActOnTask['act'], Act>> = {
       return;
     }
     refuseAll(refusals);
-    const coats = listCoatsOf(task, evidence).flatMap(({ areaId, kind }) =>
-      evidence.layers
-        .filter(
-          (layer) => layer.areaId === areaId && layer.kind === kind && layer.stage === 'applied' && !layer.rejection,
-        )
-        .map((layer) => layer.name),
-    );
     const { who, note, measures = [] } = body;
     await finishTask(manager, task, now, {
       ...{ act: 'done', who, at: now, note, measures },
-      coats: [...new Set(coats)],
+      coats: listCoatsOn(task, evidence),
     });
   },
   'done otherwise': async (manager, task, body, now) => {
@@ -123,10 +126,8 @@ async function goAhead(manager: EntityManager, task: TaskRow, body: ActOnTask, n
   if (note) await writeLog(manager, task, { act: 'went ahead', who: body.who, at: now, note });
 }
 
-/** A part that is still in the bath is neither done nor left out. */
 async function assertNothingSoaks(manager: EntityManager, task: TaskRow): Promise<void> {
-  if (await manager.existsBy(StripPassRow, { taskId: task.id, endedAt: IsNull() }))
-    throw refused('soaking', `A pass of "${task.title}" is under way: take it out and say what came of it.`);
+  refuseAll(refuseSoaking(task, await manager.findBy(StripPassRow, { taskId: task.id })));
 }
 
 /** What later tasks were done on the strength of cannot be taken from under them. */

@@ -1,4 +1,5 @@
 import type { MixView } from '@sardonyx/contract';
+import { nameOfArea } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGiveUpMixMutation, useKeepMixMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
@@ -49,7 +50,7 @@ export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly i
             <option value="">nothing yet</option>
             {areas.map((area) => (
               <option key={area.id} value={area.id}>
-                {area.partName}, {area.name || area.kind}
+                {area.partName}, {nameOfArea(area)}
               </option>
             ))}
           </select>

@@ -1,5 +1,6 @@
 import type { Answer, DatedStatement, IdentifyCatalogue, IdentifyReport, Question } from '@sardonyx/core';
 import { useEffect, useRef, useState } from 'react';
+import { useWorker } from '../../../shared/worker/useWorker.ts';
 import type { IdentifyAnswer, IdentifyRequest } from './protocol.ts';
 
 export interface Reported {
@@ -12,6 +13,15 @@ export interface Reported {
   readonly problem: string | null;
 }
 
+/** The last question, and the worker that has its catalogue. */
+interface Sent {
+  id: number;
+  to: Worker | null;
+  catalogue: IdentifyCatalogue | null;
+}
+
+const createWorker = () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+
 /** Identifies in a worker. Typing and pressing go on meanwhile; only the newest question is answered. */
 export function useReport(
   catalogue: IdentifyCatalogue,
@@ -20,26 +30,17 @@ export function useReport(
   threshold: number,
   question: Question,
 ): Reported {
-  const worker = useRef<Worker | null>(null);
-  const sent = useRef<{ id: number; catalogue: IdentifyCatalogue | null }>({ id: 0, catalogue: null });
+  const worker = useWorker(createWorker);
+  const sent = useRef<Sent>({ id: 0, to: null, catalogue: null });
   const [got, setGot] = useState<Reported>({ report: null, catalogue, isStale: true, problem: null });
-  useEffect(() => {
-    const own = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
-    worker.current = own;
-    sent.current = { id: sent.current.id, catalogue: null };
-    return () => {
-      own.terminate();
-      worker.current = null;
-    };
-  }, []);
   useEffect(() => {
     const own = worker.current!;
     const id = sent.current.id + 1;
     const request: IdentifyRequest = {
       ...{ id, answers, statements, threshold, question },
-      catalogue: sent.current.catalogue === catalogue ? null : catalogue,
+      catalogue: sent.current.to === own && sent.current.catalogue === catalogue ? null : catalogue,
     };
-    sent.current = { id, catalogue };
+    sent.current = { id, to: own, catalogue };
     own.onmessage = ({ data }: MessageEvent<IdentifyAnswer>) => {
       if (data.id !== sent.current.id) return;
       if (data.problem) sent.current.catalogue = null;
@@ -51,6 +52,6 @@ export function useReport(
         ? { ...before, isStale: true }
         : { report: null, catalogue, isStale: true, problem: null },
     );
-  }, [catalogue, answers, statements, threshold, question]);
+  }, [worker, catalogue, answers, statements, threshold, question]);
   return got;
 }

@@ -1,21 +1,12 @@
 import { createIdentifier, createReport, syncAnswersInPlace, type Answer, type Identifier } from '@sardonyx/core';
+import { answerNewest } from '../../../shared/worker/answerNewest.ts';
 import type { IdentifyAnswer, IdentifyRequest } from './protocol.ts';
 
 let identifier: Identifier | null = null;
 let given: readonly Answer[] = [];
-let waiting: IdentifyRequest | null = null;
+const post = (message: IdentifyAnswer) => self.postMessage(message);
 
-/** Of several requests that pile up only the last is worked on: the others are out of date already. */
-self.onmessage = ({ data }: MessageEvent<IdentifyRequest>) => {
-  const isIdle = waiting === null;
-  // A catalogue that came with a request that is skipped must not get lost.
-  waiting = { ...data, catalogue: data.catalogue ?? waiting?.catalogue ?? null };
-  if (isIdle) setTimeout(answer);
-};
-
-function answer(): void {
-  const request = waiting!;
-  waiting = null;
+function answer(request: IdentifyRequest): void {
   try {
     if (request.catalogue) {
       identifier = createIdentifier(request.catalogue);
@@ -30,4 +21,5 @@ function answer(): void {
   }
 }
 
-const post = (message: IdentifyAnswer) => self.postMessage(message);
+// A catalogue that came with a request that is skipped must not get lost.
+answerNewest(answer, (skipped, newest) => ({ ...newest, catalogue: newest.catalogue ?? skipped.catalogue }));

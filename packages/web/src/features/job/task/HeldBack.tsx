@@ -6,7 +6,6 @@ import { changeRow } from '../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../shared/store.ts';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
-import { Link } from 'react-router';
 import { PhotoDrop } from '../../photos/index.ts';
 
 /** What a start may carry besides the act. */
@@ -50,11 +49,6 @@ export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
       {error.code === 'no-colour' && <WithoutColour onAgain={onAgain} />}
       {error.code === 'no-photo' && (
         <PhotoDrop jobId={task.jobId} stage={task.act === 'photograph' ? 'before' : 'after'} nextSide="left" />
-      )}
-      {error.code === 'no-coat' && (
-        <Link className="plain-button" to={`/jobs/${task.jobId}/finish?part=${task.specimenId}.${task.partKeys[0]}`}>
-          Log the coat at Finish
-        </Link>
       )}
     </div>
   );

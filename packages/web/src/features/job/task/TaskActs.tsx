@@ -1,4 +1,4 @@
-import type { Task, TaskMeasure } from '@sardonyx/core';
+import { isSettled, type Task, type TaskMeasure } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
@@ -15,7 +15,7 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
   const [lastAct, setLastAct] = useState<Act>('start');
   const isGrave = task.irreversible || task.hazards.length > 0;
   const isStopped = error?.code === 'stop-before-strip';
-  const isOpen = task.state === 'to do' || task.state === 'doing';
+  const isOpen = !isSettled(task);
   const send = (what: Act, more: SendMore = {}) => {
     setLastAct(what);
     const own = what === 'done' && measures.length ? { measures: [...measures] } : {};

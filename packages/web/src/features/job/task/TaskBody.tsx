@@ -1,4 +1,4 @@
-import { type OpenLink, type Task } from '@sardonyx/core';
+import { isSettled, type OpenLink, type Task } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { StartClock } from '../../clocks/index.ts';
 import { PhotoDrop } from '../../photos/index.ts';
@@ -15,7 +15,7 @@ import { TaskNote } from './TaskNote.tsx';
 /** A task unfolded: how it is done, what can hurt, its clock, and every act. */
 export function TaskBody({ task, waits }: { readonly task: Task; readonly waits: readonly OpenLink[] }) {
   const { isClosed, view } = useJob();
-  const isOpen = task.state === 'to do' || task.state === 'doing';
+  const isOpen = !isSettled(task);
   const isReady = waits.length === 0;
   const takes = task.uses.map(({ what }) => what);
   return (

@@ -1,4 +1,4 @@
-import { selectOpenLinks, type OpenLink, type Task } from '@sardonyx/core';
+import { isSettled, selectOpenLinks, type OpenLink, type Task } from '@sardonyx/core';
 import { formatMinutes, formatMoment } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { Line } from '../Zones.tsx';
@@ -50,7 +50,7 @@ export function TaskLine({ task, now, isUnfolded, onToggle }: TaskLineProps) {
 /** Who did it and when, or why it was left out. */
 function HowItEnded({ task }: { readonly task: Task }) {
   const { view } = useJob();
-  if (task.state === 'to do' || task.state === 'doing') return null;
+  if (!isSettled(task)) return null;
   const last = view.log.filter((entry) => entry.taskId === task.id && entry.act !== 'note').at(-1);
   const words =
     task.state === 'set aside'

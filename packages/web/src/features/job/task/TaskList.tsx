@@ -1,4 +1,4 @@
-import { selectOpenLinks, type Station, type Task } from '@sardonyx/core';
+import { isSettled, selectOpenLinks, type Station, type Task } from '@sardonyx/core';
 import { useState } from 'react';
 import { useNow } from '../../clocks/index.ts';
 import { useJob } from '../JobContext.tsx';
@@ -11,7 +11,7 @@ export function TaskList({ station, heading = 'Do' }: { readonly station: Statio
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const own = tasks.filter((task) => task.station === station);
   if (own.length === 0) return null;
-  const isOpen = (task: Task) => task.state === 'to do' || task.state === 'doing';
+  const isOpen = (task: Task) => !isSettled(task);
   const current =
     own.find((task) => task.state === 'doing') ??
     own.find((task) => task.state === 'to do' && selectOpenLinks(task, tasks, now).length === 0);

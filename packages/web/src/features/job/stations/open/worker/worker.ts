@@ -1,18 +1,10 @@
 import { chooseOpening, compareAlternatives, explainJoints } from '@sardonyx/core';
+import { answerNewest } from '../../../../../shared/worker/answerNewest.ts';
 import type { OpeningReply, OpeningRequest } from './protocol.ts';
 
-let waiting: OpeningRequest | null = null;
+const post = (message: OpeningReply) => self.postMessage(message);
 
-/** Of several questions that pile up only the last is worked on: the others are out of date already. */
-self.onmessage = ({ data }: MessageEvent<OpeningRequest>) => {
-  const isIdle = waiting === null;
-  waiting = data;
-  if (isIdle) setTimeout(answer);
-};
-
-function answer(): void {
-  const { id, question } = waiting!;
-  waiting = null;
+answerNewest(({ id, question }: OpeningRequest) => {
   try {
     const chosen = chooseOpening(question);
     const reasons = explainJoints(question, chosen);
@@ -21,6 +13,4 @@ function answer(): void {
   } catch (error) {
     post({ id, answer: null, problem: error instanceof Error ? error.message : String(error) });
   }
-}
-
-const post = (message: OpeningReply) => self.postMessage(message);
+});

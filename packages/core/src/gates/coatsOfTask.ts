@@ -1,0 +1,81 @@
+import { isStanding } from '../facts/selectPartDone.ts';
+import type { Task } from '../model/task.ts';
+import { nameOfArea, type Area, type CoatingLayer, type SpecimenPart } from '../model/workpiece.ts';
+
+/** The parts of a specimen, and what lies on them. */
+export interface CoatEvidence {
+  readonly parts: readonly Pick<SpecimenPart, 'id' | 'key' | 'name'>[];
+  readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name'>[];
+  readonly layers: readonly Pick<
+    CoatingLayer,
+    'areaId' | 'stage' | 'kind' | 'name' | 'rejection' | 'removedAt' | 'seq'
+  >[];
+}
+
+/** The kinds of layer that a step of painting leaves on the part. */
+const LEAVES: Partial<Record<Task['act'], readonly CoatingLayer['kind'][]>> = {
+  prime: ['primer'],
+  reprime: ['primer'],
+  colour: ['colour', 'clear'],
+  bright: ['brightwork'],
+  chrome: ['brightwork'],
+  gloss: ['clear'],
+  powder: ['colour'],
+  seal: ['clear'],
+};
+
+/** How many standing coats of its kinds a step must find: planned ones, and one more where it is put on over another. */
+export interface WantedCoat {
+  readonly areaId: string;
+  readonly areaName: string;
+  readonly kind: CoatingLayer['kind'];
+  readonly count: number;
+}
+
+/** The coats that a step of painting leaves; empty for every other step. */
+export function listCoatsOf(task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): WantedCoat[] {
+  const kinds = LEAVES[task.act];
+  const part = evidence.parts.find((one) => one.key === task.partKeys[0]);
+  if (!kinds || !part) return [];
+  const areas = evidence.areas
+    .filter((area) => area.specimenPartId === part.id)
+    .map((area) => ({ ...area, areaName: nameOfArea(area) }))
+    .filter(({ areaName, kind }) => isMeant(task, areaName, kind));
+  const plannedIn = areas.flatMap((area) =>
+    kinds.flatMap((kind): WantedCoat[] => {
+      const count = evidence.layers.filter(
+        (layer) => layer.areaId === area.id && layer.stage === 'planned' && layer.kind === kind,
+      ).length;
+      return count ? [{ areaId: area.id, areaName: area.areaName, kind, count: countOver(task, count) }] : [];
+    }),
+  );
+  if (plannedIn.length > 0 || areas.length === 0) return plannedIn;
+  // Clear under or over a decal is in no plan of coats; it goes on the outside.
+  const outside = areas.find((area) => area.kind === 'outside') ?? areas[0]!;
+  const over = task.act === 'seal' ? 2 : 1;
+  return [{ areaId: outside.id, areaName: outside.areaName, kind: kinds[0]!, count: over }];
+}
+
+function isMeant({ act, of }: Pick<Task, 'act' | 'of'>, areaName: string, kind: Area['kind']): boolean {
+  if (of.area !== undefined) return areaName === of.area;
+  return act === 'powder' ? kind === 'outside' : kind !== 'mask' || act === 'prime' || act === 'reprime';
+}
+
+/** A part that is primed again has one primer more than planned. */
+const countOver = ({ act }: Pick<Task, 'act'>, planned: number) => (act === 'reprime' ? planned + 1 : planned);
+
+/** What of a step's coats is not on the part yet, in the order in which it goes on. */
+export const listMissingCoats = (task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): WantedCoat[] =>
+  listCoatsOf(task, evidence).filter((coat) => selectStanding(coat, evidence.layers).length < coat.count);
+
+/** Names of the standing coats that a step left, for its log. */
+export const listCoatsOn = (task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): string[] => [
+  ...new Set(
+    listCoatsOf(task, evidence).flatMap((coat) => selectStanding(coat, evidence.layers).map(({ name }) => name)),
+  ),
+];
+
+const selectStanding = <Layer extends CoatEvidence['layers'][number]>(
+  { areaId, kind }: Pick<WantedCoat, 'areaId' | 'kind'>,
+  layers: readonly Layer[],
+): Layer[] => layers.filter((layer) => layer.areaId === areaId && layer.kind === kind && isStanding(layer));
