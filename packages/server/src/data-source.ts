@@ -4,7 +4,7 @@ import { DataSource } from 'typeorm';
 import { furnish } from './furnish.ts';
 import { ENTITIES } from './entities/index.ts';
 import { MIGRATIONS } from './migrations/index.ts';
-import { recompileOpenJobs } from './modules/tasks/recompilePlan.ts';
+import { recompileAnew } from './modules/tasks/recompilePlan.ts';
 
 export const DATABASE_FILE = 'sardonyx.db';
 
@@ -15,7 +15,7 @@ export async function openDatabase(folder: string): Promise<DataSource> {
   const moved = await source.runMigrations({ transaction: 'each' });
   await furnish(source);
   // What the plans are made of may have changed with the tables.
-  if (moved.length) await source.transaction((manager) => recompileOpenJobs(manager, new Date()));
+  if (moved.length) await source.transaction((manager) => recompileAnew(manager, new Date()));
   return source;
 }
 

@@ -7,6 +7,7 @@ import { JobRow } from './entities/work.ts';
 import { BENCH_NAME } from './demo/world.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { chooseClock } from './clock.ts';
+import { recompileAnew } from './modules/tasks/recompilePlan.ts';
 import type { Workroom } from './workroom.ts';
 
 const config = readConfig(process.env, process.argv.slice(2));
@@ -23,6 +24,7 @@ const room: Workroom = {
 };
 // A demo that was interrupted while it was filled is filled now; one that was is left as it was edited.
 if (config.isDemo && (await room.source.manager.count(JobRow)) === 0) await seedDemo(room);
+else await room.source.transaction((manager) => recompileAnew(manager, now()));
 
 const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, config.host, (error) => {
   if (error) {

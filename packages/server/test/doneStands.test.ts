@@ -1,6 +1,8 @@
 import type { ErrorBody, JobView } from '@sardonyx/contract';
 import type { CoatingLayer, JobRecord, Task } from '@sardonyx/core';
 import { expect } from 'chai';
+import { TaskRow } from '../src/entities/work.ts';
+import { recompileAnew } from '../src/modules/tasks/recompilePlan.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 describe('work done is history', () => {
@@ -94,6 +96,15 @@ describe('work done is history', () => {
       await act(gun, 'take back').expect(200);
       expect(await taskOf('sg-03', gun)).deep.include({ state: 'to do', title: 'Try the cans on card' });
       expect((await view('sg-03')).planNotices.filter((words) => words.includes('What is done stands'))).deep.equal([]);
+    });
+
+    it('is to be done in the words of the program that runs, and done in those of the one that ran', async () => {
+      const { manager } = bench.room.source;
+      const [open, done] = ['sg-03-1.gun-ready', 'sg-07-2.prime:body'];
+      await manager.update(TaskRow, [open, done], { how: 'as an older program said' });
+      await recompileAnew(manager, bench.room.now());
+      expect((await taskOf('sg-03', open)).how).include('Needle, nozzle');
+      expect((await taskOf('sg-07', done)).how).equal('as an older program said');
     });
 
     it('looks at nothing that is not done', async () => {

@@ -49,6 +49,14 @@ export async function recompilePlan(
     await recompileSpecimen(manager, job, specimen, rows, now);
 }
 
+/** Compiles every open job though its facts are the same: this program may plan, or say, something else than the last one. */
+export async function recompileAnew(manager: EntityManager, now: Date): Promise<void> {
+  await manager.query(
+    "UPDATE specimen SET planFingerprint = '' WHERE jobId IN (SELECT id FROM job WHERE signedOffAt IS NULL)",
+  );
+  await recompileOpenJobs(manager, now);
+}
+
 /** Compiles every open job again: what the house decides holds for all of them. */
 export async function recompileOpenJobs(manager: EntityManager, now: Date): Promise<void> {
   const house = await readHouseRows(manager);
@@ -83,7 +91,7 @@ async function recompileSpecimen(
   const facts = await readFacts(manager, job, last, house);
   const opening = chooseOpeningOf(last.id, facts);
   const planInput = JSON.stringify({ facts, opening } satisfies StoredFacts);
-  // The plan follows from the facts alone: where they are the same, so is the plan, unless a task was taken back.
+  // The plan follows from the facts alone: where they are the same, so is the plan, unless a task was taken back or the program is another.
   if (last.planInput === planInput && last.planFingerprint !== '') return;
   const plan = compilePlan({ ...facts, ...opening });
   const planFingerprint = plan.kind === 'plan' ? fingerprint(plan.tasks) : last.planFingerprint;

@@ -23,7 +23,11 @@ export function Otherwise({ task, isReady }: { readonly task: Task; readonly isR
       </button>
     );
   return (
-    <div className="space-y-2 border border-strong-line p-3" role="group" aria-label={`Otherwise: ${task.title}`}>
+    <div
+      className="w-full space-y-2 border border-strong-line p-3"
+      role="group"
+      aria-label={`Otherwise: ${task.title}`}
+    >
       <label className="block">
         <span className="block text-note">How it was done instead, or why it is not needed (goes into the record)</span>
         <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />

@@ -48,8 +48,12 @@ export function TaskBody({ task, waits }: { readonly task: Task; readonly waits:
       )}
       {!isClosed && isOpen && isReady && <CoatOfTask task={task} />}
       {!isClosed && <TaskActs task={task} isReady={isReady} />}
-      {!isClosed && isOpen && <Otherwise task={task} isReady={isReady} />}
-      {!isClosed && <TaskNote task={task} />}
+      {!isClosed && (
+        <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
+          {isOpen && <Otherwise task={task} isReady={isReady} />}
+          <TaskNote task={task} />
+        </div>
+      )}
     </div>
   );
 }

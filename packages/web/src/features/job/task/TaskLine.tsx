@@ -39,7 +39,9 @@ export function TaskLine({ task, now, isUnfolded, onToggle }: TaskLineProps) {
             {formatMinutes(task.handsOnMin)}
           </span>
         </button>
-        {waits.length > 0 && <p className="pl-5 text-note text-soft-ink">{describeWaits(waits)}</p>}
+        {waits.length > 0 && !(isUnfolded && waits[0]!.kind !== 'open') && (
+          <p className="pl-5 text-note text-soft-ink">{describeWaits(waits)}</p>
+        )}
         <HowItEnded task={task} />
       </Line>
       {isUnfolded && <TaskBody task={task} waits={waits} />}
@@ -77,8 +79,8 @@ function describeWaits(waits: readonly OpenLink[]): string {
 
 function Why({ task }: { readonly task: Task }) {
   const waits = [
-    ...(task.watchedMin ? [`watched ${formatMinutes(task.watchedMin)}`] : []),
-    ...(task.passiveMin ? [`then left ${formatMinutes(task.passiveMin)}`] : []),
+    ...(task.watchedMin ? [`Watched ${formatMinutes(task.watchedMin)}`] : []),
+    ...(task.passiveMin ? [`${task.watchedMin ? 'then' : 'Then'} left ${formatMinutes(task.passiveMin)}`] : []),
   ];
   return (
     <>

@@ -13,7 +13,7 @@ export function TaskNote({ task }: { readonly task: Task }) {
   const { act, error, isLoading, clear } = useAct(task.id);
   const notes = view.log.filter((entry) => entry.taskId === task.id && entry.act === 'note');
   return (
-    <div className="space-y-2">
+    <div className={isOpen || notes.length ? 'w-full space-y-2' : ''}>
       {notes.map((entry) => (
         <p key={entry.id} className="text-note">
           {entry.who}, {formatMoment(entry.at)}: {entry.note}

@@ -15,7 +15,7 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
       {layers.map((layer) => (
         <li key={layer.id} className="flex flex-wrap items-center gap-2">
           <span aria-hidden className="size-4 shrink-0 border border-ink" style={{ background: layer.colourHex }} />
-          <span>
+          <span className="min-w-0 flex-1">
             {layer.name}
             <span className="text-soft-ink">
               {' '}
