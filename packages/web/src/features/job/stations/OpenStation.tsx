@@ -14,61 +14,60 @@ import { useOpening } from './open/worker/useOpening.ts';
 import { HaveInHand } from './survey/HaveInHand.tsx';
 import { WhileOpening } from './open/WhileOpening.tsx';
 
-/** How it comes apart with the least risk: the cuts on the part map, the reason for each, and what else could be done. */
+/**
+ * How it comes apart with the least risk: the cuts on the part map, the reason for each, and what else could be done.
+ * The steps come with the job; only cuts and reasons wait for the worker.
+ */
 export function OpenStation() {
   const { opening, isStale, problem } = useOpening();
-  if (problem) return <ErrorNote error={{ kind: 'fault', message: problem }} />;
-  if (!opening) return <LoadingNote what="the opening" />;
+  const joints = (opening?.reasons ?? []).map((reason) => ({
+    partKeys: opening!.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
+    number: numberOf(reason, opening!),
+  }));
+  const hasJoints = joints.length > 0;
   return (
     <div aria-busy={isStale}>
-      <OpenWith opening={opening} />
+      <Zones
+        model={
+          <>
+            <PartMapView joints={joints} />
+            <p className="text-note text-soft-ink">
+              A number on a line is a cut, in this order; a full line stays closed. Click a part, or use the arrow keys.
+            </p>
+            {hasJoints && <JointLines opening={opening!} />}
+            <Decisions keys={['S2', 'S3', 'S4']} />
+          </>
+        }
+        isSticky={false}
+        lead={<Lead opening={opening} problem={problem} />}
+      >
+        {hasJoints && <HaveInHand />}
+        <PlanSays />
+        <TaskList station="open" heading="Open, in this order" />
+        {hasJoints && (
+          <>
+            <WhileOpening />
+            <Alternatives alternatives={opening!.alternatives} />
+          </>
+        )}
+      </Zones>
     </div>
   );
 }
 
-function OpenWith({ opening }: { readonly opening: Opening }) {
+function Lead({ opening, problem }: { readonly opening: Opening | null; readonly problem: string | null }) {
   const { view, specimen } = useJob();
-  const joints = opening.reasons.map((reason) => ({
-    partKeys: opening.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
-    number: numberOf(reason, opening),
-  }));
+  if (problem) return <ErrorNote error={{ kind: 'fault', message: problem }} />;
+  if (!opening) return <LoadingNote what="the opening" />;
+  if (opening.reasons.length > 0) return <OpeningVerdict opening={opening} />;
   return (
-    <Zones
-      model={
-        <>
-          <PartMapView joints={joints} />
-          <p className="text-note text-soft-ink">
-            A number on a line is a cut, in this order; a full line stays closed. Click a part, or use the arrow keys.
-          </p>
-          {opening.reasons.length > 0 && <JointLines opening={opening} />}
-          <Decisions keys={['S2', 'S3', 'S4']} />
-        </>
-      }
-      isSticky={false}
-      lead={
-        opening.reasons.length === 0 ? (
-          <EmptyNote title="Nothing is opened.">
-            {!specimen.casting
-              ? 'Settle the casting at Identify: its joints come with it.'
-              : view.job.scope === 'clean only'
-                ? 'It is only cleaned, so it stays closed.'
-                : 'No joint of it is known.'}
-          </EmptyNote>
-        ) : (
-          <OpeningVerdict opening={opening} />
-        )
-      }
-    >
-      {opening.reasons.length > 0 && <HaveInHand />}
-      <PlanSays />
-      <TaskList station="open" heading="Open, in this order" />
-      {opening.reasons.length > 0 && (
-        <>
-          <WhileOpening />
-          <Alternatives alternatives={opening.alternatives} />
-        </>
-      )}
-    </Zones>
+    <EmptyNote title="Nothing is opened.">
+      {!specimen.casting
+        ? 'Settle the casting at Identify: its joints come with it.'
+        : view.job.scope === 'clean only'
+          ? 'It is only cleaned, so it stays closed.'
+          : 'No joint of it is known.'}
+    </EmptyNote>
   );
 }
 
