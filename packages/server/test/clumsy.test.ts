@@ -1,0 +1,170 @@
+import type { JobView, ShelfView } from '@sardonyx/contract';
+import { createSeededRandom, pickOne, type JobRecord } from '@sardonyx/core';
+import { expect } from 'chai';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+/*
+ * Somebody clumsy on an empty bench, with a casting of their own: acts out of order, twice, taken back, choices changed
+ * after the work, coats on the wrong place, findings that come and go. Whatever they do, the server answers with a reason
+ * and not with a fault, and what was logged stands as it was written.
+ */
+describe('an own casting on an empty bench, clumsily', function () {
+  this.timeout(120_000);
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench({ isDemo: false })));
+  afterEach(() => bench.clear());
+
+  const who = 'Nell';
+  const part = (key: string, role: string, material = 'zinc alloy') => ({ key, name: key, role, material, count: 1 });
+
+  async function putOnTheBench(): Promise<string> {
+    const casting = await bench.http.post('/api/castings').send({
+      ...{ rangeId: 'own', number: '7/1', name: 'Attic Lorry', bodyType: 'lorry', construction: '' },
+      ...{ lengthMm: 90, wheelbaseMm: 50 },
+      parts: [
+        part('body', 'body'),
+        part('base', 'base', 'tinplate'),
+        part('glazing', 'glazing', 'clear styrene'),
+        part('wheels', 'wheel', 'hard plastic'),
+        part('axles', 'axle', 'steel'),
+      ],
+      joints: [
+        { label: 'tab', kind: 'bent tab', partKeys: ['body', 'base'] },
+        { label: 'axle ends', kind: 'formed axle', partKeys: ['base', 'axles', 'wheels'] },
+        { label: 'window', kind: 'push fit', partKeys: ['body', 'glazing'] },
+      ],
+    });
+    expect(casting.status, JSON.stringify(casting.body)).equal(201);
+    const job = await bench.http.post('/api/jobs').send({
+      ...{ title: 'Attic Lorry', castingId: (casting.body as { id: string }).id, scope: 'full', target: 'as issued' },
+      ...{ why: '', dueOn: null },
+    });
+    expect(job.status, JSON.stringify(job.body)).equal(201);
+    for (const [kind, name] of [
+      ['primer', 'Grey'],
+      ['colour', 'Green'],
+    ] as const) {
+      const pot = await bench.http.post('/api/shelf/pots').send({
+        ...{ line: 'Own', name, kind, binder: 'acrylic', gloss: 'matt', colourHex: '#506070', leftMl: 20, place: '' },
+      });
+      expect(pot.status, JSON.stringify(pot.body)).equal(201);
+    }
+    return (job.body as { id: string }).id;
+  }
+
+  for (const seed of [1, 2, 3, 4])
+    it(`answers, and keeps what was logged (seed ${seed})`, async () => {
+      const random = createSeededRandom(seed);
+      const jobId = await putOnTheBench();
+      const { products } = await bench.get<ShelfView>('shelf');
+      let logged: JobRecord['work'] = [];
+      let done = 0;
+      for (let step = 0; step < 120; step++) {
+        const view = await bench.get<JobView>(`jobs/${jobId}`);
+        const { specimen, parts, areas, layers, findings } = view.specimens[0]!;
+        const post = (path: string, body: object) => bench.http.post(`/api/${path}`).send(body);
+        const anyPart = () => pickOne(parts, random);
+        const acts: readonly (() => PromiseLike<{ status: number; body: unknown; text: string }>)[] = [
+          ...Array.from({ length: 10 }, () => () => {
+            const task = pickOne(view.tasks, random);
+            const act = pickOne(
+              ['start', 'done', 'done otherwise', 'not needed', 'take back', 'looked', 'note'],
+              random,
+            );
+            return post(`tasks/${encodeURIComponent(task.id)}/acts`, {
+              ...{ act, who, note: random() < 0.8 ? 'so it was' : '' },
+              ...(random() < 0.5 ? { staysUntilDone: true } : {}),
+            });
+          }),
+          // The way a careful one goes, now and then, so that the walk gets anywhere.
+          ...Array.from({ length: 8 }, () => () => {
+            const open = view.tasks.filter((task) => task.state === 'doing' || task.state === 'to do');
+            const task =
+              open.find(({ state }) => state === 'doing') ??
+              open[Math.floor(random() * Math.min(3, open.length))] ??
+              pickOne(view.tasks, random);
+            return post(`tasks/${encodeURIComponent(task.id)}/acts`, {
+              ...{ act: random() < 0.5 ? 'done otherwise' : 'done', who, note: 'in my own way', staysUntilDone: true },
+            });
+          }),
+          () =>
+            post('findings', {
+              ...{
+                specimenPartId: anyPart().id,
+                kind: pickOne(['bent', 'cracked', 'rust', 'pitted', 'missing'], random),
+              },
+              ...{ severity: 2, note: '', measuredValue: null, measuredUnit: 'mm' },
+            }),
+          () =>
+            findings.length
+              ? bench.http.delete(`/api/findings/${pickOne(findings, random).id}`).query({ version: 1 })
+              : post('findings', {}),
+          () =>
+            post('layers', {
+              ...{
+                areaId: pickOne(areas, random).id,
+                stage: pickOne(['found', 'planned'], random),
+                seq: layers.length,
+              },
+              ...{ kind: pickOne(['colour', 'primer', 'decal'], random), name: 'Green', colourHex: '#506070' },
+              ...{ thicknessUm: 20, thicknessOrigin: 'planning estimate', productId: null },
+            }),
+          () =>
+            post('coats', {
+              ...{
+                areaId: pickOne(areas, random).id,
+                productId: pickOne(products, random).id,
+                tempC: 20,
+                who,
+                note: '',
+              },
+              appliedAt: bench.room.now().toISOString(),
+            }),
+          () => post(`coats/${layers.length ? pickOne(layers, random).id : 'none'}/reject`, { who, because: 'runs' }),
+          () => {
+            const [school, option] = pickOne(
+              [
+                ['S11', 'mild slow'],
+                ['S11', 'caustic'],
+                ['S5', 'crimp flat'],
+                ['S6', 'spray can'],
+                ['S2', 'never opened'],
+                ['S22', 'honest wear'],
+              ] as const,
+              random,
+            );
+            const made = view.decisions.find((one) => one.school === school);
+            return made
+              ? bench.http
+                  .patch(`/api/decisions/${made.id}`)
+                  .send({ version: made.version, option, reason: 'changed my mind' })
+              : post('decisions', { jobId, school, option, reason: 'why not' });
+          },
+          () =>
+            post('wants', {
+              ...{ specimenPartId: anyPart().id, what: 'a part', dependentBits: '', state: 'open', solution: '' },
+              ...{ reason: '', dueOn: null },
+            }),
+          () =>
+            bench.http.patch(`/api/specimens/${specimen.id}`).send({ version: specimen.version, name: 'Lorry again' }),
+          () => post(`jobs/${jobId}/sign-off`, { who }),
+        ];
+        const answer = await pickOne(acts, random)();
+        expect(answer.status, `step ${step}: ${answer.text}`).lessThan(500);
+        bench.pass(Math.floor(random() * 40));
+        const { work } = await bench.get<JobRecord>(`jobs/${jobId}/record.json`);
+        expect(work.slice(0, logged.length), `step ${step}: what was logged`).deep.equal(logged);
+        if (answer.status >= 400) expect(work, `step ${step}: refused, and logged all the same`).deep.equal(logged);
+        logged = work;
+        const after = (await bench.get<JobView>(`jobs/${jobId}`)).tasks;
+        for (const { id, title, how, because, method } of view.tasks.filter(({ state }) => state === 'done')) {
+          const now = after.find((task) => task.id === id);
+          expect(now, `step ${step}: ${id} is still there`).not.equal(undefined);
+          if (now!.state === 'done') expect(now, `step ${step}`).deep.include({ title, how, because, method });
+        }
+        done = after.filter((task) => task.state === 'done').length;
+      }
+      expect(logged.length, 'the walk got somewhere').greaterThan(15);
+      expect(done).greaterThan(3);
+    });
+});
