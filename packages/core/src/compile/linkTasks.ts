@@ -1,7 +1,7 @@
 import type { TaskLink } from '../model/task.ts';
 import type { TaskTag } from '../model/taskTags.ts';
 import { STATIONS } from '../model/stations.ts';
-import { addAll, clearBit, createBitSet, hasBit, listBits, setBit, type BitSet } from '../numeric/bitSet.ts';
+import { addAll, clearBit, createBitSet, hasBit, isEmpty, listBits, setBit, type BitSet } from '../numeric/bitSet.ts';
 import { createOwnLinks } from './ownLinks.ts';
 import { isInForce, ORDER_RULES, type OrderRule } from './orderRules.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
@@ -26,11 +26,9 @@ export function linkTasks(tasks: readonly TaskDraft[], keys: readonly string[], 
   const index = indexTasks(tasks);
   const before = tasks.map(() => createBitSet(tasks.length));
   const soonAfter = tasks.map(() => createBitSet(tasks.length));
-  const rules = ORDER_RULES.filter((rule) => isInForce(rule, input.decisions)).map((rule) => ({
-    ...rule,
-    earlier: index.withTags(rule.before),
-    later: index.withTags(rule.after),
-  }));
+  const rules = ORDER_RULES.filter((rule) => isInForce(rule, input.decisions))
+    .map((rule) => ({ ...rule, earlier: index.withTags(rule.before), later: index.withTags(rule.after) }))
+    .filter((rule) => !isEmpty(rule.earlier));
   /** For each task the rules that may make it wait. */
   const bound: (typeof rules)[number][][] = tasks.map(() => []);
   for (const rule of rules)
@@ -110,6 +108,8 @@ function indexTasks(tasks: readonly TaskDraft[]) {
     }
   }
   const ofParts = tasks.map(({ partKeys }) => join(partKeys, byPart, none));
+  // Made when a rule asks: the same for all of them.
+  const ofAreas: BitSet[] = [];
   return {
     withTags: (tags: readonly TaskTag[]): BitSet => join(tags, byTag, none),
     /** The tasks that a rule of this scope may bind to a task. */
@@ -118,9 +118,7 @@ function indexTasks(tasks: readonly TaskDraft[]) {
       if (scope === 'part') return ofParts[place]!;
       const { of } = tasks[place]!;
       if (scope === 'joint') return of?.jointKey === undefined ? none : byJoint.get(of.jointKey)!;
-      const bits = createBitSet(tasks.length);
-      addAll(bits, ofParts[place]!, byArea.get(of?.area ?? '')!);
-      return bits;
+      return (ofAreas[place] ??= cut(ofParts[place]!, byArea.get(of?.area ?? '')!));
     },
     ofStationsBefore: (task: TaskDraft) => earlier[STATIONS.indexOf(task.station)]!,
     /** What is left to dry, set or soak and would be touched by this task: on its parts, or anywhere for the whole model. */
@@ -138,6 +136,12 @@ function put(sets: Map<string, BitSet>, name: string, place: number, size: numbe
   let bits = sets.get(name);
   if (!bits) sets.set(name, (bits = createBitSet(size)));
   setBit(bits, place);
+}
+
+function cut(a: BitSet, b: BitSet): BitSet {
+  const bits = a.map(() => 0);
+  addAll(bits, a, b);
+  return bits;
 }
 
 function join(names: readonly string[], sets: ReadonlyMap<string, BitSet>, none: BitSet): BitSet {

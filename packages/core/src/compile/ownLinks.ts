@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy.ts';
 import type { TaskAct } from '../model/taskActs.ts';
 import type { TaskTag } from '../model/taskTags.ts';
 import { listBits, type BitSet } from '../numeric/bitSet.ts';
@@ -25,8 +26,8 @@ export function createOwnLinks(
 ): OwnLink[] {
   const placed = tasks.map((task, place) => ({ task, place }));
   const withTag = (...tags: TaskTag[]) => listBits(withTags(tags)).map((place) => placed[place]!);
-  const ofJoint: OfJoint = (act, jointKey) =>
-    placed.find(({ task }) => task.act === act && task.of?.jointKey === jointKey);
+  const byJoint = groupBy(placed, ({ task }) => task.of?.jointKey);
+  const ofJoint: OfJoint = (act, jointKey) => byJoint.get(jointKey)?.find(({ task }) => task.act === act);
   return [
     ...linkAccess(placed, ofJoint, input),
     ...linkOil(placed),

@@ -19,6 +19,8 @@ export interface PlanContext {
   readonly pieces: Pieces<PlanPart>;
   /** Parts that are there and may be worked on. */
   readonly workable: readonly PlanPart[];
+  /** Joints of the opening that still hold something; one that held a missing part is open already. */
+  readonly shut: readonly PlanJoint[];
   /** The option in force of a school. */
   readonly option: <Key extends SchoolKey>(school: Key) => SchoolOption<Key>;
   /** "gel: It stays where it is put and works wet." */
@@ -61,7 +63,7 @@ export function createPlanContext(input: PlanInput): PlanContext {
   });
   const bare = new Set(stripped.map(({ part }) => part));
   return {
-    ...{ input, pieces, workable, option, materialsOf, strippingOf, stripped },
+    ...{ input, pieces, workable, shut: input.opening.filter(isShut), option, materialsOf, strippingOf, stripped },
     because: (school) => sayDecision(school, option(school), input.reasons[school]),
     partOf: (key) => find(byKey, key, 'part'),
     jointOf: (key) => find(joints, key, 'opened joint'),
@@ -69,6 +71,11 @@ export function createPlanContext(input: PlanInput): PlanContext {
     isStripped: (part) => bare.has(part),
     bakeRefusals: (part, bake) => adviseBake(materialsOf(part), bake, isJoined(part)).refusals,
   };
+
+  function isShut({ partKeys }: PlanJoint): boolean {
+    const known = partKeys.flatMap((key) => byKey.get(key) ?? []);
+    return known.length === 0 || known.filter((part) => part.state !== 'missing').length > 1;
+  }
 
   function adviseStripping(part: PlanPart): StripAdvice | null {
     if (!part.painted || part.state === 'missing' || isPestSuspect(part)) return null;

@@ -1,13 +1,4 @@
-import {
-  addAll,
-  createBitSet,
-  hasBit,
-  highestBit,
-  isWithin,
-  listBits,
-  setBit,
-  type BitSet,
-} from '../numeric/bitSet.ts';
+import { addAll, createBitSet, highestBitWithout, isWithin, listBits, setBit, type BitSet } from '../numeric/bitSet.ts';
 
 import type { TaskNet } from './linkTasks.ts';
 
@@ -79,8 +70,8 @@ export function reduceLinks(
     const named = before[place]!;
     const implied = ancestors[place]!;
     // Later places first: most of what is named follows from them and need not be looked at.
-    for (let at = highestBit(named, size); at >= 0; at = highestBit(named, at))
-      if (!hasBit(implied, at)) addAll(implied, ancestors[at]!);
+    for (let at = highestBitWithout(named, implied, size); at >= 0; at = highestBitWithout(named, implied, at))
+      addAll(implied, ancestors[at]!);
     const waited = waitedOut[place]!;
     const direct = listBits(named, implied);
     for (const at of direct) addAll(waited, waitedOut[at]!);

@@ -1,5 +1,15 @@
 import { expect } from 'chai';
-import { addAll, clearBit, createBitSet, hasBit, highestBit, isWithin, listBits, setBit } from './bitSet.ts';
+import {
+  addAll,
+  clearBit,
+  createBitSet,
+  hasBit,
+  highestBitWithout,
+  isEmpty,
+  isWithin,
+  listBits,
+  setBit,
+} from './bitSet.ts';
 import { createSeededRandom } from './seededRandom.ts';
 
 const from = (numbers: Iterable<number>, size = 100) => {
@@ -29,8 +39,14 @@ describe('bitSet', () => {
     expect([31, 32, 63].map((at) => hasBit(bits, at))).deep.equal([false, true, true]);
     expect(listBits(createBitSet(0))).deep.equal([]);
     const walked: number[] = [];
-    for (let at = highestBit(bits, 100); at >= 0; at = highestBit(bits, at)) walked.push(at);
-    expect(walked).deep.equal([63, 32]);
-    expect(highestBit(bits, 32)).equal(-1);
+    const without = from([40, 63]);
+    setBit(bits, 40);
+    for (let at = highestBitWithout(bits, from([]), 100); at >= 0; at = highestBitWithout(bits, from([]), at))
+      walked.push(at);
+    expect(walked).deep.equal([63, 40, 32]);
+    expect(highestBitWithout(bits, without, 100)).equal(32);
+    expect(highestBitWithout(bits, without, 32)).equal(-1);
+    expect(isEmpty(from([]))).equal(true);
+    expect(isEmpty(bits)).equal(false);
   });
 });

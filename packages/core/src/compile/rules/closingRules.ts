@@ -200,10 +200,10 @@ export const CLOSING_RULES: readonly PlanRule[] = [
 function createFitTasks(part: PlanPart, cleaning: SchoolOption<'S23'>): TaskDraft[] {
   const tag = FITTED[part.role];
   if (!tag) return [];
-  const common = { station: 'close' as const, partKeys: [part.key] };
+  const partKeys = [part.key];
   return [
-    { ...common, act: 'clean', method: cleaning, tags: ['clean part'], handsOnMin: 4 },
-    { ...common, act: 'fit', tags: ['fit part', tag, 'handling'], handsOnMin: 6 },
+    { act: 'clean', station: 'close', partKeys, method: cleaning, tags: ['clean part'], handsOnMin: 4 },
+    { act: 'fit', station: 'close', partKeys, tags: ['fit part', tag, 'handling'], handsOnMin: 6 },
   ];
 }
 

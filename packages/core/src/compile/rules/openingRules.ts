@@ -4,20 +4,11 @@ import { isMetal } from '../../model/material.ts';
 import { uses } from '../../model/supply.ts';
 import type { TaskTag } from '../../model/taskTags.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { PlanInput, TaskDraft } from '../planTypes.ts';
+import type { TaskDraft } from '../planTypes.ts';
 import { findFinding, type PlanRule } from './planRule.ts';
 
 /** Such a joint is forced with something that no drawer holds; what it is stands in words/openingWords.ts. */
 const WITH_SPECIAL_TOOL: ReadonlySet<JointKind> = new Set<JointKind>(['peened pin', 'sprung pin', 'bent tab']);
-
-/** Joints of the opening that still hold something; one that held a missing part is open already. */
-const selectShut = ({ input }: PlanContext): PlanJoint[] =>
-  input.opening.filter((joint) => !isOpenAlready(joint, input));
-
-function isOpenAlready(joint: PlanJoint, input: PlanInput): boolean {
-  const known = input.parts.filter((part) => joint.partKeys.includes(part.key));
-  return known.length > 0 && known.filter((part) => part.state !== 'missing').length < 2;
-}
 
 /** Open: one task or two per joint, then the halves apart and the plastics out. */
 export const OPENING_RULES: readonly PlanRule[] = [
@@ -26,7 +17,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
     when: 'a joint is forced with something that no drawer holds',
     serves: ['O6', 'N19'],
     create: (context) => {
-      const kinds = new Set(selectShut(context).map((joint) => joint.kind));
+      const kinds = new Set(context.shut.map((joint) => joint.kind));
       return [...kinds]
         .filter((kind) => WITH_SPECIAL_TOOL.has(kind))
         .map((kind) => ({
@@ -44,7 +35,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
     when: 'an axle end is destroyed',
     serves: ['O11', 'N8'],
     create: (context) =>
-      selectShut(context)
+      context.shut
         .filter((joint) => joint.kind === 'formed axle' && joint.way.destroys)
         .map((joint) => ({
           act: 'axle-in-hand',
@@ -80,34 +71,32 @@ export const OPENING_RULES: readonly PlanRule[] = [
     create: (context) =>
       context.option('S3') !== 'pilot first'
         ? []
-        : selectShut(context)
-            .filter(isDrilledRivet)
-            .map((joint) => ({
-              act: 'pilot',
-              station: 'open',
-              partKeys: joint.partKeys,
-              of: { jointKey: joint.key },
-              method: context.option('S3'),
-              tags: ['pilot hole', 'dismantle'],
-              process: 'drilling',
-              hazards: ['drilling'],
-              cannotBeUndone: 'metal drilled from the post',
-              handsOnMin: 6,
-              uses: uses(['bench drill'], ['cutting oil', 0.5]),
-            })),
+        : context.shut.filter(isDrilledRivet).map((joint) => ({
+            act: 'pilot',
+            station: 'open',
+            partKeys: joint.partKeys,
+            of: { jointKey: joint.key },
+            method: context.option('S3'),
+            tags: ['pilot hole', 'dismantle'],
+            process: 'drilling',
+            hazards: ['drilling'],
+            cannotBeUndone: 'metal drilled from the post',
+            handsOnMin: 6,
+            uses: uses(['bench drill'], ['cutting oil', 0.5]),
+          })),
   },
   {
     id: 'open-joint',
     when: 'a joint must come apart',
     serves: ['O7', 'O8', 'S3', 'S4', 'N21'],
-    create: (context) => selectShut(context).map((joint) => createOpeningTask(joint, context)),
+    create: (context) => context.shut.map((joint) => createOpeningTask(joint, context)),
   },
   {
     id: 'separate',
     when: 'body and base come apart',
     serves: ['O7', 'N21'],
     create: (context) => {
-      const shut = selectShut(context);
+      const shut = context.shut;
       const halves = context.input.parts.filter((part) => part.role === 'body' || part.role === 'base');
       const isApart =
         halves.length > 1 &&
@@ -130,7 +119,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
     when: 'plastic, rubber or paper comes free',
     serves: ['O9', 'N2'],
     create: (context) => {
-      const shut = selectShut(context);
+      const shut = context.shut;
       const out = context.input.parts.filter(
         (part) =>
           !isMetal(part.material) &&

@@ -1,7 +1,7 @@
 import { computeLuminance } from '../../facts/chooseTreatment.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
+import { groupBy } from '../../groupBy.ts';
 import { uses } from '../../model/supply.ts';
-import type { TaskTag } from '../../model/taskTags.ts';
 import { judgePart } from '../../process/judgePart.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
@@ -291,10 +291,13 @@ function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
 function createColourTasks(context: PlanContext): TaskDraft[] {
   const tasks = selectPainted(context).flatMap((part) => createPartColours(part, context));
   const firstColour = (task: ColourDraft) => task.colours?.[0] ?? '';
-  const names = [...new Set(tasks.map(firstColour))];
-  const lightest = (name: string) =>
-    Math.max(...tasks.filter((task) => firstColour(task) === name).map((task) => task.luminance ?? 0));
-  const rank = new Map(names.sort((a, b) => lightest(b) - lightest(a)).map((name, i) => [name, i]));
+  const lightest = new Map<string, number>();
+  for (const task of tasks) {
+    const name = firstColour(task);
+    lightest.set(name, Math.max(lightest.get(name) ?? 0, task.luminance ?? 0));
+  }
+  const names = [...lightest].sort(([, a], [, b]) => b - a).map(([name]) => name);
+  const rank = new Map(names.map((name, i) => [name, i]));
   // Trim lies over the body colours, whatever its own.
   const place = (task: ColourDraft) =>
     (task.tags.includes('trim colour') ? 2 * names.length : 0) +
@@ -306,7 +309,7 @@ function createColourTasks(context: PlanContext): TaskDraft[] {
 type ColourDraft = DraftOf<'mist'> | DraftOf<'colour'>;
 
 function createPartColours(part: PlanPart, context: PlanContext): ColourDraft[] {
-  const groups = groupByArea(part.coats.filter(isSprayed));
+  const groups = groupBy(part.coats.filter(isSprayed), (coat) => coat.areaName);
   const powdered = isPowdered(part, context);
   return [...groups].flatMap(([area, coats]) => {
     // Powder is the coat of the outside; what lies over it is brushed or sprayed.
@@ -328,40 +331,40 @@ function createAreaTasks(
   const ground = part.coats.find((coat) => coat.kind === 'colour' && coat.areaKind === 'outside');
   const luminance = computeLuminance(colourHex);
   const isPaleOnDark = isTrim && ground !== undefined && luminance > computeLuminance(ground.colourHex) + PALE_ON_DARK;
-  const tagsOf = (hidden: readonly TaskTag[], outside: readonly TaskTag[]) => (isHidden ? hidden : outside);
-  const common = {
-    station: 'finish' as const,
-    partKeys: [part.key],
-    of: { area, ...ofRound(roundOf(part, ['colour', 'clear'], area)) },
-    colours: coats.filter((coat) => coat.kind === 'colour').map((coat) => coat.name),
-    method: option('S6'),
-    hazards: SPRAYING,
-    luminance,
-  };
+  const station = 'finish';
+  const partKeys = [part.key];
+  const of = { area, ...ofRound(roundOf(part, ['colour', 'clear'], area)) };
+  const colours = coats.filter((coat) => coat.kind === 'colour').map((coat) => coat.name);
+  const method = option('S6');
+  const hazards = SPRAYING;
   const wet: ColourDraft = {
-    ...common,
     act: 'colour',
-    tags: isTrim ? TRIM_TAGS : tagsOf(HIDDEN_TAGS, OUTSIDE_TAGS),
+    station,
+    partKeys,
+    of,
+    colours,
+    method,
+    hazards,
+    luminance,
+    tags: isTrim ? TRIM_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS,
     handsOnMin: isTrim ? 15 : 12,
     passiveMin: Math.max(...coats.map((coat) => coat.dries?.recoatMin ?? USUAL_DRYING.recoatMin)),
     uses: isTrim ? TRIM_USES : BODY_USES,
     detail: { names: coats.map((coat) => coat.name), isTrim, isPaleOnDark },
   };
   if (isTrim) return [wet];
-  return [
-    {
-      ...common,
-      act: 'mist',
-      tags: tagsOf(HIDDEN_MIST_TAGS, OUTSIDE_MIST_TAGS),
-      handsOnMin: 4,
-      passiveMin: first!.dries?.flashMin ?? USUAL_DRYING.flashMin,
-    },
-    wet,
-  ];
-}
-
-function groupByArea(coats: readonly PlanCoat[]): Map<string, PlanCoat[]> {
-  const groups = new Map<string, PlanCoat[]>();
-  for (const coat of coats) groups.set(coat.areaName, [...(groups.get(coat.areaName) ?? []), coat]);
-  return groups;
+  const mist: ColourDraft = {
+    act: 'mist',
+    station,
+    partKeys,
+    of,
+    colours,
+    method,
+    hazards,
+    luminance,
+    tags: isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS,
+    handsOnMin: 4,
+    passiveMin: first!.dries?.flashMin ?? USUAL_DRYING.flashMin,
+  };
+  return [mist, wet];
 }
