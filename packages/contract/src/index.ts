@@ -74,6 +74,7 @@ export {
 export { CatalogueFile } from './requests/catalogueFile.ts';
 export { ChangeCasting, CreateCasting } from './requests/catalogue.ts';
 export type {
+  BenchCasting,
   BenchLane,
   BenchView,
   CastingView,

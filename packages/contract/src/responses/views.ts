@@ -67,9 +67,8 @@ export interface Health {
 
 export interface BenchLane {
   readonly job: Job;
-  readonly castingName: string;
-  /** The side view; null while nobody knows the casting. */
-  readonly side: DrawingView | null;
+  /** The casting of its first model; null while nobody knows it. */
+  readonly castingId: string | null;
   readonly parts: readonly Pick<SpecimenPart, 'key' | 'material' | 'state'>[];
   readonly paint: PaintOfParts;
   /** Layers of the main part's outside as found (or applied, once there are any), for the band. */
@@ -91,8 +90,17 @@ export interface BenchLane {
   readonly handsOnLeftMin: number;
 }
 
+/** A casting as the bench shows it, sent once for all the lanes that stand on it. */
+export interface BenchCasting {
+  readonly id: string;
+  readonly name: string;
+  /** The side view; null while it has none. */
+  readonly side: DrawingView | null;
+}
+
 export interface BenchView {
   readonly now: string;
+  readonly castings: readonly BenchCasting[];
   readonly lanes: readonly BenchLane[];
   readonly restorers: readonly Restorer[];
   /** Time zone of the bench. */

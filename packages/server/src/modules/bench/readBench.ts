@@ -1,4 +1,4 @@
-import type { BenchLane, BenchView } from '@sardonyx/contract';
+import type { BenchCasting, BenchLane, BenchView } from '@sardonyx/contract';
 import {
   checkRoom,
   computePaint,
@@ -34,8 +34,9 @@ type LaneTask = Pick<
   | 'needs'
 >;
 
-const TASK_COLUMNS =
-  'id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, "after", needs';
+/** What is done waits for nothing. */
+const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs,
+  CASE WHEN state = 'to do' THEN "after" ELSE '[]' END AS "after"`;
 
 /** Read as they are stored: the mapper's work was half of the time of the bench. */
 async function readLaneTasks(manager: EntityManager, jobIds: readonly string[]): Promise<LaneTask[]> {
@@ -45,8 +46,7 @@ async function readLaneTasks(manager: EntityManager, jobIds: readonly string[]):
   );
   return rows.map((row) => ({
     ...row,
-    // What is done waits for nothing.
-    after: row.state === 'to do' ? (JSON.parse(row.after) as Task['after']) : [],
+    after: JSON.parse(row.after) as Task['after'],
     needs: JSON.parse(row.needs) as Task['needs'],
   }));
 }
@@ -78,22 +78,31 @@ async function readBench(manager: EntityManager, now: Date): Promise<BenchView> 
   const toRead = jobs.filter((job) => job.signedOffAt === null || !known.has(nameOf(job)));
   const read = await readLanes(manager, toRead, now);
   for (const lane of read) if (lane.job.signedOffAt) known.set(nameOf(lane.job as JobRow), lane);
-  const kept = jobs.flatMap((job) => (toRead.includes(job) ? [] : [known.get(nameOf(job))!]));
+  const isRead = new Set(toRead);
+  const lanes = [...read, ...jobs.flatMap((job) => (isRead.has(job) ? [] : [known.get(nameOf(job))!]))];
   return {
     now: now.toISOString(),
-    lanes: [...read, ...kept].sort(compareLanes),
+    castings: await readCastings(manager, lanes),
+    lanes: lanes.sort(compareLanes),
     restorers: await manager.find(RestorerRow, { order: { id: 'ASC' } }),
     zone: (await manager.findOneByOrFail(HouseStyleRow, { id: 'house' })).zone,
   };
 }
 
+async function readCastings(manager: EntityManager, lanes: readonly BenchLane[]): Promise<BenchCasting[]> {
+  const ids = new Set(lanes.flatMap(({ castingId }) => castingId ?? []));
+  const rows = await manager.find(CastingRow, {
+    select: { id: true, number: true, name: true, drawing: true },
+    where: { id: In([...ids]) },
+  });
+  return rows.map(({ id, number, name, drawing }) => ({
+    ...{ id, name: `${number} ${name}`, side: drawing.views.find(({ view }) => view === 'side') ?? null },
+  }));
+}
+
 async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: Date): Promise<BenchLane[]> {
   const ofJobs = { jobId: In(jobs.map((job) => job.id)) };
   const specimens = await manager.find(SpecimenRow, { where: ofJobs, order: { id: 'ASC' } });
-  const wanted = specimens.flatMap((specimen) => (specimen.castingId ? [specimen.castingId] : []));
-  const castings = new Map(
-    (await manager.findBy(CastingRow, { id: In(wanted) })).map((casting) => [casting.id, casting]),
-  );
   const tasks = await readLaneTasks(
     manager,
     jobs.map((job) => job.id),
@@ -109,7 +118,6 @@ async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: D
     createLane(
       job,
       specimens.filter((specimen) => specimen.jobId === job.id),
-      castings,
       tasks.filter((task) => task.jobId === job.id),
       parts,
       refuseRoom,
@@ -121,14 +129,12 @@ async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: D
 function createLane(
   job: JobRow,
   specimens: readonly SpecimenRow[],
-  castings: ReadonlyMap<string, CastingRow>,
   tasks: readonly LaneTask[],
   all: SpecimenParts,
   refuseRoom: (task: LaneTask) => string | null,
   now: Date,
 ): BenchLane {
   const first = specimens[0];
-  const casting = first?.castingId ? castings.get(first.castingId) : undefined;
   const { parts, areas, layers } = first ? all.of(first.id) : { parts: [], areas: [], layers: [] };
   const wants = specimens.flatMap((specimen) => all.of(specimen.id).wants);
   const next = selectNextOfJob(tasks, now);
@@ -138,8 +144,7 @@ function createLane(
   const applied = bandLayers.filter(isStanding);
   return {
     job,
-    castingName: casting ? `${casting.number} ${casting.name}` : 'Casting not known yet',
-    side: casting?.drawing.views.find((view) => view.view === 'side') ?? null,
+    castingId: first?.castingId ?? null,
     parts: parts.map(({ key, material, state }) => ({ key, material, state })),
     paint: computePaint(parts, areas, layers),
     band: applied.length ? applied : bandLayers.filter((layer) => layer.stage === 'found'),

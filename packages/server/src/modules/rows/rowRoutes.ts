@@ -55,7 +55,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
           const jobAfter = await kind.jobOf(manager, after as never);
           if (jobAfter !== jobBefore) await assertJobIsOpen(manager, jobAfter);
           await kind.check?.(manager, after as never);
-          const saved = await saveChange(manager, kind.type, request.params.id, version, changes, kind.what);
+          const saved = await saveChange(manager, kind.type, before, version, changes);
           await kind.afterSave?.(manager, saved as never, before as never);
           // A part that moved to another model changes the plans of both.
           await bringPlansInStep(manager, kind, [jobBefore, jobAfter], room.now());

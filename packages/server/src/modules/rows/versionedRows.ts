@@ -1,4 +1,4 @@
-import type { EntityManager, FindOptionsWhere, ObjectLiteral } from 'typeorm';
+import type { EntityManager, FindOptionsWhere } from 'typeorm';
 import { notFound, stale } from '../../http/errors.ts';
 import type { VersionedRow } from '../../entities/versionedRow.ts';
 
@@ -15,21 +15,19 @@ export async function findRow<Row extends VersionedRow>(
   return row;
 }
 
-/** Saves the changed fields if the row still has the version they were made from; otherwise throws 409 with the row as it is. */
+/**
+ * Saves the changed fields of a row that was just read, if it still has the version they were made from; otherwise throws 409
+ * with the row as it is. Nobody can come between: changes wait for their turn.
+ */
 export async function saveChange<Row extends VersionedRow>(
   manager: EntityManager,
   type: RowClass<Row>,
-  id: string,
+  before: Row,
   version: number,
   changes: Partial<Row>,
-  what: string,
 ): Promise<Row> {
-  const result = await manager.update(
-    type,
-    { id, version } as FindOptionsWhere<Row>,
-    { ...changes, version: version + 1 } as never,
-  );
-  const row = await findRow(manager, type, id, what);
-  if (result.affected !== 1) throw stale(row as ObjectLiteral as Record<string, unknown>);
-  return row;
+  if (before.version !== version) throw stale({ ...(before as VersionedRow) });
+  const changed = { ...changes, version: version + 1 };
+  await manager.update(type, { id: before.id } as FindOptionsWhere<Row>, changed as never);
+  return { ...before, ...changed };
 }

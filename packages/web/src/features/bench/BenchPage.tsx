@@ -1,4 +1,4 @@
-import type { BenchView } from '@sardonyx/contract';
+import type { BenchLane, BenchView } from '@sardonyx/contract';
 import { describeTonight, findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
@@ -14,6 +14,10 @@ export function BenchPage() {
   const open = data.lanes.filter((lane) => !lane.job.signedOffAt);
   const finished = data.lanes.filter((lane) => lane.job.signedOffAt);
   const now = new Date(data.now);
+  const castings = new Map(data.castings.map((casting) => [casting.id, casting]));
+  const lane = (one: BenchLane) => (
+    <Lane key={one.job.id} lane={one} casting={castings.get(one.castingId ?? '')} now={now} />
+  );
   return (
     <div className="mx-auto max-w-[84rem] px-4 py-4">
       <div className="mb-4 flex flex-wrap items-start justify-between gap-4">
@@ -22,13 +26,9 @@ export function BenchPage() {
           Put a model on the bench
         </Link>
       </div>
-      {open.map((lane) => (
-        <Lane key={lane.job.id} lane={lane} now={now} />
-      ))}
+      {open.map(lane)}
       {finished.length > 0 && <h2 className="mt-8 mb-2">Signed off</h2>}
-      {finished.map((lane) => (
-        <Lane key={lane.job.id} lane={lane} now={now} />
-      ))}
+      {finished.map(lane)}
     </div>
   );
 }
@@ -37,7 +37,7 @@ export function BenchPage() {
 function Tonight({ view }: { readonly view: BenchView }) {
   const now = new Date(view.now);
   const session = findNextSession(view.restorers, now, view.zone);
-  const waiting = (lane: BenchView['lanes'][number]) => {
+  const waiting = (lane: BenchLane) => {
     const ordered = lane.openWants.find((want) => want.state === 'ordered');
     return ordered ? ordered.what : lane.blockedBy && sayBlocked(lane.blockedBy);
   };

@@ -1,4 +1,4 @@
-import type { BenchLane } from '@sardonyx/contract';
+import type { BenchCasting, BenchLane } from '@sardonyx/contract';
 import { STATION_LABELS } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { Band } from '../../shared/drawing/Band.tsx';
@@ -6,8 +6,15 @@ import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { Notches } from '../../shared/drawing/Notches.tsx';
 import { formatDay, formatDue, formatMinutes, sayBlocked } from '../../shared/format.ts';
 
+interface LaneProps {
+  readonly lane: BenchLane;
+  /** undefined while nobody knows it. */
+  readonly casting: BenchCasting | undefined;
+  readonly now: Date;
+}
+
 /** One job as a long lane: band, drawing, next act, what holds it up, progress and due day. */
-export function Lane({ lane, now }: { readonly lane: BenchLane; readonly now: Date }) {
+export function Lane({ lane, casting, now }: LaneProps) {
   const { job, next } = lane;
   const path = `/jobs/${job.id}/${next?.station ?? job.station}`;
   return (
@@ -16,9 +23,9 @@ export function Lane({ lane, now }: { readonly lane: BenchLane; readonly now: Da
       className="grid grid-cols-[40px_minmax(120px,200px)_minmax(0,1fr)_150px] items-center gap-4 border-t border-strong-line bg-sheet px-3 py-2 [contain-intrinsic-size:auto_129px] [content-visibility:auto] hover:bg-sunk"
     >
       <Band layers={lane.band} material={lane.bandMaterial} width={40} height={96} label={`${job.number} band`} />
-      {lane.side ? (
+      {casting?.side ? (
         <ModelDrawing
-          view={lane.side}
+          view={casting.side}
           paint={lane.paint}
           parts={lane.parts}
           label={`${job.title}, side view`}
@@ -26,13 +33,13 @@ export function Lane({ lane, now }: { readonly lane: BenchLane; readonly now: Da
         />
       ) : (
         <span className="grid h-28 place-items-center border border-dashed border-strong-line text-note text-soft-ink">
-          not identified yet
+          {casting ? 'not drawn yet' : 'not identified yet'}
         </span>
       )}
       <div className="min-w-0">
         <p className="text-soft-ink">
           <span className="figure">{job.number}</span> {job.title}{' '}
-          <span className="text-note">({lane.castingName})</span>
+          <span className="text-note">({casting?.name ?? 'Casting not known yet'})</span>
         </p>
         <p className="text-act font-semibold">{describeNext(lane)}</p>
         <p className="text-soft-ink">{describeWaits(lane, now)}</p>
