@@ -1,4 +1,6 @@
-import { compilePlan, createSeededRandom, planOpening, type OpeningModel } from '@sardonyx/core';
+import { compilePlan, createSeededRandom } from '@sardonyx/core';
+import { planOpening } from '../packages/core/src/assembly/planOpening.ts';
+import { type OpeningModel } from '../packages/core/src/assembly/openingModel.ts';
 import { bruteForceOpening } from '../packages/core/test/support/bruteForceOpening.ts';
 import { findBrokenRules } from '../packages/core/test/support/findBrokenRules.ts';
 import { createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';

@@ -2,13 +2,13 @@ import {
   computePhotoMeasure,
   createSeededRandom,
   findCard,
-  measureLength,
   refineEdge,
   type PhotoControl,
   type Picture,
   type Point,
   type RandomSource,
 } from '@sardonyx/core';
+import { measureLength } from '../packages/core/src/photo/measureOnPhoto.ts';
 import sharp from 'sharp';
 import { drawNormal, tryLengths } from '../packages/core/test/support/simulatedPhotos.ts';
 import { createCatalogue } from '../packages/server/src/demo/createCatalogue.ts';

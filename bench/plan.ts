@@ -1,4 +1,6 @@
-import { compilePlan, ORDER_RULES, PLAN_RULES } from '@sardonyx/core';
+import { compilePlan } from '@sardonyx/core';
+import { ORDER_RULES } from '../packages/core/src/compile/orderRules.ts';
+import { PLAN_RULES } from '../packages/core/src/compile/rules/planRules.ts';
 import { createLargeModel } from '../packages/core/test/support/createLargeModel.ts';
 import { findBrokenRules } from '../packages/core/test/support/findBrokenRules.ts';
 import { findHarm } from '../packages/core/test/support/findHarm.ts';

@@ -1,4 +1,6 @@
-import { judgeMaterial, PROCESSES, TREATED_MATERIALS } from '@sardonyx/core';
+import { PROCESSES } from '@sardonyx/core';
+import { judgeMaterial } from '../packages/core/src/process/processTable.ts';
+import { TREATED_MATERIALS } from '../packages/core/src/model/process.ts';
 import type { Topic } from './figure.ts';
 
 export const processTopic: Topic = {

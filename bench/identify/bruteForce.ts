@@ -1,14 +1,14 @@
 import {
   answerAll,
-  computeNextLooks,
   createIdentifier,
   createSeededRandom,
-  describePosterior,
   identifySpecimen,
   pickOne,
   type Answer,
   type Identification,
 } from '@sardonyx/core';
+import { computeNextLooks } from '../../packages/core/src/identify/computeNextLooks.ts';
+import { describePosterior } from '../../packages/core/src/identify/identifySpecimen.ts';
 import {
   bruteForceGain,
   computeBruteForce,

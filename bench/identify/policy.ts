@@ -1,12 +1,6 @@
-import {
-  computeNextLooks,
-  createIdentifier,
-  createSeededRandom,
-  rankLooks,
-  type IdentifyCatalogue,
-  type Identifier,
-  type StateAnswer,
-} from '@sardonyx/core';
+import { createIdentifier, createSeededRandom, type IdentifyCatalogue, type Identifier } from '@sardonyx/core';
+import { computeNextLooks, rankLooks } from '../../packages/core/src/identify/computeNextLooks.ts';
+import { type StateAnswer } from '../../packages/core/src/identify/catalogue.ts';
 import { groupAlike } from '../../packages/core/src/identify/compareVariants.ts';
 import { drawSpecimen, readFeature } from '../../packages/core/src/identify/drawSpecimen.ts';
 import { computeLeadingMass, SETTLED } from '../../packages/core/src/identify/practice.ts';

@@ -1,13 +1,8 @@
 /** Runs in a worker: times changed answers over simulated catalogues of the sizes asked for. */
 import { parentPort, workerData } from 'node:worker_threads';
-import {
-  computeNextLooks,
-  createIdentifier,
-  createSeededRandom,
-  describePosterior,
-  pickOne,
-  rankLooks,
-} from '@sardonyx/core';
+import { createIdentifier, createSeededRandom, pickOne } from '@sardonyx/core';
+import { computeNextLooks, rankLooks } from '../../packages/core/src/identify/computeNextLooks.ts';
+import { describePosterior } from '../../packages/core/src/identify/identifySpecimen.ts';
 import { createSimulatedCatalogue } from '../../packages/core/test/support/simulatedCatalogue.ts';
 
 export interface UpdateTimes {

@@ -32,7 +32,7 @@ export { InvalidInputError } from './model/errors.ts';
 export { DEFAULT_LOSS_THRESHOLD, type HouseStyle } from './model/house.ts';
 export { MATERIALS, type Material } from './model/material.ts';
 export type { ControlPoint, Point } from './model/plane.ts';
-export { PROCESSES, TREATED_MATERIALS, type Process, type Verdict } from './model/process.ts';
+export { PROCESSES, type Process, type Verdict } from './model/process.ts';
 export type { Refusal } from './model/refusal.ts';
 export { SCHOOL_KEYS, isSchoolOption, type SchoolKey, type SchoolOption } from './model/school.ts';
 export { STATIONS, STATION_LABELS, type Station } from './model/stations.ts';
@@ -154,26 +154,18 @@ export type {
   IdentifyFeature,
   IdentifyMeasure,
   IdentifyState,
-  StateAnswer,
 } from './identify/catalogue.ts';
 export type { StopCheck } from './identify/checkStop.ts';
 export { compareSpecimens, type ComparedPart } from './identify/compareSpecimens.ts';
 export { compareVariants } from './identify/compareVariants.ts';
-export {
-  QUESTIONS,
-  WORTH_A_LOOK_BITS,
-  computeNextLooks,
-  rankLooks,
-  type NextLook,
-  type Question,
-} from './identify/computeNextLooks.ts';
+export { QUESTIONS, WORTH_A_LOOK_BITS, type NextLook, type Question } from './identify/computeNextLooks.ts';
 export { computeToolOrder } from './identify/computeToolOrder.ts';
 export { createIdentifier, type Identifier } from './identify/createIdentifier.ts';
 export { createReport, syncAnswersInPlace, type IdentifyReport } from './identify/createReport.ts';
 export { describeRegion, describeVerdict, formatPercent } from './identify/describeVerdict.ts';
 export type { Foreseen } from './identify/foreseeLooks.ts';
 export { DEFAULT_HISTORIES } from './identify/histories.ts';
-export { answerAll, describePosterior, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
+export { answerAll, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
 export {
   createPracticeRound,
   findLookPath,
@@ -194,8 +186,6 @@ export type { Opening, PlanPart, SpecimenFacts } from './facts/specimenFacts.ts'
 export { TELLING_ACTS } from './facts/standingWork.ts';
 
 // How to open it
-export type { OpeningModel } from './assembly/openingModel.ts';
-export { planOpening } from './assembly/planOpening.ts';
 export { USUAL_WAYS } from './assembly/usualWays.ts';
 export { chooseOpening, type ChosenOpening } from './opening/chooseOpening.ts';
 export {
@@ -227,18 +217,15 @@ export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';
 export { judgePart, type PartVerdict } from './process/judgePart.ts';
 export { listMaterials } from './process/listMaterials.ts';
 export { planStraightening } from './process/planStraightening.ts';
-export { judgeMaterial } from './process/processTable.ts';
 export { STRIP_METHOD_FACTS, asStripMethod, isBathFor } from './process/stripMethods.ts';
 
 // The plan
 export { isTimeZone } from './calendar/localTime.ts';
 export { compilePlan } from './compile/compilePlan.ts';
 export { explainChange } from './compile/explainChange.ts';
-export { ORDER_RULES } from './compile/orderRules.ts';
 export { createPlanContext, type PlanContext } from './compile/planContext.ts';
 export type { CompiledPlan, PlannedTask } from './compile/planTypes.ts';
 export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
-export { PLAN_RULES } from './compile/rules/planRules.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
@@ -350,14 +337,14 @@ export { computePhotoMeasure, countPointsNeeded, preparePlane } from './photo/co
 export { findCard } from './photo/findCard.ts';
 export { findMissingSides } from './photo/findMissingSides.ts';
 export { bendPoint, computeMisfit, createLens, straightenPoint, type Lens, type PictureSize } from './photo/lens.ts';
-export { measureLength, type Measured } from './photo/measureOnPhoto.ts';
+export { type Measured } from './photo/measureOnPhoto.ts';
 export type { Picture } from './photo/picture.ts';
 export { findRegion, rectifyPicture, type Region } from './photo/rectifyPicture.ts';
 export { refineEdge } from './photo/refineEdge.ts';
 export { invertHomography, mapPoint, solveHomography } from './photo/solveHomography.ts';
 
 // Drawings
-export { computePartMap, type PartMap, type PlacedPart } from './drawing/computePartMap.ts';
+export { computePartMap, type PartMap } from './drawing/computePartMap.ts';
 export { createBodyTypeDrawing } from './drawing/createBodyTypeDrawing.ts';
 export { createView } from './drawing/createView.ts';
 export { fillShape, type PaintOfParts } from './drawing/fillShape.ts';

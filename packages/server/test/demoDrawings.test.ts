@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { resolve } from 'node:path';
 import type { CastingView, CatalogueView } from '@sardonyx/contract';
-import { computePartMap, planOpening, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
+import { computePartMap, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
+import { planOpening } from '../../core/src/assembly/planOpening.ts';
 import { Ajv } from 'ajv';
 import { expect } from 'chai';
 import sharp from 'sharp';

@@ -1,4 +1,5 @@
-import type { PartMap, PlacedPart } from '@sardonyx/core';
+import type { PartMap } from '@sardonyx/core';
+import type { PlacedPart } from '../../../../core/src/drawing/computePartMap.ts';
 import { expect } from 'chai';
 import { placeCuts } from './placeCuts.ts';
 
