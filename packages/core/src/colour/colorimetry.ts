@@ -1,3 +1,4 @@
+import { decodeLab, encodeLab } from './labCurve.ts';
 import { BANDS, ILLUMINANTS, OBSERVER, type Illuminant } from './cieTables.ts';
 
 /** Reflectance 0 to 1 on 31 bands, 400 to 700 nm. */
@@ -41,22 +42,16 @@ export function computeXyz(spectrum: Spectrum, illuminant: Illuminant = 'D65'): 
   return [x, y, z];
 }
 
-/** CIE 1976: the linear part near black, the cube root above. */
-const EPSILON = 216 / 24389;
-const KAPPA = 24389 / 27;
-const encode = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
-const decode = (f: number) => (f ** 3 > EPSILON ? f ** 3 : (116 * f - 16) / KAPPA);
-
 export function convertXyzToLab([x, y, z]: Xyz, illuminant: Illuminant = 'D65'): Lab {
   const { white } = WEIGHTS[illuminant];
-  const [fx, fy, fz] = [encode(x / white[0]), encode(y / white[1]), encode(z / white[2])];
+  const [fx, fy, fz] = [encodeLab(x / white[0]), encodeLab(y / white[1]), encodeLab(z / white[2])];
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
 }
 
 export function convertLabToXyz([l, a, b]: Lab, illuminant: Illuminant = 'D65'): Xyz {
   const { white } = WEIGHTS[illuminant];
   const fy = (l + 16) / 116;
-  return [white[0] * decode(fy + a / 500), white[1] * decode(fy), white[2] * decode(fy - b / 200)];
+  return [white[0] * decodeLab(fy + a / 500), white[1] * decodeLab(fy), white[2] * decodeLab(fy - b / 200)];
 }
 
 export const computeLab = (spectrum: Spectrum, illuminant: Illuminant = 'D65'): Lab =>

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import { CIEDE2000_PAIRS } from '../../test/support/ciede2000Pairs.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
-import { solveLinear } from '../numeric/solveLinear.ts';
 import { BANDS } from './cieTables.ts';
 import { computeLab, computeXyz, convertLabToXyz, convertXyzToLab, WEIGHTS } from './colorimetry.ts';
 import { computeDe00, splitDe00 } from './difference.ts';
@@ -133,32 +132,4 @@ describe('reflectance from a colour alone', () => {
 
   it('says so when no paint can have the colour', () =>
     expect(() => reconstructFromLab([95, 0, 140])).throw('No paint can have this colour'));
-});
-
-describe('solveLinear', () => {
-  it('solves what has one solution, pivots where it must, and says when there is none', () => {
-    expect(
-      solveLinear([
-        [0, 2, 4],
-        [3, 1, 5],
-      ]),
-    ).deep.equal([1, 2]);
-    expect(
-      solveLinear([
-        [1, 1, 2],
-        [1, 1, 3],
-      ]),
-    ).equal(null);
-  });
-
-  it('gives back what was multiplied (100 random systems)', () => {
-    const random = createSeededRandom(9);
-    for (let round = 0; round < 100; round++) {
-      const n = 1 + Math.floor(random() * 8);
-      const x = Array.from({ length: n }, () => random() * 2 - 1);
-      const rows = Array.from({ length: n }, () => Array.from({ length: n }, () => random() * 2 - 1));
-      const system = rows.map((row) => [...row, row.reduce((sum, one, i) => sum + one * x[i]!, 0)]);
-      solveLinear(system)!.forEach((one, i) => expect(one).closeTo(x[i]!, 1e-6));
-    }
-  });
 });

@@ -9,14 +9,14 @@ const FULL = 2 ** WORD - 1;
 
 export const createBitSet = (size: number): BitSet => new Array<number>(Math.ceil(size / WORD)).fill(0);
 
-export const hasBit = (bits: BitSet, at: number): boolean => (bits[(at / WORD) | 0]! & (1 << at % WORD)) !== 0;
+export const hasBit = (bits: BitSet, at: number): boolean => (bits[(at / WORD) | 0]! & (1 << (at % WORD))) !== 0;
 
 export function setBit(bits: BitSet, at: number): void {
-  bits[(at / WORD) | 0]! |= 1 << at % WORD;
+  bits[(at / WORD) | 0]! |= 1 << (at % WORD);
 }
 
 export function clearBit(bits: BitSet, at: number): void {
-  bits[(at / WORD) | 0]! &= ~(1 << at % WORD);
+  bits[(at / WORD) | 0]! &= ~(1 << (at % WORD));
 }
 
 /** Adds to the first set all that the second one holds; only what is in the mask too, where one is given. */

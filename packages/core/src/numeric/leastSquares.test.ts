@@ -21,8 +21,11 @@ describe('least squares', () => {
     expect(leastSquares(rows, [2, 4, 99], [3, 1, 0])![0]).closeTo(2.5, 1e-6);
   });
 
-  it('says when the rows do not settle it', () => {
+  it('says when nothing is known of a term, and shares out what cannot be told apart', () => {
     expect(leastSquares([[0, 0]], [1], [])).equal(null);
+    const [a, b] = leastSquares([[1, 1]], [4], [])!;
+    expect(a).closeTo(2, 1e-6);
+    expect(b).closeTo(2, 1e-6);
   });
 });
 

@@ -2,7 +2,8 @@ import { solveLinear } from './solveLinear.ts';
 
 /**
  * Weighted least squares by the normal equations: coefficients that bring rows times coefficients nearest to the right side.
- * Missing weights count 1. null when the rows do not settle them.
+ * Missing weights count 1. Terms that the rows cannot tell apart share what they explain (a ridge of a billionth); null when
+ * nothing is known of a term.
  */
 export function leastSquares(
   rows: readonly (readonly number[])[],

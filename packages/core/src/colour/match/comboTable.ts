@@ -1,3 +1,4 @@
+import { encodeLab } from '../labCurve.ts';
 import { BANDS } from '../cieTables.ts';
 import { WEIGHTS } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
@@ -66,9 +67,6 @@ function listCombos(shelf: Shelf): Int16Array {
   return Int16Array.from(found);
 }
 
-const EPSILON = 216 / 24389;
-const KAPPA = 24389 / 27;
-const encode = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 const { x: wx, y: wy, z: wz, white } = WEIGHTS.D65;
 
 function fillCombo(
@@ -105,7 +103,7 @@ function fillCombo(
       y += wy[i]! * measured;
       z += wz[i]! * measured;
     }
-    const [fx, fy, fz] = [encode(x / white[0]), encode(y / white[1]), encode(z / white[2])];
+    const [fx, fy, fz] = [encodeLab(x / white[0]), encodeLab(y / white[1]), encodeLab(z / white[2])];
     const at = 3 * (start + point);
     labs[at] = 116 * fy - 16;
     labs[at + 1] = 500 * (fx - fy);

@@ -1,3 +1,4 @@
+import { encodeLab, slopeOfLab } from '../labCurve.ts';
 import { BANDS } from '../cieTables.ts';
 import { WEIGHTS, type Lab } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
@@ -20,8 +21,6 @@ export const createMixRoom = (): MixRoom => ({
 });
 
 const LIGHTS = [WEIGHTS.D65, WEIGHTS.A] as const;
-const EPSILON = 216 / 24389;
-const KAPPA = 24389 / 27;
 const xyz = new Float64Array(6);
 const dXyz = new Float64Array(6 * MOST_PAINTS);
 const change = new Float64Array(MOST_PAINTS);
@@ -90,8 +89,8 @@ function toLab(light: number, n: number, room: MixRoom, wantsSlope: boolean): vo
   const df = [0, 0, 0];
   for (let c = 0; c < 3; c++) {
     const t = xyz[3 * light + c]! / white[c]!;
-    f[c] = t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
-    df[c] = (t > EPSILON ? 1 / (3 * f[c]! * f[c]!) : KAPPA / 116) / white[c]!;
+    f[c] = encodeLab(t);
+    df[c] = slopeOfLab(t, f[c]!) / white[c]!;
   }
   lab[0] = 116 * f[1]! - 16;
   lab[1] = 500 * (f[0]! - f[1]!);
