@@ -248,6 +248,7 @@ export { selectOpenLinks, type OpenLink } from './gates/openLinks.ts';
 
 // Paint films
 export { checkCoat } from './film/checkCoat.ts';
+export { completeProduct } from './film/completeProduct.ts';
 export { computePaint } from './film/computePaint.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { convertProductKind, convertProductToLayer } from './film/convertProductToLayer.ts';
@@ -256,6 +257,7 @@ export { convertProductKind, convertProductToLayer } from './film/convertProduct
 export { BANDS } from './colour/cieTables.ts';
 export { computeLab, type Lab } from './colour/colorimetry.ts';
 export { computeDropMl } from './colour/computeDropMl.ts';
+export { computeKeptMix } from './colour/computeKeptMix.ts';
 export { coverGrounds } from './colour/coverGrounds.ts';
 export { EYE_WAYS, describeDifference, describeFade } from './colour/describeDifference.ts';
 export { computeDe00 } from './colour/difference.ts';
@@ -266,7 +268,6 @@ export { readShelfCsv, writeShelfCsv } from './colour/exchange/shelfCsv.ts';
 export { fitPaint } from './colour/fitPaint.ts';
 export { estimateGloss } from './colour/glossOfMix.ts';
 export { adviseRound, firstMl } from './colour/guide/adviseRound.ts';
-export { estimateStrengths } from './colour/guide/estimateStrengths.ts';
 export { STEPS, measureByEye, type EyeWord, type Step } from './colour/guide/judgeByEye.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
 export { replayMix, type MixState } from './colour/guide/replayMix.ts';
@@ -284,7 +285,6 @@ export {
 export { createShelf, type ShelfPaint } from './colour/match/shelfOptics.ts';
 export {
   computePaintLab,
-  createMixedOptics,
   createShelfPaints,
   isOutsideModel,
   mayBeMixed,
@@ -297,6 +297,7 @@ export { fitCamera, type CameraFit } from './colour/photo/fitCamera.ts';
 export { locateCard } from './colour/photo/locateCard.ts';
 export { sampleColour, type ColourSample } from './colour/photo/sampleColour.ts';
 export { rankPots, type RankedPot } from './colour/rankPots.ts';
+export { selectLettingDownWhite } from './colour/selectLettingDownWhite.ts';
 export { reconstructFromLab } from './colour/smoothReflectance.ts';
 export { sumLeft } from './colour/sumLeft.ts';
 export {

@@ -1,16 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { KeepMix } from '@sardonyx/contract';
-import {
-  computePaintLab,
-  convertLabToHex,
-  createMixedOptics,
-  createShelf,
-  createShelfPaints,
-  estimateGloss,
-  estimateStrengths,
-  replayMix,
-  surfaceOf,
-} from '@sardonyx/core';
+import { computeKeptMix, replayMix } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { MixRow } from '../../entities/colour.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
@@ -35,41 +25,9 @@ export async function keepMix(manager: EntityManager, mixId: string, body: KeepM
     throw refused('double', `A mix called ${body.name} stands on the shelf already.`, { name: 'Name it otherwise.' });
   const found = await manager.findBy(PaintProductRow, { id: In([...state.productIds]) });
   const products = state.productIds.map((id) => found.find((one) => one.id === id)!);
-  const shelf = createShelf(createShelfPaints(products, [], state.productIds));
-  const ids = state.productIds.map((id) => shelf.paints.findIndex((paint) => paint.id === id));
-  const patches = state.patches.map(({ reading, volumes }) => ({
-    volumes: state.productIds.map((_, i) => volumes[i] ?? 0),
-    ...{ lab: reading.lab, sd: reading.sd },
-  }));
-  const { factors } = estimateStrengths(shelf, ids, patches, surfaceOf(mix.geometry));
-  const main = products[state.volumes.indexOf(Math.max(...state.volumes))]!;
-  const optics = createMixedOptics(
-    ids.map((id) => shelf.paints[id]!),
-    state.volumes,
-    factors,
-  );
-  const gloss = estimateGloss(state.volumes.map((ml, i) => ({ finish: products[i]!.gloss, ml })));
-  const mean = (pick: (product: PaintProductRow) => number) =>
-    state.volumes.reduce((sum, ml, i) => sum + ml * pick(products[i]!), 0) / state.totalMl;
   const product = manager.create(PaintProductRow, {
-    ...main,
-    id: randomUUID(),
-    version: 1,
-    line: OWN_LINE,
-    name: body.name,
-    gloss: gloss.word,
-    // As the last patch was seen: the eye paints by that, not by the model.
-    colourHex: convertLabToHex(
-      last.reading.how === 'by eye' ? computePaintLab(optics, mix.geometry) : last.reading.lab,
-    ),
-    optics,
-    densityGPerMl: round(mean((one) => one.densityGPerMl)),
-    pricePerMl: round(mean((one) => one.pricePerMl)),
-    recipe: state.productIds.map((productId, i) => ({
-      productId,
-      name: `${products[i]!.line} ${products[i]!.name}`,
-      ml: state.volumes[i]!,
-    })),
+    ...computeKeptMix(state, products, mix.geometry),
+    ...{ id: randomUUID(), version: 1, line: OWN_LINE, name: body.name },
   });
   await manager.insert(PaintProductRow, product);
   await manager.insert(PaintPotRow, {
@@ -84,9 +42,6 @@ export async function keepMix(manager: EntityManager, mixId: string, body: KeepM
   );
   return findRow(manager, MixRow, mixId, 'This mix');
 }
-
-/** As finely as they are known. */
-const round = (value: number) => Math.round(value * 1000) / 1000;
 
 /** Its colour takes the place of the colour that was planned there; without one it comes outermost. */
 async function planOn(manager: EntityManager, mix: MixRow, areaId: string, product: PaintProductRow, now: Date) {

@@ -2,17 +2,17 @@ import { randomUUID } from 'node:crypto';
 import type { ShelfFile, ShelfReport } from '@sardonyx/contract';
 import {
   computeLab,
-  computePaintLab,
+  completeProduct,
   convertLabToHex,
   createOpticsFromSamples,
   readCgats,
   readShelfCsv,
+  selectLettingDownWhite,
   surfaceOf,
 } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { badInput } from '../../http/errors.ts';
-import { createProduct } from './createProduct.ts';
 
 /** Brings pots (CSV) or spectra (CGATS text) onto the shelf: adds and changes, removes nothing; faulty lines are left out and told. */
 export async function bringShelfFile(manager: EntityManager, file: ShelfFile): Promise<ShelfReport> {
@@ -25,7 +25,8 @@ async function bringPots(manager: EntityManager, text: string): Promise<ShelfRep
   for (const { product: fields, pot } of lines) {
     const known = await manager.findOneBy(PaintProductRow, { line: fields.line, name: fields.name });
     const own = known && (await manager.findOneBy(PaintPotRow, { productId: known.id }));
-    const product = known ?? manager.create(PaintProductRow, createProduct(fields));
+    const product =
+      known ?? manager.create(PaintProductRow, { ...completeProduct(fields), id: randomUUID(), version: 1 });
     if (known) await manager.update(PaintProductRow, { id: known.id }, { ...fields, version: known.version + 1 });
     else await manager.insert(PaintProductRow, product);
     if (own) await manager.update(PaintPotRow, { id: own.id }, { ...pot, version: own.version + 1 });
@@ -56,11 +57,8 @@ async function bringSpectra(manager: EntityManager, { text, geometry }: ShelfFil
       continue;
     }
     const own = samples.filter((sample) => sample.name === name);
-    const white = products
-      .filter((one) => one.binder === product.binder && one.optics && one.id !== product.id)
-      .map((one) => ({ optics: one.optics!, l: computePaintLab(one.optics!, geometry)[0] }))
-      .sort((a, b) => b.l - a.l)[0];
-    const optics = createOpticsFromSamples(own, white && white.l > 88 ? white.optics : null, surfaceOf(geometry));
+    const white = selectLettingDownWhite(product, products, geometry);
+    const optics = createOpticsFromSamples(own, white, surfaceOf(geometry));
     if (!optics) {
       unknown.push({ line: 0, message: `"${name}": tints alone say nothing without the paint itself (SHARE 1).` });
       continue;

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { AddPot, ShelfFile } from '@sardonyx/contract';
 import {
+  completeProduct,
   computeLab,
   isOutsideModel,
   predictMix,
@@ -16,7 +17,6 @@ import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { bringShelfFile } from './bringShelfFile.ts';
-import { createProduct } from './createProduct.ts';
 import { readShelf } from './readShelf.ts';
 
 /** Pots: what stands on the shelf, what comes onto it, and the shelf as files. */
@@ -50,7 +50,10 @@ async function addPot(manager: EntityManager, { leftMl, place, ...fields }: AddP
     throw refused('double', `${fields.line} ${name} stands on the shelf already.`, {
       name: 'Change that pot instead.',
     });
-  const product = manager.create(PaintProductRow, createProduct({ ...fields, name }));
+  const product = manager.create(PaintProductRow, {
+    ...completeProduct({ ...fields, name }),
+    ...{ id: randomUUID(), version: 1 },
+  });
   await manager.insert(PaintProductRow, product);
   await manager.insert(PaintPotRow, {
     ...{ id: randomUUID(), version: 1, productId: product.id, leftMl, openedOn: null, place },
