@@ -1,0 +1,38 @@
+import type { JobView } from '@sardonyx/contract';
+import { STATIONS, STATION_LABELS } from '@sardonyx/core';
+import { join } from 'node:path';
+import { expectApproved } from '../../core/test/support/expectApproved.ts';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+describe('the plans of the demo as they were read and approved', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench({ isDemo: true })));
+  after(() => bench.clear());
+
+  it('are the same from intake to sign-off', async () => {
+    const jobs: string[] = [];
+    for (let n = 0; n <= 10; n++) jobs.push(await writePlan(`sg-${String(n).padStart(2, '0')}`));
+    expectApproved(join(import.meta.dirname, 'approved/demoPlans.txt'), jobs.join('\n\n'));
+  });
+
+  /** A plan as a restorer reads it: what, how, why, how long, after what. */
+  async function writePlan(id: string): Promise<string> {
+    const { job, tasks, planNotices, supplies } = await bench.get<JobView>(`jobs/${id}`);
+    const titles = new Map(tasks.map((task) => [`${task.specimenId} ${task.key}`, task.title]));
+    const stations = STATIONS.map((station) => {
+      const own = tasks.filter((task) => task.station === station);
+      const lines = own.map(({ specimenId, state, title, because, handsOnMin, watchedMin, passiveMin, after }) => {
+        const minutes = [handsOnMin, watchedMin, passiveMin].join('/');
+        const waits = after.map(
+          ({ key, waitMin }) => `“${titles.get(`${specimenId} ${key}`) ?? key}”${waitMin ? ` and ${waitMin} min` : ''}`,
+        );
+        return `  ${state === 'done' ? 'x' : state === 'to do' ? 'o' : '-'} ${title} (${minutes})\n      because ${because}${waits.length ? `\n      after ${waits.join(', ')}` : ''}`;
+      });
+      return `-- ${STATION_LABELS[station]}\n${lines.join('\n')}`;
+    });
+    const needed = supplies
+      .map(({ tasks: takers, ...line }) => `${Object.values(line).join(' | ')} | ${takers.length} steps`)
+      .join('\n');
+    return `==== ${job.number} ${job.title}: ${job.scope}, ${job.target}\n${stations.join('\n')}\n-- Told\n${planNotices.join('\n')}\n-- Needed\n${needed}`;
+  }
+});
