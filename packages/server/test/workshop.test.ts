@@ -103,6 +103,12 @@ describe('the workshop', () => {
             .expect(422),
         ),
       ).equal('in-use');
+      const { passes } = await job('sg-09');
+      await post(`passes/${passes.at(-1)!.id}/end`, { result: 'bare' }).expect(200);
+      await bench.http
+        .patch('/api/baths/caustic-bath')
+        .send({ version: baths[0]!.version, endedAt: '2026-11-25T19:00:00Z' })
+        .expect(200);
     });
   });
 

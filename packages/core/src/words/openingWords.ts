@@ -67,7 +67,7 @@ export const OPENING_WORDS: WordsFor<
   'meltables-out': ({ partKeys, detail: { materials } }, { partOf }) => ({
     title: `Take out ${listNames(partKeys.map((key) => partOf(key).name))}`,
     how: 'Old plastic is brittle: warm it in the hand, flex nothing, bag and label each part.',
-    because: `${listNames(materials)} cannot stand what the metal gets.`,
+    because: `${capitalise(listNames(materials))} cannot stand what the metal gets.`,
   }),
 };
 

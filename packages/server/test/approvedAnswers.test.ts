@@ -1,0 +1,39 @@
+import type { BenchView, CastingView, WorkshopView } from '@sardonyx/contract';
+import type { JobRecord } from '@sardonyx/core';
+import { join } from 'node:path';
+import { expectApproved } from '../../core/test/support/expectApproved.ts';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}/g;
+
+/** Row by row, so that a difference names its row; ids that chance made are left out. */
+function write(answer: object): string {
+  return Object.entries(answer)
+    .map(([name, value]) => {
+      const rows = Array.isArray(value) ? (value as unknown[]).map((row) => `\n  ${JSON.stringify(row)}`).join('') : '';
+      return `${name}: ${Array.isArray(value) ? rows : JSON.stringify(value)}`;
+    })
+    .join('\n')
+    .replaceAll(UUID, '#');
+}
+
+describe('what the server answers for the demo, as it was read and approved', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench({ isDemo: true })));
+  after(() => bench.clear());
+
+  const get = async <T extends object>(path: string) => bench.get<T>(path);
+
+  it('is the same row by row', async () => {
+    const { castings, ...view } = await get<BenchView>('bench');
+    const { joints, variants } = await get<CastingView>('castings/milk-float');
+    const { baths, vessels } = await get<WorkshopView>('workshop');
+    const record = await get<JobRecord>('jobs/sg-00/record.json');
+    const answers = [
+      write({ ...view, castings: castings.map(({ id, name, side }) => ({ id, name, shapes: side?.shapes.length })) }),
+      write({ joints, variants, baths, vessels }),
+      write(record),
+    ];
+    expectApproved(join(import.meta.dirname, 'approved/answers.txt'), answers.join('\n\n'));
+  });
+});
