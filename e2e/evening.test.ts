@@ -111,10 +111,10 @@ describe('an evening at the bench', function () {
       .getByRole('region', { name: 'Part: Tipping skip' })
       .getByLabel('Made of')
       .selectOption('pest-suspect zinc');
-    await test.page.getByText(/Tipping skip: signs of pest/).waitFor();
+    await test.page.getByText(/Signs of pest on the tipping skip/).waitFor();
     expect((await jobOf('sg-04')).tasks.map((task) => task.key)).not.include('strip:skip');
     await test.page.getByRole('button', { name: /^Undo/ }).click();
-    await test.page.getByText(/Tipping skip: signs of pest/).waitFor({ state: 'detached' });
+    await test.page.getByText(/Signs of pest on the tipping skip/).waitFor({ state: 'detached' });
   });
 
   it('takes a photograph by dropping it on the page', async () => {

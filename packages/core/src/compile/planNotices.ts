@@ -34,7 +34,7 @@ function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
   if (isPestSuspect(part))
     return say(
       'left alone',
-      `${part.name}: signs of pest. No bath, heat, clamp or blasting; nothing is planned for it but keeping it dry.`,
+      `Signs of pest on the ${nameOf(part)}. No bath, heat, clamp or blasting; nothing is planned for it but keeping it dry.`,
     );
   const name = nameOf(part);
   if (pieces.isLeftAlone(part.key))
@@ -52,7 +52,7 @@ function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
     ...(bend?.kind === 'refused' ? say('not straightened', `The ${name} is not straightened: ${bend.reason}.`) : []),
     ...selectMends(part, context).flatMap(({ finding, advice }) =>
       advice.best === null
-        ? say('not mended', `The ${name} is ${finding.kind} and cannot be mended: ${advice.because}. Replace it.`)
+        ? say('not mended', `The ${name} cannot be mended (${finding.kind}): ${advice.because}. Replace it.`)
         : [],
     ),
   ];

@@ -49,6 +49,6 @@ export function createLadder(state: RoughState, goal: SmoothGoal): Ladder {
   return {
     grits,
     finish: goal === 'clear' ? 'plastic polish on a soft cloth' : goal === 'polished metal' ? 'fine steel wool' : '',
-    because: `${state}: ${grits[0]} bites; ${END[goal]} is fine enough ${goal === 'for primer' ? 'for primer to close' : 'to shine'}. Finer at once would only ride over it.`,
+    because: `${grits[0]} bites on ${state}; ${END[goal]} is fine enough ${goal === 'for primer' ? 'for primer to close' : 'to shine'}. Finer at once would only ride over it.`,
   };
 }

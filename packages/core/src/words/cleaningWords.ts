@@ -47,7 +47,7 @@ export const CLEANING_WORDS: WordsFor<
     return {
       title: isTried ? `Wipe the ${nameOf(part)} with a damp bud` : `Wash the ${nameOf(part)} in soapy water`,
       how: isTried
-        ? `A damp bud on a hidden spot first, wait, then little by little. ${limit}.`
+        ? `First where nobody looks, wait, then little by little: ${limit}.`
         : 'Lukewarm water and a drop of soap, soft brush, rinse, dry on a cloth. Nothing stronger without a test on a hidden spot.',
       because: `${capitalise(part.material)}${isTried ? `: ${reason}` : ''}. Plastics: ${context.because('S18')}`,
     };

@@ -78,7 +78,7 @@ export const INTAKE_WORDS: WordsFor<
   dust: ({ detail: { hands, clear } }, { because }) => ({
     title: 'Dust it with a soft brush',
     how: `${hands === 'gloved' ? 'Gloves on.' : 'Bare, freshly washed hands, held by the axles.'} Soft dry brush along the relief, soft cloth in two passes, ${clear === 'brush' ? 'brush only on clear parts' : 'soft cloth on clear parts'}. No water, no polish, no paper tissue.`,
-    because: `Clean only: a sound survivor is worth more as it is. ${because('S23')}`,
+    because: `Clean only: a sound survivor is worth more as it is. Cleaning: ${because('S23')}`,
   }),
   'raking-light': always(
     'Look along every face in raking light',

@@ -3,7 +3,7 @@ import type { StripMethod } from '../model/workshop.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import { expectPasses, type ExpectedPasses } from '../process/expectPasses.ts';
 import { asStripMethod } from '../process/stripMethods.ts';
-import { listNames, nameOf } from './names.ts';
+import { capitalise, listNames, nameOf } from './names.ts';
 import type { WordsFor } from './wordsFor.ts';
 import { firstPart } from './words.ts';
 
@@ -49,7 +49,7 @@ export const PAINT_OFF_WORDS: WordsFor<'test' | 'strip' | 'blast' | 'wash' | 'in
     return {
       title: `Try it on a hidden spot of the ${firstPart(draft, context)}`,
       how: 'One bud, where nobody looks, a quarter of an hour. Dull, soft or sticky: stop, and say so in Survey.',
-      because: `${material}: ${reason}${limit ? ` (${limit})` : ''}.`,
+      because: `${capitalise(material)}: ${reason}${limit ? ` (${limit})` : ''}.`,
     };
   },
   strip: (draft, context) => {
