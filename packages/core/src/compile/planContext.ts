@@ -23,7 +23,7 @@ export interface PlanContext {
   readonly shut: readonly PlanJoint[];
   /** The option in force of a school. */
   readonly option: <Key extends SchoolKey>(school: Key) => SchoolOption<Key>;
-  /** "gel: It stays where it is put and works wet." */
+  /** "gel. It stays where it is put and works wet." */
   readonly because: (school: SchoolKey) => string;
   readonly partOf: (partKey: string | undefined) => PlanPart;
   readonly jointOf: (jointKey: string | undefined) => PlanJoint;

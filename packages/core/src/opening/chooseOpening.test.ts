@@ -163,6 +163,18 @@ describe('chooseOpening', () => {
     expect(nothing!.price).greaterThan(plan!.price);
   });
 
+  it('prices the alternatives of any model, that with a nipped axle too (300 random ones)', () => {
+    let nipped = 0;
+    for (let seed = 1; seed <= 300; seed++) {
+      const question = createOpeningQuestion(createRandomFacts(seed));
+      const chosen = chooseOpening(question);
+      const [plan, ...others] = compareAlternatives(question, chosen);
+      nipped += chosen.opening.filter((joint) => joint.way.key === 'nip').length;
+      for (const one of [plan!, ...others]) expect(one.price, `seed ${seed}, ${one.name}`).not.lessThan(0);
+    }
+    expect(nipped).greaterThan(3);
+  });
+
   it('opens nothing that holds signs of pest unless that is wished', () => {
     const pest = { findings: [makeFinding('pest', { severity: 3 })] };
     const question = without(

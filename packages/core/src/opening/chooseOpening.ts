@@ -25,13 +25,7 @@ export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = co
   const plan = planOpening(prepared.model, limits);
   const steps = sortOpenFirst(question, prepared.model, plan);
   const holding = new Set(selectHolding(question).map((joint) => joint.key));
-  const opened = steps.map(({ jointKey, wayKey }) => {
-    const joint = question.joints.find((one) => one.key === jointKey)!;
-    return describeJoint(
-      joint,
-      listWays(joint).find((way) => way.key === wayKey)!,
-    );
-  });
+  const opened = steps.map((step) => describeStep(question, step));
   const openKeys = new Set(opened.map((joint) => joint.key));
   const closed = question.joints
     .filter((joint) => holding.has(joint.key) && !openKeys.has(joint.key))
@@ -61,6 +55,18 @@ function sortOpenFirst(question: OpeningQuestion, model: OpeningModel, plan: Ope
     question.joints.findIndex((joint) => joint.key === jointKey) + (isOpen(jointKey) ? 0 : question.joints.length);
   const sorted = [...plan.steps].sort((a, b) => place(a) - place(b));
   return orderOpenings(model, sorted) ?? plan.steps;
+}
+
+/** The joint that a step of a plan opens, with the way it takes. */
+export function describeStep(
+  { joints }: OpeningQuestion,
+  { jointKey, wayKey }: OpeningPlan['steps'][number],
+): PlanJoint {
+  const joint = joints.find((one) => one.key === jointKey)!;
+  return describeJoint(
+    joint,
+    listWays(joint).find((way) => way.key === wayKey)!,
+  );
 }
 
 const describeJoint = (

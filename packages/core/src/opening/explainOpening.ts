@@ -1,7 +1,7 @@
 import { computeMaskingPrice, listNeeds, findWay } from '../assembly/replayOpening.ts';
 import { RISK_WEIGHT_MIN, type OpeningModel, type OpeningPlan } from '../assembly/openingModel.ts';
 import { planOpening } from '../assembly/planOpening.ts';
-import { chooseOpening, type ChosenOpening } from './chooseOpening.ts';
+import { chooseOpening, describeStep, type ChosenOpening } from './chooseOpening.ts';
 import { createOpeningModel, MASKING_MIN, priceWay } from './createOpeningModel.ts';
 import { describePieces } from '../facts/describePieces.ts';
 import { capitalise, listNames } from '../words/names.ts';
@@ -148,10 +148,7 @@ function preferMasking(question: OpeningQuestion, { prepared }: ChosenOpening): 
   return {
     plan,
     prepared,
-    opening: plan.steps.map(({ jointKey, wayKey }) => {
-      const { key, label, kind, partKeys, ways } = known.get(jointKey)!;
-      return { key, label, kind, partKeys, way: ways.find((way) => way.key === wayKey)! };
-    }),
+    opening: plan.steps.map((step) => describeStep(question, step)),
     closed: prepared.model.joints.filter(({ key }) => !openKeys.has(key)).map(({ key }) => known.get(key)!),
   };
 }

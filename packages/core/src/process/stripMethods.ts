@@ -16,9 +16,9 @@ export interface StripMethodFacts {
   /** Minutes (planning estimates). */
   readonly handsOnMin: number;
   readonly watchedMin: number;
-  /** Keys of hazard cards. */
+  /** Keys of hazard cards: what the process itself is dangerous with, without the paint that comes off. */
   readonly hazards: readonly string[];
-  /** What its own process is dangerous with, without the paint that comes off. */
+  /** What one pass takes, and what it is done with. */
   readonly uses: readonly Use[];
 }
 

@@ -1,0 +1,76 @@
+import { join } from 'node:path';
+import { MATERIALS } from '../src/model/material.ts';
+import { chooseOpening } from '../src/opening/chooseOpening.ts';
+import { compareAlternatives, explainJoints } from '../src/opening/explainOpening.ts';
+import { createOpeningQuestion } from '../src/opening/openingQuestion.ts';
+import { createLadder, ROUGH_STATES, SMOOTH_GOALS } from '../src/process/abrasiveLadder.ts';
+import { adviseBake, BAKES } from '../src/process/adviseBake.ts';
+import { chooseMend, DAMAGES } from '../src/process/chooseMend.ts';
+import { chooseStripping } from '../src/process/chooseStripping.ts';
+import { expectPasses } from '../src/process/expectPasses.ts';
+import { planStraightening } from '../src/process/planStraightening.ts';
+import { SCHOOL_OPTIONS } from '../src/model/school.ts';
+import { expectApproved } from './support/expectApproved.ts';
+import { createRandomFacts } from './support/planWorld.ts';
+
+const FOLDER = join(import.meta.dirname, 'approved');
+const MODELS = 30;
+const both = [false, true] as const;
+
+/** One line a question, with everything that was answered. */
+const line = (question: string, answer: unknown) => `${question}: ${JSON.stringify(answer)}`;
+
+describe('advice as it was read and approved', () => {
+  it('on mending, stripping, bending and baking every material', () => {
+    const lines = MATERIALS.flatMap((material) => [
+      `== ${material}`,
+      ...DAMAGES.flatMap((damage) =>
+        both.flatMap((carriesLoad) =>
+          both.map((isReached) => {
+            const question = { materials: [material], damage, carriesLoad, isReached, isJoined: false };
+            const { best, because } = chooseMend({ ...question, isBakedLater: false, school: 'by load and access' });
+            return `${damage}${carriesLoad ? ', loaded' : ''}${isReached ? ', reached' : ''}: ${best ?? 'nothing'}, ${because}`;
+          }),
+        ),
+      ),
+      ...both.map((isJoined) =>
+        line(
+          isJoined ? 'stripped, joined' : 'stripped',
+          chooseStripping({ materials: [material], school: 'gel', isJoined }).best,
+        ),
+      ),
+      ...[1, 7].map((degrees) =>
+        line(
+          `bent ${degrees}°`,
+          planStraightening({ materials: [material], degrees, isJoined: false, isCold: degrees < 5 }),
+        ),
+      ),
+      ...BAKES.map((bake) => line(bake, adviseBake([material], bake, false))),
+    ]);
+    const schools = SCHOOL_OPTIONS.S11.map((school) =>
+      line(`zinc alloy, ${school}`, chooseStripping({ materials: ['zinc alloy'], school, isJoined: false })),
+    );
+    const ladders = ROUGH_STATES.flatMap((state) =>
+      SMOOTH_GOALS.map((goal) => line(`${state} to ${goal}`, createLadder(state, goal))),
+    );
+    const passes = [1, 2, 3, 6].map((layers) => line(`${layers} layers`, expectPasses(layers)));
+    expectApproved(
+      join(FOLDER, 'advice.txt'),
+      [...lines, '== schools', ...schools, '== ladders', ...ladders, '== passes', ...passes].join('\n'),
+    );
+  });
+
+  it('on opening random models: what is opened, why, and what else could be done', () => {
+    const models = Array.from({ length: MODELS }, (_, i) => {
+      const question = createOpeningQuestion(createRandomFacts(i + 1));
+      const chosen = chooseOpening(question);
+      const parts = question.parts.map(({ key, material, state }) => `${key} ${material} ${state}`);
+      return [
+        `== ${parts.join(', ')}`,
+        ...explainJoints(question, chosen).map((reason) => JSON.stringify(reason)),
+        ...compareAlternatives(question, chosen).map((one) => JSON.stringify(one)),
+      ].join('\n');
+    });
+    expectApproved(join(FOLDER, 'openings.txt'), models.join('\n\n'));
+  });
+});
