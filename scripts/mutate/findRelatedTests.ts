@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync, rmSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { runTests } from './runTests.ts';
 
@@ -39,12 +39,15 @@ export async function observeTest(root: string, test: string, scratch: string): 
   return { test, ms: performance.now() - from, ran };
 }
 
-/** The test files that ran the function, those of its own folder first, then quick ones; for the top of a file, those that loaded it. */
+/**
+ * The test files that ran the function, those of its own folder first, then approved texts, which see most, then quick ones;
+ * for the top of a file, those that loaded it.
+ */
 export function findRelatedTests(runs: readonly TestRun[], file: string, inside: string | null): string[] {
-  const isBeside = (test: string) => dirname(test) === dirname(file);
+  const rank = (test: string) => (dirname(test) === dirname(file) ? 0 : basename(test).startsWith('approved') ? 1 : 2);
   const key = inside === null ? file : `${file} ${inside}`;
   return runs
     .filter(({ ran }) => ran.has(key))
-    .sort((a, b) => Number(isBeside(b.test)) - Number(isBeside(a.test)) || a.ms - b.ms)
+    .sort((a, b) => rank(a.test) - rank(b.test) || a.ms - b.ms)
     .map(({ test }) => test);
 }

@@ -7,8 +7,9 @@ import { createRandomPlanInput } from './support/planWorld.ts';
 import { writeTask } from './support/writeTask.ts';
 
 const SURVEYS = 400;
+const MODELS = 40;
 /** So many ways of saying it are kept of one rule. */
-const MOST = 4;
+const MOST = 6;
 
 describe('tasks as they were read and approved', () => {
   it('are what each rule makes of random surveys, word by word', () => {
@@ -21,7 +22,7 @@ describe('tasks as they were read and approved', () => {
         for (const { words } of plan.notices) notices.set(words.replace(/^\S+/, '').slice(0, 24), words);
         for (const task of plan.tasks) {
           const own = found.get(task.rule)!;
-          const kind = `${task.act} ${task.how.slice(0, 30)} ${task.handsOnMin} ${task.uses.length}`;
+          const kind = `${task.act} ${task.how.slice(0, 30)} ${task.method ?? ''}`;
           if (own.size < MOST && !own.has(kind)) own.set(kind, task);
         }
       }
@@ -29,5 +30,19 @@ describe('tasks as they were read and approved', () => {
     const rules = [...found].map(([id, tasks]) => `== ${id}\n\n${[...tasks.values()].map(writeTask).join('\n\n')}`);
     const told = `== told beside the plan\n\n${[...notices.values()].join('\n')}`;
     expectApproved(join(import.meta.dirname, 'approved/tasks.txt'), [...rules, told].join('\n\n'));
+  });
+
+  it('come in this order, each after these, on random models', () => {
+    const plans = Array.from({ length: MODELS }, (_, i) => {
+      const input = createRandomPlanInput(i + 1);
+      const plan = compilePlan(input);
+      const parts = input.parts.map(({ key, material, state }) => `${key} ${material} ${state}`);
+      if (plan.kind === 'contradiction') return `== ${parts.join(', ')}\n${plan.because}`;
+      const tasks = plan.tasks.map(
+        ({ key, handsOnMin, after }) => `${key} ${handsOnMin}${after.map((link) => ` < ${link.key}`).join('')}`,
+      );
+      return [`== ${parts.join(', ')}`, ...tasks, ...plan.notices.map((notice) => `! ${notice.words}`)].join('\n');
+    });
+    expectApproved(join(import.meta.dirname, 'approved/plans.txt'), plans.join('\n\n'));
   });
 });

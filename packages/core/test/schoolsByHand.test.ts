@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { isInForce, ORDER_RULES, type OrderRule } from '../src/compile/orderRules.ts';
 import type { PlannedTask } from '../src/compile/planTypes.ts';
 import type { Decisions } from '../src/model/school.ts';
 import { chooseOpening } from '../src/opening/chooseOpening.ts';
@@ -286,5 +287,18 @@ describe('what a survey says, in the opening', () => {
   it('takes a broken window out when a new one is wanted, not when that is waived', () => {
     expect(openedFor(null, 'open')).equal(1);
     expect(openedFor(null, 'waived')).equal(0);
+  });
+});
+
+describe('what is said for safety', () => {
+  it('hangs on no school', () => {
+    for (const rule of ORDER_RULES.filter(({ safety }) => safety)) {
+      expect(rule, rule.id).not.have.property('onlyWith');
+      expect(rule, rule.id).not.have.property('notWith');
+    }
+    const [rule] = ORDER_RULES.filter(({ safety }) => safety);
+    const { safety, ...tied } = { ...rule!, onlyWith: { key: 'S6', option: 'powder' } } as OrderRule;
+    expect(isInForce({ ...tied, safety: safety! }, {}), 'even where somebody ties it to one').equal(true);
+    expect(isInForce(tied, {})).equal(false);
   });
 });

@@ -6,6 +6,7 @@ import {
   computeDe00,
   fitCamera,
   locateCard,
+  mayBeMixed,
   replayMix,
   sampleColour,
   type ColourCapture,
@@ -84,6 +85,42 @@ describe('colours over HTTP', () => {
     expect(((await pour(mix, 'paint-pike-sable-gunmetal', 0.1, 422)).body as { code: string }).code).equal('outside');
     await post(`mixes/${mix}/pours`, { productId: WHITE, ml: -1, source: 'scales', who: WHO }, 400);
     expect((await colours()).mixes[0]!.steps).lengthOf(1);
+  });
+
+  it('take what one pot has not from the next one, the fullest first', async () => {
+    const mix = await begin();
+    const pot = (await bench.get<ShelfView>('shelf')).pots.find((one) => one.productId === BLUE)!;
+    await bench.http.patch(`/api/paint-pots/${pot.id}`).send({ version: pot.version, leftMl: 0.5 }).expect(200);
+    await bench.room.source.query(
+      "INSERT INTO paint_pot (id, version, productId, leftMl, openedOn, place) VALUES ('second', 1, ?, 0.3, NULL, '')",
+      [BLUE],
+    );
+    await pour(mix, BLUE, 0.6);
+    const pots = (await bench.get<ShelfView>('shelf')).pots.filter((one) => one.productId === BLUE);
+    expect(Object.fromEntries(pots.map(({ id, leftMl }) => [id, Number(leftMl.toFixed(6))]))).deep.equal({
+      [pot.id]: 0,
+      second: 0.2,
+    });
+  });
+
+  it('hold so many pots and no more; what is in already may be poured again', async () => {
+    const { products, pots } = await bench.get<ShelfView>('shelf');
+    const has = (id: string) => pots.some((pot) => pot.productId === id && pot.leftMl > 0.2);
+    const own = products.filter((one) => mayBeMixed(one) && one.line === 'Marlstone' && has(one.id));
+    const mix = await begin();
+    let refusedAt = 0;
+    for (const [i, { id }] of own.entries()) {
+      const { status, body } = await bench.http
+        .post(`/api/mixes/${mix}/pours`)
+        .send({ productId: id, ml: 0.1, source: 'scales', who: WHO });
+      if (status === 422 && (body as { code: string }).code === 'too-many') {
+        refusedAt = i;
+        break;
+      }
+      expect(status, JSON.stringify(body)).equal(201);
+    }
+    expect(refusedAt).equal(8);
+    await pour(mix, own[0]!.id, 0.1);
   });
 
   it('have no patch of an empty cup, and no pot of what has not dried', async () => {

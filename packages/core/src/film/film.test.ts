@@ -41,6 +41,14 @@ describe('computeStack', () => {
     expect(stack.measured).equal(false);
   });
 
+  it('spreads by where a thickness comes from: measured 5 %, sheet 20 %, estimate 35 %', () => {
+    const spreadOf = (thicknessOrigin: CoatingLayer['thicknessOrigin']) =>
+      computeStack([layer({ thicknessUm: 100, thicknessOrigin })]).spreadUm;
+    expect(spreadOf('measured')).closeTo(5, 1e-9);
+    expect(spreadOf('product sheet')).closeTo(20, 1e-9);
+    expect(spreadOf('planning estimate')).closeTo(35, 1e-9);
+  });
+
   it('is zero for bare metal', () => expect(computeStack([])).deep.equal({ totalUm: 0, spreadUm: 0, measured: true }));
 });
 

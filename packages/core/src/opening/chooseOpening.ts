@@ -24,12 +24,8 @@ export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = co
   const prepared = createOpeningModel(question.scope === 'clean only' ? { ...question, joints: [] } : question);
   const plan = planOpening(prepared.model, limits);
   const steps = sortOpenFirst(question, prepared.model, plan);
-  const holding = new Set(selectHolding(question).map((joint) => joint.key));
   const opened = steps.map((step) => describeStep(question, step));
-  const openKeys = new Set(opened.map((joint) => joint.key));
-  const closed = question.joints
-    .filter((joint) => holding.has(joint.key) && !openKeys.has(joint.key))
-    .map(({ key, label, kind, partKeys }) => ({ key, label, kind, partKeys }));
+  const closed = listClosed(question, plan);
   return {
     opening: [...opened, ...describeAwaiting(question, closed)],
     closed,
@@ -55,6 +51,14 @@ function sortOpenFirst(question: OpeningQuestion, model: OpeningModel, plan: Ope
     question.joints.findIndex((joint) => joint.key === jointKey) + (isOpen(jointKey) ? 0 : question.joints.length);
   const sorted = [...plan.steps].sort((a, b) => place(a) - place(b));
   return orderOpenings(model, sorted) ?? plan.steps;
+}
+
+/** Joints that hold something and stay closed. */
+export function listClosed(question: OpeningQuestion, plan: OpeningPlan): Opening['closed'] {
+  const openKeys = new Set(plan.steps.map((step) => step.jointKey));
+  return selectHolding(question)
+    .filter(({ key }) => !openKeys.has(key))
+    .map(({ key, label, kind, partKeys }) => ({ key, label, kind, partKeys }));
 }
 
 /** The joint that a step of a plan opens, with the way it takes. */

@@ -1,7 +1,7 @@
 import { computeMaskingPrice, listNeeds, findWay } from '../assembly/replayOpening.ts';
 import { RISK_WEIGHT_MIN, type OpeningModel, type OpeningPlan } from '../assembly/openingModel.ts';
 import { planOpening } from '../assembly/planOpening.ts';
-import { chooseOpening, describeStep, type ChosenOpening } from './chooseOpening.ts';
+import { chooseOpening, describeStep, listClosed, type ChosenOpening } from './chooseOpening.ts';
 import { createOpeningModel, MASKING_MIN, priceWay } from './createOpeningModel.ts';
 import { describePieces } from '../facts/describePieces.ts';
 import { capitalise, listNames } from '../words/names.ts';
@@ -143,13 +143,11 @@ function preferMasking(question: OpeningQuestion, { prepared }: ChosenOpening): 
     })),
   };
   const plan = planOpening(model);
-  const known = new Map(question.joints.map((joint) => [joint.key, joint]));
-  const openKeys = new Set(plan.steps.map((step) => step.jointKey));
   return {
     plan,
     prepared,
     opening: plan.steps.map((step) => describeStep(question, step)),
-    closed: prepared.model.joints.filter(({ key }) => !openKeys.has(key)).map(({ key }) => known.get(key)!),
+    closed: listClosed(question, plan),
   };
 }
 
