@@ -157,7 +157,7 @@ describe('compilePlan and what was found', () => {
     const plan = compilePlan(withBody({ findings: [makeFinding('pest', { severity: 3, note: '' })] }));
     if (plan.kind !== 'plan') throw new Error(plan.because);
     expect(plan.notices[0]).deep.include({ kind: 'left alone', partKeys: ['body'] });
-    expect(plan.notices[0]!.words).match(/signs of pest/);
+    expect(plan.notices[0]!.words).match(/signs of pest/i);
     const forBody = plan.tasks.filter((task) => task.partKeys.includes('body'));
     for (const task of forBody)
       expect(
