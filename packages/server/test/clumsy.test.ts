@@ -52,11 +52,28 @@ describe('an own casting on an empty bench, clumsily', function () {
     return (job.body as { id: string }).id;
   }
 
+  /** The version of every row in the house, by table and id. */
+  async function readVersions(): Promise<Map<string, number>> {
+    const { source } = bench.room;
+    const tables = source.entityMetadatas.filter(({ columns }) =>
+      columns.some((one) => one.propertyName === 'version'),
+    );
+    const rows = await Promise.all(
+      tables.map(async ({ tableName }) =>
+        (await source.query<{ id: string; version: number }[]>(`SELECT id, version FROM "${tableName}"`)).map(
+          ({ id, version }) => [`${tableName} ${id}`, version] as const,
+        ),
+      ),
+    );
+    return new Map(rows.flat());
+  }
+
   for (const seed of [1, 2, 3, 4])
     it(`answers, and keeps what was logged (seed ${seed})`, async () => {
       const random = createSeededRandom(seed);
       const jobId = await putOnTheBench();
       const { products } = await bench.get<ShelfView>('shelf');
+      let versions = await readVersions();
       let logged: JobRecord['work'] = [];
       let done = 0;
       for (let step = 0; step < 120; step++) {
@@ -154,6 +171,13 @@ describe('an own casting on an empty bench, clumsily', function () {
         bench.pass(Math.floor(random() * 40));
         const { work } = await bench.get<JobRecord>(`jobs/${jobId}/record.json`);
         expect(work.slice(0, logged.length), `step ${step}: what was logged`).deep.equal(logged);
+        const before = versions;
+        versions = await readVersions();
+        for (const [id, version] of versions) {
+          const was = before.get(id);
+          if (was === undefined) expect(version, `step ${step}: ${id} is new`).equal(1);
+          else expect(version, `step ${step}: ${id}`).within(was, was + 2);
+        }
         if (answer.status >= 400) expect(work, `step ${step}: refused, and logged all the same`).deep.equal(logged);
         logged = work;
         const after = (await bench.get<JobView>(`jobs/${jobId}`)).tasks;

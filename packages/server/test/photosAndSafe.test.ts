@@ -43,6 +43,8 @@ describe('photographs', () => {
     expect(existsSync(join(bench.room.folder, 'photos', `${photo.hash}.jpg`))).equal(true);
     const small = await bench.http.get(`/api/photos/${photo.hash}/small`).buffer(true).parse(readBinary).expect(200);
     expect((await sharp(small.body as Buffer).metadata()).width).equal(360);
+    const full = await bench.http.get(`/api/photos/${photo.hash}/full`).buffer(true).parse(readBinary).expect(200);
+    expect((await sharp(full.body as Buffer).metadata()).width).equal(1200);
     expect((await bench.get<JobView>('jobs/sg-04')).photos.map((one) => one.hash)).deep.equal([photo.hash]);
   });
 

@@ -93,6 +93,30 @@ describe('work at the bench', () => {
       expect(part).deep.include({ origin: 'donor', originNote: 'from the drawer' });
     });
 
+    it('take a want for waived only with its reason, and leave an open one open without', async () => {
+      const want = (await view('sg-03')).specimens[0]!.wants.find((one) => one.kind === 'part')!;
+      const change = (version: number, changes: object) =>
+        bench.http.patch(`/api/wants/${want.id}`).send({ version, ...changes });
+      expect(((await change(1, { state: 'waived' }).expect(422)).body as ErrorBody).code).equal('reason');
+      await change(1, { state: 'waived', reason: 'It never had one.' }).expect(200);
+      await change(2, { state: 'open', reason: '' }).expect(200);
+    });
+
+    it('count towards a station only while they are asked for', async () => {
+      const progressOf = async () =>
+        (await bench.get<BenchView>('bench')).lanes.find((one) => one.job.number === 'SG-04')!.progress;
+      expect((await progressOf()).identify).equal(0);
+      await act('sg-04-1.identify', 'not needed', { note: 'It is known.' }).expect(200);
+      expect((await progressOf()).identify, 'nothing else is asked there').equal(null);
+      const { survey } = await progressOf();
+      await bench.room.source.query("UPDATE task SET state = 'set aside' WHERE id = 'sg-04-1.photograph'");
+      const { tasks } = await view('sg-04');
+      const asked = tasks.filter((task) => task.station === 'survey' && task.state !== 'set aside');
+      expect(survey).equal(0);
+      await bench.room.source.query("UPDATE task SET state = 'done' WHERE id = ?", [asked[0]!.id]);
+      expect((await progressOf()).survey).equal(1 / asked.length);
+    });
+
     it('ask who did it', async () => {
       const { body } = await act('sg-04-1.identify', 'done', { who: '' }).expect(400);
       expect((body as ErrorBody).fields).deep.equal({ who: 'Say who did it.' });
