@@ -310,7 +310,8 @@ describe('the workshop', () => {
       const listening = bench.room;
       const server: Server = createServer(createApp({ room: listening, webRoot: null })).listen(0);
       const port = (server.address() as AddressInfo).port;
-      const probe = createServer((_request, answer) => answer.end('{"celsius": 88.5}')).listen(0);
+      let celsius: unknown = 88.5;
+      const probe = createServer((_request, answer) => answer.end(JSON.stringify({ celsius }))).listen(0);
       const url = `http://127.0.0.1:${(probe.address() as AddressInfo).port}/probe`;
       try {
         const first = async (id: string) => readFirstEvent(`http://127.0.0.1:${port}/api/instruments/${id}/stream`);
@@ -320,6 +321,8 @@ describe('the workshop', () => {
           .send({ version: 1, source: 'endpoint', url })
           .expect(200);
         expect((await first('bath-thermometer')).data).deep.include({ celsius: 88.5 });
+        celsius = 'hot';
+        expect(JSON.stringify((await first('bath-thermometer')).data)).include('it sent no number called celsius');
         await new Promise((done) => probe.close(done));
         const silent = await first('bath-thermometer');
         expect(silent.event).equal('fault');

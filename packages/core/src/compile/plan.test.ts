@@ -247,6 +247,16 @@ describe('reconcilePlan', () => {
     expect(changed.map(({ task }) => task.key)).deep.equal(['strip:d', 'strip:e']);
     expect(findDisagreements(existing, fresh).map(({ task }) => task.key)).deep.equal(['strip:a', 'strip:b']);
   });
+
+  it('disagrees with nobody where it is not known how it was done, or is to be done', () => {
+    const done = (method: string | null) => makeTask('strip:a', { state: 'done', method });
+    const fresh = (method: string | null) => [planned('strip:a', { method })];
+    expect(findDisagreements([done(null)], fresh('gel'))).deep.equal([]);
+    expect(findDisagreements([done('gel')], fresh(null))).deep.equal([]);
+    expect(findDisagreements([done('gel')], fresh('gel'))).deep.equal([]);
+    expect(findDisagreements([done('gel')], [])).deep.equal([]);
+    expect(findDisagreements([done('gel')], fresh('dip'))).deep.include({ was: 'gel', is: 'dip', task: done('gel') });
+  });
 });
 
 describe('schools', () => {

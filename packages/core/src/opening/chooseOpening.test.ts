@@ -216,6 +216,20 @@ describe('chooseOpening', () => {
       without(createQuestion({ joints, decisions: { S4: 'leave and mask' } }), 'glazing'),
     );
     expect(opening.map((one) => [one.key, one.way.key])).deep.equal([['axle-ends', 'cut']]);
+    // One of its own is not said twice; one that the casting does not know is added.
+    expect(joints.find((one) => one.key === 'axle-ends')!.ways).deep.equal(ends!.ways);
+    const [odd] = listJoints(
+      [front!],
+      [],
+      [],
+      selectStandingWork([
+        makeLog(makeTask('open:front-post', { of: { jointKey: 'front-post' } }), 'done', {
+          way: { key: 'odd', label: 'With a cork', destroys: '' },
+        }),
+      ]),
+    );
+    expect(odd!.openedBy).equal('odd');
+    expect(odd!.ways.map((way) => way.key)).deep.equal([...front!.ways.map((way) => way.key), 'odd']);
   });
 
   it('takes in a joint that was found, with its usual way, and what is wished for it', () => {

@@ -14,6 +14,10 @@ describe('listMaterials', () => {
     expect(listMaterials(zinc, layers, [])).deep.equal(['zinc alloy', 'two-part filler']);
     expect(listMaterials(zinc, [{ kind: 'decal', stage: 'found' }], [])).include('water-slide decal');
     expect(listMaterials(zinc, [], [{ kind: 'earlier repair' }])).include('cyanoacrylate bond');
+    expect(
+      listMaterials(zinc, [{ kind: 'colour', stage: 'found' }], [{ kind: 'bent' }]),
+      'paint is neither',
+    ).deep.equal(['zinc alloy']);
   });
 
   it('takes pest for a material of its own, so that nothing wet or hot is allowed', () => {
