@@ -39,15 +39,21 @@ export async function observeTest(root: string, test: string, scratch: string): 
   return { test, ms: performance.now() - from, ran };
 }
 
+/** Of the tests that merely pass by, so many are asked: what the quickest miss counts as alive. */
+const MOST_OTHERS = 6;
+
 /**
- * The test files that ran the function, those of its own folder first, then approved texts, which see most, then quick ones;
- * for the top of a file, those that loaded it.
+ * The test files that ran the function: those of its own folder, then the approved texts of its package, then the quickest
+ * others. For what lies in no named function, those that loaded the file.
  */
 export function findRelatedTests(runs: readonly TestRun[], file: string, inside: string | null): string[] {
-  const rank = (test: string) => (dirname(test) === dirname(file) ? 0 : basename(test).startsWith('approved') ? 1 : 2);
   const key = inside === null ? file : `${file} ${inside}`;
-  return runs
-    .filter(({ ran }) => ran.has(key))
-    .sort((a, b) => rank(a.test) - rank(b.test) || a.ms - b.ms)
-    .map(({ test }) => test);
+  const related = runs.filter(({ ran }) => ran.has(key)).sort((a, b) => a.ms - b.ms);
+  const packageOf = (path: string) => path.split('/')[1];
+  const isBeside = ({ test }: TestRun) => dirname(test) === dirname(file);
+  const isApproved = ({ test }: TestRun) =>
+    basename(test).startsWith('approved') && packageOf(test) === packageOf(file);
+  const own = related.filter((run) => isBeside(run) || isApproved(run));
+  const others = related.filter((run) => !own.includes(run)).slice(0, MOST_OTHERS);
+  return [...own.filter(isBeside), ...own.filter((run) => !isBeside(run)), ...others].map(({ test }) => test);
 }

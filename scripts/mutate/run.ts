@@ -10,8 +10,6 @@ import { runTests } from './runTests.ts';
 
 const CORE_ROOMS = ['compile', 'opening', 'gates', 'facts', 'supply', 'schools', 'words', 'film', 'process', 'record'];
 const GOAL = 0.85;
-/** More related files than this are not asked: what the quickest miss counts as alive. */
-const MOST_FILES = 10;
 
 const { values } = parseArgs({
   options: {
@@ -77,7 +75,7 @@ await shareOut(drawn, async (copy, mutant) => {
   const path = join(copy, mutant.file);
   const whole = readFileSync(path, 'utf8');
   writeFileSync(path, whole.slice(0, mutant.start) + mutant.text + whole.slice(mutant.end));
-  const related = findRelatedTests(runs, mutant.file, mutant.inside).slice(0, MOST_FILES);
+  const related = findRelatedTests(runs, mutant.file, mutant.inside);
   const survives = related.length === 0 || (await runTests(copy, related)).passed;
   writeFileSync(path, whole);
   if (survives) alive.push(mutant);
