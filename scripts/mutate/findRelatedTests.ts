@@ -40,17 +40,19 @@ export async function observeTest(root: string, test: string, scratch: string): 
 }
 
 /** Of the tests that merely pass by, so many are asked: what the quickest miss counts as alive. */
-const MOST_OTHERS = 6;
+const MOST_OTHERS = 10;
 
 /**
- * The test files that ran the function: those of its own folder, then the approved texts of its package, then the quickest
+ * The test files that ran the function: those of its own folder or named after it, then the approved texts of its package, then the quickest
  * others. For what lies in no named function, those that loaded the file.
  */
 export function findRelatedTests(runs: readonly TestRun[], file: string, inside: string | null): string[] {
   const key = inside === null ? file : `${file} ${inside}`;
   const related = runs.filter(({ ran }) => ran.has(key)).sort((a, b) => a.ms - b.ms);
   const packageOf = (path: string) => path.split('/')[1];
-  const isBeside = ({ test }: TestRun) => dirname(test) === dirname(file);
+  const folder = basename(dirname(file)).toLowerCase();
+  const isBeside = ({ test }: TestRun) =>
+    dirname(test) === dirname(file) || basename(test).toLowerCase().includes(folder);
   const isApproved = ({ test }: TestRun) =>
     basename(test).startsWith('approved') && packageOf(test) === packageOf(file);
   const own = related.filter((run) => isBeside(run) || isApproved(run));
