@@ -67,22 +67,28 @@ const reportOf = (name) => join(reports, `${name.replaceAll(' ', '-')}.json`);
 const readReport = (name) => readFile(reportOf(name), 'utf8').then(JSON.parse, () => null);
 
 await installPackages();
-// The driver compiles on one core while everything that does not need it runs on the other.
+// The driver compiles beside everything that does not need it.
 const driver = compileDatabaseDriver();
-await check('lint', 'node', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
-await check('format', 'node', ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']);
-await check('imports', 'node', [
-  'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
-  '--config',
-  '.dependency-cruiser.cjs',
-  'packages',
-  'bench',
-  'e2e',
+await Promise.all([
+  (async () => {
+    await check('lint', 'node', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
+    await check('format', 'node', ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']);
+    await check('imports', 'node', [
+      'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+      '--config',
+      '.dependency-cruiser.cjs',
+      'packages',
+      'bench',
+      'e2e',
+    ]);
+    await check('nothing unused', 'node', ['node_modules/knip/bin/knip.js', '--no-progress']);
+    await check('types', 'node', ['scripts/typecheck.mjs']);
+  })(),
+  (async () => {
+    await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts']);
+    await suite('contract and page logic', ['packages/contract/src/**/*.test.ts', 'packages/web/src/**/*.test.ts']);
+  })(),
 ]);
-await check('nothing unused', 'node', ['node_modules/knip/bin/knip.js', '--no-progress']);
-await check('types', 'node', ['scripts/typecheck.mjs']);
-await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts']);
-await suite('contract and page logic', ['packages/contract/src/**/*.test.ts', 'packages/web/src/**/*.test.ts']);
 await buildWeb();
 await driver;
 const chromium = await findChromium();

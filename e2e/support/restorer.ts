@@ -17,7 +17,7 @@ export async function hold(button: Locator): Promise<void> {
   const began = Date.now();
   await page.keyboard.down('Space');
   await page.waitForTimeout(1600);
-  while ((await isHeld()) && Date.now() - began < 8000) await page.waitForTimeout(50);
+  while ((await isHeld()) && Date.now() - began < 25_000) await page.waitForTimeout(50);
   await page.keyboard.up('Space');
 }
 

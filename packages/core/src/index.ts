@@ -338,7 +338,7 @@ export { computePhotoMeasure, countPointsNeeded, preparePlane } from './photo/co
 export { findCard } from './photo/findCard.ts';
 export { findMissingSides } from './photo/findMissingSides.ts';
 export { bendPoint, computeMisfit, createLens, straightenPoint, type Lens, type PictureSize } from './photo/lens.ts';
-export { type Measured } from './photo/measureOnPhoto.ts';
+export type { Measured } from './photo/measureOnPhoto.ts';
 export type { Picture } from './photo/picture.ts';
 export { findRegion, rectifyPicture, type Region } from './photo/rectifyPicture.ts';
 export { refineEdge } from './photo/refineEdge.ts';

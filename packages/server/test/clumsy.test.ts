@@ -2,6 +2,7 @@ import type { JobView, ShelfView } from '@sardonyx/contract';
 import { createSeededRandom, pickOne, type JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
+import { OWN_LORRY, OWN_POT, ownJob } from './support/ownLorry.ts';
 
 /*
  * Somebody clumsy on an empty bench, with a casting of their own: acts out of order, twice, taken back, choices changed
@@ -15,38 +16,16 @@ describe('an own casting on an empty bench, clumsily', function () {
   afterEach(() => bench.clear());
 
   const who = 'Nell';
-  const part = (key: string, role: string, material = 'zinc alloy') => ({ key, name: key, role, material, count: 1 });
-
   async function putOnTheBench(): Promise<string> {
-    const casting = await bench.http.post('/api/castings').send({
-      ...{ rangeId: 'own', number: '7/1', name: 'Attic Lorry', bodyType: 'lorry', construction: '' },
-      ...{ lengthMm: 90, wheelbaseMm: 50 },
-      parts: [
-        part('body', 'body'),
-        part('base', 'base', 'tinplate'),
-        part('glazing', 'glazing', 'clear styrene'),
-        part('wheels', 'wheel', 'hard plastic'),
-        part('axles', 'axle', 'steel'),
-      ],
-      joints: [
-        { label: 'tab', kind: 'bent tab', partKeys: ['body', 'base'] },
-        { label: 'axle ends', kind: 'formed axle', partKeys: ['base', 'axles', 'wheels'] },
-        { label: 'window', kind: 'push fit', partKeys: ['body', 'glazing'] },
-      ],
-    });
+    const casting = await bench.http.post('/api/castings').send(OWN_LORRY);
     expect(casting.status, JSON.stringify(casting.body)).equal(201);
-    const job = await bench.http.post('/api/jobs').send({
-      ...{ title: 'Attic Lorry', castingId: (casting.body as { id: string }).id, scope: 'full', target: 'as issued' },
-      ...{ why: '', dueOn: null },
-    });
+    const job = await bench.http.post('/api/jobs').send(ownJob((casting.body as { id: string }).id));
     expect(job.status, JSON.stringify(job.body)).equal(201);
     for (const [kind, name] of [
       ['primer', 'Grey'],
       ['colour', 'Green'],
     ] as const) {
-      const pot = await bench.http.post('/api/shelf/pots').send({
-        ...{ line: 'Own', name, kind, binder: 'acrylic', gloss: 'matt', colourHex: '#506070', leftMl: 20, place: '' },
-      });
+      const pot = await bench.http.post('/api/shelf/pots').send({ ...OWN_POT, name, kind });
       expect(pot.status, JSON.stringify(pot.body)).equal(201);
     }
     return (job.body as { id: string }).id;

@@ -2,35 +2,15 @@ import type { BenchView, CastingView, ColourReading, JobView, ShelfView } from '
 import { convertHexToLab, computeDe00, type Casting, type Task } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
+import { OWN_LORRY, OWN_POT, ownJob } from './support/ownLorry.ts';
 
 const who = 'Nell';
-const part = (key: string, role: string, material = 'zinc alloy') => ({ key, name: key, role, material, count: 1 });
-const LORRY = {
-  ...{ rangeId: 'own', number: '7/1', name: 'Attic Lorry', bodyType: 'lorry', construction: '' },
-  ...{ lengthMm: 90, wheelbaseMm: 50 },
-  parts: [
-    part('body', 'body'),
-    part('base', 'base', 'tinplate'),
-    part('window', 'glazing', 'clear styrene'),
-    part('seat', 'interior', 'hard plastic'),
-    part('hook', 'trim', 'steel'),
-  ],
-  joints: [
-    { label: 'front post', kind: 'rivet post', partKeys: ['body', 'base'] },
-    { label: 'rear post', kind: 'rivet post', partKeys: ['base', 'body'] },
-    { label: 'window', kind: 'push fit', partKeys: ['body', 'window'] },
-    { label: 'seat', kind: 'push fit', partKeys: ['seat', 'base'] },
-    { label: 'hook', kind: 'bent tab', partKeys: ['body', 'hook'] },
-  ],
-};
-const POT = { line: 'Own', kind: 'colour', binder: 'acrylic', gloss: 'matt', colourHex: '#506070', leftMl: 20 };
-
 describe('a casting and a shelf of one’s own, on an empty bench', () => {
   let bench: TestBench;
   let casting: CastingView;
   before(async () => {
     bench = await createTestBench({ isDemo: false });
-    const { body } = await bench.http.post('/api/castings').send(LORRY).expect(201);
+    const { body } = await bench.http.post('/api/castings').send(OWN_LORRY).expect(201);
     casting = await bench.get<CastingView>(`castings/${(body as Casting).id}`);
   });
   after(() => bench.clear());
@@ -46,22 +26,14 @@ describe('a casting and a shelf of one’s own, on an empty bench', () => {
       window: [['joint-1', 'joint-2']],
       seat: [['joint-1', 'joint-2']],
       hook: [[]],
+      'axle ends': [[]],
     });
   });
 
   it('begins everything with version 1, and counts up by one', async () => {
     const { parts, joints, range, maker } = casting;
     for (const row of [casting.casting, range, maker, ...parts, ...joints]) expect(row.version, row.id).equal(1);
-    const { body: job } = await post('jobs', {
-      ...{
-        title: 'Attic Lorry',
-        castingId: casting.casting.id,
-        scope: 'full',
-        target: 'as issued',
-        why: '',
-        dueOn: null,
-      },
-    }).expect(201);
+    const { body: job } = await post('jobs', ownJob(casting.casting.id)).expect(201);
     const { id } = job as { id: string };
     const view = () => bench.get<JobView>(`jobs/${id}`);
     const [task] = (await view()).tasks as [Task];
@@ -73,20 +45,18 @@ describe('a casting and a shelf of one’s own, on an empty bench', () => {
   });
 
   it('shows each lane its own parts, whose first outside is its band', async () => {
-    await post('jobs', {
-      ...{ title: 'Another', castingId: casting.casting.id, scope: 'full', target: 'as issued', why: '', dueOn: null },
-    }).expect(201);
+    await post('jobs', ownJob(casting.casting.id, 'Another')).expect(201);
     const { lanes, castings } = await bench.get<BenchView>('bench');
     expect(castings.map(({ name }) => name)).deep.equal(['7/1 Attic Lorry']);
     for (const lane of lanes) {
-      expect(lane.parts.map(({ key }) => key)).deep.equal(['body', 'base', 'window', 'seat', 'hook']);
+      expect(lane.parts.map(({ key }) => key)).deep.equal(OWN_LORRY.parts.map(({ key }) => key));
       expect(lane.castingId).equal(casting.casting.id);
     }
   });
 
   it('has on its shelf what the binder usually does, until the sheet was read', async () => {
-    await post('shelf/pots', { ...POT, name: 'Green', place: '' }).expect(201);
-    await post('shelf/pots', { ...POT, name: 'Lake', binder: 'lacquer', place: '' }).expect(201);
+    await post('shelf/pots', { ...OWN_POT, name: 'Green' }).expect(201);
+    await post('shelf/pots', { ...OWN_POT, name: 'Lake', binder: 'lacquer' }).expect(201);
     const { products } = await bench.get<ShelfView>('shelf');
     expect(products.map(({ name, dryFilmUm, recoatMin, dropMl }) => [name, dryFilmUm, recoatMin, dropMl])).deep.equal([
       ['Green', 16, 60, 0.05],
@@ -95,7 +65,7 @@ describe('a casting and a shelf of one’s own, on an empty bench', () => {
   });
 
   it('writes spectra only of paints that the mixing model knows', async () => {
-    await post('shelf/pots', { ...POT, name: 'Silver', gloss: 'metallic', place: '' }).expect(201);
+    await post('shelf/pots', { ...OWN_POT, name: 'Silver', gloss: 'metallic' }).expect(201);
     const { text } = await bench.http.get('/api/shelf.txt').expect(200);
     expect(text).not.include('Silver').and.not.include('Green');
   });

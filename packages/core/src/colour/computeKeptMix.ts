@@ -50,7 +50,7 @@ export function computeKeptMix(
     recoatMin: most((one) => one.recoatMin),
     cureMin: most((one) => one.cureMin),
     minC: most((one) => one.minC),
-    maxC: -most((one) => -one.maxC),
+    maxC: Math.min(...products.map((one) => one.maxC)),
     optics,
     densityGPerMl: mean((one) => one.densityGPerMl),
     dropMl: mean((one) => one.dropMl),

@@ -1,7 +1,17 @@
 import type { TaskLink } from '../model/task.ts';
 import type { TaskTag } from '../model/taskTags.ts';
 import { STATIONS } from '../model/stations.ts';
-import { addAll, clearBit, createBitSet, hasBit, isEmpty, listBits, setBit, type BitSet } from '../numeric/bitSet.ts';
+import {
+  addAll,
+  clearBit,
+  createBitSet,
+  hasBit,
+  intersect,
+  isEmpty,
+  listBits,
+  setBit,
+  type BitSet,
+} from '../numeric/bitSet.ts';
 import { createOwnLinks } from './ownLinks.ts';
 import { isInForce, ORDER_RULES, type OrderRule } from './orderRules.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
@@ -118,7 +128,7 @@ function indexTasks(tasks: readonly TaskDraft[]) {
       if (scope === 'part') return ofParts[place]!;
       const { of } = tasks[place]!;
       if (scope === 'joint') return of?.jointKey === undefined ? none : byJoint.get(of.jointKey)!;
-      return (ofAreas[place] ??= cut(ofParts[place]!, byArea.get(of?.area ?? '')!));
+      return (ofAreas[place] ??= intersect(ofParts[place]!, byArea.get(of?.area ?? '')!));
     },
     ofStationsBefore: (task: TaskDraft) => earlier[STATIONS.indexOf(task.station)]!,
     /** What is left to dry, set or soak and would be touched by this task: on its parts, or anywhere for the whole model. */
@@ -136,12 +146,6 @@ function put(sets: Map<string, BitSet>, name: string, place: number, size: numbe
   let bits = sets.get(name);
   if (!bits) sets.set(name, (bits = createBitSet(size)));
   setBit(bits, place);
-}
-
-function cut(a: BitSet, b: BitSet): BitSet {
-  const bits = a.map(() => 0);
-  addAll(bits, a, b);
-  return bits;
 }
 
 function join(names: readonly string[], sets: ReadonlyMap<string, BitSet>, none: BitSet): BitSet {

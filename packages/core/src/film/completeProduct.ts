@@ -15,7 +15,7 @@ const USUAL_FILM: Readonly<Record<PaintProduct['binder'], Film>> = {
 const DROP_ML = { lacquer: 0.025, others: 0.05 } as const;
 
 /** What must be known of a product before the rest can be assumed. */
-export type KnownOfProduct = Pick<PaintProduct, 'line' | 'name' | 'kind' | 'binder' | 'gloss' | 'colourHex'> &
+type KnownOfProduct = Pick<PaintProduct, 'line' | 'name' | 'kind' | 'binder' | 'gloss' | 'colourHex'> &
   Partial<PaintProduct>;
 
 /** A product with everything that is not said of it as its binder usually has it. */

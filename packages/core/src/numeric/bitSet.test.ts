@@ -5,6 +5,7 @@ import {
   createBitSet,
   hasBit,
   highestBitWithout,
+  intersect,
   isEmpty,
   isWithin,
   listBits,
@@ -28,6 +29,9 @@ describe('bitSet', () => {
       const expected = new Set([...a!, ...[...b!].filter((one) => mask!.has(one))]);
       expect(listBits(joined)).deep.equal([...expected].sort((x, y) => x - y));
       expect(listBits(from(a!), from(b!))).deep.equal([...a!].filter((one) => !b!.has(one)).sort((x, y) => x - y));
+      expect(listBits(intersect(from(a!), from(b!)))).deep.equal(
+        [...a!].filter((one) => b!.has(one)).sort((x, y) => x - y),
+      );
       expect(isWithin(from(a!), joined)).equal(true);
       expect(isWithin(joined, from(a!))).equal([...expected].every((one) => a!.has(one)));
     }

@@ -1,29 +1,27 @@
-/**
- * A set of small whole numbers, one bit each: sets of tasks are joined and cut thirty at a time. Thirty, so that a word stays
- * a small integer of the engine and a set a plain array: typed arrays cost several times as much to make.
- */
-export type BitSet = number[];
+/** A set of small whole numbers, one bit each: sets of tasks are joined and cut thirty-two at a time. */
+export type BitSet = Uint32Array;
 
-const WORD = 30;
-const FULL = 2 ** WORD - 1;
+export const createBitSet = (size: number): BitSet => new Uint32Array(Math.ceil(size / 32));
 
-export const createBitSet = (size: number): BitSet => new Array<number>(Math.ceil(size / WORD)).fill(0);
-
-export const hasBit = (bits: BitSet, at: number): boolean => (bits[(at / WORD) | 0]! & (1 << (at % WORD))) !== 0;
+export const hasBit = (bits: BitSet, at: number): boolean => (bits[at >> 5]! & (1 << (at & 31))) !== 0;
 
 export function setBit(bits: BitSet, at: number): void {
-  bits[(at / WORD) | 0]! |= 1 << (at % WORD);
+  bits[at >> 5]! |= 1 << (at & 31);
 }
 
 export function clearBit(bits: BitSet, at: number): void {
-  bits[(at / WORD) | 0]! &= ~(1 << (at % WORD));
+  bits[at >> 5]! &= ~(1 << (at & 31));
 }
 
 /** Adds to the first set all that the second one holds; only what is in the mask too, where one is given. */
 export function addAll(into: BitSet, from: BitSet, mask?: BitSet): void {
-  if (mask) for (let word = 0; word < into.length; word++) into[word]! |= from[word]! & mask[word]!;
-  else for (let word = 0; word < into.length; word++) into[word]! |= from[word]!;
+  for (let word = 0; word < into.length; word++) into[word]! |= mask ? from[word]! & mask[word]! : from[word]!;
 }
+
+/** What both sets hold. */
+export const intersect = (a: BitSet, b: BitSet): BitSet => a.map((bits, word) => bits & b[word]!);
+
+export const isEmpty = (bits: BitSet): boolean => bits.every((word) => word === 0);
 
 /** Is everything of the first set in the second one? */
 export function isWithin(bits: BitSet, whole: BitSet): boolean {
@@ -36,17 +34,15 @@ export function listBits(bits: BitSet, without?: BitSet): number[] {
   const found: number[] = [];
   for (let word = 0; word < bits.length; word++)
     for (let left = without ? bits[word]! & ~without[word]! : bits[word]!; left !== 0; left &= left - 1)
-      found.push(word * WORD + 31 - Math.clz32(left & -left));
+      found.push(word * 32 + 31 - Math.clz32(left & -left));
   return found;
 }
 
 /** The highest number in the first set, below a limit, that the second one does not hold; -1 when there is none. */
 export function highestBitWithout(bits: BitSet, without: BitSet, below: number): number {
   if (below <= 0) return -1;
-  let word = ((below - 1) / WORD) | 0;
-  let left = bits[word]! & ~without[word]! & (FULL >> (WORD - 1 - ((below - 1) % WORD)));
+  let word = (below - 1) >> 5;
+  let left = bits[word]! & ~without[word]! & (0xffffffff >>> (31 - ((below - 1) & 31)));
   while (left === 0 && word > 0) left = bits[--word]! & ~without[word]!;
-  return left === 0 ? -1 : word * WORD + 31 - Math.clz32(left);
+  return left === 0 ? -1 : word * 32 + 31 - Math.clz32(left);
 }
-
-export const isEmpty = (bits: BitSet): boolean => bits.every((word) => word === 0);

@@ -96,7 +96,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
     when: 'body and base come apart',
     serves: ['O7', 'N21'],
     create: (context) => {
-      const shut = context.shut;
+      const { shut } = context;
       const halves = context.input.parts.filter((part) => part.role === 'body' || part.role === 'base');
       const isApart =
         halves.length > 1 &&
@@ -119,7 +119,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
     when: 'plastic, rubber or paper comes free',
     serves: ['O9', 'N2'],
     create: (context) => {
-      const shut = context.shut;
+      const { shut } = context;
       const out = context.input.parts.filter(
         (part) =>
           !isMetal(part.material) &&

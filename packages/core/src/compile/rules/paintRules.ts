@@ -2,6 +2,7 @@ import { computeLuminance } from '../../facts/chooseTreatment.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import { groupBy } from '../../groupBy.ts';
 import { uses } from '../../model/supply.ts';
+import type { TaskTag } from '../../model/taskTags.ts';
 import { judgePart } from '../../process/judgePart.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
@@ -331,40 +332,36 @@ function createAreaTasks(
   const ground = part.coats.find((coat) => coat.kind === 'colour' && coat.areaKind === 'outside');
   const luminance = computeLuminance(colourHex);
   const isPaleOnDark = isTrim && ground !== undefined && luminance > computeLuminance(ground.colourHex) + PALE_ON_DARK;
-  const station = 'finish';
   const partKeys = [part.key];
   const of = { area, ...ofRound(roundOf(part, ['colour', 'clear'], area)) };
   const colours = coats.filter((coat) => coat.kind === 'colour').map((coat) => coat.name);
   const method = option('S6');
-  const hazards = SPRAYING;
-  const wet: ColourDraft = {
-    act: 'colour',
-    station,
+  // Field by field: spread, these two made a whole plan of forty parts a fifth slower.
+  const create = <Act extends ColourDraft['act']>(
+    act: Act,
+    tags: readonly TaskTag[],
+    handsOnMin: number,
+    passiveMin: number,
+  ) => ({
+    act,
+    station: 'finish' as const,
     partKeys,
     of,
     colours,
     method,
-    hazards,
+    hazards: SPRAYING,
     luminance,
-    tags: isTrim ? TRIM_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS,
-    handsOnMin: isTrim ? 15 : 12,
-    passiveMin: Math.max(...coats.map((coat) => coat.dries?.recoatMin ?? USUAL_DRYING.recoatMin)),
+    tags,
+    handsOnMin,
+    passiveMin,
+  });
+  const wetTags = isTrim ? TRIM_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS;
+  const dryMin = Math.max(...coats.map((coat) => coat.dries?.recoatMin ?? USUAL_DRYING.recoatMin));
+  const wet = Object.assign(create('colour', wetTags, isTrim ? 15 : 12, dryMin), {
     uses: isTrim ? TRIM_USES : BODY_USES,
     detail: { names: coats.map((coat) => coat.name), isTrim, isPaleOnDark },
-  };
+  });
   if (isTrim) return [wet];
-  const mist: ColourDraft = {
-    act: 'mist',
-    station,
-    partKeys,
-    of,
-    colours,
-    method,
-    hazards,
-    luminance,
-    tags: isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS,
-    handsOnMin: 4,
-    passiveMin: first!.dries?.flashMin ?? USUAL_DRYING.flashMin,
-  };
-  return [mist, wet];
+  const mistTags = isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS;
+  return [create('mist', mistTags, 4, first!.dries?.flashMin ?? USUAL_DRYING.flashMin), wet];
 }

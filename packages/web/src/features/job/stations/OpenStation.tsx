@@ -20,11 +20,12 @@ import { WhileOpening } from './open/WhileOpening.tsx';
  */
 export function OpenStation() {
   const { opening, isStale, problem } = useOpening();
+  const { specimen } = useJob();
   const joints = (opening?.reasons ?? []).map((reason) => ({
     partKeys: opening!.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
     number: numberOf(reason, opening!),
   }));
-  const hasJoints = joints.length > 0;
+  const isOpened = specimen.facts.scope === 'full' && specimen.facts.joints.length > 0;
   return (
     <div aria-busy={isStale}>
       <Zones
@@ -34,22 +35,18 @@ export function OpenStation() {
             <p className="text-note text-soft-ink">
               A number on a line is a cut, in this order; a full line stays closed. Click a part, or use the arrow keys.
             </p>
-            {hasJoints && <JointLines opening={opening!} />}
+            {joints.length > 0 && <JointLines opening={opening!} />}
             <Decisions keys={['S2', 'S3', 'S4']} />
           </>
         }
         isSticky={false}
         lead={<Lead opening={opening} problem={problem} />}
       >
-        {hasJoints && <HaveInHand />}
+        {isOpened && <HaveInHand />}
         <PlanSays />
         <TaskList station="open" heading="Open, in this order" />
-        {hasJoints && (
-          <>
-            <WhileOpening />
-            <Alternatives alternatives={opening!.alternatives} />
-          </>
-        )}
+        {isOpened && <WhileOpening />}
+        {joints.length > 0 && <Alternatives alternatives={opening!.alternatives} />}
       </Zones>
     </div>
   );
