@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { rmSync } from 'node:fs';
+import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
@@ -24,8 +25,28 @@ export interface BenchOptions {
 }
 
 /** Starts the real server as a process of its own, on a folder of its own, and waits for its address. */
-export async function startBench({ isDemo, now, again }: BenchOptions): Promise<RunningBench> {
-  const folder = again?.folder ?? (await mkdtemp(join(tmpdir(), 'sardonyx-e2e-')));
+export async function startBench(options: BenchOptions): Promise<RunningBench> {
+  const { isDemo, now, again } = options;
+  if (again) return startOn(again.folder, options);
+  const folder = await makeFolder();
+  if (isDemo) await cp(await (demoFolders[now ?? ''] ??= fillDemoFolder(now)), folder, { recursive: true });
+  return startOn(folder, options);
+}
+
+const makeFolder = () => mkdtemp(join(tmpdir(), 'sardonyx-e2e-'));
+
+/** Folders with the demo's data by the time the server's clock starts at: filling takes longer than everything after it. */
+const demoFolders: Record<string, Promise<string>> = {};
+
+async function fillDemoFolder(now: string | undefined): Promise<string> {
+  const folder = await makeFolder();
+  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
+  const bench = await startOn(folder, { isDemo: true, ...(now ? { now } : {}) });
+  await bench.stop();
+  return folder;
+}
+
+async function startOn(folder: string, { isDemo, now, again }: BenchOptions): Promise<RunningBench> {
   const env: NodeJS.ProcessEnv = {
     ...process.env,
     SARDONYX_PORT: String(again?.port ?? 0),

@@ -1,3 +1,4 @@
+import { rmSync } from 'node:fs';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -49,7 +50,7 @@ async function seedTemplate(): Promise<string> {
   const room = await openRoom(folder, true);
   await seedDemo(room);
   await room.source.destroy();
-  process.on('exit', () => void rm(folder, { recursive: true, force: true }));
+  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
   return folder;
 }
 
