@@ -159,7 +159,9 @@ describe('an own casting on an empty bench, clumsily', function () {
         }
         if (answer.status >= 400) expect(work, `step ${step}: refused, and logged all the same`).deep.equal(logged);
         logged = work;
-        const after = (await bench.get<JobView>(`jobs/${jobId}`)).tasks;
+        const { tasks: after, planChanges } = await bench.get<JobView>(`jobs/${jobId}`);
+        for (const change of planChanges)
+          expect(change.because, `step ${step}: ${JSON.stringify(change)}`).not.deep.equal([]);
         for (const { id, title, how, because, method } of view.tasks.filter(({ state }) => state === 'done')) {
           const now = after.find((task) => task.id === id);
           expect(now, `step ${step}: ${id} is still there`).not.equal(undefined);

@@ -1,5 +1,5 @@
-import type { PlanFinding, PlanPart } from '../facts/specimenFacts.ts';
-import { describeFinding } from '../words/names.ts';
+import type { ClosedJoint, PartDone, PlanFinding, PlanPart } from '../facts/specimenFacts.ts';
+import { describeFinding, listNames } from '../words/names.ts';
 import type { PlanInput } from './planTypes.ts';
 import { chooseOption, SCHOOLS } from '../schools/schools.ts';
 
@@ -26,7 +26,6 @@ function describePart(before: PlanPart, after: PlanPart): string[] {
   const say = (words: string) => `${after.name}: ${words}`;
   const isThere = (list: readonly PlanFinding[], one: PlanFinding) =>
     list.some((other) => JSON.stringify(other) === JSON.stringify(one));
-  const wantsOf = (part: PlanPart) => part.wants.map((want) => `${want.what} (${want.state})`);
   return [
     ...(before.material === after.material ? [] : [say(`${after.material} instead of ${before.material}`)]),
     ...(before.state === after.state ? [] : [say(`${after.state} instead of ${before.state}`)]),
@@ -40,20 +39,47 @@ function describePart(before: PlanPart, after: PlanPart): string[] {
     ...(before.painted === after.painted && before.found.length === after.found.length
       ? []
       : [say('other layers as found')]),
-    ...wantsOf(after)
-      .filter((one) => !wantsOf(before).includes(one))
-      .map((one) => say(`want ${one}`)),
+    ...after.wants
+      .filter(({ id, what, state }) => {
+        const was = before.wants.find((want) => want.id === id);
+        return was?.what !== what || was.state !== state;
+      })
+      .map(({ what, state }) => say(`want ${what} (${state})`)),
     ...before.wants
       .filter((want) => after.wants.every((one) => one.id !== want.id))
       .map((want) => say(`no want ${want.what} any more`)),
+    ...describeDone(before.done, after.done).map(say),
+  ];
+}
+
+function describeDone(before: PartDone, after: PartDone): string[] {
+  const was = (layerId: string) => before.rejected.find((coat) => coat.layerId === layerId);
+  const coatsOf = ({ coatsOn }: PartDone) => coatsOn.map(({ areaName, kind }) => `${kind} on the ${areaName}`);
+  return [
+    ...after.rejected.filter((coat) => !was(coat.layerId)).map((coat) => `${coat.name} was rejected: ${coat.because}`),
+    ...after.rejected
+      .filter((coat) => coat.isOff && was(coat.layerId)?.isOff === false)
+      .map((coat) => `${coat.name} is off again`),
+    ...(before.stripped === after.stripped ? [] : [after.stripped ? 'its old paint is off' : 'not stripped after all']),
+    ...(before.isMended === after.isMended ? [] : [after.isMended ? 'mended' : 'not mended after all']),
+    ...(coatsOf(before).join() === coatsOf(after).join()
+      ? []
+      : [`carries ${listNames(coatsOf(after)) || 'no new coat'} now`]),
   ];
 }
 
 function describeJoints(before: PlanInput, after: PlanInput): string[] {
-  const closedBefore = new Set(before.closed.map((joint) => joint.key));
-  const closedNow = new Set(after.closed.map((joint) => joint.key));
+  const keysOf = (joints: readonly ClosedJoint[]) => new Set(joints.map((joint) => joint.key));
+  const wasClosed = keysOf(before.closed);
+  const isClosed = keysOf(after.closed);
+  const known = keysOf([...before.opening, ...before.closed]);
+  const isKnown = keysOf([...after.opening, ...after.closed]);
   return [
-    ...after.opening.filter((joint) => closedBefore.has(joint.key)).map((joint) => `${joint.label}: opened now`),
-    ...before.opening.filter((joint) => closedNow.has(joint.key)).map((joint) => `${joint.label}: stays closed now`),
+    ...after.opening.filter((joint) => wasClosed.has(joint.key)).map((joint) => `${joint.label}: opened now`),
+    ...before.opening.filter((joint) => isClosed.has(joint.key)).map((joint) => `${joint.label}: stays closed now`),
+    ...after.opening.filter((joint) => !known.has(joint.key)).map((joint) => `${joint.label}: a joint that was found`),
+    ...before.opening
+      .filter((joint) => !isKnown.has(joint.key))
+      .map((joint) => `${joint.label}: no such joint after all`),
   ];
 }

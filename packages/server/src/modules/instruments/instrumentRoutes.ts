@@ -68,7 +68,11 @@ export function createInstrumentRoutes(room: Workroom): Router {
 
   async function findKind(id: string, kind: InstrumentRow['kind']): Promise<InstrumentRow> {
     const instrument = await find(id);
-    if (instrument.kind !== kind) throw refused('other-kind', `${instrument.name} is no ${kind}.`);
+    if (instrument.kind !== kind)
+      throw refused(
+        'other-kind',
+        `${instrument.name} cannot do this: it takes ${kind === 'scales' ? 'scales' : `a ${kind}`}.`,
+      );
     return instrument;
   }
 }

@@ -34,7 +34,7 @@ export const CATALOGUE_ROW_KINDS: readonly RowKind[] = [
       if (here > 0)
         throw refused(
           'in-use',
-          `Not removed: ${here} ${here === 1 ? 'model' : 'models'} on your shelf are of this casting.`,
+          `Not removed: ${here === 1 ? 'a model on your bench is' : `${here} models on your bench are`} of this casting.`,
         );
     },
   },
