@@ -63,6 +63,11 @@ async function shareOut<Item>(items: readonly Item[], work: (copy: string, item:
   );
 }
 
+// The demo as the unbroken code fills it; making its photographs anew for every change would take most of the time.
+const demo = join(mkdtempSync(join(tmpdir(), 'sardonyx-mutate-demo-')), 'demo');
+process.env.SARDONYX_TEST_DEMO = demo;
+await runTests(copies[0]!, ['packages/server/test/approvedAnswers.test.ts']);
+
 const runs: TestRun[] = [];
 await shareOut(tests, async (copy, test) => {
   runs.push(await observeTest(copy, test, join(copy, 'scratch')));
@@ -84,7 +89,7 @@ await shareOut(drawn, async (copy, mutant) => {
   if ((killed + alive.length) % 20 === 0) console.log(`${killed + alive.length} tried, ${killed} killed`);
   if (survives) console.log(`alive  ${mutant.file}:${mutant.line}  ${say(mutant.was)}  ->  ${say(mutant.text)}`);
 });
-for (const copy of copies) rmSync(copy, { recursive: true, force: true });
+for (const copy of [...copies, join(demo, '..')]) rmSync(copy, { recursive: true, force: true });
 
 const share = killed / drawn.length;
 console.log(`\n${drawn.length} changes, ${alive.length} alive (seed ${values.seed}).`);

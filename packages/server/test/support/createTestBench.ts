@@ -1,5 +1,5 @@
-import { rmSync } from 'node:fs';
-import { cp, mkdtemp, rm } from 'node:fs/promises';
+import { existsSync, rmSync } from 'node:fs';
+import { cp, mkdtemp, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import supertest from 'supertest';
@@ -44,14 +44,20 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
   return { source: await openDatabase(folder), folder, benchName: 'Test bench', isDemo, now, sentJobs: new Map() };
 }
 
-/** Seeding once and copying the folder keeps every test on fresh data without seeding each time. */
+/**
+ * Seeding once and copying the folder keeps every test on fresh data without seeding each time. A folder that is named from
+ * outside is filled by the first run and taken by the others: the trial of mutants runs thousands.
+ */
 async function seedTemplate(): Promise<string> {
+  const shared = process.env.SARDONYX_TEST_DEMO;
+  if (shared && existsSync(shared)) return shared;
   const folder = await mkdtemp(join(tmpdir(), 'sardonyx-template-'));
   const room = await openRoom(folder, true);
   await seedDemo(room);
   await room.source.destroy();
-  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
-  return folder;
+  if (shared) await rename(folder, shared);
+  else process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
+  return shared ?? folder;
 }
 
 /** Reads a binary answer into a Buffer; for supertest's parse(). */

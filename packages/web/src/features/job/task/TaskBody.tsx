@@ -12,7 +12,7 @@ import { Otherwise } from './Otherwise.tsx';
 import { TaskActs } from './TaskActs.tsx';
 import { TaskNote } from './TaskNote.tsx';
 
-/** A task unfolded: how it is done, what can hurt, its clock, and every act. */
+/** A task unfolded: what it takes, what can hurt, its clock, and every act. */
 export function TaskBody({ task, waits }: { readonly task: Task; readonly waits: readonly OpenLink[] }) {
   const { isClosed, view } = useJob();
   const isOpen = !isSettled(task);
@@ -20,7 +20,6 @@ export function TaskBody({ task, waits }: { readonly task: Task; readonly waits:
   const takes = task.uses.map(({ what }) => what);
   return (
     <div className="mt-2 max-w-[46rem] space-y-3 pl-5">
-      <p>{task.how}</p>
       {task.act === 'capture-colour' && (
         <Link className="plain-button" to={`/jobs/${view.job.id}/colour/capture`}>
           Capture it in the colour lab

@@ -43,6 +43,7 @@ export function TaskLine({ task, now, isUnfolded, onToggle }: TaskLineProps) {
           <p className="pl-5 text-note text-soft-ink">{describeWaits(waits)}</p>
         )}
         <HowItEnded task={task} />
+        {isUnfolded && <p className="mt-2 pl-5">{task.how}</p>}
       </Line>
       {isUnfolded && <TaskBody task={task} waits={waits} />}
     </li>
