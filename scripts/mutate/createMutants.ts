@@ -4,7 +4,7 @@ import ts from 'typescript';
 export interface Mutant {
   readonly file: string;
   readonly line: number;
-  /** The named function it lies in; null at the top of the file. */
+  /** The declared function it lies in; null at the top of the file. */
   readonly inside: string | null;
   readonly start: number;
   readonly end: number;
@@ -67,11 +67,9 @@ export function createMutants(file: string, source: string): Mutant[] {
   return mutants;
 }
 
+/** Functions in constants lose their name on the way to the engine, so they count to the declaration round them. */
 function findFunctionName(node: ts.Node): string | null {
-  for (let at = node.parent; at; at = at.parent) {
+  for (let at = node.parent; at; at = at.parent)
     if ((ts.isFunctionDeclaration(at) || ts.isMethodDeclaration(at)) && at.name) return at.name.getText();
-    if ((ts.isArrowFunction(at) || ts.isFunctionExpression(at)) && ts.isVariableDeclaration(at.parent))
-      return at.parent.name.getText();
-  }
   return null;
 }

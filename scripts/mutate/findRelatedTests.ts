@@ -44,7 +44,7 @@ const MOST_OTHERS = 10;
 
 /**
  * The test files that ran the function: those of its own folder or named after it, then the approved texts of its package, then the quickest
- * others. For what lies in no named function, those that loaded the file.
+ * others. For what lies in no declared function, those that loaded the file.
  */
 export function findRelatedTests(runs: readonly TestRun[], file: string, inside: string | null): string[] {
   const key = inside === null ? file : `${file} ${inside}`;
