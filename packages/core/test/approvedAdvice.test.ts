@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import * as core from '../src/index.ts';
 import { completeProduct } from '../src/film/completeProduct.ts';
 import { MATERIALS } from '../src/model/material.ts';
 import { chooseOpening } from '../src/opening/chooseOpening.ts';
@@ -75,6 +76,20 @@ describe('advice as it was read and approved', () => {
         ...passes,
       ].join('\n'),
     );
+  });
+
+  it('rests on these numbers, by name', () => {
+    const isNumbers = (value: unknown): boolean =>
+      typeof value === 'number' ||
+      (typeof value === 'object' &&
+        value !== null &&
+        !ArrayBuffer.isView(value) &&
+        Object.values(value).some(isNumbers));
+    const lines = Object.entries(core)
+      .filter(([, value]) => isNumbers(value))
+      .map(([name, value]) => line(name, value))
+      .filter((one) => one.length < 2000);
+    expectApproved(join(FOLDER, 'numbers.txt'), lines.sort().join('\n'));
   });
 
   it('on opening random models: what is opened, why, and what else could be done', () => {

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import { compilePlan } from '../src/compile/compilePlan.ts';
+import type { PlanInput } from '../src/compile/planTypes.ts';
 import { describePieces } from '../src/facts/describePieces.ts';
 import { listCoatsOn } from '../src/gates/coatsOfTask.ts';
 import { findCoatTask } from '../src/gates/findCoatTask.ts';
@@ -15,7 +16,7 @@ import type { Tool } from '../src/model/workshop.ts';
 import { createSeededRandom, pickOne } from '../src/numeric/seededRandom.ts';
 import { chooseOpening } from '../src/opening/chooseOpening.ts';
 import { compareAlternatives, explainJoints } from '../src/opening/explainOpening.ts';
-import { createOpeningQuestion } from '../src/opening/openingQuestion.ts';
+import { createOpeningQuestion, type OpeningQuestion } from '../src/opening/openingQuestion.ts';
 import { chooseMend, DAMAGES } from '../src/process/chooseMend.ts';
 import { chooseStripping } from '../src/process/chooseStripping.ts';
 import { judgePart } from '../src/process/judgePart.ts';
@@ -36,8 +37,8 @@ const both = [false, true] as const;
 
 describe('sums of answers, as they were approved', () => {
   it('of whole plans', () => {
-    const plans = Array.from({ length: 300 }, (_, i) => {
-      const input = createRandomPlanInput(1000 + i);
+    const plans = Array.from({ length: 450 }, (_, i) => {
+      const input = i < 300 ? createRandomPlanInput(1000 + i) : beginWork(createRandomPlanInput(1000 + i), i);
       const plan = compilePlan(input);
       if (plan.kind !== 'plan') return sum(plan);
       const tasks = plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' }));
@@ -48,7 +49,7 @@ describe('sums of answers, as they were approved', () => {
 
   it('of openings, with reasons, pieces and what else could be done', () => {
     const openings = Array.from({ length: 200 }, (_, i) => {
-      const question = createOpeningQuestion(createRandomFacts(2000 + i));
+      const question = openSome(createOpeningQuestion(createRandomFacts(2000 + i)), i);
       const chosen = chooseOpening(question);
       const pieces = describePieces(question.parts, chosen.closed);
       return sum([
@@ -101,6 +102,30 @@ describe('sums of answers, as they were approved', () => {
     expectApproved(join(FOLDER, 'sums-processes.txt'), [...pairs, '', ...ways].join('\n'));
   });
 });
+
+/** Some parts are stripped, mended, or carry some of their coats. */
+function beginWork(input: PlanInput, seed: number): PlanInput {
+  const random = createSeededRandom(seed);
+  const parts = input.parts.map((part) => ({
+    ...part,
+    done: {
+      ...part.done,
+      stripped: part.painted && random() < 0.4 ? pickOne(['gel', 'caustic', 'blast'] as const, random) : null,
+      isMended: random() < 0.3,
+      coatsOn: part.coats.filter(() => random() < 0.4).map(({ areaName, kind }) => ({ areaName, kind })),
+      finish: random() < 0.2 ? pickOne(['sprayed', 'powdered'] as const, random) : part.done.finish,
+    },
+  }));
+  return { ...input, parts };
+}
+
+/** Some joints are open already, and the house leaves axles in or never opens posts. */
+function openSome(question: OpeningQuestion, seed: number): OpeningQuestion {
+  const random = createSeededRandom(seed);
+  const joints = question.joints.map((joint) => (random() < 0.15 ? { ...joint, openedBy: joint.ways[0]!.key } : joint));
+  const S4 = pickOne(SCHOOL_OPTIONS.S4, random);
+  return { ...question, joints, decisions: random() < 0.5 ? { ...question.decisions, S4 } : question.decisions };
+}
 
 /** What the gates say of every task of a plan whose work has begun anywhere, in a room with tools and clocks. */
 function askGates(seed: number) {

@@ -337,6 +337,14 @@ describe('acts and their answers, as they were read and approved', function () {
     await log.act('post', `mixes/${cup.id}/undo`, { stepId: 'none', who });
     await pour('marlstone-sand', 0.1);
     await log.act('post', `mixes/${cup.id}/keep`, { name: 'Slate', place: 'rack', areaId: null, who });
+    await log.act('post', 'instruments/spectro/calibrate');
+    for (const what of ['patch', 'wet patch'])
+      await log.act<{ lab: object }>(
+        'post',
+        'instruments/spectro/measure',
+        { what, id: cup.id, place: 'sheltered' },
+        ({ lab }) => lab,
+      );
     for (const name of ['black', 'sand', 'lemon', 'cream-2', 'maroon', 'dock-grey', 'harbour-blue', 'ultramarine'])
       await pour(`marlstone-${name}`, 0.2);
     await log.act('post', `mixes/${cup.id}/patches`, patch);
