@@ -1,6 +1,8 @@
 import { join } from 'node:path';
 import * as core from '../src/index.ts';
 import { completeProduct } from '../src/film/completeProduct.ts';
+import { listAreasOf } from '../src/facts/listAreasOf.ts';
+import { PART_ROLES } from '../src/model/catalogue.ts';
 import { MATERIALS } from '../src/model/material.ts';
 import { chooseOpening } from '../src/opening/chooseOpening.ts';
 import { compareAlternatives, explainJoints } from '../src/opening/explainOpening.ts';
@@ -48,6 +50,7 @@ describe('advice as it was read and approved', () => {
         ),
       ),
       ...BAKES.map((bake) => line(bake, adviseBake([material], bake, false))),
+      line('painted', PART_ROLES.map((role) => `${role} ${listAreasOf(role, material).join('+')}`).join(', ')),
     ]);
     const schools = SCHOOL_OPTIONS.S11.map((school) =>
       line(`zinc alloy, ${school}`, chooseStripping({ materials: ['zinc alloy'], school, isJoined: false })),

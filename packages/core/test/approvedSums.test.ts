@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import { compilePlan } from '../src/compile/compilePlan.ts';
+import { explainChange } from '../src/compile/explainChange.ts';
 import type { PlanInput } from '../src/compile/planTypes.ts';
 import { describePieces } from '../src/facts/describePieces.ts';
 import { listCoatsOn } from '../src/gates/coatsOfTask.ts';
@@ -42,7 +43,13 @@ describe('sums of answers, as they were approved', () => {
       const plan = compilePlan(input);
       if (plan.kind !== 'plan') return sum(plan);
       const tasks = plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' }));
-      return sum([plan, listSupplies(tasks, input.parts, new Date('2026-11-25T18:30:00Z'))]);
+      const before = createRandomPlanInput(1000 + i);
+      return sum([
+        plan,
+        explainChange(before, input),
+        explainChange(input, before),
+        listSupplies(tasks, input.parts, new Date('2026-11-25T18:30:00Z')),
+      ]);
     });
     expectApproved(join(FOLDER, 'sums-plans.txt'), plans.join('\n'));
   });

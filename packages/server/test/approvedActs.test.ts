@@ -359,7 +359,7 @@ describe('acts and their answers, as they were read and approved', function () {
     await log.act('post', `${onceMore}/pours`, { productId: 'paint-marlstone-black', ml: 0.5, source: 'typed', who });
     await log.act('post', `${onceMore}/patches`, patch);
     await log.act('post', `${onceMore}/keep`, { ...kept, areaId: null });
-    await log.act('post', `${onceMore}/keep`, { ...kept, name: 'Axle black', areaId: await areaOf('sg-03-1.axles') });
+    await log.act('post', `${onceMore}/keep`, { ...kept, name: 'Band black', areaId: 'sg-03-1.body.waistband' });
     const third = await log.act('post', 'mixes', { ...mix, name: 'Third' });
     await log.act('post', `mixes/${third.id}/give-up`);
     await log.act('get', 'jobs/sg-03/colour', undefined, (view: never) => view as ColourView);
@@ -389,6 +389,7 @@ describe('acts and their answers, as they were read and approved', function () {
     await log.act('post', 'passes', { ...roof, taskId: 'sg-08-1.strip:trim', specimenPartId: 'sg-08-1.trim' });
     await log.act('post', 'passes', { ...roof, specimenPartId: 'sg-08-1.trim' });
     await log.act('post', 'passes', { ...roof, method: 'caustic', bathId: 'caustic-bath' });
+    await log.act('post', 'passes', { ...roof, bathId: 'caustic-bath' });
     const on = await log.act('post', 'passes', roof);
     await log.act('post', 'passes', roof);
     await act('sg-08-1.strip:roof', 'done');
