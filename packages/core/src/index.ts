@@ -187,7 +187,7 @@ export { TELLING_ACTS } from './facts/standingWork.ts';
 
 // How to open it
 export { USUAL_WAYS } from './assembly/usualWays.ts';
-export { chooseOpening, type ChosenOpening } from './opening/chooseOpening.ts';
+export { chooseOpening, comesApart, type ChosenOpening } from './opening/chooseOpening.ts';
 export {
   compareAlternatives,
   explainJoint,

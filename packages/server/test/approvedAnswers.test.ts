@@ -4,19 +4,10 @@ import { join } from 'node:path';
 import { inflateSync } from 'node:zlib';
 import { expectApproved } from '../../core/test/support/expectApproved.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
+import { CHANCE, writeRows } from './support/logActs.ts';
 
-const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}/g;
-
-/** Row by row, so that a difference names its row; ids that chance made are left out. */
-function write(answer: object): string {
-  return Object.entries(answer)
-    .map(([name, value]) => {
-      const rows = Array.isArray(value) ? (value as unknown[]).map((row) => `\n  ${JSON.stringify(row)}`).join('') : '';
-      return `${name}: ${Array.isArray(value) ? rows : JSON.stringify(value)}`;
-    })
-    .join('\n')
-    .replaceAll(UUID, '#');
-}
+/** Row by row; ids that chance made are left out. */
+const write = (answer: object) => writeRows(answer).trim().replaceAll(CHANCE, '#');
 
 /** Every text of a PDF with its font size and place; the streams of a page are deflated, its texts are hexadecimal. */
 function readPdfLines(pdf: Buffer): string {

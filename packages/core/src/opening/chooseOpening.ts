@@ -15,13 +15,17 @@ export interface ChosenOpening extends Opening {
 /** Enough for every model of the bench; beyond it the best plan so far is taken, and said to be not proven. */
 const LARGEST_SEARCH = 400;
 
+/** A model that is only cleaned stays closed, and one without joints is in one piece. */
+export const comesApart = ({ scope, joints }: Pick<OpeningQuestion, 'scope' | 'joints'>): boolean =>
+  scope !== 'clean only' && joints.length > 0;
+
 /**
  * Which joints of a specimen are opened, in which way and order, and which stay closed: the cheapest plan that brings apart
  * what must not get the same treatment (planOpening). Joints of missing parts are closed again with the new part, so they
  * count as opened. A model that is only cleaned stays closed.
  */
 export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = countSteps()): ChosenOpening {
-  const prepared = createOpeningModel(question.scope === 'clean only' ? { ...question, joints: [] } : question);
+  const prepared = createOpeningModel(comesApart(question) ? question : { ...question, joints: [] });
   const plan = planOpening(prepared.model, limits);
   const steps = sortOpenFirst(question, prepared.model, plan);
   const opened = steps.map((step) => describeStep(question, step));
@@ -36,7 +40,7 @@ export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = co
 
 /** Each by a way that nothing closed stands in. */
 function describeAwaiting(question: OpeningQuestion, closed: Opening['closed']): PlanJoint[] {
-  if (question.scope === 'clean only') return [];
+  if (!comesApart(question)) return [];
   const isReached = (way: PlanJoint['way']) => way.behindJoints.every((key) => closed.every((one) => one.key !== key));
   return selectAwaiting(question).flatMap((joint) => {
     const way = joint.ways.find(isReached);

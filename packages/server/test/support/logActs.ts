@@ -1,6 +1,7 @@
 import type { TestBench } from './createTestBench.ts';
 
-const CHANCE = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}/g;
+/** Ids and hashes that chance made. */
+export const CHANCE = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}/g;
 
 /** Outlines of a drawing are counted only. */
 const write = (value: unknown): string =>

@@ -24,6 +24,13 @@ export interface StoredFacts {
   readonly opening: Opening;
 }
 
+interface Occasion {
+  /** Read already, where many plans are compiled at once. */
+  readonly house?: HouseRows;
+  /** What changed the plan beside its facts. */
+  readonly because?: string | undefined;
+}
+
 /**
  * Compiles the plan of every specimen of a job again and brings its tasks in step, once for an edit. What is under way, done
  * or declared not needed stays as it is. What the compiler had to say is kept with the specimen; a contradiction leaves that
@@ -33,7 +40,7 @@ export async function recompilePlan(
   manager: EntityManager,
   jobId: string,
   now: Date,
-  house?: HouseRows,
+  { house, because }: Occasion = {},
 ): Promise<void> {
   // Asked at every edit: a few columns, without the mapper's work.
   const [job] = await manager.query<Pick<JobRow, 'id' | 'scope' | 'signedOffAt'>[]>(
@@ -46,7 +53,7 @@ export async function recompilePlan(
     'SELECT id, castingId, planInput, planFingerprint FROM specimen WHERE jobId = ? ORDER BY rowid',
     [jobId],
   ))
-    await recompileSpecimen(manager, job, specimen, rows, now);
+    await recompileSpecimen(manager, job, specimen, { house: rows, because }, now);
 }
 
 /** Compiles every open job though its facts are the same: this program may plan, or say, something else than the last one. */
@@ -54,14 +61,14 @@ export async function recompileAnew(manager: EntityManager, now: Date): Promise<
   await manager.query(
     "UPDATE specimen SET planFingerprint = '' WHERE jobId IN (SELECT id FROM job WHERE signedOffAt IS NULL)",
   );
-  await recompileOpenJobs(manager, now);
+  await recompileOpenJobs(manager, now, 'this version of the program plans otherwise');
 }
 
 /** Compiles every open job again: what the house decides holds for all of them. */
-export async function recompileOpenJobs(manager: EntityManager, now: Date): Promise<void> {
+export async function recompileOpenJobs(manager: EntityManager, now: Date, because?: string): Promise<void> {
   const house = await readHouseRows(manager);
   for (const { id } of await manager.findBy(JobRow, { signedOffAt: IsNull() }))
-    await recompilePlan(manager, id, now, house);
+    await recompilePlan(manager, id, now, { house, because });
 }
 
 /** The stored facts of a specimen; worked out where there are none yet, as for a model without a job. */
@@ -85,7 +92,7 @@ async function recompileSpecimen(
   manager: EntityManager,
   job: Pick<JobRow, 'id' | 'scope'>,
   last: StoredPlan,
-  house: HouseRows,
+  { house, because }: Occasion & { readonly house: HouseRows },
   now: Date,
 ): Promise<void> {
   const facts = await readFacts(manager, job, last, house);
@@ -97,7 +104,7 @@ async function recompileSpecimen(
   const planFingerprint = plan.kind === 'plan' ? fingerprint(plan.tasks) : last.planFingerprint;
   if (plan.kind === 'plan' && planFingerprint !== last.planFingerprint) {
     const before = last.planInput ? (JSON.parse(last.planInput) as StoredFacts) : null;
-    await storeTasks(manager, last.id, job.id, plan.tasks, now, { before, after: { facts, opening } });
+    await storeTasks(manager, last.id, job.id, plan.tasks, now, { before, after: { facts, opening }, because });
   }
   const planNotices = [
     ...describeNotices(plan),
@@ -140,7 +147,7 @@ async function storeTasks(
   jobId: string,
   planned: readonly PlannedTask[],
   now: Date,
-  { before, after }: { readonly before: StoredFacts | null; readonly after: StoredFacts },
+  { before, after, because }: { readonly before: StoredFacts | null; readonly after: StoredFacts } & Occasion,
 ): Promise<void> {
   const existing = await manager.findBy(TaskRow, { specimenId });
   const logged = new Set(
@@ -152,7 +159,10 @@ async function storeTasks(
   if (before && (added.length || dropped.length || setAside.length))
     await manager.insert(PlanChangeRow, {
       ...{ id: randomUUID(), jobId, specimenId, at: now.toISOString() },
-      because: explainChange({ ...before.facts, ...before.opening }, { ...after.facts, ...after.opening }),
+      because: [
+        ...(because ? [because] : []),
+        ...explainChange({ ...before.facts, ...before.opening }, { ...after.facts, ...after.opening }),
+      ],
       added: added.map((task) => task.title),
       dropped: dropped.map((task) => task.title),
       keptAside: setAside.map((task) => task.title),

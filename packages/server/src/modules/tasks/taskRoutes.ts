@@ -42,7 +42,9 @@ async function actOnTask(manager: EntityManager, taskId: string, body: ActOnTask
     if (body.act === 'take back') await bringUpToDate(manager, task);
     // What was done to a part is a fact that the rest of the plan follows from.
     if (body.act === 'take back' || TELLING_ACTS.includes(task.act) || task.act === 'take-off' || task.act === 'decal')
-      await recompilePlan(manager, task.jobId, now);
+      await recompilePlan(manager, task.jobId, now, {
+        because: body.act === 'take back' ? `“${task.title}” was taken back` : undefined,
+      });
     await moveJobAlong(manager, task.jobId);
   }
   return findRow(manager, TaskRow, task.id, 'This task');

@@ -1,4 +1,4 @@
-import { computeStationState } from '@sardonyx/core';
+import { comesApart, computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { EmptyNote, ErrorNote, LoadingNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
@@ -25,7 +25,7 @@ export function OpenStation() {
     partKeys: opening!.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
     number: numberOf(reason, opening!),
   }));
-  const isOpened = specimen.facts.scope === 'full' && specimen.facts.joints.length > 0;
+  const isOpened = comesApart(specimen.facts);
   return (
     <div aria-busy={isStale}>
       <Zones

@@ -1,0 +1,68 @@
+import type { JobRecord } from '@sardonyx/core';
+import { useActs, who } from './support/useActs.ts';
+
+describe('steps of a model under way, as they were read and approved', function () {
+  this.timeout(120_000);
+  const test = useActs();
+  const { approve, lanesOf, stepsOf, act } = test;
+
+  it('steps, passes and clocks of a model under way', async () => {
+    const { bench, log } = test;
+    await act('sg-08-1.strip:roof', 'note', { note: ' ' });
+    await act('sg-08-1.strip:roof', 'take back');
+    await act('sg-08-1.strip:roof', 'looked');
+    await act('sg-08-1.colour:body:outside', 'start');
+    await act('sg-08-1.open:roof-tabs', 'take back');
+    await act('sg-08-1.open:roof-tabs', 'not needed', { note: 'So.' });
+    await act('sg-08-1.strip:roof', 'start');
+    await lanesOf('sg-08');
+    await lanesOf('sg-07');
+    const pass = { method: 'gel', layers: 1, bathId: null, minutes: 25, size: null, who };
+    const roof = { ...pass, taskId: 'sg-08-1.strip:roof', specimenPartId: 'sg-08-1.roof' };
+    await log.act('post', 'passes', { ...roof, taskId: 'sg-08-1.strip:trim', specimenPartId: 'sg-08-1.trim' });
+    await log.act('post', 'passes', { ...roof, specimenPartId: 'sg-08-1.trim' });
+    await log.act('post', 'passes', { ...roof, method: 'caustic', bathId: 'caustic-bath' });
+    await log.act('post', 'passes', { ...roof, bathId: 'caustic-bath' });
+    const on = await log.act('post', 'passes', roof);
+    await log.act('post', 'passes', roof);
+    await act('sg-08-1.strip:roof', 'done');
+    await act('sg-08-1.strip:roof', 'not needed', { note: 'It may stay.' });
+    await act('sg-08-1.strip:roof', 'done otherwise', { note: 'With a pick.' });
+    bench.pass(25);
+    await log.act('get', 'timers');
+    await log.act('post', `passes/${on.id}/end`, { result: 'some left' });
+    await log.act('post', `passes/${on.id}/end`, { result: 'bare' });
+    await log.act('post', 'passes/none/end', { result: 'bare' });
+    const more = await log.act('post', 'passes', roof);
+    await log.act('post', `passes/${more.id}/end`, { result: 'bare' });
+    await act('sg-08-1.strip:roof', 'done');
+    await act('sg-08-1.wash:roof', 'done otherwise', { note: '' });
+    await act('sg-08-1.wash:roof', 'done otherwise', { note: 'Under the tap.' });
+    await act('sg-08-1.inspect:roof', 'done');
+    bench.pass(600);
+    await act('sg-08-1.wash:roof', 'looked', { note: 'Dry.' });
+    await act('sg-08-1.inspect:roof', 'done');
+    await act('sg-08-1.strip:trim', 'not needed', { note: 'Its paint stays.' });
+    await act('sg-08-1.strip:trim', 'not needed', { note: 'Its paint stays.' });
+    await act('sg-08-1.strip:trim', 'take back');
+    await act('sg-08-1.strip:trim', 'take back');
+    const clock = { jobId: 'sg-08', taskId: null, label: 'Tea', kind: 'soak', minutes: 5 };
+    const tea = await log.act('post', 'timers', clock);
+    await log.act('post', 'timers', { ...clock, jobId: 'sg-00' });
+    await log.act('post', `timers/${tea.id}/acknowledge`);
+    await log.act('post', `timers/${tea.id}/acknowledge`);
+    await log.act('post', 'timers/none/acknowledge');
+    await log.act('get', 'timers');
+    await act('sg-00-1.box-card', 'take back');
+    await act('none', 'start');
+    await log.act('post', 'jobs/sg-00/sign-off', { who });
+    await log.act('post', 'jobs/sg-08/sign-off', { who });
+    await act('sg-02-1.identify', 'done');
+    await act('sg-02-1.open:front-post', 'start', { goAheadBecause: 'It is mine.' });
+    await stepsOf('sg-08');
+    await log.act('get', 'jobs/sg-08/record.json', undefined, (record: never) => record as JobRecord);
+    for (const words of ['tram', 'colours sg', 'tram body', 'marl black', 'horse', 'flap', '', 'zzz', 'colour'])
+      await log.act('get', `find?q=${encodeURIComponent(words)}`);
+    approve('steps');
+  });
+});
