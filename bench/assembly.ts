@@ -4,8 +4,12 @@ import { type OpeningModel } from '../packages/core/src/assembly/openingModel.ts
 import { bruteForceOpening } from '../packages/core/test/support/bruteForceOpening.ts';
 import { findBrokenRules } from '../packages/core/test/support/findBrokenRules.ts';
 import { createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';
-import { createRandomModel, createToyModel } from '../packages/core/test/support/simulatedModels.ts';
-import { median, percentile, type Topic } from './figure.ts';
+import {
+  createManyTreatments,
+  createRandomModel,
+  createToyModel,
+} from '../packages/core/test/support/simulatedModels.ts';
+import { median, percentile, type Figure, type Topic } from './figure.ts';
 
 const SMALL = 1000;
 const LARGER = 20;
@@ -24,6 +28,7 @@ export const assembly: Topic = {
     'assembly.anytime60Gap',
     'assembly.anytime60Against60s',
     'assembly.closingRulesBroken',
+    'assembly.manyTreatmentsMs',
   ],
   measure: () => {
     const times = timeModels(TOYS, (seed) => createToyModel(24, createSeededRandom(seed)));
@@ -72,9 +77,31 @@ export const assembly: Topic = {
         goal: { kind: 'at most', value: 0 },
         yardstick: `order rules and ways back through the joints, pair by pair, in ${PLANS} random plans`,
       },
+      measureMany(),
     ]);
   },
 };
+
+const NINE = 20;
+const FIFTEEN = 10;
+
+function measureMany(): Figure {
+  const plans = Array.from({ length: NINE + FIFTEEN }, (_, i) => {
+    const random = createSeededRandom(i + 900);
+    const model = i < NINE ? createManyTreatments(18, 9, random) : createManyTreatments(40, 15, random);
+    const began = performance.now();
+    const { price, lowerBound, isProven } = planOpening(model);
+    return { ms: performance.now() - began, gap: (price - lowerBound) / price, isProven };
+  });
+  const gaps = plans.filter(({ isProven }) => !isProven).map(({ gap }) => gap);
+  return {
+    name: 'assembly.manyTreatmentsMs',
+    value: Math.max(...plans.map(({ ms }) => ms)),
+    unit: 'ms',
+    goal: { kind: 'at most', value: 2000 },
+    yardstick: `the slowest of ${NINE} models of 18 parts in 9 finishes and ${FIFTEEN} of 40 in 15, joints of two and three parts; ${plans.length - gaps.length} proven best, the others with a gap of ${gaps.length ? `${(100 * median(gaps)).toFixed(0)} % in the median, ${(100 * Math.max(...gaps)).toFixed(0)} % at most` : 'none'}`,
+  };
+}
 
 function countMismatches(): number {
   let wrong = 0;
@@ -111,7 +138,7 @@ function planLarge(): { readonly gap: number; readonly over: number }[] {
     const model = createToyModel(60, createSeededRandom(seed + 500));
     const search = (ms: number) => {
       const until = performance.now() + ms;
-      return planOpening(model, { isEnough: () => performance.now() > until });
+      return planOpening(model, { isEnough: () => performance.now() > until, mostWork: Infinity });
     };
     const { price, lowerBound, isProven } = search(LARGE_MS);
     const best = isProven ? price : search(LONG_MS).price;

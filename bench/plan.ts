@@ -9,10 +9,13 @@ import { findSparkBesideVapour } from '../packages/core/test/support/findSparkBe
 import { findRewritten } from '../packages/core/test/support/findRewritten.ts';
 import { createTestBench } from '../packages/server/test/support/createTestBench.ts';
 import { comparePageWithServer } from '../packages/server/test/support/randomSpecimens.ts';
-import { createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';
+import { checkByNeeds } from '../packages/core/test/support/checkByNeeds.ts';
+import { chooseFor, createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';
+import { createStrangeFacts, STRANGE_WORLDS } from '../packages/core/test/support/strangeSurveys.ts';
 import { median, type Topic } from './figure.ts';
 
 const SURVEYS = 5000;
+const STRANGE_SURVEYS = 5000;
 const MODELS = 200;
 const PARTS = 40;
 const BEGUN_JOBS = 500;
@@ -22,6 +25,8 @@ const SPECIMENS = 1000;
 export const planTopic: Topic = {
   names: [
     'plan.ruleViolations',
+    'plan.crashes',
+    'plan.slowestMs',
     'plan.rulesNeverFired',
     'plan.compile200Ms',
     'plan.recompileMs',
@@ -30,16 +35,31 @@ export const planTopic: Topic = {
   ],
   measure: async () => {
     const { violations, silent, contradictions } = searchSurveys();
+    const strange = searchStrangeWorlds();
     const { allMs, oneMs } = timeCompiling();
     const rewritten = Array.from({ length: BEGUN_JOBS }, (_, i) => findRewritten(i + 1, EDITS)).flat();
     const different = await comparePages();
     return [
       {
         name: 'plan.ruleViolations',
-        value: violations.length,
+        value: violations.length + strange.violations.length,
         unit: '',
         goal: { kind: 'at most', value: 0 },
-        yardstick: `${SURVEYS} random surveys x random schools: order rules, harm by the table, bench hours, spark beside vapour, logged tasks; ${contradictions} were no plan, with the findings${violations.length ? `; first: ${violations[0]!}` : ''}`,
+        yardstick: `${STRANGE_SURVEYS} surveys of strange worlds (${STRANGE_WORLDS.join(', ')}) by a checker that reads no table of the plan, and ${SURVEYS} random ones by its own order rules: harm by the table, bench hours, spark beside vapour, logged tasks; ${contradictions + strange.contradictions} were no plan, with the findings${sayFirst([...strange.violations, ...violations])}`,
+      },
+      {
+        name: 'plan.crashes',
+        value: strange.crashes.length,
+        unit: '',
+        goal: { kind: 'at most', value: 0 },
+        yardstick: `of the strange surveys, opening and plan${sayFirst(strange.crashes)}`,
+      },
+      {
+        name: 'plan.slowestMs',
+        value: strange.slowestMs,
+        unit: 'ms',
+        goal: { kind: 'at most', value: 3000 },
+        yardstick: `the slowest of them, opening chosen and plan compiled (${strange.slowest})`,
       },
       {
         name: 'plan.rulesNeverFired',
@@ -115,6 +135,36 @@ function searchSurveys() {
   }
   const names = [...ORDER_RULES.map((rule) => `${rule.id} ${rule.after[0]!}`), ...PLAN_RULES.map((rule) => rule.id)];
   return { violations, silent: names.filter((name) => !fired.has(name)), contradictions };
+}
+
+const sayFirst = (found: readonly string[]) => (found.length ? `; first: ${found[0]!}` : '');
+
+/** Opening and plan of worlds that no demo has, against the craft's own rules. */
+function searchStrangeWorlds() {
+  const violations: string[] = [];
+  const crashes: string[] = [];
+  let [contradictions, slowestMs, slowest] = [0, 0, ''];
+  for (let seed = 0; seed < STRANGE_SURVEYS; seed++) {
+    const { world, facts } = createStrangeFacts(seed);
+    const name = `${world}, seed ${seed}`;
+    const began = performance.now();
+    try {
+      const input = chooseFor(facts);
+      const plan = compilePlan(input);
+      const ms = performance.now() - began;
+      if (ms > slowestMs) [slowestMs, slowest] = [ms, name];
+      if (plan.kind === 'contradiction') {
+        contradictions++;
+        if (plan.cycle.length) violations.push(`${name}: ${plan.because}`);
+        continue;
+      }
+      const found = [...checkByNeeds(input, plan.tasks), ...findHarm(input, plan)];
+      violations.push(...found.map((one) => `${name}: ${one}`));
+    } catch (error) {
+      crashes.push(`${name}: ${String(error)}`);
+    }
+  }
+  return { violations, crashes, contradictions, slowestMs, slowest };
 }
 
 function timeCompiling() {

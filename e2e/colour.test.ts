@@ -87,12 +87,10 @@ describe('the colour lab', function () {
       await setLoupe({ x: dot.x + (i % 2 ? 2 : -2), y: dot.y + 2 });
     }
     await page.getByText(/^Card found: 12 dots/).waitFor();
-    // A corner that is dragged off is asked for; dragged back it is found again.
+    // The other dots say where the card lies: a corner that was dragged off changes nothing.
     const corner = page.getByRole('button', { name: 'Point 1', exact: true });
     await corner.focus();
     for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowUp');
-    await page.getByText(/No dark dot lies near corner 1/).waitFor();
-    for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowDown');
     await page.getByText(/^Card found: 12 dots/).waitFor();
     await page.reload();
     await page.getByText(/^Card found: 12 dots/).waitFor();

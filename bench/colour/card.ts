@@ -6,7 +6,7 @@ import {
   createSeededRandom,
   drawColourCardFace,
   fitCamera,
-  locateCard,
+  findCard,
   sampleColour,
   type Picture,
   type Point,
@@ -20,9 +20,13 @@ import {
   renderPhoto,
   type Scene,
 } from '../../packages/server/src/demo/renderPhoto.ts';
-import { median, percentile, type Topic } from '../figure.ts';
+import { median, percentile, type Figure, type Topic } from '../figure.ts';
+import { tryColours } from './tryColours.ts';
 
 const PHOTOS = 40;
+const SECOND_PHOTOS = 120;
+const TROUBLED_PHOTOS = 30;
+const TROUBLE_DE = 4;
 const SIZE = { widthPx: 1280, heightPx: 960 };
 const WIDTH_MM = 125;
 const CARD_TOP = 62;
@@ -78,15 +82,43 @@ function drawField({ box, hex }: { box: (typeof FIELDS)[number]; hex: string }, 
   return `<rect x="${box.left}" y="${box.top}" width="${box.width}" height="${box.height}" fill="${hex}"/>${chips}${glint}`;
 }
 
+/** By a camera that shares no code with the first, where the spreads were made. */
+function measureSecondCamera(): Figure[] {
+  const even = tryColours(SECOND_PHOTOS, 'none');
+  const troubled = (['hard shadow', 'glare'] as const).map((trouble) => tryColours(TROUBLED_PHOTOS, trouble));
+  // Taken all the same, and a colour is off by more than anybody would accept.
+  const off = troubled.flatMap((one) => one.off);
+  const refused = troubled.reduce((sum, one) => sum + one.refused, 0);
+  return [
+    {
+      ...{ name: 'colour.cardCoverage95', value: even.covered / even.coordinates, unit: '' },
+      goal: { kind: 'within', least: 0.93, most: 0.97 },
+      yardstick: `true L*, a* and b* in the stated 95 % interval, ${even.coordinates} of them on ${even.taken} pictures by a renderer of its own; median ${median(even.off).toFixed(2)} dE00, 95 of 100 within ${percentile(even.off, 0.95).toFixed(1)}; ${even.refused} cards refused`,
+    },
+    {
+      ...{ name: 'colour.cardTroubleTaken', value: off.filter((de) => de > TROUBLE_DE).length, unit: '' },
+      goal: { kind: 'at most', value: 0 },
+      yardstick: `places off by more than ${TROUBLE_DE} dE00 on ${2 * TROUBLED_PHOTOS} pictures with a hard shadow or glare on the card; ${refused} refused`,
+    },
+  ];
+}
+
 export const colourCard: Topic = {
-  names: ['colour.cardDeMedian', 'colour.cardDeP95', 'colour.cardCoverage', 'colour.cardFound'],
+  names: [
+    'colour.cardDeMedian',
+    'colour.cardDeP95',
+    'colour.cardCoverage',
+    'colour.cardFound',
+    'colour.cardCoverage95',
+    'colour.cardTroubleTaken',
+  ],
   measure: async () => {
     const off: number[] = [];
     let covered = 0;
     let found = 0;
     for (let seed = 1; seed <= PHOTOS; seed++) {
       const { picture, places } = await shoot(seed);
-      const control = locateCard(picture);
+      const control = findCard(picture);
       found++;
       const fit = fitCamera(picture, control);
       for (const { lab, at } of places) {
@@ -116,6 +148,7 @@ export const colourCard: Topic = {
         ...{ name: 'colour.cardFound', value: found / PHOTOS, unit: '', yardstick: 'cards found without pointing' },
         goal: null,
       },
+      ...measureSecondCamera(),
     ];
   },
 };

@@ -20,9 +20,11 @@ export {
 } from './requests/work.ts';
 export {
   ChangeComingOff,
+  ChangeJointCondition,
   ChangeJointWish,
   CreateComingOff,
   CreateFoundJoint,
+  CreateJointCondition,
   CreateJointWish,
 } from './requests/opening.ts';
 export { ChangePhoto, ChangePhotoMeasure, CreatePhotoMeasure, DescribePhoto } from './requests/photo.ts';

@@ -43,6 +43,7 @@ export const NOUNS = {
   photos: { views: IN_A_JOB, kept: null },
   'photo-measures': { views: IN_A_JOB, kept: ['photoId', 'kind', 'label', 'points', 'nearerMm', 'distanceMm'] },
   'joint-wishes': { views: IN_A_JOB, kept: ['specimenId', 'jointKey', 'wish', 'reason'] },
+  'joint-conditions': { views: IN_A_JOB, kept: ['specimenId', 'jointKey', 'condition', 'note'] },
   'found-joints': { views: IN_A_JOB, kept: ['specimenId', 'kind', 'label', 'partKeys'] },
   'comings-off': { views: IN_A_JOB, kept: ['specimenPartId', 'fromSide', 'note', 'photoId'] },
   castings: { views: IN_THE_CATALOGUE, kept: null },

@@ -1,6 +1,7 @@
 /** The public surface of the core, by topic: only what something outside uses. Everything here is pure: time and randomness are passed in. */
 
 // The nouns of the work
+export { sayCondition } from './words/sayCondition.ts';
 export {
   ALTERATION_GROUPS,
   BODY_TYPES,
@@ -89,7 +90,10 @@ export {
   type Finding,
   type FindingKind,
   type FindingUnit,
+  JOINT_CONDITIONS,
+  type FoundCondition,
   type FoundJoint,
+  type JointCondition,
   type JointWish,
   type LayerKind,
   type LayerRejection,
@@ -294,7 +298,6 @@ export {
 export { readCardValues, type CardValues } from './colour/photo/cardValues.ts';
 export { drawColourCardFace } from './colour/photo/colourCard.ts';
 export { fitCamera, type CameraFit } from './colour/photo/fitCamera.ts';
-export { locateCard } from './colour/photo/locateCard.ts';
 export { sampleColour, type ColourSample } from './colour/photo/sampleColour.ts';
 export { rankPots, type RankedPot } from './colour/rankPots.ts';
 export { selectLettingDownWhite } from './colour/selectLettingDownWhite.ts';

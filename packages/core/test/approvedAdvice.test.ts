@@ -32,7 +32,12 @@ describe('advice as it was read and approved', () => {
         both.flatMap((carriesLoad) =>
           both.map((isReached) => {
             const question = { materials: [material], damage, carriesLoad, isReached, isJoined: false };
-            const { best, because } = chooseMend({ ...question, isBakedLater: false, school: 'by load and access' });
+            const { best, because } = chooseMend({
+              ...question,
+              keepsPaint: false,
+              isBakedLater: false,
+              school: 'by load and access',
+            });
             return `${damage}${carriesLoad ? ', loaded' : ''}${isReached ? ', reached' : ''}: ${best ?? 'nothing'}, ${because}`;
           }),
         ),

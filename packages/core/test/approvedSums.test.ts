@@ -48,7 +48,7 @@ describe('sums of answers, as they were approved', () => {
         plan,
         explainChange(before, input),
         explainChange(input, before),
-        listSupplies(tasks, input.parts, new Date('2026-11-25T18:30:00Z')),
+        listSupplies(tasks, input.parts, new Date('2026-11-25T18:30:00Z'), input.sessionMin),
       ]);
     });
     expectApproved(join(FOLDER, 'sums-plans.txt'), plans.join('\n'));
@@ -96,7 +96,7 @@ describe('sums of answers, as they were approved', () => {
                   both.map((isBakedLater) =>
                     chooseMend({
                       ...{ materials: [one, other], damage, carriesLoad, isReached, isJoined: isReached },
-                      ...{ isBakedLater, school },
+                      ...{ isBakedLater, keepsPaint: carriesLoad, school },
                     }),
                   ),
                 ),

@@ -35,7 +35,7 @@ const CASES: readonly Case[] = [
   ['neutral, clean, then a coat', 'wash body', 'degrease body', 'prime body'],
   ['cutting oil and swarf spoil the coat', 'tap post', 'degrease body'],
   ['what was oiled is degreased', 'tap post', 'prime body'],
-  ['filed after painting means painting again', 'trial-fit crane', 'dry-fit', 'mist'],
+  ['filed after painting means painting again', 'dry-fit', 'mist'],
   ['bent and unthreaded, nothing can be tried', 'straighten body', 'dry-fit'],
   ['unthreaded, nothing can be tried', 'tap post', 'dry-fit', 'prime'],
   ['a repair is judged under primer', 'mend body', 'prime body', 'judge body', 'colour body outside'],
@@ -61,6 +61,8 @@ const CASES: readonly Case[] = [
   ['wet, it cannot be measured', 'decal-fit body doors', 'decal body doors'],
   ['slow ink takes every finger mark', 'decal body doors', 'chrome body grille'],
   ['slow ink comes after the last handling', 'touch-in', 'chrome body grille'],
+  ['glued or pushed in before the base shuts it in', 'close window', 'fit base'],
+  ['pushed in before the base shuts it in', 'close bench', 'fit base'],
   ['a gun is tried with water', 'gun-ready', 'mix'],
   ['mixed before the part is in the hand', 'mix maroon', 'mist body outside'],
   ['paint dries in the nozzle', 'colour', 'clean-gun'],
@@ -73,6 +75,31 @@ describe('the order of a lorry, step by step', () => {
     it(`${chain.join(', then ')}: ${why}`, () => {
       for (let i = 1; i < chain.length; i++) expectOrder(tasks, chain[i - 1]!, chain[i]!);
     });
+
+  it('mixes a paint when its turn comes, and rinses the gun between two', () => {
+    const seqOf = (words: string) => select(tasks, words).map((task) => task.seq);
+    const first = (words: string) => Math.min(...seqOf(words));
+    expect(select(tasks, 'rinse-gun').map((task) => task.of.colour)).deep.equal([
+      'grey primer',
+      'maroon',
+      'black',
+      'cream',
+      'black',
+    ]);
+    // Black is on the base and on a line of the body; the clear coat goes in last.
+    expect(first('rinse-gun maroon')).greaterThan(Math.max(...seqOf('colour body inside'), ...seqOf('colour seat')));
+    expect(first('mix cream')).greaterThan(first('mist body outside'));
+    for (const colour of ['maroon', 'black', 'cream'])
+      expect(
+        seqOf(`mix ${colour}`).every(
+          (seq) =>
+            seq <
+            Math.min(
+              ...tasks.filter((task) => task.act === 'colour' && task.colours.includes(colour)).map((task) => task.seq),
+            ),
+        ),
+      ).equal(true);
+  });
 
   it('forces nothing that only stands side by side: two halves are primed in any order', () => {
     expectFree(tasks, 'prime body', 'prime base');

@@ -105,8 +105,11 @@ describe('each school, as who works so would check it', () => {
     const { parts } = createLorry();
     const whole = parts.map((part) => (part.key === 'body' ? { ...part, findings: [] } : part));
     const tasks = planOf(createLorry({ decisions: { S6: 'powder' }, parts: whole }));
-    for (const act of ['empty-bake', 'powder', 'clear-relief', 'cure'])
+    for (const act of ['powder', 'clear-relief', 'look-cured'])
       expect(partsOf(tasks, act)).have.members(['body', 'base']);
+    // The oven is shared; two colours are cured one after the other.
+    expect(select(tasks, 'empty-bake')[0]!.partKeys).deep.equal(['body', 'base']);
+    expect(partsOf(tasks, 'cure')).have.members(['body', 'base']);
     expect(partsOf(tasks, 'prime')).deep.equal([]);
     for (const task of select(tasks, 'cure')) expect(task.needs.tools).include('oven');
   });
@@ -268,6 +271,7 @@ describe('what a survey says, in the opening', () => {
         coats: [],
         findings: part.key === 'glazing' && changes ? [makeFinding('scuffed', changes)] : [],
         state: want && part.key === 'glazing' ? ('damaged' as const) : ('sound' as const),
+        newPart: want === 'open' && part.key === 'glazing' ? { isHere: false, origin: null } : null,
         wants:
           want && part.key === 'glazing'
             ? [{ id: 'w', kind: 'part' as const, what: 'a window', state: want, dependentBits: '', dueOn: null }]

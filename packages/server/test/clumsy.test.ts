@@ -87,7 +87,7 @@ describe('an own casting on an empty bench, clumsily', function () {
             post('findings', {
               ...{
                 specimenPartId: anyPart().id,
-                kind: pickOne(['bent', 'cracked', 'rust', 'pitted', 'missing'], random),
+                kind: pickOne(['bent', 'cracked', 'rust', 'pitted', 'missing', 'broken', 'brittle'], random),
               },
               ...{ severity: 2, note: '', measuredValue: null, measuredUnit: 'mm' },
             }),
@@ -124,6 +124,8 @@ describe('an own casting on an empty bench, clumsily', function () {
                 ['S11', 'caustic'],
                 ['S5', 'crimp flat'],
                 ['S6', 'spray can'],
+                ['S6', 'powder'],
+                ['S5', 'none, it fits tight'],
                 ['S2', 'never opened'],
                 ['S22', 'honest wear'],
               ] as const,
@@ -141,6 +143,28 @@ describe('an own casting on an empty bench, clumsily', function () {
               ...{ specimenPartId: anyPart().id, what: 'a part', dependentBits: '', state: 'open', solution: '' },
               ...{ reason: '', dueOn: null },
             }),
+          () => {
+            const condition = pickOne(['open', 'lost', 'glued', 'loose', 'never assembled'], random);
+            const made = view.specimens[0]!.jointConditions[0];
+            if (made && random() < 0.3)
+              return bench.http.delete(`/api/joint-conditions/${made.id}`).query({ version: made.version });
+            const jointKey = pickOne(view.specimens[0]!.facts.joints, random).key;
+            return made?.jointKey === jointKey
+              ? bench.http.patch(`/api/joint-conditions/${made.id}`).send({ version: made.version, condition })
+              : post('joint-conditions', { specimenId: specimen.id, jointKey, condition, note: '' });
+          },
+          () => {
+            const { id, version, isKept } = anyPart();
+            return bench.http.patch(`/api/specimen-parts/${id}`).send({ version, isKept: !isKept });
+          },
+          () => {
+            const wants = view.specimens[0]!.wants;
+            if (wants.length === 0) return post('wants', {});
+            const { id, version } = pickOne(wants, random);
+            const state = pickOne(['open', 'ordered', 'solved', 'waived'], random);
+            const origin = pickOne(['bought', 'donor', 'printed'], random);
+            return bench.http.patch(`/api/wants/${id}`).send({ version, state, origin, reason: 'so be it' });
+          },
           () =>
             bench.http.patch(`/api/specimens/${specimen.id}`).send({ version: specimen.version, name: 'Lorry again' }),
           () => post(`jobs/${jobId}/sign-off`, { who }),

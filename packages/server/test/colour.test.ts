@@ -5,7 +5,7 @@ import type { ColourView, JobView, ShelfView } from '@sardonyx/contract';
 import {
   computeDe00,
   fitCamera,
-  locateCard,
+  findCard,
   mayBeMixed,
   replayMix,
   sampleColour,
@@ -245,7 +245,7 @@ describe('the photograph with the colour card', () => {
       const file = (await bench.http.get(`/api/photos/${photo.hash}/full`).expect(200)).body as Buffer;
       const { data, info } = await sharp(file).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
       const picture = { width: info.width, height: info.height, data };
-      const fit = fitCamera(picture, locateCard(picture));
+      const fit = fitCamera(picture, findCard(picture));
       for (const { at, lab } of [truth.sheltered, truth.exposed]) {
         const sample = sampleColour(picture, fit, at, 14);
         expect(computeDe00(lab, sample.lab)).lessThan(1.5);

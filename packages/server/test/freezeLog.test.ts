@@ -2,6 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
+import { DoneStands1795891946051 } from '../src/migrations/1795891946051-DoneStands.ts';
 import { createDataSource, DATABASE_FILE, openDatabase } from '../src/data-source.ts';
 import { TaskLogRow, TaskRow } from '../src/entities/work.ts';
 import { WantRow } from '../src/entities/workpiece.ts';
@@ -94,7 +95,8 @@ describe('a bench from before tasks were fields', () => {
   it('goes back down to where it was', async () => {
     const source = createDataSource(join(folder, DATABASE_FILE));
     await source.initialize();
-    await source.undoLastMigration();
+    for (let i = MIGRATIONS.length; i > MIGRATIONS.indexOf(DoneStands1795891946051); i--)
+      await source.undoLastMigration();
     const columns = (await source.query("SELECT name FROM pragma_table_info('task')")) as { name: string }[];
     expect(columns.map(({ name }) => name)).not.include('act');
     await source.destroy();

@@ -1,5 +1,5 @@
 import type { ErrorBody, JobView } from '@sardonyx/contract';
-import type { Finding, JobRecord, PhotoMeasure, Task, Want, WishForJoint } from '@sardonyx/core';
+import type { Finding, FoundCondition, JobRecord, PhotoMeasure, Task, Want, WishForJoint } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
@@ -36,6 +36,28 @@ describe('survey and opening', () => {
       await post('joint-wishes', wish).expect(201);
       await post('joint-wishes', wish).expect(422);
       await post('joint-wishes', { ...wish, wish: 'ajar' }).expect(400);
+    });
+  });
+
+  describe('a joint that was found otherwise', () => {
+    const found = { specimenId: 'sg-06-1', jointKey: 'front-tabs', condition: 'lost', note: '' };
+
+    it('is not opened, but closed again; put back, the plan is what it was', async () => {
+      const before = await keysOf('sg-06');
+      const { body } = await post('joint-conditions', found).expect(201);
+      const keys = await keysOf('sg-06');
+      expect(keys).include('close:front-tabs').and.not.include('open:front-tabs');
+      expect((await view('sg-06')).specimens[0]!.jointConditions).length(1);
+      await bench.http.delete(`/api/joint-conditions/${(body as FoundCondition).id}?version=1`).expect(204);
+      expect(await keysOf('sg-06')).deep.equal(before);
+    });
+
+    it('is one that the model has, found in one way', async () => {
+      const { body } = await post('joint-conditions', { ...found, jointKey: 'keel' }).expect(422);
+      expect(refusalOf(body).message).equal('This model has no such joint.');
+      await post('joint-conditions', { ...found, condition: 'ajar' }).expect(400);
+      await post('joint-conditions', found).expect(201);
+      await post('joint-conditions', found).expect(422);
     });
   });
 

@@ -1,4 +1,13 @@
-import { JOINT_KINDS, JOINT_WISHES, PHOTO_SIDES, type JointKind, type JointWish, type PhotoSide } from '@sardonyx/core';
+import {
+  JOINT_CONDITIONS,
+  JOINT_KINDS,
+  JOINT_WISHES,
+  PHOTO_SIDES,
+  type JointCondition,
+  type JointKind,
+  type JointWish,
+  type PhotoSide,
+} from '@sardonyx/core';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -22,6 +31,19 @@ export class CreateJointWish {
 export class ChangeJointWish extends VersionedChange {
   @IsChanged() @IsIn(JOINT_WISHES) wish?: JointWish;
   @IsChanged() @IsString() @MaxLength(300) reason?: string;
+}
+
+/** How a joint was found, where it does not hold as the factory made it. */
+export class CreateJointCondition {
+  @IsString() @IsNotEmpty() specimenId!: string;
+  @IsString() @IsNotEmpty() @MaxLength(130) jointKey!: string;
+  @IsIn(JOINT_CONDITIONS) condition!: JointCondition;
+  @IsString() @MaxLength(300) note!: string;
+}
+
+export class ChangeJointCondition extends VersionedChange {
+  @IsChanged() @IsIn(JOINT_CONDITIONS) condition?: JointCondition;
+  @IsChanged() @IsString() @MaxLength(300) note?: string;
 }
 
 /** A joint that only came to light while opening. */

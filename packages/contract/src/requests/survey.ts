@@ -18,7 +18,7 @@ import {
   type WantKind,
   type WantState,
 } from '@sardonyx/core';
-import { IsIn, IsInt, IsNotEmpty, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
 
 export class CreateObservation {
@@ -101,6 +101,7 @@ export class ChangeSpecimenPart extends VersionedChange {
   @IsChanged() @IsIn(PART_STATES) state?: PartState;
   @IsChanged() @IsIn(ORIGINS) origin?: Origin;
   @IsChanged() @IsString() @MaxLength(300) originNote?: string;
+  @IsChanged() @IsBoolean() isKept?: boolean;
   /** Moves the piece to another specimen; its origin goes with it. */
   @IsChanged() @IsString() @IsNotEmpty() specimenId?: string;
 }

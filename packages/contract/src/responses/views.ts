@@ -12,6 +12,7 @@ import type {
   Feature,
   FeatureState,
   Finding,
+  FoundCondition,
   FoundJoint,
   Geometry,
   History,
@@ -170,6 +171,7 @@ export interface SpecimenView {
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
   readonly jointWishes: readonly WishForJoint[];
+  readonly jointConditions: readonly FoundCondition[];
   readonly foundJoints: readonly FoundJoint[];
   readonly comingsOff: readonly ComingOff[];
   /** What the server's plan is made from: the page works nothing of it out again. */

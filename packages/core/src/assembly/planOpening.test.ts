@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { bruteForceOpening } from '../../test/support/bruteForceOpening.ts';
-import { createRandomModel, createToyModel } from '../../test/support/simulatedModels.ts';
+import { createManyTreatments, createRandomModel, createToyModel } from '../../test/support/simulatedModels.ts';
 import { InvalidInputError } from '../model/errors.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import type { ModelJoint, ModelPart, OpeningModel, OpeningPlan } from './openingModel.ts';
@@ -104,6 +104,51 @@ describe('planOpening', () => {
       expect(plan.isProven).equal(true);
       replay(model, plan);
     }
+  });
+
+  it('finds the best as well where the bound must take treatments together', () => {
+    for (let seed = 1; seed <= 120; seed++) {
+      const model = createRandomModel(1 + (seed % 9), createSeededRandom(seed), seed % 2 ? 0.3 : 0);
+      const best = bruteForceOpening(model);
+      if (best === Infinity) continue;
+      for (const largestTable of [1, 4, 40]) {
+        const plan = planOpening(model, { largestTable, mostWork: Infinity });
+        expect(plan.price, `seed ${seed}, ${largestTable}`).closeTo(best, 1e-9);
+        expect(plan.isProven).equal(true);
+        replay(model, plan);
+      }
+    }
+  });
+
+  it('answers with a bound where parts of fifteen treatments hang together by joints of three', () => {
+    const model = createManyTreatments(40, 15, createSeededRandom(4));
+    const plan = planOpening(model);
+    replay(model, plan);
+    expect(plan.lowerBound).greaterThan(0).and.most(plan.price);
+  });
+
+  it('names the parts that can neither be taken apart nor masked', () => {
+    const model: OpeningModel = {
+      parts: [part('body', 'red'), part('base', 'black', { red: 3 }), part('seat', 'none')],
+      joints: [{ ...joint('post', ['body', 'base'], 1), wish: 'closed' }, joint('clip', ['body', 'seat'], 1)],
+    };
+    expect(() => planOpening(model)).throw('neither be taken apart nor masked: body.');
+  });
+
+  it('refuses keys that the model does not have, and names them', () => {
+    const parts = [part('body', 'red'), part('base', 'red')];
+    for (const [strange, words] of [
+      [joint('post', ['body', 'roof'], 5), 'names a part that the model does not have: roof'],
+      [
+        joint('post', ['body', 'base'], 5, { behindJoints: ['tabs'] }),
+        'names a joint that the model does not have: tabs',
+      ],
+      [
+        joint('post', ['body', 'base'], 5, { behindParts: ['seat'] }),
+        'names a part that the model does not have: seat',
+      ],
+    ] as const)
+      expect(() => planOpening({ parts, joints: [strange] })).throw(InvalidInputError, words);
   });
 
   it('says what is proven when it is stopped: a plan, and a bound below it', () => {

@@ -1,11 +1,17 @@
+import { assertKeysKnown } from './assertKeysKnown.ts';
 import { InvalidInputError } from '../model/errors.ts';
+import { groupTreatments } from './groupTreatments.ts';
 import type { OpeningModel, OpeningPlan, PlannedOpening } from './openingModel.ts';
-import { computeMaskingPrice, findWay, listNeeds, orderOpenings } from './replayOpening.ts';
+import { computeMaskingPrice, findWay, listNeeds, listUnmaskable, orderOpenings } from './replayOpening.ts';
 import { separateParts, type JointTerms } from './separateParts.ts';
 
 export interface PlanLimits {
   /** Asked between two steps of the search: true ends it with the best plan so far. */
   readonly isEnough?: () => boolean;
+  /** After so many combinations (separateParts) the best plan so far is taken: the same on every machine. */
+  readonly mostWork?: number;
+  /** Combinations of one table of the bound; beyond it treatments are taken together. */
+  readonly largestTable?: number;
 }
 
 /** What is still allowed: the ways of each joint, and whether it may stay closed. */
@@ -14,9 +20,13 @@ interface Node {
   readonly mayStay: readonly boolean[];
   readonly bound: number;
   readonly open: readonly number[];
+  /** False: the bound takes treatments together, and the plan that it chose may cost more. */
+  readonly isExact: boolean;
 }
 
 const TINY = 1e-9;
+/** Less than a second on a small machine. */
+const MOST_WORK = 3e6;
 
 /**
  * The cheapest plan that brings apart what needs a different treatment, or masks it at its price: which joints are opened,
@@ -24,35 +34,49 @@ const TINY = 1e-9;
  *
  * Best-first branch and bound (A. H. Land and A. G. Doig, Econometrica 28, 1960). The bound of a node takes every joint at
  * its least allowed price and forgets what lies behind what (separateParts). Where its answer uses a way that cannot be
- * reached, the node splits on that way: used, with all that it needs, or not used. The first plan that can be replayed at
- * the price of its bound is the best.
+ * reached, the node splits on that way: used, with all that it needs, or not used. Where the bound had to take treatments
+ * together, the node splits on a joint: opened, or closed for good. The first plan that can be replayed at the price of its
+ * bound is the best; when the work runs out it is the best that was found, with the bound that was reached.
  *
- * Throws InvalidInputError when parts that may neither be masked nor parted, or wishes, make every plan impossible.
+ * Throws InvalidInputError for keys that the model does not have, and when parts that may neither be masked nor parted, or
+ * wishes, make every plan impossible; the parts are named in it.
  */
-export function planOpening(model: OpeningModel, { isEnough = () => false }: PlanLimits = {}): OpeningPlan {
-  const root = createNode(
-    model,
-    model.joints.map(({ ways, wish }) => (wish === 'closed' ? [] : ways.map((way) => way.key))),
-    model.joints.map(({ wish }) => wish !== 'open'),
-  );
-  const queue = [root];
-  let best: { steps: PlannedOpening[]; price: number } | null = null;
+export function planOpening(
+  model: OpeningModel,
+  { isEnough = () => false, mostWork = MOST_WORK, largestTable }: PlanLimits = {},
+): OpeningPlan {
+  assertKeysKnown(model);
+  const groupings = groupTreatments(model);
+  let work = 0;
+  const measure = (ways: Node['ways'], mayStay: readonly boolean[]): Node => {
+    const node = createNode(model, ways, mayStay, groupings, largestTable);
+    work += node.work;
+    return node;
+  };
+  // Everything open that can be opened: if even that is impossible, all else is.
+  let best = repair(model, openAll(model));
+  if (!best) throw refuse(model);
+  const queue = [
+    measure(
+      model.joints.map(({ ways, wish }) => (wish === 'closed' ? [] : ways.map((way) => way.key))),
+      model.joints.map(({ wish }) => wish !== 'open'),
+    ),
+  ];
   let lowerBound = Infinity;
   while (queue.length > 0) {
     const node = takeCheapest(queue);
-    if (node.bound === Infinity || (best && node.bound >= best.price - TINY)) break;
-    if (best && isEnough()) {
+    if (node.bound >= best.price - TINY) break;
+    if (work > mostWork || isEnough()) {
       lowerBound = node.bound;
       break;
     }
     const chosen = chooseCheapest(model, node);
     const found = repair(model, chosen);
-    if (found && (!best || found.price < best.price - TINY)) best = found;
+    if (found && found.price < best.price - TINY) best = found;
     const split = findSplit(model, node, chosen);
-    if (!split) continue;
-    queue.push(...splitNode(model, node, split));
+    if (split) queue.push(...splitNode(model, node, split).map((child) => measure(child.ways, child.mayStay)));
+    else if (!node.isExact) queue.push(...splitOnJoint(model, node).map((child) => measure(child.ways, child.mayStay)));
   }
-  if (!best) throw new InvalidInputError('no-plan', 'These parts can neither be taken apart nor masked.', 'parts', {});
   const isProven = lowerBound >= best.price - TINY;
   const open = new Set(best.steps.map((step) => step.jointKey));
   return {
@@ -64,13 +88,50 @@ export function planOpening(model: OpeningModel, { isEnough = () => false }: Pla
   };
 }
 
-function createNode(model: OpeningModel, ways: Node['ways'], mayStay: readonly boolean[]): Node {
+/** Every joint that may be opened and can be reached, in the cheapest way that is ready when it is. */
+function openAll(model: OpeningModel): PlannedOpening[] {
+  const open = new Set<string>();
+  const steps: PlannedOpening[] = [];
+  for (let before = -1; before !== steps.length;) {
+    before = steps.length;
+    for (const { key, wish, ways } of model.joints) {
+      if (open.has(key) || wish === 'closed') continue;
+      const ready = ways.filter((way) => listNeeds(model, way, key).every((need) => open.has(need)));
+      if (ready.length === 0) continue;
+      open.add(key);
+      steps.push({ jointKey: key, wayKey: ready.reduce((a, b) => (b.price < a.price ? b : a)).key });
+    }
+  }
+  return steps;
+}
+
+function refuse(model: OpeningModel): InvalidInputError {
+  const open = new Set(openAll(model).map(({ jointKey }) => jointKey));
+  const stuck = listUnmaskable(model, (key) => open.has(key));
+  const closed = model.joints.filter(({ key, wish }) => wish === 'open' && !open.has(key)).map(({ key }) => key);
+  return new InvalidInputError(
+    'no-plan',
+    stuck.length
+      ? `These parts can neither be taken apart nor masked: ${stuck.join(', ')}.`
+      : `These joints are to be opened and cannot be reached: ${closed.join(', ')}.`,
+    'parts',
+    { parts: stuck, joints: closed },
+  );
+}
+
+function createNode(
+  model: OpeningModel,
+  ways: Node['ways'],
+  mayStay: readonly boolean[],
+  groupings: ReturnType<typeof groupTreatments>,
+  largestTable?: number,
+): Node & { readonly work: number } {
   const terms = model.joints.map((joint, j): JointTerms => {
     const prices = ways[j]!.map((key) => joint.ways.find((way) => way.key === key)!.price);
     return { price: Math.min(...prices, Infinity), mustOpen: !mayStay[j], mayOpen: prices.length > 0 };
   });
-  const { price, open } = separateParts(model, terms);
-  return { ways, mayStay, bound: price, open };
+  const { price, open, isExact, work } = separateParts(model, terms, groupings, largestTable);
+  return { ways, mayStay, bound: price, open, isExact, work };
 }
 
 function takeCheapest(queue: Node[]): Node {
@@ -172,8 +233,10 @@ function selectRing(model: OpeningModel, chosen: readonly PlannedOpening[]): Pla
   }
 }
 
+type Terms = Pick<Node, 'ways' | 'mayStay'>;
+
 /** The way used with all that it needs, or not used. */
-function splitNode(model: OpeningModel, node: Node, { joint, wayKey }: Split): Node[] {
+function splitNode(model: OpeningModel, node: Node, { joint, wayKey }: Split): Terms[] {
   const { key, ways } = model.joints[joint]!;
   const needs = new Set(
     listNeeds(
@@ -182,15 +245,35 @@ function splitNode(model: OpeningModel, node: Node, { joint, wayKey }: Split): N
       key,
     ),
   );
-  const used = createNode(
-    model,
-    node.ways.map((list, j) => (j === joint ? [wayKey] : list)),
-    node.mayStay.map((may, j) => may && j !== joint && !needs.has(model.joints[j]!.key)),
-  );
-  const unused = createNode(
-    model,
-    node.ways.map((list, j) => (j === joint ? list.filter((one) => one !== wayKey) : list)),
-    node.mayStay,
-  );
-  return [used, unused].filter((child) => child.bound < Infinity);
+  return [
+    {
+      ways: node.ways.map((list, j) => (j === joint ? [wayKey] : list)),
+      mayStay: node.mayStay.map((may, j) => may && j !== joint && !needs.has(model.joints[j]!.key)),
+    },
+    {
+      ways: node.ways.map((list, j) => (j === joint ? list.filter((one) => one !== wayKey) : list)),
+      mayStay: node.mayStay,
+    },
+  ];
+}
+
+/**
+ * A joint whose fate is not sealed, opened or closed for good: of those that the bound leaves closed the one that brings most
+ * treatments together, which is where it takes too little for masking.
+ */
+function splitOnJoint({ parts, joints }: OpeningModel, node: Node): Terms[] {
+  const open = new Set(node.open);
+  const treatmentOf = new Map(parts.map(({ key, treatment }) => [key, treatment]));
+  const meetings = (j: number) => new Set(joints[j]!.partKeys.map((key) => treatmentOf.get(key))).size;
+  const free = joints.flatMap((_, j) => (node.mayStay[j] && node.ways[j]!.length > 0 ? [j] : []));
+  if (free.length === 0) return [];
+  const joint = free.reduce((a, b) => (rankOf(b) > rankOf(a) ? b : a));
+  return [
+    { ways: node.ways, mayStay: node.mayStay.map((may, j) => may && j !== joint) },
+    { ways: node.ways.map((list, j) => (j === joint ? [] : list)), mayStay: node.mayStay },
+  ];
+
+  function rankOf(j: number): number {
+    return meetings(j) + (open.has(j) ? 0 : 100);
+  }
 }

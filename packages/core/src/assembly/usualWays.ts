@@ -20,6 +20,7 @@ export const USUAL_WAYS: Readonly<Record<JointKind, JointWay>> = {
   glue: usual('Part the glue', 'hand', 15, 0.2),
   solder: usual('Unsolder', 'iron', 15, 0.15),
   'peened pin': usual('Drill the pin', 'drill', 12, 0.1, 'the pin'),
+  'tapered pin': usual('Wedge it apart', 'hand', 8, 0.12),
   'sprung pin': usual('Push the pin out', 'hand', 5, 0.05),
   'push fit': usual('Pull it out straight', 'hand', 2, 0.03),
 };

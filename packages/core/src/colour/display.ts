@@ -17,7 +17,7 @@ const TO_XYZ = (() => {
 const FROM_XYZ = invert3(TO_XYZ);
 
 export const decodeSrgb = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
-const encodeSrgb = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
+export const encodeSrgb = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
 
 const convertLinearRgbToXyz = (rgb: Rgb): Xyz => apply(TO_XYZ, rgb);
 

@@ -6,6 +6,7 @@ import { describeTask } from '../words/taskWords.ts';
 import { computeNeeds } from './computeNeeds.ts';
 import { findContradiction } from './findContradiction.ts';
 import { linkTasks, type TaskNet } from './linkTasks.ts';
+import { placePaint } from './placePaint.ts';
 import { createPlanContext, type PlanContext } from './planContext.ts';
 import { createNotices } from './planNotices.ts';
 import type { CompiledPlan, PlanInput, PlannedTask, TaskDraft } from './planTypes.ts';
@@ -51,9 +52,13 @@ export function compilePlan(input: PlanInput): CompiledPlan {
 
 /** In the order of the bench, then of the rules. */
 function createDrafts(context: PlanContext): { drafts: TaskDraft[]; rules: string[] } {
-  const asked = PLAN_RULES.flatMap((rule) => rule.create(context).map((draft) => ({ draft, rule: rule.id })));
-  asked.sort((a, b) => STATIONS.indexOf(a.draft.station) - STATIONS.indexOf(b.draft.station));
-  return { drafts: asked.map(({ draft }) => draft), rules: asked.map(({ rule }) => rule) };
+  // A list for each station, not a sort: the names of stations would be compared thousands of times.
+  const atStation = new Map(STATIONS.map((station) => [station, [] as { draft: TaskDraft; rule: string }[]]));
+  for (const rule of PLAN_RULES)
+    for (const draft of rule.create(context)) atStation.get(draft.station)!.push({ draft, rule: rule.id });
+  const asked = [...atStation.values()].flat();
+  const placed = placePaint(asked.map(({ draft }) => draft)).map((place) => asked[place]!);
+  return { drafts: placed.map(({ draft }) => draft), rules: placed.map(({ rule }) => rule) };
 }
 
 interface PlacedDraft {

@@ -1,5 +1,6 @@
 import type { ClosedJoint, PartDone, PlanFinding, PlanPart } from '../facts/specimenFacts.ts';
 import { describeFinding, listNames } from '../words/names.ts';
+import { sayCondition } from '../words/sayCondition.ts';
 import type { PlanInput } from './planTypes.ts';
 import { chooseOption, SCHOOLS } from '../schools/schools.ts';
 
@@ -35,7 +36,10 @@ function describePart(before: PlanPart, after: PlanPart): string[] {
     ...before.findings
       .filter((one) => !isThere(after.findings, one))
       .map((one) => say(`no longer ${describeFinding(one)}`)),
-    ...(JSON.stringify(before.coats) === JSON.stringify(after.coats) ? [] : [say('another coat is planned')]),
+    ...(before.isKept === after.isKept ? [] : [say(after.isKept ? 'kept as it is' : 'not kept as it is after all')]),
+    ...(JSON.stringify(before.coats) === JSON.stringify(after.coats) || before.isKept !== after.isKept
+      ? []
+      : [say('another coat is planned')]),
     ...(before.painted === after.painted && before.found.length === after.found.length
       ? []
       : [say('other layers as found')]),
@@ -61,6 +65,9 @@ function describeDone(before: PartDone, after: PartDone): string[] {
       .filter((coat) => coat.isOff && was(coat.layerId)?.isOff === false)
       .map((coat) => `${coat.name} is off again`),
     ...(before.stripped === after.stripped ? [] : [after.stripped ? 'its old paint is off' : 'not stripped after all']),
+    ...(before.shared.join() === after.shared.join()
+      ? []
+      : [`${listNames(after.shared) || 'no run of the oven'} behind it`]),
     ...(before.isMended === after.isMended ? [] : [after.isMended ? 'mended' : 'not mended after all']),
     ...(coatsOf(before).join() === coatsOf(after).join()
       ? []
@@ -77,9 +84,15 @@ function describeJoints(before: PlanInput, after: PlanInput): string[] {
   return [
     ...after.opening.filter((joint) => wasClosed.has(joint.key)).map((joint) => `${joint.label}: opened now`),
     ...before.opening.filter((joint) => isClosed.has(joint.key)).map((joint) => `${joint.label}: stays closed now`),
+    ...[...after.opening, ...after.closed]
+      .filter((joint) => known.has(joint.key) && conditionOf(before, joint.key) !== joint.condition)
+      .map((joint) => `${joint.label}: found ${sayCondition(joint.condition)}`),
     ...after.opening.filter((joint) => !known.has(joint.key)).map((joint) => `${joint.label}: a joint that was found`),
     ...before.opening
       .filter((joint) => !isKnown.has(joint.key))
       .map((joint) => `${joint.label}: no such joint after all`),
   ];
 }
+
+const conditionOf = ({ opening, closed }: PlanInput, key: string) =>
+  [...opening, ...closed].find((joint) => joint.key === key)?.condition;

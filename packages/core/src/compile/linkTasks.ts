@@ -58,7 +58,8 @@ export function linkTasks(tasks: readonly TaskDraft[], keys: readonly string[], 
   tasks.forEach((task, place) => {
     const { all, hands } = index.ofStationsBefore(task);
     if (task.tags.includes('sign off')) addAll(before[place]!, all);
-    addAll(before[place]!, hands, index.inScope('part', place));
+    // Paint is for several parts: one that is held up must not hold up the others.
+    if (!isHandsOff(task)) addAll(before[place]!, hands, index.inScope('part', place));
     clearBit(before[place]!, place);
   });
   const waitsFor = tasks.map((task, place) => index.wetFor(task, place));
@@ -89,7 +90,8 @@ export function linkTasks(tasks: readonly TaskDraft[], keys: readonly string[], 
 }
 
 /** These do not touch the part: paint is stirred, a gun cleaned, a parcel taken in while it dries. */
-const HANDS_OFF: readonly TaskTag[] = ['mix paint', 'gun ready', 'gun cleaned', 'receive'];
+const HANDS_OFF: readonly TaskTag[] = ['mix paint', 'gun ready', 'gun rinsed', 'gun cleaned', 'receive'];
+const isHandsOff = ({ tags }: Pick<TaskDraft, 'tags'>): boolean => tags.some((tag) => HANDS_OFF.includes(tag));
 
 /** Where tasks stand by tag, part, joint, area and station. */
 function indexTasks(tasks: readonly TaskDraft[]) {
@@ -114,7 +116,7 @@ function indexTasks(tasks: readonly TaskDraft[]) {
     put(byArea, of?.area ?? '', place, tasks.length);
     for (let rank = STATIONS.indexOf(station) + 1; rank < STATIONS.length; rank++) {
       setBit(earlier[rank]!.all, place);
-      if (!tags.includes('receive')) setBit(earlier[rank]!.hands, place);
+      if (!isHandsOff(tasks[place]!)) setBit(earlier[rank]!.hands, place);
     }
   }
   const ofParts = tasks.map(({ partKeys }) => join(partKeys, byPart, none));
@@ -133,7 +135,7 @@ function indexTasks(tasks: readonly TaskDraft[]) {
     ofStationsBefore: (task: TaskDraft) => earlier[STATIONS.indexOf(task.station)]!,
     /** What is left to dry, set or soak and would be touched by this task: on its parts, or anywhere for the whole model. */
     wetFor: ({ tags, partKeys }: TaskDraft, place: number): BitSet => {
-      if (tags.some((tag) => HANDS_OFF.includes(tag))) return none;
+      if (isHandsOff({ tags })) return none;
       if (partKeys.length === 0) return passive;
       const bits = ofWholeModel.slice();
       addAll(bits, passive, ofParts[place]!);

@@ -31,6 +31,7 @@ export function createOwnLinks(
   return [
     ...linkAccess(placed, ofJoint, input),
     ...linkOil(placed),
+    ...linkTakingOut(placed),
     ...withTag('mask').flatMap((mask) => linkMask(mask, withTag)),
     ...linkPaint(withTag),
     ...linkColours(withTag, input),
@@ -58,6 +59,17 @@ function linkAccess(placed: readonly Placed[], ofJoint: OfJoint, { opening }: Pl
         : [];
     }),
   );
+}
+
+/** Nothing is taken out before the joints that hold it are open. */
+function linkTakingOut(placed: readonly Placed[]): OwnLink[] {
+  return placed
+    .filter(({ task }) => task.act === 'meltables-out')
+    .flatMap((out) =>
+      placed
+        .filter(({ task }) => task.act === 'open' && task.partKeys.some((key) => out.task.partKeys.includes(key)))
+        .map((open) => link(open, out, 'access', 'it is held by that joint')),
+    );
 }
 
 /** A seized part is oiled before its joint is touched. */
@@ -90,14 +102,22 @@ function linkMask(mask: Placed, withTag: WithTag): OwnLink[] {
   ];
 }
 
-/** Paint is ready before it goes on. */
+/** Paint is ready before it goes on, and out of the gun when all that wears it has it. */
 function linkPaint(withTag: WithTag): OwnLink[] {
-  const painting = withTag('colour', 'mist coat');
-  return withTag('mix paint').flatMap((mix) =>
-    painting
-      .filter(({ task }) => task.colours?.some((name) => mix.task.colours!.includes(name)))
-      .map((after) => link(mix, after, 'O35', 'paint is ready before the part is in the hand')),
-  );
+  const using = (name: string, tasks: readonly Placed[]) => tasks.filter(({ task }) => task.colours?.includes(name));
+  const [wet, sprayed] = [withTag('colour', 'mist coat'), withTag('spray')];
+  return [
+    ...withTag('mix paint').flatMap((mix) =>
+      using(mix.task.of!.colour!, wet).map((after) =>
+        link(mix, after, 'O35', 'paint is ready before the part is in the hand'),
+      ),
+    ),
+    ...withTag('gun rinsed').flatMap((rinse) =>
+      using(rinse.task.of!.colour!, sprayed)
+        .filter(({ task }) => task.partKeys.some((key) => rinse.task.partKeys.includes(key)))
+        .map((before) => link(before, rinse, 'O35', 'it is rinsed when all that wears this paint has it')),
+    ),
+  ];
 }
 
 /** O21: of two colours over the body colour the light one first, unless S8 says otherwise. */
@@ -123,7 +143,18 @@ function linkClosing(placed: readonly Placed[], withTag: WithTag, ofJoint: OfJoi
         .map((fit) => link(fit, closing, 'access', 'the part is held by this joint')),
       ...joint.way.behindJoints.flatMap((behindKey) => {
         const outer = ofJoint('close', behindKey);
-        return outer ? [link(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`)] : [];
+        if (!outer) return [];
+        // The base goes on when what it shuts in is closed: after the glazing is glued, not before.
+        const lids = fits.filter(
+          ({ task: { tags, partKeys } }) =>
+            tags.includes('base on') &&
+            outer.task.partKeys.includes(partKeys[0]!) &&
+            !listInside(joint.key, opening).some((inner) => inner.partKeys.includes(partKeys[0]!)),
+        );
+        return [
+          link(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`),
+          ...lids.map((lid) => link(closing, lid, 'access', `${joint.label} cannot be reached once that is on`)),
+        ];
       }),
     ];
   });
@@ -133,4 +164,18 @@ function linkClosing(placed: readonly Placed[], withTag: WithTag, ofJoint: OfJoi
     ...closings,
     ...(check ? shut.map((one) => link(one, check, 'bench', 'motion is tried when everything is closed')) : []),
   ];
+}
+
+/** A joint and all that lie behind it, near and far. */
+function listInside(
+  key: string,
+  opening: PlanInput['opening'],
+  seen = new Set<string>(),
+): PlanInput['opening'][number][] {
+  if (seen.has(key)) return [];
+  seen.add(key);
+  return opening.flatMap((joint) => {
+    if (joint.key === key) return [joint];
+    return joint.way.behindJoints.includes(key) ? listInside(joint.key, opening, seen) : [];
+  });
 }

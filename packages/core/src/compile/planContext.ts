@@ -5,7 +5,7 @@ import { adviseBake, type Bake } from '../process/adviseBake.ts';
 import { chooseStripping, type StripAdvice } from '../process/chooseStripping.ts';
 import { judgePart } from '../process/judgePart.ts';
 import { STRIP_METHOD_FACTS } from '../process/stripMethods.ts';
-import { isPestSuspect } from '../facts/chooseTreatment.ts';
+import { isPestSuspect, isReplaced, wearsKeptPaint } from '../facts/chooseTreatment.ts';
 import { describePieces, type Pieces } from '../facts/describePieces.ts';
 import { listPartMaterials } from '../facts/listPartMaterials.ts';
 import type { PlanJoint, PlanPart } from '../facts/specimenFacts.ts';
@@ -19,7 +19,7 @@ export interface PlanContext {
   readonly pieces: Pieces<PlanPart>;
   /** Parts that are there and may be worked on. */
   readonly workable: readonly PlanPart[];
-  /** Joints of the opening that still hold something; one that held a missing part is open already. */
+  /** Joints of the opening that hold something; what was found open, or held a missing part, holds nothing. */
   readonly shut: readonly PlanJoint[];
   /** The option in force of a school. */
   readonly option: <Key extends SchoolKey>(school: Key) => SchoolOption<Key>;
@@ -28,7 +28,7 @@ export interface PlanContext {
   readonly partOf: (partKey: string | undefined) => PlanPart;
   readonly jointOf: (jointKey: string | undefined) => PlanJoint;
   readonly materialsOf: (part: PlanPart) => readonly TreatedMaterial[];
-  /** A joint of it is opened. */
+  /** It came apart from something: a joint of it is open, and nothing else keeps the two together. */
   readonly isFreed: (part: PlanPart) => boolean;
   /** How its old paint could come off, or came off; null where it has none or keeps it. */
   readonly strippingOf: (part: PlanPart) => StripAdvice | null;
@@ -47,7 +47,7 @@ export interface StrippedPart {
 export function createPlanContext(input: PlanInput): PlanContext {
   const { parts, decisions } = input;
   const pieces = describePieces(parts, input.scope === 'full' ? input.closed : [], decisions);
-  const freed = new Set(input.opening.flatMap((joint) => joint.partKeys));
+  const freed = new Set(input.opening.flatMap((joint) => joint.partKeys.filter((key) => comesApart(key, joint))));
   const materials = new Map(parts.map((part) => [part, listPartMaterials(part, input)]));
   const materialsOf = (part: PlanPart) => materials.get(part)!;
   const option = <Key extends SchoolKey>(school: Key) => chooseOption(school, decisions);
@@ -56,7 +56,9 @@ export function createPlanContext(input: PlanInput): PlanContext {
   const joints = new Map(input.opening.map((joint) => [joint.key, joint]));
   const stripping = new Map(parts.map((part) => [part, adviseStripping(part)]));
   const strippingOf = (part: PlanPart) => stripping.get(part)!;
-  const workable = parts.filter((part) => part.state !== 'missing' && !pieces.isLeftAlone(part.key));
+  const workable = parts.filter(
+    (part) => (part.state !== 'missing' || isComing(part)) && !part.isKept && !pieces.isLeftAlone(part.key),
+  );
   const stripped = workable.flatMap((part): StrippedPart[] => {
     const advice = strippingOf(part);
     return advice?.best && isWorthStripping(part) ? [{ part, advice }] : [];
@@ -69,16 +71,29 @@ export function createPlanContext(input: PlanInput): PlanContext {
     jointOf: (key) => find(joints, key, 'opened joint'),
     isFreed: (part) => freed.has(part.key),
     isStripped: (part) => bare.has(part),
-    bakeRefusals: (part, bake) => adviseBake(materialsOf(part), bake, isJoined(part)).refusals,
+    bakeRefusals: (part, bake) => adviseBake(inOven(part), bake, isJoined(part)).refusals,
   };
 
-  function isShut({ partKeys }: PlanJoint): boolean {
+  /** From one of the others that this joint held. */
+  function comesApart(partKey: string, { partKeys }: PlanJoint): boolean {
+    const neighbours = pieces.neighboursOf(partKey);
+    return partKeys.some((other) => other !== partKey && neighbours.every(({ key }) => key !== other));
+  }
+
+  /** A decal that comes off with the old paint never sees the oven. */
+  function inOven(part: PlanPart): readonly TreatedMaterial[] {
+    return bare.has(part) ? materialsOf(part).filter((one) => one !== 'water-slide decal') : materialsOf(part);
+  }
+
+  function isShut({ partKeys, condition }: PlanJoint): boolean {
+    if (condition !== undefined && condition !== 'glued') return false;
     const known = partKeys.flatMap((key) => byKey.get(key) ?? []);
     return known.length === 0 || known.filter((part) => part.state !== 'missing').length > 1;
   }
 
   function adviseStripping(part: PlanPart): StripAdvice | null {
-    if (!part.painted || part.state === 'missing' || isPestSuspect(part)) return null;
+    if (!part.painted || part.isKept || isPestSuspect(part)) return null;
+    if (part.state === 'missing' && !part.newPart?.isHere) return null;
     const { stripped: method } = part.done;
     const neighbours = pieces.neighboursOf(part.key);
     const all = [part, ...neighbours].flatMap((one) => materialsOf(one).filter((it) => !comesOffWithPaint(it)));
@@ -89,7 +104,9 @@ export function createPlanContext(input: PlanInput): PlanContext {
     }
     if (option('S22') === 'honest wear' && part.coats.length === 0) return null;
     const school = isMetal(part.material) ? option('S11') : option('S18');
-    return chooseStripping({ materials: all, school, isJoined: neighbours.length > 0 });
+    const advice = chooseStripping({ materials: all, school, isJoined: neighbours.length > 0 });
+    // Stripper would reach paint that is kept.
+    return neighbours.some(wearsKeptPaint) ? { ...advice, best: null, alternatives: [] } : advice;
   }
 }
 
@@ -98,6 +115,9 @@ function find<T>(known: ReadonlyMap<string, T>, key: string | undefined, what: s
   if (!found) throw new Error(`There is no ${what} ${key ?? ''}`);
   return found;
 }
+
+/** Somebody wants it and has not waived it: else nothing comes that could be painted. */
+const isComing = (part: PlanPart) => isReplaced(part) && part.wants.some((want) => want.state !== 'waived');
 
 /** Plastic that is only faded or worn keeps its own paint: it comes off where something else goes on or lies over it. */
 const isWorthStripping = (part: PlanPart) =>

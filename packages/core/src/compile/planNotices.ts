@@ -1,7 +1,9 @@
 import { isMetal } from '../model/material.ts';
 import { isPestSuspect } from '../facts/chooseTreatment.ts';
 import type { PlanPart } from '../facts/specimenFacts.ts';
+import { isBareMetalUnder } from '../film/isBareMetalUnder.ts';
 import { capitalise, listNames, nameOf } from '../words/names.ts';
+import { sayDay } from '../words/sayDay.ts';
 import type { PlanContext } from './planContext.ts';
 import type { PlannedTask, PlanNotice } from './planTypes.ts';
 import { isGluedOrWillBe, isPowdered } from './rules/bakeRules.ts';
@@ -16,6 +18,7 @@ export function createNotices(context: PlanContext, tasks: readonly PlannedTask[
       ? [
           ...describeRefusedBakes(context),
           ...describeBareParts(context),
+          ...describeUnprimed(context),
           ...describeDoneOtherwise(context),
           ...describeLongWatches(tasks, context),
         ]
@@ -39,14 +42,23 @@ function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
   const name = nameOf(part);
   if (pieces.isLeftAlone(part.key))
     return say('left alone', `The ${name} stays joined to a part with signs of pest and is left alone.`);
-  if (input.scope !== 'full' || part.state === 'missing') return [];
-  const plastic = pieces.findShelteredPlastic(part.key);
+  if (input.scope !== 'full') return [];
+  if (part.newPart && !part.newPart.isHere) return say('on its way', describeOnItsWay(part, context));
+  if (part.state === 'missing') return [];
+  if (part.isKept)
+    return part.leftOff.length
+      ? say(
+          'kept',
+          `The ${name} is kept as it is: ${listNames(part.leftOff)} planned for it ${part.leftOff.length > 1 ? 'are' : 'is'} left off.`,
+        )
+      : [];
+  const sheltered = pieces.findSheltered(part.key);
   const bend = planBend(part, context);
   return [
-    ...(plastic && isMetal(part.material) && context.strippingOf(part) && !part.done.stripped
+    ...(sheltered && isMetal(part.material) && context.strippingOf(part) && !part.done.stripped
       ? say(
           'keeps paint',
-          `The ${name} keeps its old paint: the ${nameOf(plastic)} stays in, and stripper would reach it.`,
+          `The ${name} keeps its old paint: the ${nameOf(sheltered)} stays in, and stripper would reach it.`,
         )
       : []),
     ...(bend?.kind === 'refused' ? say('not straightened', `The ${name} is not straightened: ${bend.reason}.`) : []),
@@ -56,6 +68,20 @@ function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
         : [],
     ),
   ];
+}
+
+/** What waits for the post, and what does not. */
+function describeOnItsWay(part: PlanPart, { input, partOf }: PlanContext): string {
+  const wants = part.wants.filter((want) => want.kind === 'part' && want.state !== 'waived' && want.state !== 'solved');
+  const days = wants.flatMap((want) => want.dueOn ?? []).sort();
+  const isOrdered = wants.length > 0 && wants.every((want) => want.state === 'ordered');
+  const due = days.length ? `, due ${sayDay(days.at(-1)!)}` : '';
+  const beside = input.opening
+    .filter((joint) => joint.partKeys.includes(part.key))
+    .flatMap((joint) => joint.partKeys.filter((key) => key !== part.key && partOf(key).state !== 'missing'));
+  const names = [...new Set(beside)].map((key) => nameOf(partOf(key)));
+  const waits = names.length ? `No paint goes on the ${listNames(names)} before that; all else` : 'All else';
+  return `${isOrdered ? 'Ordered' : 'Not ordered yet'}: new ${nameOf(part)}${due}. To be tried, prepared and painted when here. ${waits} goes on.`;
 }
 
 /** Every reason: one alone would be talked away. Parts with the same reasons share a line. */
@@ -98,6 +124,24 @@ function describeBareParts(context: PlanContext): PlanNotice[] {
         : `Stripped, but no coat is planned yet: ${names}. Plan one at Finish before the paint comes off.`,
     ),
   ];
+}
+
+/** What would be refused when it is logged is told when it is planned. */
+function describeUnprimed(context: PlanContext): PlanNotice[] {
+  const unprimed = context.workable.filter((part) => {
+    const hasGround =
+      [...part.coats, ...part.done.coatsOn].some((coat) => coat.kind === 'primer') ||
+      (part.painted && !context.isStripped(part));
+    const isPowder = isPowdered(part, context);
+    return part.coats.some((coat) => isBareMetalUnder(coat.kind, part.material, { hasGround, isPowder }));
+  });
+  return unprimed.map((part) =>
+    notice(
+      'no primer',
+      [part],
+      `Nothing holds on bare ${part.material}: no primer is planned for the ${nameOf(part)}. Plan one at Finish; without it the coat is refused when it is logged.`,
+    ),
+  );
 }
 
 /** A decision that disagrees with work done is told, not applied. */

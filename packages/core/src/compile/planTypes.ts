@@ -26,7 +26,7 @@ export interface TaskDetails {
   key: { readonly advice: StripAdvice; readonly sheltered: string | null };
   'wash-bare': { readonly limit: string; readonly materials: readonly string[] };
   soap: { readonly verdict: PartVerdict };
-  brush: { readonly verdict: PartVerdict };
+  brush: { readonly verdict: PartVerdict; readonly isBrittle: boolean };
   'plating-off': { readonly coats: readonly string[]; readonly finding: PlanFinding | null };
   polish: { readonly ladder: Ladder; readonly finding: PlanFinding };
   wheels: { readonly finding: PlanFinding | null };
@@ -60,7 +60,8 @@ export interface Mend {
 }
 
 /** How a joint is made fast again, where more than its own kind decides. */
-export type ClosingKind = 'as its kind' | 'soldered' | 'formed' | 'set back' | 'false rivet' | 'glued' | 'glued clear';
+export type ClosingKind =
+  'as its kind' | 'soldered' | 'formed' | 'set back' | 'pressed in' | 'false rivet' | 'glued' | 'glued clear';
 
 interface DraftFields {
   readonly station: Station;
@@ -110,11 +111,14 @@ export interface PlannedTask extends TaskWork {
 export interface PlanNotice {
   readonly kind:
     | 'left alone'
+    | 'on its way'
+    | 'kept'
     | 'keeps paint'
     | 'not straightened'
     | 'not mended'
     | 'not baked'
     | 'no coat planned'
+    | 'no primer'
     | 'too long to watch'
     | 'done otherwise before';
   readonly partKeys: readonly string[];

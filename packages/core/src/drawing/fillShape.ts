@@ -18,6 +18,7 @@ const BARE: Readonly<Record<Material, string>> = {
   'plated or unknown wire': '#aeb0b1',
   aluminium: '#bcbebf',
   brass: '#b59a54',
+  copper: '#b4714d',
   'vacuum-plated plastic': '#d3d5d6',
   'clear styrene': '#c6d0d0',
   'hard plastic': '#8f9090',
@@ -32,6 +33,8 @@ const BARE: Readonly<Record<Material, string>> = {
   rubber: '#2c2c2d',
   'resin print': '#b9b4a8',
   paper: '#e4ddc8',
+  cloth: '#8d8a7c',
+  'fibre board': '#7d6149',
 };
 
 const FIXED: Readonly<Record<Exclude<DrawingShape['surface'], 'coat'>, ShapeFill>> = {

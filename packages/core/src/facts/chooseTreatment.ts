@@ -32,6 +32,7 @@ export function chooseTreatment(part: OpeningPart, decisions: Decisions = {}): T
       isStripped: false,
       luminance: 0,
     };
+  if (part.isKept) return AS_IT_IS;
   const keepsItsWear = chooseOption('S22', decisions) === 'honest wear' && part.coats.length === 0;
   const isBareAlready = part.done.stripped !== null;
   const isStripped = part.painted && isMetal(part.material) && !keepsItsWear && !isBareAlready;
@@ -59,7 +60,7 @@ export function chooseTreatment(part: OpeningPart, decisions: Decisions = {}): T
       };
 }
 
-/** Keeps its old paint under honest wear: nothing is put on it, and nothing may reach it. */
+/** Keeps what it wears, by a wish of its own or under honest wear: nothing is put on it, and nothing may reach it. */
 const AS_IT_IS: Treatment = { key: 'as it is', kind: 'bare', words: 'kept as it is', isStripped: false, luminance: 0 };
 
 /** The colour outside, then one for the inside where that gets its own. Masks and decals lie over these. */
@@ -82,6 +83,7 @@ export function computeLuminance(hex: string): number {
 /** Why every joint of a part must be open, whatever its neighbours get; null when it may stay with them. */
 export function findReasonToStandAlone(part: OpeningPart, decisions: Decisions): string | null {
   if (isReplaced(part)) return 'replaced';
+  if (part.isKept) return null;
   if (isPestSuspect(part)) return null;
   const has = (kind: FindingKind) => part.findings.some((finding) => finding.kind === kind);
   if (has('bent') && traitsOf(part.material).bends === 'warm')
@@ -102,10 +104,15 @@ export function findReasonToStandAlone(part: OpeningPart, decisions: Decisions):
   return null;
 }
 
-/** Damaged and a new one is coming: nothing is mended or cleaned on the old one. */
-export const isReplaced = (part: Pick<OpeningPart, 'state' | 'wants'>): boolean =>
-  part.state === 'damaged' && part.wants.some((want) => want.state !== 'waived');
+/** A new one takes its place: nothing is mended or cleaned on the old one, and the new one needs neither. */
+export const isReplaced = (part: Pick<OpeningPart, 'newPart'>): boolean => part.newPart !== null;
 
-export function isPestSuspect(part: Pick<OpeningPart, 'material' | 'findings'>): boolean {
-  return part.material === 'pest-suspect zinc' || part.findings.some((finding) => finding.kind === 'pest');
+/** Its coat stays on, and nothing that takes paint off may reach it. */
+export const wearsKeptPaint = ({ isKept, painted }: Pick<OpeningPart, 'isKept' | 'painted'>): boolean =>
+  isKept && painted;
+
+/** What was found on a part that is gone says nothing of the one that takes its place. */
+export function isPestSuspect(part: Pick<OpeningPart, 'material' | 'findings' | 'state'>): boolean {
+  if (part.material === 'pest-suspect zinc') return true;
+  return part.state !== 'missing' && part.findings.some((finding) => finding.kind === 'pest');
 }

@@ -1,4 +1,3 @@
-import type { Joint } from '../model/catalogue.ts';
 import type { TaskLog } from '../model/task.ts';
 import type { Job, PaintProduct, Restorer } from '../model/work.ts';
 import {
@@ -6,23 +5,22 @@ import {
   type Area,
   type CoatingLayer,
   type Finding,
-  type FoundJoint,
   type SpecimenPart,
   type Want,
-  type WishForJoint,
 } from '../model/workpiece.ts';
 import { findLongestSession } from '../calendar/sessions.ts';
 import { mergeDecisions, type HouseChoice } from '../schools/mergeDecisions.ts';
-import { listJoints } from './listJoints.ts';
+import { findNewPart } from './findNewPart.ts';
+import { listJoints, type JointRows } from './listJoints.ts';
 import { selectPartDone, type CountedLayer } from './selectPartDone.ts';
 import type { PlanCoat, PlanPart, SpecimenFacts } from './specimenFacts.ts';
 import { selectStandingWork, type StandingWork } from './standingWork.ts';
 
 /** The rows of one specimen, so far as anything is worked out from them. Layers come in the order they lie on each other. */
-export interface SpecimenRows {
+export interface SpecimenRows extends JointRows {
   readonly parts: readonly Pick<
     SpecimenPart,
-    'id' | 'key' | 'name' | 'role' | 'material' | 'materialCertainty' | 'state'
+    'id' | 'key' | 'name' | 'role' | 'material' | 'materialCertainty' | 'state' | 'isKept'
   >[];
   readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam'>[];
   readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'factory' | 'productId'>)[];
@@ -32,12 +30,8 @@ export interface SpecimenRows {
   >[];
   readonly wants: readonly Pick<
     Want,
-    'id' | 'specimenPartId' | 'kind' | 'what' | 'state' | 'dependentBits' | 'dueOn'
+    'id' | 'specimenPartId' | 'kind' | 'what' | 'state' | 'dependentBits' | 'dueOn' | 'origin'
   >[];
-  /** Of its casting. */
-  readonly joints: readonly Pick<Joint, 'key' | 'label' | 'kind' | 'partKeys' | 'ways'>[];
-  readonly foundJoints: readonly Pick<FoundJoint, 'id' | 'label' | 'kind' | 'partKeys'>[];
-  readonly jointWishes: readonly Pick<WishForJoint, 'jointKey' | 'wish'>[];
   /** Of its tasks, in the order in which it was written. */
   readonly log: readonly TaskLog[];
 }
@@ -62,7 +56,7 @@ export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: J
   return {
     scope: job.scope,
     parts: rows.parts.map((part) => createPart(part, rows, standing, products)),
-    joints: listJoints(rows.joints, rows.foundJoints, rows.jointWishes, standing),
+    joints: listJoints(rows, standing),
     ...mergeDecisions(house.choices, job.decisions),
     sessionMin: findLongestSession(house.restorers),
   };
@@ -88,12 +82,21 @@ function createPart(
   const outside = found.filter(({ area, layer }) => area.kind === 'outside' && layer.kind === 'colour');
   const original = outside.find(({ layer }) => layer.factory) ?? outside[0];
   const { key, name, role, material, materialCertainty, state } = part;
+  const wants = rows.wants.filter((want) => want.specimenPartId === part.id);
+  const newPart = findNewPart(part, wants);
+  // What was found is the old part's; only one from a donor wears old paint too.
+  const isWorn = newPart === null || newPart.origin === 'donor';
+  const isKept = part.isKept && newPart === null;
+  const planned = layersOf('planned');
   return {
-    ...{ key, name, role, material, materialCertainty, state },
-    painted: found.length > 0,
-    found: selectThickest(areas.map((area) => all.filter((one) => one.area === area))).map(({ layer }) => layer.kind),
+    ...{ key, name, role, material, materialCertainty, state, newPart, isKept },
+    leftOff: isKept ? planned.map(({ layer }) => layer.name) : [],
+    painted: isWorn && found.length > 0,
+    found: isWorn
+      ? selectThickest(areas.map((area) => all.filter((one) => one.area === area))).map(({ layer }) => layer.kind)
+      : [],
     foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
-    coats: layersOf('planned').map(({ area, layer }): PlanCoat => {
+    coats: (isKept ? [] : planned).map(({ area, layer }): PlanCoat => {
       const product = layer.productId === null ? undefined : products.get(layer.productId);
       return {
         areaKind: area.kind,
@@ -111,11 +114,9 @@ function createPart(
         ...{ kind, severity, note },
         degrees: measuredUnit === '°' ? measuredValue : null,
       })),
-    wants: rows.wants
-      .filter((want) => want.specimenPartId === part.id)
-      .map(({ id, kind, what, state: wantState, dependentBits, dueOn }) => ({
-        ...{ id, kind, what, state: wantState, dependentBits, dueOn },
-      })),
+    wants: wants.map(({ id, kind, what, state: wantState, dependentBits, dueOn }) => ({
+      ...{ id, kind, what, state: wantState, dependentBits, dueOn },
+    })),
     done: selectPartDone(key, areas, rows.layers, standing),
   };
 }

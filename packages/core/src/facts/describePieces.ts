@@ -1,5 +1,5 @@
 import { isMetal } from '../model/material.ts';
-import { chooseTreatment, isPestSuspect, type Treatment } from './chooseTreatment.ts';
+import { chooseTreatment, isPestSuspect, wearsKeptPaint, type Treatment } from './chooseTreatment.ts';
 import type { Decisions } from '../model/school.ts';
 import type { OpeningPart } from '../opening/openingQuestion.ts';
 import type { ClosedJoint } from './specimenFacts.ts';
@@ -10,8 +10,8 @@ export interface Pieces<Part extends OpeningPart = OpeningPart> {
   readonly neighboursOf: (partKey: string) => readonly Part[];
   /** Neither stripped, washed, painted nor warmed: signs of pest on it, or on what it stays joined to. */
   readonly isLeftAlone: (partKey: string) => boolean;
-  /** The plastic that stays inside, which is why a painted part cannot be stripped; null where it can. */
-  readonly findShelteredPlastic: (partKey: string) => Part | null;
+  /** What stays joined to a painted part and must not meet stripper: plastic, or paint that is kept; null where there is none. */
+  readonly findSheltered: (partKey: string) => Part | null;
   /** Covered while a neighbour is painted. */
   readonly masked: readonly Masking<Part>[];
 }
@@ -35,9 +35,11 @@ export function describePieces<Part extends OpeningPart>(
     present.map((part) => [part.key, pieces.get(part.key)!.filter((other) => other !== part)] as const),
   );
   const neighboursOf = (partKey: string) => neighbours.get(partKey) ?? [];
-  const isLeftAlone = (partKey: string) => pieces.get(partKey)?.some(isPestSuspect) ?? false;
-  const findShelteredPlastic = (partKey: string) =>
-    neighboursOf(partKey).find((part) => !isMetal(part.material)) ?? null;
+  // A missing part lies in no piece: it is asked by itself.
+  const isLeftAlone = (partKey: string) =>
+    (pieces.get(partKey) ?? parts.filter((part) => part.key === partKey)).some(isPestSuspect);
+  const findSheltered = (partKey: string) =>
+    neighboursOf(partKey).find((part) => !isMetal(part.material) || wearsKeptPaint(part)) ?? null;
   const treatments = new Map(present.map((part) => [part.key, chooseTreatment(part, decisions)]));
   const masked = present.flatMap((part): Masking<Part>[] => {
     if (isLeftAlone(part.key)) return [];
@@ -46,7 +48,7 @@ export function describePieces<Part extends OpeningPart>(
     );
     return against.length ? [{ part, against }] : [];
   });
-  return { neighboursOf, isLeftAlone, findShelteredPlastic, masked };
+  return { neighboursOf, isLeftAlone, findSheltered, masked };
 }
 
 /** Of two painted parts only the lighter one is masked: it is painted first. */

@@ -1,33 +1,40 @@
 import { USUAL_WAYS } from '../assembly/usualWays.ts';
 import type { Joint, JointKind, JointWay } from '../model/catalogue.ts';
 import type { LoggedWork } from '../model/task.ts';
+import type { FoundCondition, FoundJoint, JointCondition, WishForJoint } from '../model/workpiece.ts';
 import { listWays } from '../opening/selectStandableWays.ts';
-import type { FoundJoint, WishForJoint } from '../model/workpiece.ts';
 import type { KnownJoint } from './specimenFacts.ts';
 import type { StandingWork } from './standingWork.ts';
 
-/** The joints of a specimen: its casting's and those found on it, with what is wished for each and what is open already. */
+/** What is written down of the joints of a specimen: its casting's, those found on it, wishes, and how each was found. */
+export interface JointRows {
+  readonly joints: readonly Pick<Joint, 'key' | 'label' | 'kind' | 'partKeys' | 'ways'>[];
+  readonly foundJoints: readonly Pick<FoundJoint, 'id' | 'label' | 'kind' | 'partKeys'>[];
+  readonly jointWishes: readonly Pick<WishForJoint, 'jointKey' | 'wish'>[];
+  readonly jointConditions: readonly Pick<FoundCondition, 'jointKey' | 'condition'>[];
+}
+
+/** The joints of a specimen, with what is wished for each, and how it stands. */
 export function listJoints(
-  joints: readonly Pick<Joint, 'key' | 'label' | 'kind' | 'partKeys' | 'ways'>[],
-  found: readonly Pick<FoundJoint, 'id' | 'label' | 'kind' | 'partKeys'>[],
-  wishes: readonly Pick<WishForJoint, 'jointKey' | 'wish'>[],
+  { joints, foundJoints, jointWishes, jointConditions }: JointRows,
   standing: readonly StandingWork[],
 ): KnownJoint[] {
   const all = [
     ...joints,
-    ...found.map(({ id, label, kind, partKeys }) => ({
+    ...foundJoints.map(({ id, label, kind, partKeys }) => ({
       key: createFoundJointKey(id),
       ...{ label, kind, partKeys },
       ways: [USUAL_WAYS[kind]],
     })),
   ];
   return all.map(({ key, label, kind, partKeys, ways }) => {
-    const wish = wishes.find((one) => one.jointKey === key)?.wish;
+    const wish = jointWishes.find((one) => one.jointKey === key)?.wish;
     const opened = standing.find(({ work }) => work.act === 'open' && work.of.jointKey === key)?.work;
+    const condition = jointConditions.find((one) => one.jointKey === key)?.condition;
     return {
       ...{ key, label, kind, partKeys, ways },
       ...(wish ? { wish } : {}),
-      ...(opened ? openAsLogged(kind, ways, opened) : {}),
+      ...(opened ? openAsLogged(kind, ways, opened) : condition ? standAsFound(ways, condition) : {}),
     };
   });
 }
@@ -42,5 +49,17 @@ function openAsLogged(kind: JointKind, ways: readonly JointWay[], { way, handsOn
   return { openedBy: key, ways: isKnown ? ways : [...ways, asLogged] };
 }
 
+/** Glued, the glue is parted whatever the joint was made for; all else that was found holds nothing. */
+export function standAsFound(ways: readonly JointWay[], condition: JointCondition) {
+  if (condition === 'glued') {
+    const behindJoints = ways[0]?.behindJoints ?? [];
+    return { condition, ways: [{ ...USUAL_WAYS.glue, key: 'part-glue', behindJoints }] };
+  }
+  const asFound: JointWay = {
+    ...{ key: 'as-found', label: 'Take apart', tool: 'hand', minutes: 0, risk: 0, destroys: '', behindJoints: [] },
+  };
+  return { condition, openedBy: asFound.key, ways: [...ways, asFound] };
+}
+
 /** A joint that only came to light while opening has this key among the others. */
-const createFoundJointKey = (id: string): string => `found:${id}`;
+const createFoundJointKey = (id: FoundJoint['id']): string => `found:${id}`;

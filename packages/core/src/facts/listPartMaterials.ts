@@ -8,7 +8,10 @@ import type { Opening, PlanPart } from './specimenFacts.ts';
  */
 export function listPartMaterials(part: PlanPart, { opening, closed }: Opening): TreatedMaterial[] {
   const isHeldBy = (kind: 'solder' | 'glue', joints: Opening['closed']) =>
-    joints.some((joint) => joint.kind === kind && joint.partKeys.includes(part.key));
+    joints.some(
+      (joint) =>
+        (joint.kind === kind || (kind === 'glue' && joint.condition === 'glued')) && joint.partKeys.includes(part.key),
+    );
   const own = listMaterials(
     part,
     part.found.map((kind) => ({ kind, stage: 'found' })),

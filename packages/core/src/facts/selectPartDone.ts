@@ -1,7 +1,7 @@
 import type { TaskAct } from '../model/taskActs.ts';
 import { nameOfArea, type Area, type CoatingLayer } from '../model/workpiece.ts';
 import { asStripMethod } from '../process/stripMethods.ts';
-import type { PartDone, RejectedCoat } from './specimenFacts.ts';
+import { SHARED_ACTS, type PartDone, type RejectedCoat } from './specimenFacts.ts';
 import type { StandingWork } from './standingWork.ts';
 
 /** Layers as they count for what was done. */
@@ -33,6 +33,7 @@ export function selectPartDone(
     stripped: strip ? asStripMethod(strip.work.method) : null,
     coatsOn,
     finish: did('powder', 'cure') ? 'powdered' : did('prime', 'colour') || coatsOn.length > 0 ? 'sprayed' : null,
+    shared: SHARED_ACTS.filter((act) => did(act)),
     isMended: did('mend', 'refill'),
     rejected: applied
       .flatMap(({ layer: { id, kind, name, rejection, removedAt }, areaName }): RejectedCoat[] =>
@@ -43,4 +44,6 @@ export function selectPartDone(
 }
 
 /** Nothing was done to it yet. */
-export const NOTHING_DONE: PartDone = { stripped: null, coatsOn: [], finish: null, isMended: false, rejected: [] };
+export const NOTHING_DONE: PartDone = {
+  ...{ stripped: null, coatsOn: [], finish: null, shared: [], isMended: false, rejected: [] },
+};

@@ -6,13 +6,16 @@ import type { StripMethod } from '../model/workshop.ts';
 import type {
   AreaKind,
   FindingKind,
+  JointCondition,
   JointWish,
   LayerKind,
   MaterialCertainty,
+  Origin,
   PartState,
   WantKind,
   WantState,
 } from '../model/workpiece.ts';
+import type { TaskAct } from '../model/taskActs.ts';
 import type { DecisionReasons } from '../schools/mergeDecisions.ts';
 
 /**
@@ -45,7 +48,19 @@ export interface PlanPart {
   readonly coats: readonly PlanCoat[];
   readonly findings: readonly PlanFinding[];
   readonly wants: readonly PlanWant[];
+  /** It stays as it is: planned coats are left off. */
+  readonly isKept: boolean;
+  /** Names of the coats that were planned for it and are left off because it is kept. */
+  readonly leftOff: readonly string[];
+  /** What comes instead of it where it is missing or goes: then what is said of old paint is said of that. */
+  readonly newPart: NewPart | null;
   readonly done: PartDone;
+}
+
+/** A part that takes another one's place: bought, printed, made, from a donor, or still on its way from nobody knows where. */
+export interface NewPart {
+  readonly isHere: boolean;
+  readonly origin: Origin | null;
 }
 
 /** What the log says was done to a part, and what lies on it now. */
@@ -56,11 +71,17 @@ export interface PartDone {
   readonly coatsOn: readonly { readonly areaName: string; readonly kind: LayerKind }[];
   /** Powder was put on and cured, or paint was sprayed: the other one is out of the question now. */
   readonly finish: 'sprayed' | 'powdered' | null;
+  /** Steps of powder that it shared with others, and has behind it. */
+  readonly shared: readonly SharedAct[];
   /** Glued, filled or soldered at this bench. */
   readonly isMended: boolean;
   /** Coats that were rejected, the ones still on first. */
   readonly rejected: readonly RejectedCoat[];
 }
+
+/** One run of the oven, or one wipe, for several parts: each part has it behind it on its own. */
+export const SHARED_ACTS = ['empty-bake', 'wipe-again', 'cure'] as const satisfies readonly TaskAct[];
+export type SharedAct = (typeof SHARED_ACTS)[number];
 
 export interface RejectedCoat {
   readonly layerId: string;
@@ -106,6 +127,8 @@ export interface ClosedJoint {
   readonly label: string;
   readonly kind: JointKind;
   readonly partKeys: readonly string[];
+  /** How it was found; left out where it holds as the factory made it, or was opened at this bench. */
+  readonly condition?: JointCondition;
 }
 
 /** A joint that is opened, in one way. */

@@ -1,6 +1,6 @@
 import type { LoggedWork, TaskLog } from '../model/task.ts';
-
 import type { TaskAct } from '../model/taskActs.ts';
+import { SHARED_ACTS } from './specimenFacts.ts';
 
 /** Acts that say something of a part or joint: what else was done changes no fact. */
 export const TELLING_ACTS: readonly TaskAct[] = [
@@ -11,7 +11,7 @@ export const TELLING_ACTS: readonly TaskAct[] = [
   'prime',
   'colour',
   'powder',
-  'cure',
+  ...SHARED_ACTS,
 ];
 
 /** Work that was done and not taken back. */

@@ -1,9 +1,11 @@
-import { isMetal, type Material } from '../model/material.ts';
+import type { Material } from '../model/material.ts';
 import type { Refusal } from '../model/refusal.ts';
 import { isSettled, type Task } from '../model/task.ts';
 import type { PaintProduct } from '../model/work.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
+import { convertProductKind } from './convertProductToLayer.ts';
+import { isBareMetalUnder } from './isBareMetalUnder.ts';
 
 export interface CoatAttempt {
   readonly partKey: string;
@@ -37,12 +39,14 @@ export function checkCoat(attempt: CoatAttempt): Refusal[] {
     });
   }
   const applied = attempt.layers.filter(isStanding).sort((a, b) => a.seq - b.seq);
-  if (
-    isMetal(attempt.material) &&
-    product.kind !== 'primer' &&
-    product.kind !== 'powder' &&
-    !applied.some((layer) => layer.kind === 'primer')
-  ) {
+  // Old paint that stays is a ground; what is or was stripped is bare.
+  const losesPaint = attempt.tasks.some(
+    (task) =>
+      task.act === 'strip' && task.partKeys.includes(attempt.partKey) && (task.state === 'done' || !isSettled(task)),
+  );
+  const hasGround = applied.some((layer) => layer.kind === 'primer') || (hasOldPaint && !losesPaint);
+  const isPowder = product.kind === 'powder';
+  if (isBareMetalUnder(convertProductKind(product.kind), attempt.material, { hasGround, isPowder })) {
     refusals.push({
       code: 'bare-metal',
       field: 'productId',

@@ -15,7 +15,8 @@ const GATE: readonly (readonly [what: string, tags: readonly TaskTag[], scope: '
   ['Inspected bare', ['inspect'], 'part'],
   ['Straight, mended, dressed', ['repair', 'fill', 'solder'], 'part'],
   ['Holes drilled and tapped, swarf out', ['drill and tap'], 'part'],
-  ['Fitted dry: new parts, axles, seats', ['trial fit', 'dry fit'], 'model'],
+  ['New parts tried on it', ['trial fit', 'late trial fit'], 'part'],
+  ['Fitted dry: axles, seats, halves', ['dry fit'], 'model'],
   ['Degreased, not touched since', ['degrease'], 'part'],
 ];
 

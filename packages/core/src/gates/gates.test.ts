@@ -31,7 +31,7 @@ describe('the priming gate', () => {
       ['Paint off', false],
       ['Straight', true],
       ['Holes drilled and tapped', true],
-      ['Fitted dry: new parts', false],
+      ['Fitted dry: axles', false],
     ]);
     expect(gate[0]!.missing).deep.equal(['wash:body']);
   });

@@ -73,6 +73,7 @@ export const JOINT_KINDS = [
   'glue',
   'solder',
   'peened pin',
+  'tapered pin',
   'sprung pin',
   'push fit',
 ] as const;

@@ -22,10 +22,13 @@ export const MATERIALS = [
   'plated or unknown wire',
   'aluminium',
   'brass',
+  'copper',
   ...PLASTICS,
   'rubber',
   'resin print',
   'paper',
+  'cloth',
+  'fibre board',
 ] as const;
 export type Material = (typeof MATERIALS)[number];
 
@@ -80,6 +83,7 @@ const TRAITS: Readonly<Record<Material, MaterialTraits>> = {
   'plated or unknown wire': metal({ hasPoisonDust: true }),
   aluminium: metal({ bends: 'cold' }),
   brass: metal({ takesSolder: true, bends: 'cold' }),
+  copper: metal({ takesSolder: true, bends: 'cold' }),
   'vacuum-plated plastic': brittle({ isPlated: true }),
   'clear styrene': brittle(),
   'hard plastic': brittle(),
@@ -94,6 +98,8 @@ const TRAITS: Readonly<Record<Material, MaterialTraits>> = {
   rubber: brittle(),
   'resin print': PLAIN,
   paper: { ...PLAIN, isKeptDry: true },
+  cloth: { ...PLAIN, isKeptDry: true },
+  'fibre board': { ...PLAIN, isKeptDry: true },
 };
 
 export const traitsOf = (material: Material): MaterialTraits => TRAITS[material];

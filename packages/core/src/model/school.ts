@@ -13,6 +13,7 @@ export const SCHOOL_OPTIONS = {
     'hammer on a dimple',
     'crimp flat',
     'hub hammered on',
+    'none, it fits tight',
   ],
   S6: ['airbrush', 'spray can', 'powder'],
   S7: ['dull silver', 'chrome ink', 'silver by brush'],

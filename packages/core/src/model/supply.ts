@@ -54,6 +54,8 @@ export const SUPPLIES = {
   'decal set': material('sets', 14),
   'setting fluid': material('ml'),
   'closing screw': material('pieces', 5),
+  'axle wire': material('pieces', 5),
+  'pin wire': material('mm', 5),
   'floor polish': material('ml'),
   'dark wash': material('ml'),
   gloves: material('pairs'),

@@ -62,11 +62,14 @@ const ACTS = {
   colour: 'area',
   bright: 'area',
   gloss: 'part',
+  'rinse-gun': 'colour',
   'clean-gun': 'model',
   'empty-bake': 'part',
+  'wipe-again': 'part',
   powder: 'part',
   'clear-relief': 'part',
   cure: 'part',
+  'look-cured': 'part',
   'low-bake': 'part',
   clean: 'part',
   fit: 'part',
@@ -127,7 +130,7 @@ function nameSubject(kind: SubjectKind, [part = '']: readonly string[], of: Task
     case 'want':
       return [of.wantId ?? ''];
     case 'colour':
-      return [of.colour ?? ''];
+      return [of.colour ?? '', ...(of.nth === undefined ? [] : [String(of.nth)])];
     case 'coat':
       return [of.layerId ?? ''];
   }

@@ -32,6 +32,8 @@ export interface SpecimenPart extends Versioned {
   readonly state: PartState;
   readonly origin: Origin;
   readonly originNote: string;
+  /** It stays as it is, whatever is done beside it: bright metal, a coat worth keeping, somebody else's finished work. */
+  readonly isKept: boolean;
 }
 
 export const AREA_KINDS = ['outside', 'underside', 'inside', 'mask'] as const;
@@ -151,6 +153,20 @@ export interface WishForJoint extends Versioned {
   readonly jointKey: string;
   readonly wish: JointWish;
   readonly reason: string;
+}
+
+/**
+ * How a joint was found, where it does not hold as the factory made it: open (the fastener is there), without its fastener,
+ * glued by somebody, loose in its slot, or never assembled at all.
+ */
+export const JOINT_CONDITIONS = ['open', 'lost', 'glued', 'loose', 'never assembled'] as const;
+export type JointCondition = (typeof JOINT_CONDITIONS)[number];
+
+export interface FoundCondition extends Versioned {
+  readonly specimenId: string;
+  readonly jointKey: string;
+  readonly condition: JointCondition;
+  readonly note: string;
 }
 
 /** A joint that only came to light while opening: a hidden tab, glue of an earlier owner. */

@@ -1,4 +1,7 @@
 import { expect } from 'chai';
+import { NOTHING_DONE } from '../facts/selectPartDone.ts';
+import type { SpecimenRows } from '../facts/createSpecimenFacts.ts';
+import type { JointCondition } from '../model/workpiece.ts';
 import {
   chooseFor,
   createRandomFacts,
@@ -85,9 +88,13 @@ describe('chooseOpening', () => {
   it('opens it when glazing is inside, when the colours differ, or when the bath or bake asks for it', () => {
     expect(openKeys(without(createQuestion(), 'axles'))).deep.equal(['front-post', 'rear-post', 'glazing']);
     const plain = without(createQuestion(), 'glazing', 'axles');
-    // Two posts cost 26 minutes, a mask line 20: one post is opened, two are masked.
+    // Two posts cost 26 minutes, a mask line 20; but gel would be brushed over the seam to save six.
     const twoColours = { ...plain, parts: [painted('body', RED), painted('base', BLACK)] };
-    expect(openKeys(twoColours)).deep.equal([]);
+    expect(openKeys(twoColours)).deep.equal(['front-post', 'rear-post']);
+    const bare = { ...NOTHING_DONE, stripped: 'gel' as const };
+    const stripped = { ...twoColours, parts: twoColours.parts.map((part) => ({ ...part, done: bare })) };
+    expect(openKeys(stripped)).deep.equal([]);
+    expect(openKeys({ ...stripped, joints: stripped.joints.slice(0, 1) })).deep.equal(['front-post']);
     expect(openKeys({ ...twoColours, joints: twoColours.joints.slice(0, 1) })).deep.equal(['front-post']);
     for (const [school, option] of Object.entries({ S11: 'caustic', S6: 'powder', S19: 'low bake' }))
       expect(openKeys({ ...plain, decisions: { [school]: option } }), option).deep.equal(['front-post', 'rear-post']);
@@ -203,9 +210,7 @@ describe('chooseOpening', () => {
   it('keeps what is open already, first and in the way it was taken', () => {
     const [front, rear, glass, ends] = createQuestion().joints;
     const joints = listJoints(
-      [front!, rear!, glass!, ends!],
-      [],
-      [],
+      rowsOf([front!, rear!, glass!, ends!]),
       selectStandingWork([
         makeLog(makeTask('open:axle-ends', { of: { jointKey: 'axle-ends' } }), 'done', {
           way: { key: 'cut', label: 'Cut', destroys: 'the axle' },
@@ -219,9 +224,7 @@ describe('chooseOpening', () => {
     // One of its own is not said twice; one that the casting does not know is added.
     expect(joints.find((one) => one.key === 'axle-ends')!.ways).deep.equal(ends!.ways);
     const [odd] = listJoints(
-      [front!],
-      [],
-      [],
+      rowsOf([front!]),
       selectStandingWork([
         makeLog(makeTask('open:front-post', { of: { jointKey: 'front-post' } }), 'done', {
           way: { key: 'odd', label: 'With a cork', destroys: '' },
@@ -242,10 +245,54 @@ describe('chooseOpening', () => {
       partKeys: ['body', 'glazing'],
     };
     const wish = { id: 'w', version: 1, specimenId: 's', jointKey: 'front-post', wish: 'open' as const, reason: '' };
-    const joints = listJoints(createQuestion().joints, [found], [wish], []);
+    const joints = listJoints({ ...rowsOf(createQuestion().joints), foundJoints: [found], jointWishes: [wish] }, []);
     expect(joints.find((one) => one.key === 'front-post')!.wish).equal('open');
     const { opening } = chooseOpening(createQuestion({ joints }));
     expect(opening.find((one) => one.key === 'found:f1')!.way.label).equal('Lift the tabs');
+  });
+});
+
+/** The rows of joints that nobody wished or found anything for. */
+const rowsOf = (joints: SpecimenRows['joints']) => ({ joints, foundJoints: [], jointWishes: [], jointConditions: [] });
+
+describe('a joint that was found otherwise than the factory made it', () => {
+  const found = (condition: JointCondition) => {
+    const rows = { ...rowsOf(createQuestion().joints), jointConditions: [{ jointKey: 'front-post', condition }] };
+    return chooseOpening(createQuestion({ joints: listJoints(rows, []) }));
+  };
+
+  it('costs nothing to open when it holds nothing, and says how it was found', () => {
+    for (const condition of ['open', 'lost', 'loose', 'never assembled'] as const) {
+      const { opening, prepared } = found(condition);
+      const post = opening.find((joint) => joint.key === 'front-post')!;
+      expect([post.way.minutes, post.way.destroys, post.condition]).deep.equal([0, '', condition]);
+      expect(prepared.fixed.get('front-post')!.because).match(/^it was found /);
+    }
+  });
+
+  it('is parted, not drilled, when somebody glued it', () => {
+    const post = found('glued').opening.find((joint) => joint.key === 'front-post')!;
+    expect([post.way.tool, post.way.label]).deep.equal(['hand', 'Part the glue']);
+  });
+
+  it('counts as opened at this bench once that is in the log', () => {
+    const rows = {
+      ...rowsOf(createQuestion().joints),
+      jointConditions: [{ jointKey: 'front-post', condition: 'lost' as const }],
+    };
+    const log = makeLog(makeTask('open:front-post', { of: { jointKey: 'front-post' } }), 'done', {
+      way: { key: 'drill', label: 'Drill', destroys: 'the rivet head' },
+    });
+    const [post] = listJoints(rows, selectStandingWork([log]));
+    expect([post!.openedBy, post!.condition]).deep.equal(['drill', undefined]);
+  });
+
+  it('closes no window or axle where only the posts are never opened', () => {
+    const { closed } = chooseOpening(createQuestion({ decisions: { S2: 'never opened' } }));
+    expect(closed.filter((joint) => joint.kind === 'rivet post')).not.empty;
+    expect(chooseOpening(createQuestion({ decisions: { S2: 'never opened' } })).prepared.fixed.has('axle-ends')).equal(
+      false,
+    );
   });
 });
 

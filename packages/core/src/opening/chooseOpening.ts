@@ -2,8 +2,9 @@ import type { OpeningModel, OpeningPlan } from '../assembly/openingModel.ts';
 import { planOpening, type PlanLimits } from '../assembly/planOpening.ts';
 import { orderOpenings } from '../assembly/replayOpening.ts';
 import { createOpeningModel, selectAwaiting, selectHolding, type PreparedOpening } from './createOpeningModel.ts';
+import { findBrittle } from './findBrittle.ts';
 import { listWays } from './selectStandableWays.ts';
-import type { Opening, PlanJoint } from '../facts/specimenFacts.ts';
+import type { ClosedJoint, Opening, PlanJoint } from '../facts/specimenFacts.ts';
 import type { OpeningQuestion } from './openingQuestion.ts';
 
 /** Joints in the order in which they are opened, and the ones that stay closed, with how that was found. */
@@ -11,9 +12,6 @@ export interface ChosenOpening extends Opening {
   readonly plan: OpeningPlan;
   readonly prepared: PreparedOpening;
 }
-
-/** Enough for every model of the bench; beyond it the best plan so far is taken, and said to be not proven. */
-const LARGEST_SEARCH = 400;
 
 /** A model that is only cleaned stays closed, and one without joints is in one piece. */
 export const comesApart = ({ scope, joints }: Pick<OpeningQuestion, 'scope' | 'joints'>): boolean =>
@@ -24,7 +22,7 @@ export const comesApart = ({ scope, joints }: Pick<OpeningQuestion, 'scope' | 'j
  * what must not get the same treatment (planOpening). Joints of missing parts are closed again with the new part, so they
  * count as opened. A model that is only cleaned stays closed.
  */
-export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = countSteps()): ChosenOpening {
+export function chooseOpening(question: OpeningQuestion, limits: PlanLimits = {}): ChosenOpening {
   const prepared = createOpeningModel(comesApart(question) ? question : { ...question, joints: [] });
   const plan = planOpening(prepared.model, limits);
   const steps = sortOpenFirst(question, prepared.model, plan);
@@ -51,8 +49,15 @@ function describeAwaiting(question: OpeningQuestion, closed: Opening['closed']):
 /** What is open already stands first, the others in the construction's own order: all posts in one go. */
 function sortOpenFirst(question: OpeningQuestion, model: OpeningModel, plan: OpeningPlan) {
   const isOpen = (jointKey: string) => question.joints.find((joint) => joint.key === jointKey)?.openedBy !== undefined;
+  const isBrittle = (jointKey: string) =>
+    findBrittle(
+      question.joints.find((joint) => joint.key === jointKey)!,
+      question.parts,
+    ) !== null;
+  // What is brittle is handled last, when nothing beside it is worked on any more.
   const place = ({ jointKey }: { readonly jointKey: string }) =>
-    question.joints.findIndex((joint) => joint.key === jointKey) + (isOpen(jointKey) ? 0 : question.joints.length);
+    question.joints.findIndex((joint) => joint.key === jointKey) +
+    question.joints.length * (isOpen(jointKey) ? 0 : isBrittle(jointKey) ? 2 : 1);
   const sorted = [...plan.steps].sort((a, b) => place(a) - place(b));
   return orderOpenings(model, sorted) ?? plan.steps;
 }
@@ -62,8 +67,14 @@ export function listClosed(question: OpeningQuestion, plan: OpeningPlan): Openin
   const openKeys = new Set(plan.steps.map((step) => step.jointKey));
   return selectHolding(question)
     .filter(({ key }) => !openKeys.has(key))
-    .map(({ key, label, kind, partKeys }) => ({ key, label, kind, partKeys }));
+    .map(selectClosed);
 }
+
+/** Field by field: what else is known of a joint must not reach the plan. */
+const selectClosed = ({ key, label, kind, partKeys, condition }: ClosedJoint): ClosedJoint => ({
+  ...{ key, label, kind, partKeys },
+  ...(condition ? { condition } : {}),
+});
 
 /** The joint that a step of a plan opens, with the way it takes. */
 export function describeStep(
@@ -77,12 +88,7 @@ export function describeStep(
   );
 }
 
-const describeJoint = (
-  { key, label, kind, partKeys }: OpeningQuestion['joints'][number],
-  way: PlanJoint['way'],
-): PlanJoint => ({ key, label, kind, partKeys, way });
-
-function countSteps(): PlanLimits {
-  let steps = 0;
-  return { isEnough: () => ++steps > LARGEST_SEARCH };
-}
+const describeJoint = (joint: OpeningQuestion['joints'][number], way: PlanJoint['way']): PlanJoint => ({
+  ...selectClosed(joint),
+  way,
+});

@@ -2,8 +2,17 @@ import type { ModelJoint, ModelPart, OpeningModel } from '../assembly/openingMod
 import { RISK_WEIGHT_MIN } from '../assembly/openingModel.ts';
 import type { JointWay } from '../model/catalogue.ts';
 import { isMetal } from '../model/material.ts';
+import { BRITTLE_RISK, findBrittle } from './findBrittle.ts';
 import { listWays, selectStandableWays } from './selectStandableWays.ts';
-import { chooseTreatment, findReasonToStandAlone, isPestSuspect, type Treatment } from '../facts/chooseTreatment.ts';
+import { sayCondition } from '../words/sayCondition.ts';
+import {
+  chooseTreatment,
+  findReasonToStandAlone,
+  isPestSuspect,
+  isReplaced,
+  wearsKeptPaint,
+  type Treatment,
+} from '../facts/chooseTreatment.ts';
 import type { KnownJoint } from '../facts/specimenFacts.ts';
 import type { Decisions } from '../model/school.ts';
 import type { OpeningPart, OpeningQuestion } from './openingQuestion.ts';
@@ -13,6 +22,8 @@ import { chooseOption, getSchool } from '../schools/schools.ts';
 export const MASKING_MIN = {
   /** A line between two colours on parts that stay joined. */
   twoColours: 10,
+  /** Stripper would be brushed over a seam that stays closed: what creeps in comes out under the new coats. */
+  strippedSeam: 120,
   /** Bare metal beside paint. */
   bare: 8,
   /** Wheels and axles that stay on, where the school asks to take them off: stripper and paint reach them. */
@@ -62,7 +73,7 @@ export function createOpeningModel(question: OpeningQuestion): PreparedOpening {
           partKeys: joint.partKeys.filter((key) => treatments.has(key)),
           ways: selectWays(joint, question).map((way) => ({
             key: way.key,
-            price: joint.openedBy === undefined ? priceWay(way) : 0,
+            price: joint.openedBy === undefined ? priceWay(weighBrittle(way, joint, parts)) : 0,
             behindJoints: joint.openedBy === undefined ? way.behindJoints.filter((key) => keys.has(key)) : [],
             behindParts: [],
           })),
@@ -75,6 +86,11 @@ export function createOpeningModel(question: OpeningQuestion): PreparedOpening {
 
 const selectEasiest = (joint: KnownJoint) => joint.ways.reduce((a, b) => (priceWay(b) < priceWay(a) ? b : a));
 
+/** What is brittle breaks when it flexes. */
+function weighBrittle(way: JointWay, joint: KnownJoint, parts: readonly OpeningPart[]): JointWay {
+  return findBrittle(joint, parts) ? { ...way, risk: Math.min(0.9, BRITTLE_RISK * way.risk) } : way;
+}
+
 export const priceWay = (way: JointWay): number => way.minutes + RISK_WEIGHT_MIN * way.risk;
 
 /** Joints that still hold two parts together; one that held a missing part is open already. */
@@ -85,8 +101,7 @@ export function selectHolding({ parts, joints }: Pick<OpeningQuestion, 'parts' |
 
 /** Joints of a missing part: open already, and closed again with the new part unless that is waived. */
 export function selectAwaiting({ parts, joints }: OpeningQuestion): KnownJoint[] {
-  const isAwaited = (part: OpeningPart) =>
-    part.state === 'missing' && (part.wants.length === 0 || part.wants.some((want) => want.state !== 'waived'));
+  const isAwaited = (part: OpeningPart) => part.state === 'missing' && isReplaced(part);
   const holding = new Set(selectHolding({ parts, joints }).map((joint) => joint.key));
   return joints.filter(
     (joint) => !holding.has(joint.key) && parts.some((part) => joint.partKeys.includes(part.key) && isAwaited(part)),
@@ -109,7 +124,11 @@ function fixJoints(question: OpeningQuestion, joints: readonly KnownJoint[]): Ma
   for (const joint of joints) {
     const own = parts.filter((part) => joint.partKeys.includes(part.key) && part.state !== 'missing');
     const pest = own.find(isPestSuspect);
-    if (joint.openedBy !== undefined) fixed.set(joint.key, { wish: 'open', because: 'it is open already' });
+    if (joint.openedBy !== undefined)
+      fixed.set(joint.key, {
+        wish: 'open',
+        because: joint.condition ? `it was found ${sayCondition(joint.condition)}` : 'it is open already',
+      });
     else if (joint.wish)
       fixed.set(joint.key, {
         wish: joint.wish,
@@ -122,7 +141,7 @@ function fixJoints(question: OpeningQuestion, joints: readonly KnownJoint[]): Ma
       });
     else if (joint.kind === 'solder' && own.some((part) => part.findings.some((finding) => finding.kind === 'broken')))
       fixed.set(joint.key, { wish: 'open', because: 'it is adrift, and made anew', isMust: true });
-    else if (neverOpened)
+    else if (neverOpened && joint.kind === 'rivet post')
       fixed.set(joint.key, { wish: 'closed', because: `${getSchool('S2').question.toLowerCase()}: never opened` });
     else if (keepsAxles && joint.kind === 'formed axle')
       fixed.set(joint.key, { wish: 'closed', because: `${getSchool('S4').question.toLowerCase()}: leave and mask` });
@@ -187,7 +206,9 @@ function createModelPart(
 function priceMasking(part: OpeningPart, own: Treatment, other: Treatment, decisions: Decisions): number {
   if (other.kind !== 'paint') return 0;
   if (own.kind === 'left alone') return MASKING_MIN.keepsOldPaint;
-  if (own.kind === 'paint' && isMetal(part.material)) return MASKING_MIN.twoColours;
+  if (own.kind === 'paint' && isMetal(part.material))
+    return own.isStripped && other.isStripped ? MASKING_MIN.strippedSeam : MASKING_MIN.twoColours;
+  if (wearsKeptPaint(part) && other.isStripped) return MASKING_MIN.keepsOldPaint;
   if (own.kind === 'bare') {
     const isRunning = part.role === 'axle' || part.role === 'wheel';
     return isRunning && chooseOption('S4', decisions) !== 'leave and mask'

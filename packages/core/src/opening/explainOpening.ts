@@ -14,6 +14,8 @@ export interface JointReason {
   readonly label: string;
   readonly isOpened: boolean;
   readonly isOpenAlready: boolean;
+  /** It was found open: nobody opened it here, and it is no cut. */
+  readonly isFoundOpen: boolean;
   readonly because: string;
   /** Minutes, damage weighed in, that the best plan with the other choice costs more; null where there is none. */
   readonly otherwiseMin: number | null;
@@ -49,6 +51,7 @@ export function explainJoints(question: OpeningQuestion, chosen: ChosenOpening):
       label: joint.label,
       isOpened: isOpened(jointKey),
       isOpenAlready: joint.openedBy !== undefined,
+      isFoundOpen: joint.openedBy !== undefined && joint.condition !== undefined,
       because: explainJoint(question, chosen, jointKey),
       otherwiseMin:
         joint.openedBy === undefined && !own?.isMust
@@ -116,7 +119,7 @@ function describeAlternative(
     maskingMin,
     price: minutes + RISK_WEIGHT_MIN * expectedDamages + maskingMin,
     keepOldPaint: question.parts
-      .filter((part) => prepared.treatments.get(part.key)?.isStripped && pieces.findShelteredPlastic(part.key) !== null)
+      .filter((part) => prepared.treatments.get(part.key)?.isStripped && pieces.findSheltered(part.key) !== null)
       .map((part) => part.name),
   };
 }
@@ -202,8 +205,9 @@ function findQuarrel(sides: readonly (readonly OpeningPart[])[], { prepared }: C
         const theirs = prepared.treatments.get(other.key)!;
         const price = prepared.model.parts.find((one) => one.key === part.key)!.maskPrice[theirs.key] ?? 0;
         if (own.key === theirs.key || price <= (worst?.price ?? 0)) continue;
-        const whatIf =
-          price >= MASKING_MIN.keepsOldPaint ? 'no mask keeps the stripper away' : `masked it would cost ${price} min`;
+        const dear =
+          own.isStripped && theirs.isStripped ? 'stripper would stay in the seam' : 'no mask keeps the stripper away';
+        const whatIf = price >= MASKING_MIN.keepsOldPaint ? dear : `masked it would cost ${price} min`;
         worst = {
           price,
           words: `${capitalise(part.name)}: ${own.words}. ${capitalise(other.name)}: ${theirs.words}; ${whatIf}.`,

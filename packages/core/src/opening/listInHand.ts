@@ -13,6 +13,7 @@ const TO_CLOSE: Readonly<Record<JointKind, string>> = {
   glue: 'adhesive that does not fog, blade',
   solder: 'iron, flux, heat sink',
   'peened pin': 'pin wire of the same diameter, peening block',
+  'tapered pin': 'two thin wedges of wood or brass, padded jaws to squeeze it home',
   'sprung pin': 'tray under it: the spring flies',
   'push fit': '',
 };

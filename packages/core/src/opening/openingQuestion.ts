@@ -10,7 +10,7 @@ export interface OpeningQuestion extends Pick<SpecimenFacts, 'scope' | 'joints' 
 
 export interface OpeningPart extends Pick<
   PlanPart,
-  'key' | 'name' | 'role' | 'material' | 'state' | 'painted' | 'foundColour'
+  'key' | 'name' | 'role' | 'material' | 'state' | 'painted' | 'foundColour' | 'newPart' | 'isKept'
 > {
   readonly coats: readonly Pick<PlanCoat, 'areaKind' | 'kind' | 'name' | 'colourHex'>[];
   readonly findings: readonly Pick<PlanFinding, 'kind' | 'severity'>[];
@@ -18,12 +18,18 @@ export interface OpeningPart extends Pick<
   readonly done: Pick<PartDone, 'stripped' | 'finish'>;
 }
 
+/** Field by field: what else is known of a part must not reach the opening. */
+const selectOwn = (part: Omit<OpeningPart, 'coats' | 'findings' | 'wants' | 'done'>) => {
+  const { key, name, role, material, state, painted, foundColour, newPart, isKept } = part;
+  return { key, name, role, material, state, painted, foundColour, newPart, isKept };
+};
+
 /** The opening's share of the facts. */
 export function createOpeningQuestion({ scope, joints, decisions, parts }: SpecimenFacts): OpeningQuestion {
   return {
     ...{ scope, joints, decisions },
-    parts: parts.map(({ key, name, role, material, state, painted, foundColour, coats, findings, wants, done }) => ({
-      ...{ key, name, role, material, state, painted, foundColour },
+    parts: parts.map(({ coats, findings, wants, done, ...part }) => ({
+      ...selectOwn(part),
       coats: coats.map(({ areaKind, kind, name: coatName, colourHex }) => ({
         ...{ areaKind, kind, colourHex },
         name: coatName,

@@ -112,7 +112,7 @@ describe('createSpecimenFacts', () => {
   });
   const createParts = (some: Pick<SpecimenRows, 'parts' | 'areas' | 'layers' | 'findings' | 'wants'>) =>
     createSpecimenFacts(
-      { ...some, joints: [], foundJoints: [], jointWishes: [], log: [] },
+      { ...some, joints: [], foundJoints: [], jointWishes: [], jointConditions: [], log: [] },
       { choices: [], restorers: [], products: [{ id: 'red', flashMin: 3, recoatMin: 20, cureMin: 600 }] },
       { scope: 'full', decisions: [] },
     ).parts;

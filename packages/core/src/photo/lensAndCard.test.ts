@@ -6,7 +6,8 @@ import type { Point } from '../model/plane.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { BENCH_CARD, CARD_DOTS, drawBenchCard } from './benchCard.ts';
 import { computePhotoMeasure } from './computePhotoMeasure.ts';
-import { findCard, refineDot } from './findCard.ts';
+import { findCard } from './findCard.ts';
+import { centreDot, refineDot } from './refineDot.ts';
 import { refineEdge } from './refineEdge.ts';
 import { bendPoint, createLens, solveLens, straightenPoint } from './lens.ts';
 import type { Picture } from './picture.ts';
@@ -163,15 +164,69 @@ describe('findCard', () => {
   });
 
   it('leaves out what is covered, and says which corner has no dot', () => {
-    const covered = drawDots(
-      560,
-      340,
-      dots.filter((_, i) => i !== 6),
-      7.8,
-    );
-    expect(findCard(covered, dots.slice(0, 4))).length(11);
-    const missing = drawDots(560, 340, dots.slice(1), 7.8);
-    expect(codeOf(() => findCard(missing, dots.slice(0, 4)))).equal('no-dot');
+    const without = (hidden: readonly number[]) =>
+      drawDots(
+        560,
+        340,
+        dots.filter((_, i) => !hidden.includes(i)),
+        7.8,
+      );
+    expect(findCard(without([6]), dots.slice(0, 4))).length(11);
+    // The others say where the corner must be.
+    expect(findCard(without([0]), dots.slice(0, 4))).length(11);
+    expect(codeOf(() => findCard(without([0, 4, 5, 6]), dots.slice(0, 4)))).equal('no-dot');
+  });
+
+  it('leaves out a dot that is half covered: its middle would be wrong', () => {
+    const half = { ...picture, data: picture.data.slice() };
+    const { x: left, y: top } = dots[4]!;
+    for (let y = Math.round(top) - 14; y < top + 14; y++)
+      for (let x = Math.round(left); x < left + 14; x++) half.data.fill(60, (y * 560 + x) * 4, (y * 560 + x) * 4 + 3);
+    expect(centreDot(half, dots[4]!, 7.8)).equal(null);
+    expect(findCard(half).map(({ mm }) => mm)).not.include(CARD_DOTS[4]);
+  });
+
+  /** The card in the middle of a picture, turned about its own. */
+  const turned = (degrees: number, hidden: readonly number[] = []) => {
+    const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+    const at = ({ x, y }: Point): Point => {
+      const [u, v] = [4.4 * (x - 42.5), 4 * (y - 27)];
+      return { x: 240 + cos * u - sin * v, y: 240 + sin * u + cos * v };
+    };
+    const shown = CARD_DOTS.filter((_, i) => !hidden.includes(i)).map(at);
+    return { at, seen: drawDots(480, 480, shown, 6.3) };
+  };
+  const lengthOn = (control: ReturnType<typeof findCard>, points: readonly Point[]) =>
+    computePhotoMeasure(
+      { name: 'bench card', points: control },
+      { widthPx: 480, heightPx: 480 },
+      { kind: 'length', points, nearerMm: 0, distanceMm: null },
+    ).value;
+
+  it('is found by itself however it is turned, and measures the same', () => {
+    for (let degrees = 0; degrees < 360; degrees += 40) {
+      const { at, seen } = turned(degrees);
+      const control = findCard(seen);
+      expect(control, `${degrees}`).length(12);
+      const ends = [at({ x: 10, y: 20 }), at({ x: 70, y: 20 })];
+      expect(lengthOn(control, ends), `${degrees}`).closeTo(60, 0.1);
+    }
+  });
+
+  it('is not taken for one that lies lengthwise when it lies crosswise, from whichever corner it was pointed at', () => {
+    const { at, seen } = turned(90);
+    for (let first = 0; first < 4; first++) {
+      const corners = [0, 1, 2, 3].map((i) => at(CARD_DOTS[(first + i) % 4]!));
+      const ends = [at({ x: 10, y: 20 }), at({ x: 70, y: 20 })];
+      expect(lengthOn(findCard(seen, corners), ends), `from corner ${first}`).closeTo(60, 0.1);
+    }
+  });
+
+  it('is not guessed: with eight dots that could lie both ways nothing is found', () => {
+    // The corners and the middles of all sides: the same pattern lengthwise and crosswise.
+    const { seen } = turned(20, [4, 5, 8, 9]);
+    expect(codeOf(() => findCard(seen))).equal('no-card');
+    expect(codeOf(() => findCard(drawDots(480, 480, [{ x: 900, y: 900 }], 6)))).equal('no-card');
   });
 });
 

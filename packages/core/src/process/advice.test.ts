@@ -126,6 +126,7 @@ describe('chooseMend', () => {
       carriesLoad: false,
       isReached: true,
       isJoined: false,
+      keepsPaint: false,
       isBakedLater: false,
       school: 'by load and access',
       ...changes,

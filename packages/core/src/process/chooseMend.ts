@@ -20,6 +20,8 @@ export interface MendQuestion {
   readonly isReached: boolean;
   /** It stays in one piece with others. */
   readonly isJoined: boolean;
+  /** Its old paint stays on, and may hold lead. */
+  readonly keepsPaint: boolean;
   /** It is baked afterwards. */
   readonly isBakedLater: boolean;
   /** The house's or the job's answer. */
@@ -94,7 +96,7 @@ function rankByLoadAndAccess({ materials, damage, carriesLoad, isReached }: Mend
 
 function findRefusal(
   method: MendMethod,
-  { materials, damage, carriesLoad, isJoined, isBakedLater }: MendQuestion,
+  { materials, damage, carriesLoad, isJoined, keepsPaint, isBakedLater }: MendQuestion,
 ): string | null {
   const [own] = materials;
   if (isBakedLater && method !== 'solder') return 'it is baked afterwards, and nothing glued or filled may be';
@@ -107,6 +109,8 @@ function findRefusal(
   if (method === 'solder' && isJoined) return 'the iron reaches what it is joined to';
   if (method === 'glue and powder' && isMaterial(own) && traitsOf(own).hasPoisonDust)
     return `${own}: it is filed afterwards, and the dust is poison`;
+  if (keepsPaint && (method === 'glue and powder' || method === 'splint'))
+    return 'it is filed afterwards, and its old paint stays on: the dust may hold lead';
   if (method === 'filler on primer' && (damage !== 'pits' || carriesLoad)) return 'filler has no strength';
   if (method === 'resin' && carriesLoad) return 'it bears nothing';
   if (method === 'splint' && damage !== 'break') return 'there is nothing to bridge';

@@ -1,3 +1,4 @@
+import { findNewPart } from '../facts/findNewPart.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
 import { selectStandingWork } from '../facts/standingWork.ts';
 import type { TaskAct } from '../model/taskActs.ts';
@@ -40,12 +41,16 @@ export function describeDisclosure(input: RecordInput): string {
   const missing = parts.filter(
     ({ part, wants }) => part.state === 'missing' && wants.every((want) => want.state !== 'solved'),
   );
-  const unpainted = parts.flatMap(listCoatsNotOn);
+  // What is kept was never to be painted.
+  const isKept = ({ part, wants }: RecordPart) => part.isKept && findNewPart(part, wants) === null;
+  const unpainted = parts.filter((one) => !isKept(one)).flatMap(listCoatsNotOn);
+  const kept = parts.filter((one) => isKept(one) && one.part.state !== 'missing');
   const rejected = parts.filter((one) => one.layers.some((layer) => layer.rejection !== null));
   return [
     'This model has been restored.',
     ...say('Repainted', repainted.map(nameOf)),
     ...say('Stripped and bare', bare.map(nameOf)),
+    ...say('Kept as it was found', kept.map(nameOf)),
     ...say('Planned and not put on', unpainted),
     ...say('A first coat was rejected', rejected.map(nameOf)),
     ...say(

@@ -42,6 +42,7 @@ const part = (changes: Partial<SpecimenPart> = {}): SpecimenPart => ({
   specimenId: 's',
   key: 'body',
   name: 'Body',
+  isKept: false,
   role: 'body',
   material: 'zinc alloy',
   materialCertainty: 'sure',

@@ -41,7 +41,7 @@ const TEXTS: Readonly<Record<SchoolKey, SchoolTexts>> = {
     question: 'Forming axle ends',
     defaultReason: 'A round dome like the factory one, with little shock.',
     tradeOff:
-      'A press is gentle and needs the punch; a hammer is at hand and shocks the casting; crimped ends must be annealed; a hub needs no forming.',
+      'A press is gentle and needs the punch; a hammer is at hand and shocks the casting; crimped ends must be annealed; a hub needs no forming, nor does an axle that fits tight.',
   },
   S6: {
     question: 'Putting paint on',

@@ -20,7 +20,13 @@ export interface SupplyLine {
   readonly isNeededFirst: boolean;
 }
 
-export type SuppliedTask = Pick<Task, 'id' | 'act' | 'of' | 'title' | 'uses' | 'irreversible'>;
+export type SuppliedTask = Pick<
+  Task,
+  'id' | 'act' | 'of' | 'title' | 'uses' | 'irreversible' | 'handsOnMin' | 'watchedMin' | 'passiveMin'
+>;
+
+/** Worn for an evening, not for a step. */
+const BY_THE_EVENING: ReadonlySet<Supply> = new Set<Supply>(['gloves']);
 
 /** Where nobody promised a day (planning estimate). */
 const PART_LEAD_DAYS = 14;
@@ -29,18 +35,31 @@ const PART_LEAD_DAYS = 14;
  * All that the tasks still to be done take, summed: what the first irreversible steps need first, then what takes longest
  * to come. Parts that are wanted belong to the list with the things they cannot be fitted without.
  *
- * Tasks come in plan order, without those that are done.
+ * Tasks come in plan order, without those that are done. sessionMin: the longest bench session; what is worn counts by the
+ * evenings on which its steps fall, when they are done in this order without a break.
  */
-export function listSupplies(open: readonly SuppliedTask[], parts: readonly PlanPart[], now: Date): SupplyLine[] {
+export function listSupplies(
+  open: readonly SuppliedTask[],
+  parts: readonly PlanPart[],
+  now: Date,
+  sessionMin: number,
+): SupplyLine[] {
   const firstCut = open.findIndex((task) => task.irreversible);
   const lines = new Map<Supply, SupplyLine>();
+  const eveningOf = countEvenings(open, sessionMin);
+  const evenings = new Map<Supply, Set<number>>();
   open.forEach(({ id, title, uses }, place) => {
     for (const { what, amount } of uses) {
       const { kind, toolKind, unit, leadDays } = SUPPLIES[what];
       const before = lines.get(what);
+      evenings.set(what, (evenings.get(what) ?? new Set()).add(eveningOf[place]!));
       lines.set(what, {
         ...{ what, kind, toolKind, unit, leadDays },
-        amount: kind === 'tool' ? null : (before?.amount ?? 0) + amount,
+        amount: BY_THE_EVENING.has(what)
+          ? evenings.get(what)!.size
+          : kind === 'tool'
+            ? null
+            : (before?.amount ?? 0) + amount,
         tasks: [...(before?.tasks ?? []), { id, title }],
         isNeededFirst: (before?.isNeededFirst ?? false) || (firstCut >= 0 && place <= firstCut),
       });
@@ -50,6 +69,19 @@ export function listSupplies(open: readonly SuppliedTask[], parts: readonly Plan
     (a, b) =>
       Number(b.isNeededFirst) - Number(a.isNeededFirst) || b.leadDays - a.leadDays || a.what.localeCompare(b.what),
   );
+}
+
+/** On which evening each step falls: one ends when it is full, or when what was done must be left for longer than it lasts. */
+function countEvenings(open: readonly SuppliedTask[], sessionMin: number): number[] {
+  let [evening, minutes] = [0, 0];
+  let isLeft = false;
+  return open.map(({ handsOnMin, watchedMin, passiveMin }) => {
+    const own = handsOnMin + watchedMin;
+    if (isLeft || (minutes > 0 && minutes + own > sessionMin)) [evening, minutes] = [evening + 1, 0];
+    minutes += own;
+    isLeft = passiveMin > sessionMin;
+    return evening;
+  });
 }
 
 /** What is wanted is ordered before anything is stripped. */

@@ -55,18 +55,30 @@ export const CLEANING_WORDS: WordsFor<
   brush: (draft, context) => ({
     title: `Brush the ${firstPart(draft, context)} dry`,
     how: 'Soft dry brush, a barely damp bud where it must be, nothing else. No water, no solvent.',
-    because: `${capitalise(draft.detail.verdict.material)}: ${draft.detail.verdict.reason}.`,
+    because: draft.detail.isBrittle
+      ? 'Finding: brittle. It is handled once, last of all, and not washed: water goes into the cracks, and drying it bends it.'
+      : `${capitalise(draft.detail.verdict.material)}: ${draft.detail.verdict.reason}.`,
   }),
   'wash-bare': ({ partKeys, detail: { limit, materials } }, { partOf }) => ({
     title: `Wash the bare ${listNames(partKeys.map((key) => nameOf(partOf(key))))}`,
     how: `Lukewarm water and a drop of soap, a toothbrush into treads and hubs; ${limit}. Then a wipe of degreaser: soap leaves a film of its own.`,
     because: `It stays bare: ${listNames(materials)}. Old grease is dirt tomorrow.`,
   }),
-  keep: (draft, context) => ({
-    title: `Clean the ${firstPart(draft, context)} and keep the wear`,
-    how: 'Soft dry brush; where dirt sticks, a barely damp bud rolled, not rubbed. Old paint that lifts is left and written down.',
-    because: `End state: ${context.because('S22')}`,
-  }),
+  keep: (draft, context) => {
+    const how =
+      'Soft dry brush; where dirt sticks, a barely damp bud rolled, not rubbed. Old paint that lifts is left and written down.';
+    return context.partOf(draft.partKeys[0]).isKept
+      ? {
+          title: `Dust the ${firstPart(draft, context)} and leave it as it is`,
+          how: `${how} No stripper, abrasive or polish; it is covered while others are worked on.`,
+          because: 'It is kept as it is.',
+        }
+      : {
+          title: `Clean the ${firstPart(draft, context)} and keep the wear`,
+          how,
+          because: `End state: ${context.because('S22')}`,
+        };
+  },
   'plating-test': (draft, context) => ({
     title: `Try caustic on a hidden spot of the ${firstPart(draft, context)}`,
     how: 'One drop on the back, two minutes, rinse. Plating gone and plastic unchanged: go on. Dull or soft: it is acetate or polycarbonate, and never meets caustic.',

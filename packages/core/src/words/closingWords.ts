@@ -1,8 +1,10 @@
+import { isMetal } from '../model/material.ts';
 import type { JointKind } from '../model/catalogue.ts';
 import type { SchoolOption } from '../model/school.ts';
 import type { ClosingKind } from '../compile/planTypes.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import type { PlanJoint } from '../facts/specimenFacts.ts';
+import { sayCondition } from './sayCondition.ts';
 import type { WordsFor } from './wordsFor.ts';
 import { always, firstPart } from './words.ts';
 
@@ -29,6 +31,10 @@ const BY_KIND: Readonly<Record<JointKind, ClosingText>> = {
     how: 'Tin both faces, copper tab where it must bear, heat-sink beside it. Rinse the flux for long.',
   },
   'peened pin': { title: 'Peen the pin', how: 'Light taps, support under the far end. It must still swing.' },
+  'tapered pin': {
+    title: 'Squeeze the pin home',
+    how: 'Thin end first, in padded jaws, slowly, straight: a blow splits the boss. It sits when the halves touch.',
+  },
   'sprung pin': {
     title: 'Hook the spring, push the pin home',
     how: 'Spring on its lugs first; swing it through its whole travel three times.',
@@ -41,6 +47,10 @@ const OTHERWISE: Readonly<Record<Exclude<ClosingKind, 'as its kind' | 'formed'>,
   'set back': {
     title: 'Set the axles back',
     how: 'Wheels the right way round, into their slots, ears closed no further than they were.',
+  },
+  'pressed in': {
+    title: 'Press the axle in',
+    how: 'It fits tight as it is: straight in, a rag under the hub; spin every wheel. Loose after a few turns, it is formed after all.',
   },
   'false rivet': {
     title: 'Glue the false rivet on',
@@ -60,6 +70,7 @@ const FORMING: Readonly<Record<SchoolOption<'S5'>, string>> = {
   'hammer on a dimple': 'Centre-punch a dimple so that the rim folds, then light blows round it on a hard block.',
   'crimp flat':
     'Smooth-jawed locking pliers, closed in three steps, the flat wider than the bore; not below two thirds of the wire at once.',
+  'none, it fits tight': 'Nothing is formed.',
   'hub hammered on': 'The hub driven straight onto the axle over a tube, supported at the far hub; nothing is formed.',
 };
 
@@ -87,7 +98,11 @@ export const CLOSING_WORDS: WordsFor<
       context.partOf(draft.partKeys[0]).role === 'mechanism'
         ? 'On its lugs first, spring in place, swing it once.'
         : 'As the opening photos show it; never force it.',
-    because: 'It came out at Open.',
+    because: context.partOf(draft.partKeys[0]).newPart
+      ? 'It takes the place of the old one.'
+      : context.shut.some((joint) => joint.partKeys.includes(draft.partKeys[0]!))
+        ? 'It came out at Open.'
+        : 'It was found out of its place.',
   }),
   'try-motion': always(
     'Try everything that moves before it is shut in',
@@ -96,7 +111,7 @@ export const CLOSING_WORDS: WordsFor<
   ),
   check: ({ of }, { jointOf }) => ({
     title: `Look before the ${jointOf(of?.jointKey).label} are formed: wheels, ride height`,
-    how: 'Every wheel the right way round, all four on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
+    how: 'Every wheel the right way round, all of them on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
     because: 'The last two that fit are often the last two there are.',
   }),
   close: ({ of, detail: { closing } }, context) => {
@@ -104,7 +119,7 @@ export const CLOSING_WORDS: WordsFor<
     const text = closing === 'as its kind' || closing === 'formed' ? BY_KIND[joint.kind] : OTHERWISE[closing];
     return {
       title: `${text.title}: ${joint.label}`,
-      how: closing === 'formed' ? `Running clearance on both sides, then: ${FORMING[context.option('S5')]}` : text.how,
+      how: describeHow(joint, closing, context) ?? text.how,
       because: describeWhyClosed(joint, closing, context),
     };
   },
@@ -120,10 +135,31 @@ export const CLOSING_WORDS: WordsFor<
   }),
 };
 
-function describeWhyClosed({ label, kind }: PlanJoint, closing: ClosingKind, { because }: PlanContext): string {
-  const opened = `Opened before: ${label}.`;
+/** Where the kind of joint alone does not say how. */
+function describeHow(
+  { kind, partKeys }: PlanJoint,
+  closing: ClosingKind,
+  { option, input }: PlanContext,
+): string | null {
+  if (closing === 'formed') return `Running clearance on both sides, then: ${FORMING[option('S5')]}`;
+  const isMetalOnly = input.parts.every((part) => !partKeys.includes(part.key) || isMetal(part.material));
+  if (kind === 'snap' && isMetalOnly)
+    return 'One side under its tang, then level pressure over the others. Tangs are not bent to meet it: each bend costs strength.';
+  return null;
+}
+
+function describeWhyClosed(
+  { label, kind, condition }: PlanJoint,
+  closing: ClosingKind,
+  { because }: PlanContext,
+): string {
+  const opened =
+    condition && condition !== 'glued'
+      ? `It was found ${sayCondition(condition)}${condition === 'lost' ? ': a new one goes in' : ''}.`
+      : `Opened before: ${label}.`;
   if (closing === 'formed') return `${opened} Forming: ${because('S5')}`;
   if (kind === 'rivet post') return `${opened} Closing: ${because('S2')}`;
+  if (kind === 'snap' && closing !== 'as its kind') return `${opened} Glued, not snapped in: what it holds is brittle.`;
   if (kind !== 'solder') return opened;
   return closing === 'soldered'
     ? `${opened} In bare metal: solder on paint burns it, and the part is never baked afterwards.`

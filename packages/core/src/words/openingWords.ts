@@ -4,7 +4,8 @@ import { isDrilledRivet } from '../compile/rules/openingRules.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import type { PlanJoint } from '../facts/specimenFacts.ts';
 import { getSchool } from '../schools/schools.ts';
-import { capitalise, listNames } from './names.ts';
+import { findBrittle } from '../opening/findBrittle.ts';
+import { capitalise, listNames, nameOf } from './names.ts';
 import type { WordsFor } from './wordsFor.ts';
 import { always, firstPart } from './words.ts';
 
@@ -71,9 +72,18 @@ export const OPENING_WORDS: WordsFor<
   }),
 };
 
-function describeWay(joint: PlanJoint, { option }: PlanContext): string {
+/** Eased, it snaps. */
+function sayBrittle(joint: PlanJoint, parts: PlanContext['input']['parts']): string {
+  const brittle = findBrittle(joint, parts);
+  return brittle
+    ? ` The ${nameOf(brittle)} is brittle: warm it through first, with lukewarm air or in the hand, flex and lever nothing; where it does not come by itself it stays in.`
+    : '';
+}
+
+function describeWay(joint: PlanJoint, { option, input }: PlanContext): string {
   const lost = joint.way.destroys ? ` Afterwards gone: ${joint.way.destroys}.` : ' Nothing is destroyed.';
   const behind = joint.way.behindJoints.length ? ' Reached only after the joints before it.' : '';
   const rivet = isDrilledRivet(joint) ? ` ${RIVET_HOW[option('S3')]}` : '';
-  return `${capitalise(joint.kind)}. Photograph it first, support the casting close to the joint.${rivet}${behind}${lost}`;
+  const tapered = joint.kind === 'tapered pin' ? ' A wedge from each side, in turn, never a blow along the pin.' : '';
+  return `${capitalise(joint.kind)}. Photograph it first, support the casting close to the joint.${rivet}${tapered}${sayBrittle(joint, input.parts)}${behind}${lost}`;
 }

@@ -39,6 +39,7 @@ export const PAINT_WORDS: WordsFor<
   | 'colour'
   | 'bright'
   | 'gloss'
+  | 'rinse-gun'
   | 'clean-gun'
 > = {
   'gun-ready': ({ method }, { because }) => {
@@ -113,6 +114,11 @@ export const PAINT_WORDS: WordsFor<
       because: `Clear coat: ${context.because('S13')}`,
     };
   },
+  'rinse-gun': ({ of }) => ({
+    title: `Rinse the gun: ${of?.colour} out`,
+    how: 'Cup emptied and wiped, thinner through it until it comes clear, a puff on white paper. What is left of the paint goes back into its jar.',
+    because: 'Another paint goes in next, and a trace of this one shows in it.',
+  }),
   'clean-gun': ({ detail: { colourCount } }) => ({
     title: 'Strip the gun and clean it for the night',
     how: `Between colours too: ${colourCount} on this model. Thinner through it until it comes clear, needle out, nozzle in the jar, needle back with a drop of oil.`,

@@ -17,11 +17,13 @@ export interface DrawnPhoto {
   readonly hasCard?: boolean;
   /** Colours of the card's fields where it was not printed as designed. */
   readonly fieldHexes?: readonly string[];
+  /** Light at a place of the card, mm: what reaches it, of 1, and what its gloss throws back besides. */
+  readonly lightAt?: (mm: Point) => { readonly share: number; readonly veil: number };
 }
 
 /** A small photograph of the colour card without any library: perspective, light that falls off, a camera's own cast, noise. */
 export function drawCardPhoto(
-  { paintHex, isTurned = false, speckHex, hasCard = true, fieldHexes }: DrawnPhoto,
+  { paintHex, isTurned = false, speckHex, hasCard = true, fieldHexes, lightAt }: DrawnPhoto,
   seed: number,
 ) {
   const random = createSeededRandom(seed);
@@ -57,11 +59,12 @@ export function drawCardPhoto(
   };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      const hex = hexAt(mapPoint(toMm, { x, y }));
-      const decoded = decodeHex(hex);
+      const mm = mapPoint(toMm, { x, y });
+      const decoded = decodeHex(hexAt(mm));
+      const { share, veil } = lightAt?.(mm) ?? { share: 1, veil: 0 };
       const light = 1 - 0.25 * ((x / width - 0.4) ** 2 + (y / height - 0.3) ** 2);
       for (let c = 0; c < 3; c++) {
-        const linear = decoded[c]! * light * cast[c]!;
+        const linear = (decoded[c]! * light * share + veil) * cast[c]!;
         data[4 * (y * width + x) + c] = 255 * linear ** (1 / 2.1) + 3 * (random() + random() - 1);
       }
       data[4 * (y * width + x) + 3] = 255;

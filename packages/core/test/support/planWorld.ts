@@ -3,10 +3,12 @@ import type { LoggedWork, Task, TaskLog } from '../../src/model/task.ts';
 import { createTaskKey, type TaskAct } from '../../src/model/taskActs.ts';
 import { SCHOOL_KEYS, SCHOOL_OPTIONS, type Decisions } from '../../src/model/school.ts';
 import type { Timer } from '../../src/model/work.ts';
-import type { FindingKind } from '../../src/model/workpiece.ts';
+import { JOINT_CONDITIONS, type FindingKind } from '../../src/model/workpiece.ts';
 import { MATERIALS } from '../../src/model/material.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
 import { chooseOpening } from '../../src/opening/chooseOpening.ts';
+import { standAsFound } from '../../src/facts/listJoints.ts';
+import { findNewPart } from '../../src/facts/findNewPart.ts';
 import { NOTHING_DONE } from '../../src/facts/selectPartDone.ts';
 import type {
   KnownJoint,
@@ -36,6 +38,12 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
   coats: [],
   findings: [],
   wants: [],
+  isKept: false,
+  leftOff: [],
+  newPart: findNewPart(
+    { state: changes.state ?? 'sound' },
+    (changes.wants ?? []).map((want) => ({ ...want, origin: null })),
+  ),
   done: NOTHING_DONE,
   ...changes,
 });
@@ -239,10 +247,13 @@ export function createRandomFacts(seed: number): SpecimenFacts {
       .filter(() => random() < 0.6)
       .map((role) => createRandomPart(role, role, random)),
   ];
+  // Of its own, so that the rest of a world stays what it was.
+  const finder = createSeededRandom(seed + 0.25);
   const joints = Array.from({ length: Math.floor(random() * 6) }, (_, i): KnownJoint => {
     const wish = random() < 0.15 ? pickOne(['open', 'closed'] as const, random) : undefined;
     const other = pickOne(parts.slice(1), random);
-    return {
+    const condition = finder() < 0.2 ? pickOne(JOINT_CONDITIONS, finder) : null;
+    const joint = {
       key: `j${i}`,
       label: `joint ${i}`,
       kind: other.role === 'axle' && random() < 0.7 ? 'formed axle' : pickOne(KINDS, random),
@@ -257,6 +268,7 @@ export function createRandomFacts(seed: number): SpecimenFacts {
       ],
       ...(wish ? { wish } : {}),
     };
+    return condition ? { ...joint, ...standAsFound(joint.ways, condition) } : joint;
   });
   const decisions = createRandomDecisions(random);
   return {
@@ -299,10 +311,30 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
           : []),
       ]
     : [];
-  const painted = random() < 0.5;
+  const isPainted = random() < 0.5;
   const rejected = coats.length > 0 && random() < 0.15;
+  const state = pickOne(['sound', 'worn', 'damaged', 'missing'] as const, random);
+  const findings = FINDINGS.filter(() => random() < 0.12).map((kind) =>
+    makeFinding(kind, { severity: 1 + Math.floor(random() * 3), degrees: random() < 0.5 ? random() * 8 : null }),
+  );
+  const wants =
+    random() < 0.2
+      ? [
+          makeWant(`${key}-want`, {
+            what: `a ${key}`,
+            state: pickOne(['open', 'ordered', 'solved', 'waived'] as const, random),
+          }),
+        ]
+      : [];
+  // A new part wears no old paint.
+  const painted =
+    isPainted &&
+    !findNewPart(
+      { state },
+      wants.map((want) => ({ ...want, origin: null })),
+    );
   return makePart(key, {
-    role,
+    ...{ role, state, findings, wants },
     done: rejected
       ? {
           ...NOTHING_DONE,
@@ -316,23 +348,10 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
         }
       : NOTHING_DONE,
     material: random() < 0.5 ? (role === 'axle' ? 'steel' : 'zinc alloy') : pickOne(MATERIALS, random),
-    state: pickOne(['sound', 'worn', 'damaged', 'missing'] as const, random),
     painted,
     found: painted
       ? [...(random() < 0.4 ? (['primer'] as const) : []), 'colour', ...(random() < 0.2 ? (['filler'] as const) : [])]
       : [],
     coats,
-    findings: FINDINGS.filter(() => random() < 0.12).map((kind) =>
-      makeFinding(kind, { severity: 1 + Math.floor(random() * 3), degrees: random() < 0.5 ? random() * 8 : null }),
-    ),
-    wants:
-      random() < 0.2
-        ? [
-            makeWant(`${key}-want`, {
-              what: `a ${key}`,
-              state: pickOne(['open', 'ordered', 'solved', 'waived'] as const, random),
-            }),
-          ]
-        : [],
   });
 }

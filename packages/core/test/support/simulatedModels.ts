@@ -55,6 +55,25 @@ export function createToyModel(joints: number, random: RandomSource): OpeningMod
   return { parts, joints: list.filter((joint) => joint.partKeys[0] !== joint.partKeys[1]) };
 }
 
+/** Many finishes on one model, and joints that hold three parts: more sets of treatments than can be worked through. */
+export function createManyTreatments(count: number, finishes: number, random: RandomSource): OpeningModel {
+  const all = Array.from({ length: finishes }, (_, i) => `finish ${i}`);
+  const parts = Array.from({ length: count }, (_, i): ModelPart => {
+    const treatment = all[i % finishes]!;
+    const masks = all.filter((other) => other !== treatment).map((other) => [other, 6 + Math.floor(20 * random())]);
+    return { key: `p${i}`, treatment, maskPrice: Object.fromEntries(masks) as Record<string, number> };
+  });
+  const near = (i: number) => Math.max(0, i - 1 - Math.floor(4 * random()));
+  const joints = Array.from({ length: count - 1 }, (_, j): ModelJoint => {
+    const own = j + 1;
+    const keys = new Set([`p${own}`, `p${near(own)}`, ...(random() < 0.5 ? [`p${near(own)}`] : [])]);
+    const behind = j > 3 && random() < 0.3 ? [`j${Math.floor(random() * j)}`] : [];
+    const way = { key: 'way', price: 4 + Math.floor(25 * random()), behindJoints: behind, behindParts: [] };
+    return { key: `j${j}`, partKeys: [...keys], ways: [way] };
+  });
+  return { parts, joints };
+}
+
 function createPart(key: string, treatment: string, treatments: readonly string[], random: RandomSource): ModelPart {
   const others = treatments.filter((other) => other !== treatment && random() > 0.25);
   return {

@@ -1,4 +1,4 @@
-import type { ComingOff, JointKind, JointWish } from '@sardonyx/core';
+import type { ComingOff, JointCondition, JointKind, JointWish } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
 import { PhotoRow } from './photo.ts';
 import { References, VersionedRow } from './versionedRow.ts';
@@ -18,6 +18,25 @@ export class JointWishRow extends VersionedRow {
 
   @Column('text')
   reason!: string;
+
+  @References(() => SpecimenRow, 'specimenId')
+  specimen?: Relation<SpecimenRow>;
+}
+
+@Unique(['specimenId', 'jointKey'])
+@Entity('joint_condition')
+export class JointConditionRow extends VersionedRow {
+  @Column('text')
+  specimenId!: string;
+
+  @Column('text')
+  jointKey!: string;
+
+  @Column('text')
+  condition!: JointCondition;
+
+  @Column('text')
+  note!: string;
 
   @References(() => SpecimenRow, 'specimenId')
   specimen?: Relation<SpecimenRow>;

@@ -91,6 +91,9 @@ export class SpecimenPartRow extends VersionedRow {
   @Column('text')
   originNote!: string;
 
+  @Column('boolean', { default: false })
+  isKept!: boolean;
+
   @References(() => SpecimenRow, 'specimenId')
   specimen?: Relation<SpecimenRow>;
 }

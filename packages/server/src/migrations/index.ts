@@ -1,3 +1,4 @@
+import { AsItWasFound1795932759442 } from './1795932759442-AsItWasFound.ts';
 import { DoneStands1795891946051 } from './1795891946051-DoneStands.ts';
 import { ColourLab1795733425618 } from './1795733425618-ColourLab.ts';
 import { Workshop1795718081371 } from './1795718081371-Workshop.ts';
@@ -16,4 +17,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Workshop1795718081371,
   ColourLab1795733425618,
   DoneStands1795891946051,
+  AsItWasFound1795932759442,
 ];

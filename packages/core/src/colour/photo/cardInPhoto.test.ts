@@ -7,7 +7,7 @@ import { reconstructFromLab } from '../smoothReflectance.ts';
 import { DESIGNED_CARD, readCardValues } from './cardValues.ts';
 import { BORDER_PLACES, CARD_PATCHES, CARD_WHITE, drawColourCardFace } from './colourCard.ts';
 import { fitCamera, type CameraFit } from './fitCamera.ts';
-import { locateCard } from './locateCard.ts';
+import { findCard } from '../../photo/findCard.ts';
 import { sampleColour } from './sampleColour.ts';
 
 describe('the colour card', () => {
@@ -31,7 +31,7 @@ describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)',
     let inside = 0;
     paints.forEach((paintHex, i) => {
       const { picture, painted } = drawCardPhoto({ paintHex }, i + 1);
-      const fit = fitCamera(picture, locateCard(picture));
+      const fit = fitCamera(picture, findCard(picture));
       expect(fit.heldOut.median).lessThan(1);
       const { lab, sd } = sampleColour(picture, fit, painted, 12);
       const truth = convertHexToLab(paintHex);
@@ -43,14 +43,14 @@ describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)',
 
   it('is the same when the card lies upside down', () => {
     const { picture, painted } = drawCardPhoto({ paintHex: paints[0]!, isTurned: true }, 5);
-    const fit = fitCamera(picture, locateCard(picture));
+    const fit = fitCamera(picture, findCard(picture));
     expect(computeDe00(convertHexToLab(paints[0]!), sampleColour(picture, fit, painted, 12).lab)).lessThan(1.5);
   });
 
   it('leaves a glint and a chip under the loupe out of it', () => {
     for (const speckHex of ['#ffffff', '#3a3a3a']) {
       const { picture, painted } = drawCardPhoto({ paintHex: paints[0]!, speckHex }, 6);
-      const fit = fitCamera(picture, locateCard(picture));
+      const fit = fitCamera(picture, findCard(picture));
       const { lab, kept, seen } = sampleColour(picture, fit, painted, 16);
       expect(kept).lessThan(seen - 50);
       expect(computeDe00(convertHexToLab(paints[0]!), lab)).lessThan(1.5);
@@ -62,7 +62,7 @@ describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)',
     const fieldHexes = CARD_PATCHES.map(({ lab: [l, a, b] }) => convertLabToHex([0.9 * l + 4, 0.8 * a, 0.8 * b + 2]));
     const measured = [...fieldHexes, CARD_WHITE].map(convertHexToLab);
     const { picture, painted } = drawCardPhoto({ paintHex, fieldHexes }, 10);
-    const control = locateCard(picture);
+    const control = findCard(picture);
     const off = (fit: CameraFit) => computeDe00(convertHexToLab(paintHex), sampleColour(picture, fit, painted, 12).lab);
     expect(off(fitCamera(picture, control, measured))).lessThan(1.5);
     expect(off(fitCamera(picture, control))).greaterThan(2.5);
@@ -70,16 +70,47 @@ describe('a colour from a photograph with the card in it (drawn, seeds 1 to 4)',
 
   it('is refused on a highlight, with what to do', () => {
     const { picture, painted } = drawCardPhoto({ paintHex: '#4d6378', speckHex: '#ffffff' }, 7);
-    const fit = fitCamera(picture, locateCard(picture));
+    const fit = fitCamera(picture, findCard(picture));
     const burnt = { ...picture, data: picture.data.map(() => 255) as Uint8ClampedArray };
     expect(() => sampleColour(burnt, fit, painted, 5)).throw('no even paint under the loupe');
   });
 
+  it('is refused where a hard shadow or a glint lies on the card, and where it lies is told', () => {
+    const shaded = drawCardPhoto(
+      { paintHex: paints[0]!, lightAt: ({ x }) => ({ share: x > 60 ? 0.6 : 1, veil: 0 }) },
+      11,
+    ).picture;
+    expect(() => fitCamera(shaded, findCard(shaded)))
+      .throw('Glare or a hard shadow lies on the card')
+      .property('message')
+      .match(/right/);
+    const glint = ({ x, y }: { x: number; y: number }) => 0.4 * Math.exp(-((x - 25) ** 2 + (y - 18) ** 2) / 50);
+    const shining = drawCardPhoto(
+      { paintHex: paints[0]!, lightAt: (mm) => ({ share: 1, veil: glint(mm) }) },
+      12,
+    ).picture;
+    expect(() => fitCamera(shining, findCard(shining)))
+      .throw('no colour was read')
+      .property('message')
+      .match(/at its upper left\)/);
+  });
+
+  it('takes light that falls off softly over the card for what it is', () => {
+    const soft = drawCardPhoto(
+      { paintHex: paints[0]!, lightAt: ({ x, y }) => ({ share: 1 - 0.003 * x + 0.002 * y, veil: 0 }) },
+      13,
+    );
+    const fit = fitCamera(soft.picture, findCard(soft.picture));
+    expect(computeDe00(convertHexToLab(paints[0]!), sampleColour(soft.picture, fit, soft.painted, 12).lab)).lessThan(
+      1.5,
+    );
+  });
+
   it('says so when there is no card, and when what lies there is another card', () => {
     const { picture } = drawCardPhoto({ paintHex: '#4d6378', hasCard: false }, 8);
-    expect(() => locateCard(picture)).throw('Point at its four corner dots');
+    expect(() => findCard(picture)).throw('Point at its four corner dots');
     const { picture: right } = drawCardPhoto({ paintHex: '#4d6378' }, 9);
-    const control = locateCard(right);
+    const control = findCard(right);
     const grey = { ...right, data: right.data.map((one, i) => (i % 4 === 3 ? one : 120)) as Uint8ClampedArray };
     expect(() => fitCamera(grey, control)).throw('do not look like the colour card');
   });

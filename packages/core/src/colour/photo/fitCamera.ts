@@ -5,10 +5,12 @@ import { bendPoint, solveLens, straightenControl, type Lens } from '../../photo/
 import type { Picture } from '../../photo/picture.ts';
 import { mapPoint, solveHomography, type Homography } from '../../photo/solveHomography.ts';
 import { leastSquares } from '../../numeric/leastSquares.ts';
+import { listNames } from '../../words/names.ts';
 import { convertLabToXyz, convertXyzToLab, type Lab, type Xyz } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { DESIGNED_CARD, type CardValues } from './cardValues.ts';
 import { BORDER_PLACES, CARD_PATCHES } from './colourCard.ts';
+import { findUneven } from './findUneven.ts';
 import { readField, trimmedMean, type Channels, type Field } from './readField.ts';
 
 /** From what a camera stored to colour, as fitted on one picture's card. */
@@ -30,12 +32,15 @@ export interface CameraFit {
 const FOLDS = 7;
 /** A card whose fields do not fit better than this is not believed. */
 const WORST_FIT = 4;
+/** Beyond this it is no colour card at all, however it is lit. */
+const FAR_OFF = 12;
 
 /**
  * Fits a camera on the card in a picture: exponents from its greys, uneven light from its white border, then camera values to
  * XYZ by a 3 x 3 matrix or a root polynomial of degree 2, whichever does better on fields that were held out.
  *
- * Throws InvalidInputError where the fields are not the card's: turned round, covered, or burnt out.
+ * Throws InvalidInputError where glare or a hard shadow lies on the card, and where the fields are not the card's: covered, or
+ * burnt out.
  * Source: Finlayson, Mackiewicz and Hurlbert, IEEE Transactions on Image Processing 2015.
  */
 export function fitCamera(
@@ -49,7 +54,13 @@ export function fitCamera(
     straightenControl(lens, control).map(({ pixel, mm }) => ({ pixel: mm, mm: pixel })),
   );
   const both = [false, true].map((isTurned) => tryFit(picture, lens, toPicture, card, isTurned));
-  const best = both.reduce((a, b) => (b.heldOut.median < a.heldOut.median ? b : a));
+  const { fit: best, uneven } = both.reduce((a, b) => (b.fit.heldOut.median < a.fit.heldOut.median ? b : a));
+  if (uneven.length > 0 && best.heldOut.median < FAR_OFF)
+    throw new InvalidInputError(
+      'uneven-card',
+      `Glare or a hard shadow lies on the card (${sayWhere(uneven)}). Turn the lamp or the card, and take the picture again; no colour was read.`,
+      'card',
+    );
   if (!(best.heldOut.median < WORST_FIT))
     throw new InvalidInputError(
       'no-fit',
@@ -59,13 +70,21 @@ export function fitCamera(
   return best;
 }
 
+/** "at its upper left and lower left" */
+function sayWhere(places: readonly Point[]): string {
+  const corners = places.map(
+    ({ x, y }) => `${y < BENCH_CARD.heightMm / 2 ? 'upper' : 'lower'} ${x < BENCH_CARD.widthMm / 2 ? 'left' : 'right'}`,
+  );
+  return `at its ${listNames([...new Set(corners)])}`;
+}
+
 function tryFit(
   picture: Picture,
   lens: Lens | null,
   toPicture: Homography,
   card: CardValues,
   isTurned: boolean,
-): CameraFit {
+): { readonly fit: CameraFit; readonly uneven: readonly Point[] } {
   const place = ({ x, y }: Point): Point => {
     const on = isTurned ? { x: BENCH_CARD.widthMm - x, y: BENCH_CARD.heightMm - y } : { x, y };
     const straight = mapPoint(toPicture, on);
@@ -87,8 +106,20 @@ function tryFit(
   );
   const models = (['matrix', 'root polynomial'] as const).map((model) => judgeModel(values, truths, model));
   const best = models.reduce((a, b) => (b.heldOut.median < a.heldOut.median ? b : a));
-  return { exponents, light, ...best, size: { width: picture.width, height: picture.height } };
+  const { off, ...fit } = best;
+  const uneven = findUneven(
+    CARD_PATCHES.map(({ middle }, i) => ({ middle, field: patches[i]!, heldOut: off[i]! })),
+    border.map(({ rgb, at }, i) => ({
+      middle: BORDER_PLACES[i]!,
+      off: logOf(rgb, exponents) - dot(light, lightTerms(at, picture)),
+    })),
+  );
+  return { fit: { exponents, light, ...fit, size: { width: picture.width, height: picture.height } }, uneven };
 }
+
+/** Natural logarithm of the brightness of stored channels, made straight. */
+const logOf = (rgb: Channels, exponents: readonly number[]): number =>
+  rgb.reduce((sum, one, c) => sum + (exponents[c]! * Math.log(Math.max(one, 1e-4))) / 3, 0);
 
 /** Terms of the light: constant, across, down, and falling off both ways. */
 function lightTerms({ x, y }: Point, { width, height }: { readonly width: number; readonly height: number }): number[] {
@@ -99,9 +130,7 @@ function lightTerms({ x, y }: Point, { width, height }: { readonly width: number
 
 function fitLight(border: readonly Field[], exponents: readonly number[], picture: Picture): number[] {
   const rows = border.map(({ at }) => lightTerms(at, picture));
-  const logs = border.map(({ rgb }) =>
-    rgb.reduce((sum, one, c) => sum + (exponents[c]! * Math.log(Math.max(one, 1e-4))) / 3, 0),
-  );
+  const logs = border.map(({ rgb }) => logOf(rgb, exponents));
   const first = leastSquares(rows, logs, []) ?? [0, 0, 0, 0, 0];
   // A shadow or a glint on the border counts less.
   const off = rows.map((row, i) => Math.abs(logs[i]! - dot(first, row)));
@@ -137,7 +166,7 @@ function fitExponents(
 
 /** A camera value as it would be under even light, straight. */
 function correct(
-  { rgb, at }: Field,
+  { rgb, at }: Pick<Field, 'rgb' | 'at'>,
   exponents: readonly number[],
   light: readonly number[],
   size: { readonly width: number; readonly height: number },
@@ -150,7 +179,7 @@ function correct(
 function averageFields(border: readonly Field[], exponents: number[], light: number[], picture: Picture): Field {
   const all = border.map((field) => correct(field, exponents, light, picture));
   const [r, g, b] = [0, 1, 2].map((c) => trimmedMean(all.map((one) => one[c]!)));
-  return { rgb: [r!, g!, b!], at: { x: 0, y: 0 } };
+  return { rgb: [r!, g!, b!], at: { x: 0, y: 0 }, range: 0 };
 }
 
 const termsOf = ([r, g, b]: Channels, model: CameraFit['model']): number[] =>
@@ -176,7 +205,8 @@ const convertTerms = (rows: readonly (readonly number[])[], terms: readonly numb
 };
 
 function judgeModel(values: readonly Channels[], truths: readonly Lab[], model: CameraFit['model']) {
-  const off: number[] = [];
+  /** By field: dE00 from its value by a fit that left it out. */
+  const off = values.map(() => 0);
   const squares = [0, 0, 0];
   for (let fold = 0; fold < FOLDS; fold++) {
     // Every seventh field in a shuffled order, so that no fold is all greys.
@@ -190,7 +220,7 @@ function judgeModel(values: readonly Channels[], truths: readonly Lab[], model: 
     values.forEach((value, i) => {
       if (!isOut(i)) return;
       const lab = convertTerms(rows, termsOf(value, model));
-      off.push(computeDe00(truths[i]!, lab));
+      off[i] = computeDe00(truths[i]!, lab);
       lab.forEach((one, c) => (squares[c]! += (one - truths[i]![c]!) ** 2));
     });
   }
@@ -198,7 +228,7 @@ function judgeModel(values: readonly Channels[], truths: readonly Lab[], model: 
   const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
   const labSd = squares.map((one) => Math.sqrt(one / off.length)) as unknown as Lab;
   return {
-    model,
+    ...{ model, off },
     rows: fitRows(values, truths, model),
     heldOut: { median: at(0.5), p95: at(0.95), worst: sorted.at(-1)! },
     labSd,

@@ -1,6 +1,6 @@
 import type { Point } from '../../model/plane.ts';
 import type { Picture } from '../../photo/picture.ts';
-import { decodeSrgb } from '../display.ts';
+import { decodeSrgb, encodeSrgb } from '../display.ts';
 import { PATCH_MM } from './colourCard.ts';
 
 export type Channels = readonly [number, number, number];
@@ -12,6 +12,8 @@ const SAMPLES = 7;
 export interface Field {
   readonly rgb: Channels;
   readonly at: Point;
+  /** How far its brightness ranges from the darkest to the brightest tenth of its pixels, of 255 as stored. */
+  readonly range: number;
 }
 
 /** Trimmed mean of a grid of pixels inside a field, decoded as sRGB; without a half-width, inside one of the card's patches. */
@@ -20,6 +22,7 @@ export function readField(picture: Picture, place: (mm: Point) => Point, middle:
     ? [halfMm, halfMm]
     : [(PATCH_INNER * PATCH_MM.width) / 2, (PATCH_INNER * PATCH_MM.height) / 2];
   const channels: number[][] = [[], [], []];
+  const tones: number[] = [];
   for (let i = 0; i < SAMPLES; i++)
     for (let j = 0; j < SAMPLES; j++) {
       const at = place({
@@ -27,10 +30,14 @@ export function readField(picture: Picture, place: (mm: Point) => Point, middle:
         y: middle.y + ry * ((2 * j) / (SAMPLES - 1) - 1),
       });
       const pixel = readPixel(picture, at);
-      if (pixel) pixel.forEach((one, c) => channels[c]!.push(one));
+      if (!pixel) continue;
+      pixel.forEach((one, c) => channels[c]!.push(one));
+      tones.push(255 * encodeSrgb((pixel[0] + pixel[1] + pixel[2]) / 3));
     }
   const [r, g, b] = channels.map((list) => (list.length ? trimmedMean(list) : 0));
-  return { rgb: [r!, g!, b!], at: place(middle) };
+  tones.sort((a, b) => a - b);
+  const toneAt = (share: number) => tones[Math.floor(share * (tones.length - 1))] ?? 0;
+  return { rgb: [r!, g!, b!], at: place(middle), range: toneAt(0.9) - toneAt(0.1) };
 }
 
 /** Linear red, green, blue of a pixel; null outside the picture. */

@@ -1,6 +1,7 @@
 import { isMetal } from '../../model/material.ts';
 import { BAKE_C, BAKE_MIN } from '../../process/adviseBake.ts';
-import type { PlanPart } from '../../facts/specimenFacts.ts';
+import type { PlanCoat, PlanPart, SharedAct } from '../../facts/specimenFacts.ts';
+import { groupBy } from '../../groupBy.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
@@ -18,6 +19,10 @@ export function isPowdered(part: PlanPart, { option, bakeRefusals }: PlanContext
     bakeRefusals(part, 'powder').length === 0
   );
 }
+
+/** Powder is the coat of all but what is masked on it: that is brushed or sprayed. */
+export const isPowderCoat = (part: PlanPart, coat: Pick<PlanCoat, 'areaKind'>, context: PlanContext): boolean =>
+  coat.areaKind !== 'mask' && isPowdered(part, context);
 
 /** Its paint is baked low: the school says so, it is painted, and everything in it stands that. */
 function isLowBaked(part: PlanPart, context: PlanContext): boolean {
@@ -38,8 +43,7 @@ export const BAKE_RULES: readonly PlanRule[] = [
     id: 'powder',
     when: 'the school says powder and the part stands the cure',
     serves: ['O19', 'O20', 'O37', 'S6', 'S12', 'N9'],
-    create: (context) =>
-      context.workable.filter((part) => isPowdered(part, context)).flatMap((part) => createPowderTasks(part)),
+    create: (context) => createPowderTasks(context.workable.filter((part) => isPowdered(part, context))),
   },
   {
     id: 'low-bake',
@@ -71,19 +75,53 @@ export const isGluedOrWillBe = (part: PlanPart) =>
     ({ kind }) => kind === 'cracked' || kind === 'broken' || kind === 'earlier repair' || kind === 'pitted',
   );
 
-function createPowderTasks(part: PlanPart): TaskDraft[] {
-  const colour = part.coats.find((coat) => coat.kind === 'colour');
+const createOvenRun = (
+  act: 'empty-bake' | 'cure',
+  tag: 'empty bake' | 'cure',
+  partKeys: readonly string[],
+): TaskDraft => ({
+  ...{ act, station: 'finish', partKeys, process: 'powder bake', atC: BAKE_C.powder, hazards: ['oven'], watchedMin },
+  tags: [tag, 'bake', 'heat', 'flame', 'handling'],
+  handsOnMin: 8 + 2 * partKeys.length,
+  uses: uses(['oven'], ['contact probe']),
+});
+
+/**
+ * Powder goes on part by part, the oven is shared: one empty run for all, one cure for each colour. What a part has behind it
+ * is not asked for again, so a part that comes late gets a run of its own.
+ */
+function createPowderTasks(parts: readonly PlanPart[]): TaskDraft[] {
+  const still = (act: SharedAct) => parts.filter((part) => !part.done.shared.includes(act));
+  const cures = groupBy(still('cure'), (part) => colourOf(part)?.name);
+  return [
+    ...createShared(still('empty-bake'), (partKeys) => createOvenRun('empty-bake', 'empty bake', partKeys)),
+    ...createShared(still('wipe-again'), (partKeys) => ({
+      act: 'wipe-again',
+      station: 'finish',
+      partKeys,
+      tags: ['wipe again', 'vapour'],
+      hazards: ['degreaser'],
+      handsOnMin: 2 + 2 * partKeys.length,
+      passiveMin: 10,
+      uses: uses(['degreasing solvent', 2 * partKeys.length], ['gloves']),
+    })),
+    ...parts.flatMap((part) => createOwnPowderTasks(part)),
+    ...[...cures.values()].flatMap((together) =>
+      createShared(together, (partKeys) => createOvenRun('cure', 'cure', partKeys)),
+    ),
+  ];
+}
+
+const colourOf = (part: PlanPart) => part.coats.find((coat) => coat.kind === 'colour');
+
+const createShared = (parts: readonly PlanPart[], create: (partKeys: readonly string[]) => TaskDraft): TaskDraft[] =>
+  parts.length ? [create(parts.map((part) => part.key))] : [];
+
+function createOwnPowderTasks(part: PlanPart): TaskDraft[] {
+  const colour = colourOf(part);
   if (!colour) return [];
   const common = { station: 'finish' as const, partKeys: [part.key] };
-  const oven = { process: 'powder bake' as const, atC: BAKE_C.powder, hazards: ['oven'], handsOnMin: 10, watchedMin };
   return [
-    {
-      ...common,
-      ...oven,
-      act: 'empty-bake',
-      tags: ['empty bake', 'bake', 'heat', 'flame', 'handling'],
-      uses: uses(['oven'], ['contact probe']),
-    },
     {
       ...common,
       act: 'powder',
@@ -95,19 +133,7 @@ function createPowderTasks(part: PlanPart): TaskDraft[] {
       uses: uses(['powder', 5], ['powder gun']),
       detail: { name: colour.name },
     },
-    {
-      ...common,
-      act: 'clear-relief',
-      tags: ['clear relief', 'handling'],
-      handsOnMin: 6,
-      uses: uses(['soft brush']),
-    },
-    {
-      ...common,
-      ...oven,
-      act: 'cure',
-      tags: ['cure', 'bake', 'heat', 'flame', 'handling'],
-      uses: uses(['oven'], ['contact probe']),
-    },
+    { ...common, act: 'clear-relief', tags: ['clear relief', 'handling'], handsOnMin: 6, uses: uses(['soft brush']) },
+    { ...common, act: 'look-cured', tags: ['cured look', 'handling'], handsOnMin: 4 },
   ];
 }

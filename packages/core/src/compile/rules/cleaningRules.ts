@@ -30,9 +30,13 @@ export const CLEANING_RULES: readonly PlanRule[] = [
     id: 'clean-kept',
     when: 'a painted part keeps its wear',
     serves: ['S22', 'S23', 'N2'],
-    create: ({ workable, strippingOf }) =>
-      workable
-        .filter((part) => isMetal(part.material) && part.painted && strippingOf(part) === null)
+    create: ({ workable, strippingOf, input, pieces }) =>
+      [
+        ...workable,
+        ...input.parts.filter((part) => part.isKept && part.state !== 'missing' && !pieces.isLeftAlone(part.key)),
+      ]
+        .filter((part) => part.isKept || (isMetal(part.material) && part.painted && strippingOf(part) === null))
+        .filter((part) => part.newPart === null || part.newPart.isHere)
         .map((part) => ({
           act: 'keep',
           station: 'strip',
@@ -53,9 +57,10 @@ export const CLEANING_RULES: readonly PlanRule[] = [
     id: 'polish-clear',
     when: 'a clear part is scuffed and stays',
     serves: ['N48', 'N2'],
-    create: ({ workable, materialsOf }) =>
+    create: ({ workable, materialsOf, isStripped }) =>
       workable
         .filter((part) => part.role === 'glazing' && findFinding(part, 'scuffed') && !isReplaced(part))
+        .filter((part) => !part.painted || isStripped(part))
         .filter((part) => judgePart(materialsOf(part), 'abrasive').verdict === 'with care')
         .map((part) => {
           const finding = findFinding(part, 'scuffed')!;
@@ -103,6 +108,7 @@ function createBareWash({ workable, materialsOf }: PlanContext): TaskDraft[] {
       isMetal(part.material) &&
       !part.painted &&
       part.coats.length === 0 &&
+      !isReplaced(part) &&
       part.role !== 'axle' &&
       judgePart(materialsOf(part), 'soap and water').verdict !== 'never',
   );
@@ -130,6 +136,7 @@ function createBareWash({ workable, materialsOf }: PlanContext): TaskDraft[] {
 const losesPlating = (part: PlanPart, { materialsOf, pieces }: PlanContext) =>
   traitsOf(part.material).isPlated &&
   part.coats.length > 0 &&
+  !isReplaced(part) &&
   pieces.neighboursOf(part.key).length === 0 &&
   judgePart(materialsOf(part), 'caustic bath').verdict !== 'never';
 
@@ -164,7 +171,9 @@ function createPlatingTasks(part: PlanPart): TaskDraft[] {
 function createCleaning(part: PlanPart, { materialsOf }: PlanContext): TaskDraft {
   const verdict = judgePart(materialsOf(part), 'soap and water');
   const common = { station: 'strip' as const, partKeys: [part.key], tags: ['wash' as const], detail: { verdict } };
-  if (verdict.verdict === 'never') return { act: 'brush', ...common, handsOnMin: 6 };
+  const isBrittle = findFinding(part, 'brittle') !== undefined;
+  if (verdict.verdict === 'never' || isBrittle)
+    return { act: 'brush', ...common, detail: { verdict, isBrittle }, handsOnMin: 6 };
   return {
     act: 'soap',
     ...common,
@@ -175,7 +184,7 @@ function createCleaning(part: PlanPart, { materialsOf }: PlanContext): TaskDraft
 }
 
 function createWheelTasks(part: PlanPart, { option, input }: PlanContext): TaskDraft[] {
-  if (part.role !== 'wheel') return [];
+  if (part.role !== 'wheel' || isReplaced(part)) return [];
   const method = option('S14');
   const finding = part.findings.find(({ kind }) => kind !== 'seized' && kind !== 'missing') ?? null;
   if (!finding && input.decisions.S14 === undefined) return [];

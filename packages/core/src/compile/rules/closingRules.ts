@@ -1,8 +1,10 @@
+import { isPestSuspect } from '../../facts/chooseTreatment.ts';
 import type { JointKind, PartRole } from '../../model/catalogue.ts';
 import { traitsOf } from '../../model/material.ts';
 import type { SchoolOption } from '../../model/school.ts';
 import { uses, type Use } from '../../model/supply.ts';
 import type { TaskTag } from '../../model/taskTags.ts';
+import { findBrittle } from '../../opening/findBrittle.ts';
 import { judgePart } from '../../process/judgePart.ts';
 import type { PlanJoint, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
@@ -34,6 +36,7 @@ const BY_KIND: Readonly<Record<JointKind, ClosingFacts>> = {
   glue: { minutes: 6, cureMin: 720, uses: uses(['gel adhesive', 0.3]) },
   solder: { minutes: 15, uses: uses(['solder and flux', 1], ['soldering iron']) },
   'peened pin': { minutes: 8 },
+  'tapered pin': { minutes: 5, uses: uses(['padded jaws']) },
   'sprung pin': { minutes: 8 },
   'push fit': { minutes: 3 },
 };
@@ -41,6 +44,7 @@ const BY_KIND: Readonly<Record<JointKind, ClosingFacts>> = {
 const OTHERWISE: Readonly<Record<Exclude<ClosingKind, 'as its kind' | 'formed'>, ClosingFacts>> = {
   soldered: BY_KIND.solder,
   'set back': { minutes: 6 },
+  'pressed in': { minutes: 6 },
   'false rivet': BY_KIND.glue,
   glued: BY_KIND.glue,
   'glued clear': { minutes: 6, cureMin: 720, uses: uses(['clear-drying white glue', 0.3]) },
@@ -51,6 +55,7 @@ const FORMING_USES: Readonly<Record<SchoolOption<'S5'>, readonly Use[]>> = {
   'ground screw in a hand drill': uses(['bench drill'], ['cutting oil', 0.5]),
   'hammer on a dimple': uses(['small hammer and dimple punch']),
   'crimp flat': uses(['smooth-jawed locking pliers']),
+  'none, it fits tight': [],
   'hub hammered on': uses(['small hammer and dimple punch']),
 };
 
@@ -58,7 +63,16 @@ const FORMING_USES: Readonly<Record<SchoolOption<'S5'>, readonly Use[]>> = {
 const CHIPS: ReadonlySet<JointKind> = new Set<JointKind>(['bent tab', 'peened pin']);
 
 /** An axle whose ends are formed anew; one that was only lifted out of its slots is set back. */
-const isFormed = (joint: PlanJoint) => joint.kind === 'formed axle' && joint.way.destroys !== '';
+const isFormed = ({ kind, way, condition }: PlanJoint) =>
+  kind === 'formed axle' && (way.destroys !== '' || condition === 'lost' || condition === 'never assembled');
+
+/** What a joint is closed with that was found without its fastener. */
+const FASTENERS: Partial<Record<JointKind, readonly Use[]>> = {
+  screw: uses(['closing screw', 1]),
+  'formed axle': uses(['axle wire', 1]),
+  'peened pin': uses(['pin wire', 10]),
+  'sprung pin': uses(['pin wire', 10]),
+};
 
 /** Solder holds until the part beside it is painted: it is done in bare metal, where nothing must be closed before it. */
 export const isSolderedFirst = (joint: PlanJoint, { input, materialsOf }: PlanContext) =>
@@ -67,7 +81,7 @@ export const isSolderedFirst = (joint: PlanJoint, { input, materialsOf }: PlanCo
   joint.partKeys.every((key) => {
     const part = input.parts.find((one) => one.key === key);
     if (part === undefined) return true;
-    return !FITTED[part.role] && judgePart(materialsOf(part), 'soldering').verdict !== 'never';
+    return !FITTED[part.role] && !isPestSuspect(part) && judgePart(materialsOf(part), 'soldering').verdict !== 'never';
   });
 
 /** Close: everything back in the construction's own order. */
@@ -179,8 +193,11 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     id: 'touch-in',
     when: 'axle ends were formed, tabs bent or pins peened',
     serves: ['O29'],
-    create: ({ input }) => {
-      const rough = input.opening.filter((joint) => isFormed(joint) || CHIPS.has(joint.kind));
+    create: ({ input, option, isStripped }) => {
+      // Where nothing wears paint there is none to touch in.
+      if (input.parts.every((part) => part.coats.length === 0 && (!part.painted || isStripped(part)))) return [];
+      const forms = option('S5') !== 'none, it fits tight';
+      const rough = input.opening.filter((joint) => (forms && isFormed(joint)) || CHIPS.has(joint.kind));
       if (rough.length === 0) return [];
       return [
         {
@@ -228,7 +245,8 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
       : [
           'close joint',
           'handling',
-          ...(isForming ? (['form axle ends'] as const) : []),
+          // Pressed in, an axle comes out again no more than a formed one.
+          ...(isForming || closing === 'pressed in' ? (['form axle ends'] as const) : []),
           ...(isForming || CHIPS.has(joint.kind) ? (['chip paint'] as const) : []),
           ...(isGlued ? (['glue'] as const) : []),
         ],
@@ -237,7 +255,10 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
     ...(isForming ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
     handsOnMin: facts.minutes,
     ...(facts.cureMin ? { passiveMin: facts.cureMin } : {}),
-    uses: isForming ? FORMING_USES[context.option('S5')] : (facts.uses ?? []),
+    uses: [
+      ...(isForming ? FORMING_USES[context.option('S5')] : (facts.uses ?? [])),
+      ...(joint.condition === 'lost' ? (FASTENERS[joint.kind] ?? []) : []),
+    ],
     detail: { closing },
   };
 }
@@ -248,7 +269,13 @@ function chooseClosing(joint: PlanJoint, isTapped: boolean, context: PlanContext
   // Solder on finished paint burns it, and some metals do not stand it at all: then it is glued.
   if (joint.kind === 'solder' || joint.kind === 'glue')
     return hasClearPart(joint, context) ? 'glued clear' : joint.kind === 'solder' ? 'glued' : 'as its kind';
-  if (joint.kind === 'formed axle') return isFormed(joint) ? 'formed' : 'set back';
+  // Pressed over a tang, what is brittle snaps.
+  if (joint.kind === 'snap' && findBrittle(joint, context.input.parts))
+    return hasClearPart(joint, context) ? 'glued clear' : 'glued';
+  if (joint.kind === 'formed axle') {
+    if (!isFormed(joint)) return 'set back';
+    return context.option('S5') === 'none, it fits tight' ? 'pressed in' : 'formed';
+  }
   return 'as its kind';
 }
 

@@ -124,7 +124,6 @@ function createOrderTasks({ input: { scope, parts } }: PlanContext): TaskDraft[]
       partKeys: [],
       tags: ['order'],
       handsOnMin: 10,
-      uses: decals.length ? uses(['decal set', decals.length]) : [],
     },
   ];
 }

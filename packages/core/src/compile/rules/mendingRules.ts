@@ -72,6 +72,7 @@ export const MENDING_RULES: readonly PlanRule[] = [
         .filter(
           (part) =>
             traitsOf(part.material).isZinc &&
+            !isReplaced(part) &&
             judgePart(context.materialsOf(part), 'abrasive').verdict !== 'never' &&
             part.coats.length > 0 &&
             (context.isStripped(part) || !part.painted) &&
@@ -166,6 +167,7 @@ export function selectMends(part: PlanPart, context: PlanContext): Mend[] {
       carriesLoad,
       isReached: part.role !== 'interior' && part.role !== 'glazing',
       isJoined: context.pieces.neighboursOf(part.key).length > 0,
+      keepsPaint: part.painted && !context.isStripped(part),
       isBakedLater: isPowdered(part, context),
       school: option('S16'),
     });

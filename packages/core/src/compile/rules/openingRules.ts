@@ -1,5 +1,6 @@
 import type { JointKind } from '../../model/catalogue.ts';
 import type { PlanJoint } from '../../facts/specimenFacts.ts';
+import { isReplaced } from '../../facts/chooseTreatment.ts';
 import { isMetal } from '../../model/material.ts';
 import { uses } from '../../model/supply.ts';
 import type { TaskTag } from '../../model/taskTags.ts';
@@ -52,7 +53,7 @@ export const OPENING_RULES: readonly PlanRule[] = [
     serves: ['O15', 'N8'],
     create: ({ workable, isFreed }) =>
       workable
-        .filter((part) => findFinding(part, 'seized') && isFreed(part) && isMetal(part.material))
+        .filter((part) => findFinding(part, 'seized') && isFreed(part) && isMetal(part.material) && !isReplaced(part))
         .map((part) => ({
           act: 'free',
           station: 'open',
@@ -118,13 +119,14 @@ export const OPENING_RULES: readonly PlanRule[] = [
     id: 'meltables-out',
     when: 'plastic, rubber or paper comes free',
     serves: ['O9', 'N2'],
-    create: (context) => {
-      const { shut } = context;
-      const out = context.input.parts.filter(
+    create: ({ input, isFreed, pieces, isStripped }) => {
+      // Also where the joint was found open: it lies in there until somebody takes it out.
+      const out = input.parts.filter(
         (part) =>
           !isMetal(part.material) &&
           part.state !== 'missing' &&
-          shut.some((joint) => joint.partKeys.includes(part.key)),
+          isFreed(part) &&
+          pieces.neighboursOf(part.key).every((other) => !isStripped(other)),
       );
       if (out.length === 0) return [];
       return [
@@ -157,10 +159,11 @@ function createOpeningTask(joint: PlanJoint, { option, input }: PlanContext): Ta
   const tags: TaskTag[] = [
     'open joint',
     'dismantle',
-    ...(joint.kind === 'rivet post' ? (['rivet head off'] as const) : []),
+    ...(joint.kind === 'rivet post' && joint.condition === undefined ? (['rivet head off'] as const) : []),
     ...(isAxle ? (['wheels off'] as const) : []),
     ...(WITH_SPECIAL_TOOL.has(joint.kind) ? (['force joint'] as const) : []),
     ...(joint.kind === 'formed axle' && way.destroys ? (['axle cut'] as const) : []),
+    ...(way.tool === 'drill' ? (['drill'] as const) : []),
     ...(way.tool === 'rotary' || way.tool === 'iron' ? (['spark'] as const) : []),
     ...(way.tool === 'iron' ? (['heat'] as const) : []),
   ];

@@ -54,8 +54,8 @@ export const PAINT_OFF_RULES: readonly PlanRule[] = [
       context.workable.flatMap((part): TaskDraft[] => {
         const advice = context.strippingOf(part);
         if (!advice || part.done.stripped) return [];
-        const plastic = context.pieces.findShelteredPlastic(part.key);
-        const isKept = plastic !== null && isMetal(part.material);
+        const sheltered = context.pieces.findSheltered(part.key);
+        const isKept = sheltered !== null && isMetal(part.material);
         if (!isKept && (advice.best || part.coats.length === 0)) return [];
         return [
           {
@@ -67,7 +67,7 @@ export const PAINT_OFF_RULES: readonly PlanRule[] = [
             handsOnMin: 25,
             passiveMin: 20,
             uses: uses(['wet abrasive paper', 0.5], ['gloves']),
-            detail: { advice, sheltered: isKept ? plastic.name : null },
+            detail: { advice, sheltered: isKept ? sheltered.name : null },
           },
         ];
       }),

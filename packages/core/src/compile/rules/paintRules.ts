@@ -6,7 +6,7 @@ import type { TaskTag } from '../../model/taskTags.ts';
 import { judgePart } from '../../process/judgePart.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
-import { isPowdered } from './bakeRules.ts';
+import { isPowderCoat, isPowdered } from './bakeRules.ts';
 import { isSolderedFirst } from './closingRules.ts';
 import { hasBrightworkOn, hasDecal, isSlowInk, isSprayed, numberInArea, paintedCoats, roundOf } from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
@@ -29,30 +29,10 @@ const USUAL_DRYING = { flashMin: 5, primerMin: 60, recoatMin: 240, brightMin: 30
 /** Light over dark shows through where the one is so much lighter (of 1). */
 const PALE_ON_DARK = 0.25;
 
-const selectPainted = ({ workable }: PlanContext) => workable.filter((part) => paintedCoats(part).length > 0);
+export const selectPainted = ({ workable }: PlanContext) => workable.filter((part) => paintedCoats(part).length > 0);
 
 /** Finish: ground, colour, brightwork and clear, in the order in which they go on. */
 export const PAINT_RULES: readonly PlanRule[] = [
-  {
-    id: 'gun-ready',
-    when: 'something is sprayed',
-    serves: ['O35', 'S6', 'N19'],
-    create: (context) => {
-      if (!selectPainted(context).some((part) => part.coats.some((coat) => coat.kind !== 'brightwork'))) return [];
-      const method = context.option('S6');
-      return [
-        {
-          act: 'gun-ready',
-          station: 'finish',
-          partKeys: [],
-          method,
-          tags: ['gun ready'],
-          handsOnMin: 5,
-          uses: method === 'spray can' ? uses(['spray booth']) : uses(['airbrush'], ['spray booth']),
-        },
-      ];
-    },
-  },
   {
     id: 'take-coat-off',
     when: 'a coat was rejected and is still on',
@@ -130,7 +110,7 @@ export const PAINT_RULES: readonly PlanRule[] = [
     id: 'colour',
     when: 'a colour or clear coat is planned for an area',
     serves: ['O21', 'O22', 'O24', 'O25', 'O23', 'S6', 'S8', 'N35'],
-    create: createColourTasks,
+    create: listColourTasks,
   },
   {
     id: 'brightwork',
@@ -164,44 +144,18 @@ export const PAINT_RULES: readonly PlanRule[] = [
     id: 'gloss-under-decal',
     when: 'a decal is planned and the school clears under it',
     serves: ['O32', 'S13'],
-    create: ({ workable, option }) => {
-      const school = option('S13');
-      if (school === 'none' || school === 'seal decals') return [];
-      return workable
-        .filter((part) => hasDecal(part) && part.coats.every((coat) => coat.kind !== 'clear'))
-        .map((part) => ({
-          act: 'gloss',
-          station: 'finish',
-          partKeys: [part.key],
-          method: school,
-          tags: ['gloss coat', 'spray', 'vapour', 'handling'],
-          hazards: SPRAYING,
-          handsOnMin: 8,
-          passiveMin: USUAL_DRYING.recoatMin,
-          uses: uses(['clear coat', 1]),
-        }));
-    },
-  },
-  {
-    id: 'clean-gun',
-    when: 'something was sprayed',
-    serves: ['O35', 'N40'],
-    create: (context) => {
-      const names = selectPainted(context).flatMap((part) => part.coats.filter(isSprayed).map((coat) => coat.name));
-      if (names.length === 0 || context.option('S6') === 'spray can') return [];
-      return [
-        {
-          act: 'clean-gun',
-          station: 'finish',
-          partKeys: [],
-          tags: ['gun cleaned', 'vapour'],
-          hazards: ['degreaser'],
-          handsOnMin: 12,
-          uses: uses(['thinner', 15]),
-          detail: { colourCount: new Set(names).size },
-        },
-      ];
-    },
+    create: (context) =>
+      selectGlossed(context).map((part) => ({
+        act: 'gloss',
+        station: 'finish',
+        partKeys: [part.key],
+        method: context.option('S13'),
+        tags: ['gloss coat', 'spray', 'vapour', 'handling'],
+        hazards: SPRAYING,
+        handsOnMin: 8,
+        passiveMin: USUAL_DRYING.recoatMin,
+        uses: uses(['clear coat', 1]),
+      })),
   },
 ];
 
@@ -243,7 +197,14 @@ function listSoldered(context: PlanContext): { readonly part: PlanPart; readonly
     .filter(({ part }, i, all) => all.findIndex((one) => one.part === part) === i);
 }
 
-const selectPrimed = (context: PlanContext) =>
+/** Decals are planned on it, no clear coat is, and the school clears under them. */
+export function selectGlossed({ workable, option }: PlanContext): PlanPart[] {
+  const school = option('S13');
+  if (school === 'none' || school === 'seal decals') return [];
+  return workable.filter((part) => hasDecal(part) && part.coats.every((coat) => coat.kind !== 'clear'));
+}
+
+export const selectPrimed = (context: PlanContext) =>
   selectPainted(context).filter((part) => isPrimed(part) && !isPowdered(part, context));
 
 interface WornColour {
@@ -254,8 +215,10 @@ interface WornColour {
 function listColours(context: PlanContext): WornColour[] {
   const wearers = new Map<string, Set<PlanPart>>();
   for (const part of selectPainted(context))
-    for (const { kind, name } of part.coats)
-      if (kind === 'colour') wearers.set(name, (wearers.get(name) ?? new Set()).add(part));
+    for (const coat of part.coats)
+      // Powder is not stirred.
+      if (coat.kind === 'colour' && !isPowderCoat(part, coat, context))
+        wearers.set(coat.name, (wearers.get(coat.name) ?? new Set()).add(part));
   return [...wearers].map(([name, parts]) => ({ name, parts: [...parts] }));
 }
 
@@ -271,8 +234,10 @@ const createMixTask = ({ name, parts }: WornColour): TaskDraft => ({
   detail: { wearers: parts.map((part) => part.name) },
 });
 
+export const primerOf = (part: PlanPart): PlanCoat => part.coats.find((coat) => coat.kind === 'primer')!;
+
 function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
-  const primer = part.coats.find((coat) => coat.kind === 'primer')!;
+  const primer = primerOf(part);
   return {
     act: 'prime',
     station: 'finish',
@@ -280,6 +245,7 @@ function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
     of: ofRound(roundOf(part, ['primer'])),
     method: option('S12'),
     tags: ['prime', 'paint', 'spray', 'vapour', 'handling'],
+    colours: [primer.name],
     hazards: SPRAYING,
     handsOnMin: 12,
     passiveMin: primer.dries?.recoatMin ?? USUAL_DRYING.primerMin,
@@ -288,8 +254,17 @@ function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
   };
 }
 
-/** What shares a colour is sprayed together, mist coats first: one cleaning of the gun for each. */
-function createColourTasks(context: PlanContext): TaskDraft[] {
+const COLOUR_TASKS = new WeakMap<PlanContext, readonly ColourDraft[]>();
+
+/** Asked by the coats and by the gun: worked out once for a plan. */
+export function listColourTasks(context: PlanContext): readonly ColourDraft[] {
+  const known = COLOUR_TASKS.get(context) ?? createColourTasks(context);
+  COLOUR_TASKS.set(context, known);
+  return known;
+}
+
+/** What shares a colour is sprayed together, mist coats first: one rinse of the gun for each. */
+function createColourTasks(context: PlanContext): ColourDraft[] {
   const tasks = selectPainted(context).flatMap((part) => createPartColours(part, context));
   const firstColour = (task: ColourDraft) => task.colours?.[0] ?? '';
   const lightest = new Map<string, number>();
@@ -311,10 +286,8 @@ type ColourDraft = DraftOf<'mist'> | DraftOf<'colour'>;
 
 function createPartColours(part: PlanPart, context: PlanContext): ColourDraft[] {
   const groups = groupBy(part.coats.filter(isSprayed), (coat) => coat.areaName);
-  const powdered = isPowdered(part, context);
   return [...groups].flatMap(([area, coats]) => {
-    // Powder is the coat of the outside; what lies over it is brushed or sprayed.
-    if (powdered && coats[0]!.areaKind !== 'mask') return [];
+    if (isPowderCoat(part, coats[0]!, context)) return [];
     return createAreaTasks(part, area, coats, context);
   });
 }

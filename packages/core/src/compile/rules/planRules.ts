@@ -1,6 +1,7 @@
 import { BAKE_RULES } from './bakeRules.ts';
 import { CLOSING_RULES } from './closingRules.ts';
 import { DECAL_RULES } from './decalRules.ts';
+import { GUN_RULES } from './gunRules.ts';
 import { INTAKE_RULES } from './intakeRules.ts';
 import { MENDING_RULES } from './mendingRules.ts';
 import { OPENING_RULES } from './openingRules.ts';
@@ -19,6 +20,7 @@ export const PLAN_RULES: readonly PlanRule[] = [
   ...onlyInFull(CLEANING_RULES),
   ...onlyInFull(MENDING_RULES),
   ...onlyInFull(THREAD_RULES),
+  ...onlyInFull(GUN_RULES),
   ...onlyInFull(PAINT_RULES),
   ...onlyInFull(BAKE_RULES),
   ...onlyInFull(CLOSING_RULES),

@@ -9,7 +9,7 @@ import {
   makeWant,
 } from '../../../test/support/planWorld.ts';
 import { compilePlan } from '../compilePlan.ts';
-import { listSupplies } from '../../supply/listSupplies.ts';
+import { listSupplies, type SuppliedTask } from '../../supply/listSupplies.ts';
 import type { PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanInput } from '../planTypes.ts';
 import { SUPPLIES } from '../../model/supply.ts';
@@ -301,6 +301,7 @@ describe('supplies', () => {
         .map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' })),
       parts,
       now,
+      120,
     );
 
   it('sum what the tasks take, what is needed first before the rest, wants with their small parts and their day', () => {
@@ -320,11 +321,29 @@ describe('supplies', () => {
       planFor(two).plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' })),
       two,
       now,
+      120,
     );
     const gel = all.filter((line) => line.what === 'gel stripper');
     expect(gel).length(1);
     expect(gel[0]!.amount).equal(30);
     expect(gel[0]!.tasks.map((task) => task.id)).deep.equal(['strip:body', 'strip:base']);
+  });
+
+  it('count gloves by the evenings on which they are worn, not by the step', () => {
+    const step = (
+      handsOnMin: number,
+      passiveMin = 0,
+      uses: SuppliedTask['uses'] = [{ what: 'gloves', amount: 1 }],
+    ) => ({
+      ...{ id: `${handsOnMin}`, act: 'strip' as const, of: {}, title: 'step', irreversible: false, watchedMin: 0 },
+      ...{ handsOnMin, passiveMin, uses },
+    });
+    const gloves = (open: readonly SuppliedTask[]) =>
+      listSupplies(open, [], now, 120).find((line) => line.what === 'gloves')!.amount;
+    expect(gloves([step(50), step(40), step(30)]), 'one evening').equal(1);
+    expect(gloves([step(50), step(40), step(40)]), 'one step more than fits').equal(2);
+    expect(gloves([step(10, 720), step(10)]), 'left overnight').equal(2);
+    expect(gloves([step(10), step(10, 720, []), step(10, 0, [])]), 'the second evening needs none').equal(1);
   });
 
   it('leave out what is done', () => {

@@ -1,5 +1,6 @@
 import { selectTappedPosts } from '../selectTappedPosts.ts';
 import { uses } from '../../model/supply.ts';
+import type { TaskDraft } from '../planTypes.ts';
 import { selectWants, type PlanRule } from './planRule.ts';
 
 /** Strip & mend, what must be bored, tried and fitted while the metal is bare. */
@@ -31,18 +32,25 @@ export const THREAD_RULES: readonly PlanRule[] = [
     id: 'trial-fit',
     when: 'a part is new to the model',
     serves: ['O17', 'N13'],
-    create: ({ input: { parts } }) =>
-      parts
+    create: ({ input: { parts, opening } }) =>
+      parts.flatMap((part): TaskDraft[] => {
         // A sheet of decals is tried on the paint, not on the metal.
-        .filter((part) => selectWants(part).some((want) => want.kind !== 'decal'))
-        .map((part) => ({
-          act: 'trial-fit',
-          station: 'strip',
-          partKeys: [part.key],
-          tags: ['trial fit'],
-          handsOnMin: 10,
-          detail: { wants: part.wants.map((want) => want.what) },
-        })),
+        const wants = selectWants(part).filter((want) => want.kind !== 'decal');
+        if (wants.length === 0) return [];
+        const isHere = wants.every((want) => want.state === 'solved');
+        const beside = opening.filter((joint) => joint.partKeys.includes(part.key)).flatMap((joint) => joint.partKeys);
+        return [
+          {
+            act: 'trial-fit',
+            station: 'strip',
+            // It names what it is tried on: that is not painted before, and all else need not wait for the post.
+            partKeys: [...new Set([part.key, ...beside])],
+            tags: [isHere ? 'trial fit' : 'late trial fit'],
+            handsOnMin: 10,
+            detail: { wants: wants.map((want) => want.what) },
+          },
+        ];
+      }),
   },
   {
     id: 'dry-fit',

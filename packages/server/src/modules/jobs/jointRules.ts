@@ -1,12 +1,15 @@
 import type { EntityManager } from 'typeorm';
 import { JointRow } from '../../entities/catalogue.ts';
-import { FoundJointRow, type JointWishRow } from '../../entities/opening.ts';
+import { FoundJointRow, type JointConditionRow, type JointWishRow } from '../../entities/opening.ts';
 import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
-/** A wish names a joint of the casting, or one that was found. */
-export async function assertJointIsKnown(manager: EntityManager, { specimenId, jointKey }: JointWishRow) {
+/** A joint of the casting, or one that was found. */
+export async function assertJointIsKnown(
+  manager: EntityManager,
+  { specimenId, jointKey }: Pick<JointWishRow | JointConditionRow, 'specimenId' | 'jointKey'>,
+) {
   const { castingId } = await findRow(manager, SpecimenRow, specimenId, 'This model');
   const isFound = jointKey.startsWith('found:');
   const isKnown = isFound

@@ -3,7 +3,7 @@ import { isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
-import { ComingOffRow, FoundJointRow, JointWishRow } from '../../entities/opening.ts';
+import { ComingOffRow, FoundJointRow, JointConditionRow, JointWishRow } from '../../entities/opening.ts';
 import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
 import {
   AreaRow,
@@ -50,6 +50,7 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
         tasks.filter((task) => task.specimenId === specimen.id && !isSettled(task)),
         facts.parts,
         now,
+        facts.sessionMin,
       ),
     ),
     houseChoices: await manager.find(HouseChoiceRow),
@@ -99,6 +100,7 @@ export async function readSpecimenView(
     findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),
     wants: await manager.findBy(WantRow, { specimenPartId: In(partIds) }),
     jointWishes: await manager.findBy(JointWishRow, { specimenId: specimen.id }),
+    jointConditions: await manager.findBy(JointConditionRow, { specimenId: specimen.id }),
     foundJoints: await manager.findBy(FoundJointRow, { specimenId: specimen.id }),
     comingsOff: await manager.findBy(ComingOffRow, { specimenPartId: In(partIds) }),
     ...(await readStoredFacts(manager, job, specimen)),

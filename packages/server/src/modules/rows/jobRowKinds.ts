@@ -4,6 +4,7 @@ import {
   ChangeDecision,
   ChangeFinding,
   ChangeJob,
+  ChangeJointCondition,
   ChangeJointWish,
   ChangeLayer,
   ChangeMeasurement,
@@ -17,6 +18,7 @@ import {
   CreateDecision,
   CreateFinding,
   CreateFoundJoint,
+  CreateJointCondition,
   CreateJointWish,
   CreateLayer,
   CreateMeasurement,
@@ -26,7 +28,7 @@ import {
 } from '@sardonyx/contract';
 import { FeatureStateRow } from '../../entities/catalogue.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
-import { ComingOffRow, FoundJointRow, JointWishRow } from '../../entities/opening.ts';
+import { ComingOffRow, FoundJointRow, JointConditionRow, JointWishRow } from '../../entities/opening.ts';
 import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
 import {
   CoatingLayerRow,
@@ -189,6 +191,17 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: true,
     jobOf: (manager, row: JointWishRow) => jobOfSpecimen(manager, row.specimenId),
+    check: assertJointIsKnown,
+  },
+  {
+    path: 'joint-conditions',
+    what: 'This finding of a joint',
+    type: JointConditionRow,
+    create: CreateJointCondition,
+    change: ChangeJointCondition,
+    mayDelete: true,
+    movesPlan: true,
+    jobOf: (manager, row: JointConditionRow) => jobOfSpecimen(manager, row.specimenId),
     check: assertJointIsKnown,
   },
   {

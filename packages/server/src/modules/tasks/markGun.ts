@@ -4,7 +4,7 @@ import { ToolRow } from '../../entities/workshop.ts';
 
 /** What a spray task leaves in the gun; cleaning takes it out. */
 export async function markGun(manager: EntityManager, task: TaskRow): Promise<void> {
-  const isClean = task.act === 'clean-gun' || task.act === 'gun-ready';
+  const isClean = task.act === 'clean-gun' || task.act === 'rinse-gun' || task.act === 'gun-ready';
   if (!isClean && !task.needs.tools.includes('airbrush')) return;
   const gun = await manager.findOneBy(ToolRow, { kind: 'airbrush' });
   if (!gun) return;

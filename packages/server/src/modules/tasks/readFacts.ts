@@ -58,9 +58,11 @@ async function readRows(
     `SELECT id, areaId, stage, kind, name, colourHex, factory, productId, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
   );
   return {
-    parts: await read<RowOf<'parts'>>(
-      'SELECT id, key, name, role, material, materialCertainty, state FROM specimen_part WHERE specimenId = ? ORDER BY rowid',
-    ),
+    parts: (
+      await read<Stored<RowOf<'parts'>>>(
+        'SELECT id, key, name, role, material, materialCertainty, state, isKept FROM specimen_part WHERE specimenId = ? ORDER BY rowid',
+      )
+    ).map((part) => ({ ...part, isKept: part.isKept === 1 })),
     areas: areas.map((area) => ({ ...area, crossesSeam: area.crossesSeam === 1 })),
     layers: layers.map((layer) => ({
       ...layer,
@@ -71,7 +73,7 @@ async function readRows(
       `SELECT specimenPartId, kind, severity, note, measuredValue, measuredUnit FROM finding ${OF_PARTS} ORDER BY rowid`,
     ),
     wants: await read<RowOf<'wants'>>(
-      `SELECT id, specimenPartId, kind, what, state, dependentBits, dueOn FROM want ${OF_PARTS} ORDER BY rowid`,
+      `SELECT id, specimenPartId, kind, what, state, dependentBits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
     ),
     joints: castingId ? await readJoints(manager, castingId) : [],
     foundJoints: (
@@ -80,6 +82,9 @@ async function readRows(
       )
     ).map((row) => ({ ...row, partKeys: JSON.parse(row.partKeys) as string[] })),
     jointWishes: await read<RowOf<'jointWishes'>>('SELECT jointKey, wish FROM joint_wish WHERE specimenId = ?'),
+    jointConditions: await read<RowOf<'jointConditions'>>(
+      'SELECT jointKey, condition FROM joint_condition WHERE specimenId = ?',
+    ),
     // In the order in which it was written: a coat that was logged late has an earlier hour.
     log: (
       await read<Stored<TaskLog, 'work'>>(

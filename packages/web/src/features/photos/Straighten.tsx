@@ -24,6 +24,11 @@ interface StraightenProps {
 const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'];
 const CARD_HREF = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawBenchCard())}`;
 
+const LOOKED_FOR =
+  'The card is looked for. Where it is not found: point at the dots in its four corners, clockwise from the upper left; roughly is enough.';
+const FOUND =
+  'The card was found by itself. Is it another one? Point at the dots in the four corners of yours, clockwise from the upper left.';
+
 /** Shows the picture's plane: by the bench card, or by the corners of a rectangle of known size. */
 export function Straighten({ photo, points, worker, onDone }: StraightenProps) {
   const dispatch = useAppDispatch();
@@ -32,12 +37,14 @@ export function Straighten({ photo, points, worker, onDone }: StraightenProps) {
   const [found, setFound] = useState<readonly ControlPoint[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { findCard } = worker;
+  const isPointed = points.length >= 4;
+  const isPointing = points.length > 0 && !isPointed;
   useEffect(() => {
     setFound(null);
     setProblem(null);
-    if (points.length < 4 || by !== 'card') return;
+    if (isPointing || by !== 'card') return;
     let isCurrent = true;
-    findCard(`/api/photos/${photo.hash}/full`, points.slice(0, 4)).then(
+    findCard(`/api/photos/${photo.hash}/full`, isPointed ? points.slice(0, 4) : null).then(
       (dots) => isCurrent && setFound(dots),
       (error: unknown) => isCurrent && setProblem(error instanceof Error ? error.message : String(error)),
     );
@@ -67,7 +74,7 @@ export function Straighten({ photo, points, worker, onDone }: StraightenProps) {
       </fieldset>
       {by === 'card' ? (
         <p>
-          Point at the dots in the card’s four corners, clockwise from the upper left; roughly is enough.{' '}
+          {found && !isPointed ? FOUND : LOOKED_FOR}{' '}
           <a className="underline underline-offset-4" href={CARD_HREF} download="bench-card.svg">
             Card to print
           </a>
@@ -89,7 +96,7 @@ export function Straighten({ photo, points, worker, onDone }: StraightenProps) {
         </div>
       )}
       <p role="status">
-        {points.length < 4
+        {isPointing || (by === 'rectangle' && !isPointed)
           ? `Next: ${CORNERS[points.length]} corner.`
           : problem
             ? `▲ ${problem}`

@@ -21,7 +21,9 @@ import { WhileOpening } from './open/WhileOpening.tsx';
 export function OpenStation() {
   const { opening, isStale, problem } = useOpening();
   const { specimen } = useJob();
-  const joints = (opening?.reasons ?? []).map((reason) => ({
+  // What was found open is no cut and does not stay closed: its line says nothing.
+  const marked = (opening?.reasons ?? []).filter((reason) => !reason.isFoundOpen);
+  const joints = marked.map((reason) => ({
     partKeys: opening!.question.joints.find((joint) => joint.key === reason.jointKey)!.partKeys,
     number: numberOf(reason, opening!),
   }));
@@ -35,7 +37,7 @@ export function OpenStation() {
             <p className="text-note text-soft-ink">
               A number on a line is a cut, in this order; a full line stays closed. Click a part, or use the arrow keys.
             </p>
-            {joints.length > 0 && <JointLines opening={opening!} />}
+            {opening && opening.reasons.length > 0 && <JointLines opening={opening} />}
             <Decisions keys={['S2', 'S3', 'S4']} />
           </>
         }

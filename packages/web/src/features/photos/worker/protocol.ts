@@ -2,7 +2,8 @@ import type { CameraFit, CardValues, ColourSample, ControlPoint, PhotoControl, P
 
 /** What the page asks of the worker. Pictures are named by their address; the worker fetches and keeps the last one. */
 export type PhotoRequest =
-  | { readonly id: number; readonly kind: 'find card'; readonly url: string; readonly corners: readonly Point[] }
+  /** Where corners is null the card is looked for. */
+  | { readonly id: number; readonly kind: 'find card'; readonly url: string; readonly corners: readonly Point[] | null }
   /** Fits the colour card; where corners is null it is looked for, where its values are null it is as it was designed. */
   | {
       readonly id: number;

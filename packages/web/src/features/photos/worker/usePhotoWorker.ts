@@ -13,7 +13,8 @@ interface Waiting {
 export interface PhotoWorker {
   /** Share of the work under way that is done; null while nothing runs. */
   readonly progress: number | null;
-  readonly findCard: (url: string, corners: readonly Point[]) => Promise<readonly ControlPoint[]>;
+  /** The bench card's dots: found by itself, or from its corners. */
+  readonly findCard: (url: string, corners: readonly Point[] | null) => Promise<readonly ControlPoint[]>;
   /** The nearest edge; null where there is none. */
   readonly snap: (url: string, point: Point) => Promise<Point | null>;
   /** The colour card in a picture: found by itself, or from its corners. */

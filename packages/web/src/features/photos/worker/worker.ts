@@ -3,7 +3,6 @@ import {
   findRegion,
   fitCamera,
   invertHomography,
-  locateCard,
   preparePlane,
   rectifyPicture,
   refineEdge,
@@ -25,9 +24,9 @@ self.onmessage = ({ data }: MessageEvent<PhotoRequest>) => {
 async function answer(request: PhotoRequest): Promise<void> {
   const picture = await readPicture(request.url);
   if (request.kind === 'find card')
-    return post({ id: request.id, kind: 'card', points: findCard(picture, request.corners) });
+    return post({ id: request.id, kind: 'card', points: findCard(picture, request.corners ?? undefined) });
   if (request.kind === 'fit card') {
-    const control = request.corners ? findCard(picture, request.corners) : locateCard(picture);
+    const control = findCard(picture, request.corners ?? undefined);
     const dots = control.map(({ pixel }) => pixel);
     return post({ id: request.id, kind: 'fitted', fit: fitCamera(picture, control, request.card ?? undefined), dots });
   }

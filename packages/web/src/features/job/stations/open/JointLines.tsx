@@ -3,6 +3,7 @@ import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRo
 import { capitalise, formatMinutes } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
+import { FoundConditionChoice } from './FoundCondition.tsx';
 import type { OpeningAnswer as Opening } from './worker/protocol.ts';
 
 /** Every joint of the model: opened or left closed, why, what it costs, and what to have in hand first. */
@@ -28,9 +29,9 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
       <div className="flex items-start gap-2">
         <span
           aria-hidden
-          className={`figure inline-grid h-6 min-w-6 shrink-0 place-items-center border border-ink px-1 font-bold ${reason.isOpened ? 'bg-ink text-sheet' : 'bg-sheet text-ink'}`}
+          className={`figure inline-grid h-6 min-w-6 shrink-0 place-items-center border border-ink px-1 font-bold ${number !== null ? 'bg-ink text-sheet' : 'bg-sheet text-ink'}`}
         >
-          {number ?? '='}
+          {number ?? (reason.isFoundOpen ? '○' : '=')}
         </span>
         <div className="min-w-0 grow">
           <p>
@@ -41,14 +42,17 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
                 ? `${planned.way.label.toLowerCase()}, ${formatMinutes(planned.way.minutes)}, ${Math.round(planned.way.risk * 100)} % damage`
                 : 'left closed'}
           </p>
-          {!reason.isOpenAlready && (
+          {(reason.isFoundOpen || !reason.isOpenAlready) && (
             <p className="text-note">
               {reason.because}
               <span className="text-soft-ink"> {describeOther(reason)}</span>
             </p>
           )}
           {inHand.length > 0 && <p className="text-note text-soft-ink">In hand first: {inHand.join('; ')}.</p>}
-          {!reason.isOpenAlready && <WishChoice reason={reason} />}
+          <div className="flex flex-wrap items-center gap-x-6">
+            {(reason.isFoundOpen || !reason.isOpenAlready) && <FoundConditionChoice reason={reason} />}
+            {!reason.isOpenAlready && <WishChoice reason={reason} />}
+          </div>
         </div>
       </div>
     </li>
@@ -57,7 +61,8 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
 
 /** Its number among the cuts; null where it is not opened. */
 export function numberOf(reason: JointReason, { reasons }: Opening): number | null {
-  return reason.isOpened ? reasons.filter((one) => one.isOpened).indexOf(reason) + 1 : null;
+  const isCut = (one: JointReason) => one.isOpened && !one.isFoundOpen;
+  return isCut(reason) ? reasons.filter(isCut).indexOf(reason) + 1 : null;
 }
 
 function describeOther({ isOpened, otherwiseMin, forgoes }: JointReason): string {

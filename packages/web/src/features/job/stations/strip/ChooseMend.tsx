@@ -17,7 +17,7 @@ import { usePlanContext } from '../../usePlanContext.ts';
 
 /** For the part in hand: what mends a damage, how far it bends, and with which grits to begin. */
 export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
-  const { materialsOf, partOf, pieces } = usePlanContext();
+  const { materialsOf, partOf, pieces, isStripped } = usePlanContext();
   const planned = partOf(part.key);
   const isJoined = pieces.neighboursOf(part.key).length > 0;
   const materials = materialsOf(planned);
@@ -25,7 +25,7 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
     <details>
       <summary className="quiet-button">Mend, straighten, smooth: {part.name.toLowerCase()}</summary>
       <div className="space-y-4 py-2">
-        <Mend materials={materials} isJoined={isJoined} />
+        <Mend materials={materials} isJoined={isJoined} keepsPaint={planned.painted && !isStripped(planned)} />
         <Straighten
           materials={materials}
           isJoined={isJoined}
@@ -39,14 +39,22 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
 
 type Materials = Parameters<typeof chooseMend>[0]['materials'];
 
-function Mend({ materials, isJoined }: { readonly materials: Materials; readonly isJoined: boolean }) {
+function Mend({
+  materials,
+  isJoined,
+  keepsPaint,
+}: {
+  readonly materials: Materials;
+  readonly isJoined: boolean;
+  readonly keepsPaint: boolean;
+}) {
   const { option } = usePlanContext();
   const [damage, setDamage] = useState<Damage>('crack');
   const [carriesLoad, setCarriesLoad] = useState(false);
   const [isReached, setReached] = useState(true);
   const [isBakedLater, setBaked] = useState(false);
   const { best, because, insteadOf, refusals } = chooseMend({
-    ...{ materials, damage, carriesLoad, isReached, isJoined, isBakedLater, school: option('S16') },
+    ...{ materials, damage, carriesLoad, isReached, isJoined, isBakedLater, keepsPaint, school: option('S16') },
   });
   return (
     <section aria-label="Mend">

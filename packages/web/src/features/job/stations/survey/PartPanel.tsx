@@ -37,6 +37,7 @@ export function PartPanel({ part, inHand, onTake }: PartPanelProps) {
         <Choice part={part} field="materialCertainty" label="How sure" options={MATERIAL_CERTAINTIES} />
         <Choice part={part} field="state" label="State" options={PART_STATES} />
         <Choice part={part} field="origin" label="Where it is from" options={ORIGINS} />
+        <KeepChoice part={part} />
         <div className="sm:col-span-4">
           <Autosaved kind="specimen-parts" row={part} field="originNote" label="More on where it is from" />
         </div>
@@ -86,6 +87,30 @@ function FoundArea({ area, part }: { readonly area: Area; readonly part: Specime
         )}
       </div>
     </div>
+  );
+}
+
+/** Bright metal that stays bright, a coat worth keeping, somebody else's finished work. */
+function KeepChoice({ part }: { readonly part: SpecimenPart }) {
+  const dispatch = useAppDispatch();
+  return (
+    <label className="inline-flex min-h-11 items-center gap-2 sm:col-span-4">
+      <input
+        type="checkbox"
+        checked={part.isKept}
+        onChange={(event) =>
+          void dispatch(
+            changeRow({
+              kind: 'specimen-parts',
+              row: part,
+              changes: { isKept: event.target.checked },
+              label: `${part.name}: ${event.target.checked ? 'kept as it is' : 'worked on'}`,
+            }),
+          )
+        }
+      />
+      Keep it as it is: neither stripped, mended nor painted, covered while others are
+    </label>
   );
 }
 
