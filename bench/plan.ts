@@ -10,7 +10,7 @@ import { findRewritten } from '../packages/core/test/support/findRewritten.ts';
 import { createTestBench } from '../packages/server/test/support/createTestBench.ts';
 import { comparePageWithServer } from '../packages/server/test/support/randomSpecimens.ts';
 import { checkByNeeds } from '../packages/core/test/support/checkByNeeds.ts';
-import { chooseFor, createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';
+import { chooseFor, createRandomPlanInput, makeFinding } from '../packages/core/test/support/planWorld.ts';
 import { createStrangeFacts, STRANGE_WORLDS } from '../packages/core/test/support/strangeSurveys.ts';
 import { median, type Topic } from './figure.ts';
 
@@ -178,7 +178,7 @@ function timeCompiling() {
   const rounds = Array.from({ length: 5 }, timeAll);
   const edits = models.map((model) => {
     const [first, ...others] = model.parts;
-    const findings = [...first!.findings, { kind: 'cracked' as const, severity: 2, note: '', degrees: null }];
+    const findings = [...first!.findings, makeFinding('cracked')];
     const began = performance.now();
     compilePlan({ ...model, parts: [{ ...first!, findings }, ...others] });
     return performance.now() - began;

@@ -43,8 +43,8 @@ describe('the colour lab', function () {
       if (await patch.count()) return;
       const lines = await page.getByRole('button', { name: /^Mislogged/ }).count();
       await pour.click();
-      // Runs, drips, stands still: then it can be logged.
-      await page.getByText(/, moving$/).waitFor();
+      // Runs, drips, stops at its aim: then it can be logged.
+      await page.locator('main button:disabled', { hasText: /^Pour \(sim/ }).waitFor();
       const line = page.getByRole('button', { name: /^Mislogged/ }).nth(lines);
       const refusal = page.locator('main').getByRole('alert');
       const ready = page.locator('button:enabled', { hasText: /^Log \d/ });

@@ -81,7 +81,9 @@ export {
   PHOTO_STAGES,
   SIZE_NAMES,
   WANT_KINDS,
+  COAT_OWNERS,
   WANT_STATES,
+  WAYS_TO_GET,
   type Area,
   type AreaKind,
   type Certainty,
@@ -113,7 +115,9 @@ export {
   type SpecimenPart,
   type Want,
   type WantKind,
+  type CoatOwner,
   type WantState,
+  type WayToGet,
   type WishForJoint,
 } from './model/workpiece.ts';
 export {
@@ -190,7 +194,7 @@ export type { Opening, PlanPart, SpecimenFacts } from './facts/specimenFacts.ts'
 export { TELLING_ACTS } from './facts/standingWork.ts';
 
 // How to open it
-export { USUAL_WAYS } from './assembly/usualWays.ts';
+export { usualWayOf } from './assembly/usualWays.ts';
 export { chooseOpening, comesApart, type ChosenOpening } from './opening/chooseOpening.ts';
 export {
   compareAlternatives,
@@ -214,7 +218,11 @@ export { BAKES, BAKE_C, OVEN_QUESTIONS, adviseBake } from './process/adviseBake.
 export { estimateStrippedDm2, judgeBath } from './process/bathLife.ts';
 export { CAUSTIC, adviseCausticBath, type CausticAdvice } from './process/causticBath.ts';
 export { checkVessel } from './process/checkVessel.ts';
-export { DAMAGES, MEND_HOW, chooseMend, type Damage } from './process/chooseMend.ts';
+export { MEND_METHODS, type MendMethod } from './model/mend.ts';
+export { MEND_HOW } from './process/chooseMend.ts';
+export { selectMends } from './compile/rules/mendingRules.ts';
+export type { Mend } from './compile/planTypes.ts';
+export { describeFinding } from './words/names.ts';
 export type { StripAdvice } from './process/chooseStripping.ts';
 export { expectPasses, type StrippedBefore } from './process/expectPasses.ts';
 export { HAZARD_DEFERRAL, getHazardCard } from './process/hazardCards.ts';

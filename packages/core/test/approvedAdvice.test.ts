@@ -36,6 +36,8 @@ describe('advice as it was read and approved', () => {
               ...question,
               keepsPaint: false,
               isBakedLater: false,
+              hasPiece: false,
+              chosen: null,
               school: 'by load and access',
             });
             return `${damage}${carriesLoad ? ', loaded' : ''}${isReached ? ', reached' : ''}: ${best ?? 'nothing'}, ${because}`;

@@ -96,7 +96,7 @@ describe('sums of answers, as they were approved', () => {
                   both.map((isBakedLater) =>
                     chooseMend({
                       ...{ materials: [one, other], damage, carriesLoad, isReached, isJoined: isReached },
-                      ...{ isBakedLater, keepsPaint: carriesLoad, school },
+                      ...{ isBakedLater, keepsPaint: carriesLoad, school, hasPiece: isReached, chosen: null },
                     }),
                   ),
                 ),

@@ -5,7 +5,7 @@ import type { Decisions } from '../src/model/school.ts';
 import { chooseOpening } from '../src/opening/chooseOpening.ts';
 import { createOpeningQuestion } from '../src/opening/openingQuestion.ts';
 import { createLorry, planOf, select } from './support/lorry.ts';
-import { makeFinding, makeWay } from './support/planWorld.ts';
+import { makeFinding, makeWant, makeWay } from './support/planWorld.ts';
 
 /*
  * Every school on the same lorry, as somebody who works that way would check it: what is there, what is not, what it says.
@@ -223,9 +223,11 @@ describe('each school, as who works so would check it', () => {
     expect(suppliesOf(only(lorry({ S18: 'thinner wipe' }), 'strip seat'))).include('thinner');
   });
 
-  it('drying: in the air, or baked low where nothing is glued', () => {
+  it('drying: in the air, or baked low as far as the glue in it stands', () => {
     expect(select(lorry({}), 'low-bake')).empty;
-    expect(partsOf(lorry({ S19: 'low bake' }), 'low-bake')).deep.equal(['base']);
+    expect(partsOf(lorry({ S19: 'low bake' }), 'low-bake')).have.members(['body', 'base']);
+    expect(only(lorry({ S19: 'low bake' }), 'low-bake body').how).include('cyanoacrylate bond');
+    expect(only(lorry({ S19: 'low bake' }), 'low-bake base').how).not.include('weakest');
   });
 
   it('decals: setting fluid is asked for only by who uses it', () => {
@@ -272,10 +274,7 @@ describe('what a survey says, in the opening', () => {
         findings: part.key === 'glazing' && changes ? [makeFinding('scuffed', changes)] : [],
         state: want && part.key === 'glazing' ? ('damaged' as const) : ('sound' as const),
         newPart: want === 'open' && part.key === 'glazing' ? { isHere: false, origin: null } : null,
-        wants:
-          want && part.key === 'glazing'
-            ? [{ id: 'w', kind: 'part' as const, what: 'a window', state: want, dependentBits: '', dueOn: null }]
-            : [],
+        wants: want && part.key === 'glazing' ? [makeWant('w', { state: want })] : [],
       }));
     const joints = facts.opening
       .filter((joint) => joint.key === 'window')

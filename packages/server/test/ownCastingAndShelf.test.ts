@@ -85,7 +85,7 @@ describe('a spectrophotometer at a part', () => {
     const [specimen] = (await bench.get<JobView>('jobs/sg-01')).specimens;
     const outside = specimen!.areas.find((area) => area.specimenPartId === 'sg-01-1.body' && area.kind === 'outside')!;
     const own = specimen!.layers.filter((layer) => layer.areaId === outside.id && layer.kind === 'colour');
-    const factory = convertHexToLab(own.find((layer) => layer.factory)!.colourHex);
+    const factory = convertHexToLab(own.find((layer) => layer.whose === 'factory')!.colourHex);
     const last = convertHexToLab(own.at(-1)!.colourHex);
     expect(computeDe00(factory, last), 'overpainted').greaterThan(5);
     expect(computeDe00((await read('sheltered')).lab, factory)).lessThan(2);

@@ -4,19 +4,23 @@ import {
   FINDING_UNITS,
   MATERIALS,
   MATERIAL_CERTAINTIES,
+  MEND_METHODS,
   ORIGINS,
   PART_STATES,
   WANT_KINDS,
   WANT_STATES,
+  WAYS_TO_GET,
   type Certainty,
   type FindingKind,
   type FindingUnit,
   type Material,
   type MaterialCertainty,
+  type MendMethod,
   type Origin,
   type PartState,
   type WantKind,
   type WantState,
+  type WayToGet,
 } from '@sardonyx/core';
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
@@ -52,6 +56,7 @@ const IsMeasuredValue = () =>
 export class CreateFinding {
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsIn(FINDING_KINDS) kind!: FindingKind;
+  @IsChanged() @IsString() @MaxLength(60) feature?: string;
   @IsInt() @Min(1) @Max(3) severity!: number;
   @IsString() @MaxLength(500) note!: string;
   @IsPinPlace() pinnedTo?: string | null;
@@ -59,10 +64,13 @@ export class CreateFinding {
   @IsPinCoordinate() pinY?: number | null;
   @IsMeasuredValue() measuredValue?: number | null;
   @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
+  @IsChangedOrNull() @IsBoolean() carriesLoad?: boolean | null;
+  @IsChangedOrNull() @IsIn(MEND_METHODS) mend?: MendMethod | null;
 }
 
 export class ChangeFinding extends VersionedChange {
   @IsChanged() @IsIn(FINDING_KINDS) kind?: FindingKind;
+  @IsChanged() @IsString() @MaxLength(60) feature?: string;
   @IsChanged() @IsInt() @Min(1) @Max(3) severity?: number;
   @IsChanged() @IsString() @MaxLength(500) note?: string;
   @IsPinPlace() pinnedTo?: string | null;
@@ -70,6 +78,8 @@ export class ChangeFinding extends VersionedChange {
   @IsPinCoordinate() pinY?: number | null;
   @IsMeasuredValue() measuredValue?: number | null;
   @IsChangedOrNull() @IsIn(FINDING_UNITS) measuredUnit?: FindingUnit | null;
+  @IsChangedOrNull() @IsBoolean() carriesLoad?: boolean | null;
+  @IsChangedOrNull() @IsIn(MEND_METHODS) mend?: MendMethod | null;
 }
 
 export class CreateWant {
@@ -77,6 +87,7 @@ export class CreateWant {
   @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
   @IsString() @IsNotEmpty({ message: 'Say what is wanted.' }) @MaxLength(200) what!: string;
   @IsString() @MaxLength(300) dependentBits!: string;
+  @IsChangedOrNull() @IsIn(WAYS_TO_GET) getBy?: WayToGet | null;
   @IsIn(WANT_STATES) state!: WantState;
   @IsString() @MaxLength(300) solution!: string;
   @IsChangedOrNull() @IsIn(ORIGINS) origin?: Origin | null;
@@ -88,6 +99,7 @@ export class ChangeWant extends VersionedChange {
   @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(200) what?: string;
   @IsChanged() @IsString() @MaxLength(300) dependentBits?: string;
+  @IsChangedOrNull() @IsIn(WAYS_TO_GET) getBy?: WayToGet | null;
   @IsChanged() @IsIn(WANT_STATES) state?: WantState;
   @IsChanged() @IsString() @MaxLength(300) solution?: string;
   @IsChangedOrNull() @IsIn(ORIGINS) origin?: Origin | null;

@@ -1,4 +1,12 @@
-import { LAYER_KINDS, TIMER_KINDS, type LayerKind, type TaskMeasure, type TimerKind } from '@sardonyx/core';
+import {
+  COAT_OWNERS,
+  LAYER_KINDS,
+  TIMER_KINDS,
+  type CoatOwner,
+  type LayerKind,
+  type TaskMeasure,
+  type TimerKind,
+} from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -75,6 +83,7 @@ export class CreateLayer {
   @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin!:
     'measured' | 'product sheet' | 'planning estimate';
   @OrNull() @IsString() productId!: string | null;
+  @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
 }
 
 export class ChangeLayer extends VersionedChange {
@@ -84,6 +93,7 @@ export class ChangeLayer extends VersionedChange {
   @IsChanged() @IsNumber() @Min(0.1) @Max(2000) thicknessUm?: number;
   @IsChanged() @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin?:
     'measured' | 'product sheet' | 'planning estimate';
+  @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
 }
 
 export class StartTimer {

@@ -1,6 +1,6 @@
 import { isMetal } from '../model/material.ts';
 import type { PlanContext } from './planContext.ts';
-import { isPowdered } from './rules/bakeRules.ts';
+import { isPowdered } from './rules/isPowdered.ts';
 import { selectMends } from './rules/mendingRules.ts';
 import { describeFinding, nameOf } from '../words/names.ts';
 import type { Contradiction } from './planTypes.ts';

@@ -90,7 +90,15 @@ export function linkTasks(tasks: readonly TaskDraft[], keys: readonly string[], 
 }
 
 /** These do not touch the part: paint is stirred, a gun cleaned, a parcel taken in while it dries. */
-const HANDS_OFF: readonly TaskTag[] = ['mix paint', 'gun ready', 'gun rinsed', 'gun cleaned', 'receive'];
+const HANDS_OFF: readonly TaskTag[] = [
+  'mix paint',
+  'gun ready',
+  'gun rinsed',
+  'gun cleaned',
+  'draw',
+  'made here',
+  'receive',
+];
 const isHandsOff = ({ tags }: Pick<TaskDraft, 'tags'>): boolean => tags.some((tag) => HANDS_OFF.includes(tag));
 
 /** Where tasks stand by tag, part, joint, area and station. */

@@ -120,14 +120,22 @@ function linkPaint(withTag: WithTag): OwnLink[] {
   ];
 }
 
-/** O21: of two colours over the body colour the light one first, unless S8 says otherwise. */
+/**
+ * O21: of two colours over the body colour the light one first, unless S8 goes by the masking: then the one that is on more
+ * places, so that one masking serves them all. By covering power they go on in the order in which they are planned.
+ */
 function linkColours(withTag: WithTag, { decisions }: PlanInput): OwnLink[] {
-  if (chooseOption('S8', decisions) !== 'light to dark') return [];
+  const school = chooseOption('S8', decisions);
+  if (school === 'by covering power') return [];
+  const byMasking = school === 'by masking effort';
   const trims = withTag('trim colour').filter(({ task }) => task.luminance !== undefined);
-  return trims.flatMap((light) =>
+  const places = groupBy(trims, ({ task }) => task.colours?.[0]);
+  const rank = ({ task }: Placed): number => (byMasking ? places.get(task.colours?.[0])!.length : task.luminance!);
+  const because = byMasking ? 'one masking serves all its places' : 'dark covers light, not the other way round';
+  return trims.flatMap((first) =>
     trims
-      .filter(({ task }) => task.partKeys[0] === light.task.partKeys[0] && light.task.luminance! > task.luminance!)
-      .map((dark) => link(light, dark, 'O21', 'dark covers light, not the other way round')),
+      .filter((after) => first.task.partKeys[0] === after.task.partKeys[0] && rank(first) > rank(after))
+      .map((after) => link(first, after, 'O21', because)),
   );
 }
 

@@ -261,7 +261,7 @@ describe('reconcilePlan', () => {
 
 describe('schools', () => {
   it('offers the default first among at least two options, each with a reason', () => {
-    expect(SCHOOLS.map((school) => school.key)).deep.equal(Array.from({ length: 23 }, (_, i) => `S${i + 1}`));
+    expect(SCHOOLS.map((school) => school.key)).deep.equal(Array.from({ length: 24 }, (_, i) => `S${i + 1}`));
     for (const school of SCHOOLS) {
       expect(school.options[0]).equal(school.defaultOption);
       expect(new Set(school.options).size).equal(school.options.length).greaterThan(1);

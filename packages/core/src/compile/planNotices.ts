@@ -6,8 +6,12 @@ import { capitalise, listNames, nameOf } from '../words/names.ts';
 import { sayDay } from '../words/sayDay.ts';
 import type { PlanContext } from './planContext.ts';
 import type { PlannedTask, PlanNotice } from './planTypes.ts';
-import { isGluedOrWillBe, isPowdered } from './rules/bakeRules.ts';
-import { planBend, selectMends } from './rules/mendingRules.ts';
+import { sayIdleAnswers } from './sayIdleAnswers.ts';
+import { listLowBakeRefusals } from './rules/bakeRules.ts';
+import { findWornWheel } from './rules/cleaningRules.ts';
+import { isPowdered } from './rules/isPowdered.ts';
+import { selectMends } from './rules/mendingRules.ts';
+import { planBend } from './rules/straightenRules.ts';
 
 /** What was left out of the plan or goes another way than the school says, and why. */
 export function createNotices(context: PlanContext, tasks: readonly PlannedTask[]): PlanNotice[] {
@@ -17,10 +21,12 @@ export function createNotices(context: PlanContext, tasks: readonly PlannedTask[
     ...(input.scope === 'full'
       ? [
           ...describeRefusedBakes(context),
+          ...describeOneSet(context),
           ...describeBareParts(context),
           ...describeUnprimed(context),
           ...describeDoneOtherwise(context),
           ...describeLongWatches(tasks, context),
+          ...sayIdleAnswers(context).map((words) => notice('answer without effect', [], words)),
         ]
       : []),
   ];
@@ -93,12 +99,7 @@ function describeRefusedBakes(context: PlanContext): PlanNotice[] {
   for (const part of workable) {
     if (!part.coats.some((coat) => coat.kind === 'colour') || isPowdered(part, context)) continue;
     if (bake === 'powder' && part.done.finish !== null) continue;
-    const reasons = [
-      ...bakeRefusals(part, bake),
-      ...(bake === 'low bake' && isGluedOrWillBe(part)
-        ? ['it is mended, and nothing glued or filled goes into the oven']
-        : []),
-    ];
+    const reasons = bake === 'powder' ? bakeRefusals(part, bake) : listLowBakeRefusals(part, context);
     const said = reasons.map((reason) => `${capitalise(reason)}.`).join(' ');
     if (said) refused.set(said, [...(refused.get(said) ?? []), part]);
   }
@@ -106,6 +107,14 @@ function describeRefusedBakes(context: PlanContext): PlanNotice[] {
   return [...refused].map(([said, parts]) =>
     notice('not baked', parts, `Not baked: the ${listNames(parts.map(nameOf))}. ${said} ${instead}`),
   );
+}
+
+function describeOneSet(context: PlanContext): PlanNotice[] {
+  if (context.option('S14') !== 'best of two sets' || context.input.hasSecondWheels) return [];
+  const wheels = context.workable.filter((part) => findWornWheel(part, context));
+  if (wheels.length === 0) return [];
+  const words = `Only one set of the ${listNames(wheels.map(nameOf))} is here: they are cleaned and stay. Add a second example to pick from two, or answer otherwise at Finish.`;
+  return [notice('one set of wheels', wheels, words)];
 }
 
 function describeBareParts(context: PlanContext): PlanNotice[] {

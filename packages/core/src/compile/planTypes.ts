@@ -1,5 +1,6 @@
 import type { Opening, PlanFinding, SpecimenFacts } from '../facts/specimenFacts.ts';
-import type { Process } from '../model/process.ts';
+import type { Process, TreatedMaterial } from '../model/process.ts';
+import type { WayToGet } from '../model/workpiece.ts';
 import type { Station } from '../model/stations.ts';
 import type { Use } from '../model/supply.ts';
 import type { TaskLink, TaskNeeds, TaskWork } from '../model/task.ts';
@@ -8,6 +9,7 @@ import type { TaskTag } from '../model/taskTags.ts';
 import type { Ladder } from '../process/abrasiveLadder.ts';
 import type { MendAdvice } from '../process/chooseMend.ts';
 import type { StripAdvice } from '../process/chooseStripping.ts';
+import type { PostRecovery } from '../process/recoverPost.ts';
 import type { PartVerdict } from '../process/judgePart.ts';
 import type { BendPlan } from '../process/planStraightening.ts';
 
@@ -17,7 +19,8 @@ export interface PlanInput extends Omit<SpecimenFacts, 'joints'>, Opening {}
 /** What a rule worked out for a step, for the words to say: only where its fields do not hold it. */
 export interface TaskDetails {
   'list-wants': { readonly bits: readonly string[]; readonly decals: readonly string[] };
-  get: { readonly what: string };
+  get: { readonly what: string; readonly by: WayToGet; readonly isBySchool: boolean };
+  draw: { readonly what: string; readonly by: 'print' | 'make'; readonly isBySchool: boolean };
   'lead-look': { readonly names: readonly string[] };
   dust: { readonly hands: 'gloved' | 'bare'; readonly clear: 'brush' | 'cloth' };
   'meltables-out': { readonly materials: readonly string[] };
@@ -25,13 +28,19 @@ export interface TaskDetails {
   strip: { readonly advice: StripAdvice; readonly layers: number };
   key: { readonly advice: StripAdvice; readonly sheltered: string | null };
   'wash-bare': { readonly limit: string; readonly materials: readonly string[] };
-  soap: { readonly verdict: PartVerdict };
+  soap: { readonly verdict: PartVerdict; readonly isFirst: boolean };
   brush: { readonly verdict: PartVerdict; readonly isBrittle: boolean };
   'plating-off': { readonly coats: readonly string[]; readonly finding: PlanFinding | null };
   polish: { readonly ladder: Ladder; readonly finding: PlanFinding };
   wheels: { readonly finding: PlanFinding | null };
   air: { readonly finding: PlanFinding };
-  straighten: { readonly plan: Extract<BendPlan, { kind: 'steps' }>; readonly finding: PlanFinding };
+  straighten: {
+    readonly plan: Extract<BendPlan, { kind: 'steps' }>;
+    readonly finding: PlanFinding;
+    readonly pair: string | null;
+  };
+  'hold-crack': { readonly finding: PlanFinding };
+  'recover-post': { readonly recoveries: readonly PostRecovery[] };
   mend: { readonly mends: readonly Mend[] };
   refill: Mend;
   wipe: { readonly finding: PlanFinding; readonly verdict: PartVerdict };
@@ -41,11 +50,13 @@ export interface TaskDetails {
   'take-off': { readonly names: readonly string[]; readonly because: string };
   mask: { readonly beside: readonly string[] };
   prime: { readonly name: string };
-  mix: { readonly wearers: readonly string[] };
+  mix: { readonly wearers: readonly string[]; readonly isMixed: boolean };
   colour: { readonly names: readonly string[]; readonly isTrim: boolean; readonly isPaleOnDark: boolean };
+  clear: { readonly name: string; readonly isOver: boolean };
   bright: { readonly name: string };
   'clean-gun': { readonly colourCount: number };
   powder: { readonly name: string };
+  'low-bake': { readonly weakest: TreatedMaterial | null };
   close: { readonly closing: ClosingKind };
   'touch-in': { readonly rough: readonly string[] };
   decal: { readonly name: string; readonly crossesSeam: boolean };
@@ -56,6 +67,8 @@ export interface TaskDetails {
 /** A damage and how it is mended. */
 export interface Mend {
   readonly finding: PlanFinding;
+  /** It must bear something: said so, or by the kind of part and how bad it is. */
+  readonly carriesLoad: boolean;
   readonly advice: MendAdvice;
 }
 
@@ -63,7 +76,7 @@ export interface Mend {
 export type ClosingKind =
   'as its kind' | 'soldered' | 'formed' | 'set back' | 'pressed in' | 'false rivet' | 'glued' | 'glued clear';
 
-interface DraftFields {
+export interface DraftFields {
   readonly station: Station;
   readonly partKeys: readonly string[];
   readonly of?: TaskSubject;
@@ -120,7 +133,9 @@ export interface PlanNotice {
     | 'no coat planned'
     | 'no primer'
     | 'too long to watch'
-    | 'done otherwise before';
+    | 'done otherwise before'
+    | 'one set of wheels'
+    | 'answer without effect';
   readonly partKeys: readonly string[];
   /** Keys of the tasks it is about. */
   readonly taskKeys: readonly string[];

@@ -140,15 +140,17 @@ describe('finishing and closing tasks', () => {
     expect(byKey(createTasks(bright(4320)), 'chrome:body:grille').passiveMin).equal(4320);
   });
 
-  it('name the coats of an area in one task, innermost first', () => {
+  it('name the colours of an area in one task, and clear in its own', () => {
     const coats = [
       makeCoat('primer'),
       makeCoat('colour', { name: 'Deep green' }),
       makeCoat('clear', { name: 'Clear gloss' }),
     ];
-    const task = byKey(createTasks(withParts(makePart('body', { coats }))), 'colour:body:outside');
-    expect(task.title).equal('Paint the body, outside: Deep green, then Clear gloss');
+    const tasks = createTasks(withParts(makePart('body', { coats })));
+    const task = byKey(tasks, 'colour:body:outside');
+    expect(task.title).equal('Paint the body, outside: Deep green');
     expect(task.hazards).deep.equal(['spraying']);
+    expect(byKey(tasks, 'clear:body:outside').title).equal('Clear coat on the body: Clear gloss');
   });
 
   it('plan no paint for a pest-suspect part', () => {

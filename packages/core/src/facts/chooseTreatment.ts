@@ -86,7 +86,7 @@ export function findReasonToStandAlone(part: OpeningPart, decisions: Decisions):
   if (part.isKept) return null;
   if (isPestSuspect(part)) return null;
   const has = (kind: FindingKind) => part.findings.some((finding) => finding.kind === kind);
-  if (has('bent') && traitsOf(part.material).bends === 'warm')
+  if ((has('bent') || has('twisted')) && traitsOf(part.material).bends === 'warm')
     return 'straightened warm, with nothing beside it that melts or cracks';
   if (traitsOf(part.material).isPlated && part.coats.length > 0)
     return 'its plating comes off in a bath, and liquor would stay in a seam';

@@ -9,6 +9,8 @@ import {
   type Want,
 } from '../model/workpiece.ts';
 import { findLongestSession } from '../calendar/sessions.ts';
+import type { Decisions } from '../model/school.ts';
+import { chooseOption } from '../schools/schools.ts';
 import { mergeDecisions, type HouseChoice } from '../schools/mergeDecisions.ts';
 import { findNewPart } from './findNewPart.ts';
 import { listJoints, type JointRows } from './listJoints.ts';
@@ -23,15 +25,14 @@ export interface SpecimenRows extends JointRows {
     'id' | 'key' | 'name' | 'role' | 'material' | 'materialCertainty' | 'state' | 'isKept'
   >[];
   readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam'>[];
-  readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'factory' | 'productId'>)[];
-  readonly findings: readonly Pick<
-    Finding,
-    'specimenPartId' | 'kind' | 'severity' | 'note' | 'measuredValue' | 'measuredUnit'
-  >[];
+  readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'whose' | 'productId'>)[];
+  readonly findings: readonly Omit<Finding, 'version' | 'pinnedTo' | 'pinX' | 'pinY'>[];
   readonly wants: readonly Pick<
     Want,
-    'id' | 'specimenPartId' | 'kind' | 'what' | 'state' | 'dependentBits' | 'dueOn' | 'origin'
+    'id' | 'specimenPartId' | 'kind' | 'what' | 'getBy' | 'state' | 'dependentBits' | 'dueOn' | 'origin'
   >[];
+  /** Another example of the casting, in the job or a donor, has wheels. */
+  readonly hasSecondWheels: boolean;
   /** Of its tasks, in the order in which it was written. */
   readonly log: readonly TaskLog[];
 }
@@ -46,6 +47,7 @@ export interface HouseRows {
 /** What the job decides. */
 export interface JobRows {
   readonly scope: Job['scope'];
+  readonly target: Job['target'];
   readonly decisions: readonly HouseChoice[];
 }
 
@@ -53,13 +55,20 @@ export interface JobRows {
 export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: JobRows): SpecimenFacts {
   const standing = selectStandingWork(rows.log);
   const products = new Map(house.products.map((product) => [product.id, product]));
+  const merged = mergeDecisions(house.choices, job.decisions, job.target);
   return {
     scope: job.scope,
-    parts: rows.parts.map((part) => createPart(part, rows, standing, products)),
+    parts: rows.parts.map((part) => createPart(part, rows, standing, { products, decisions: merged.decisions })),
     joints: listJoints(rows, standing),
-    ...mergeDecisions(house.choices, job.decisions),
+    ...merged,
+    hasSecondWheels: rows.hasSecondWheels,
     sessionMin: findLongestSession(house.restorers),
   };
+}
+
+interface PartContext {
+  readonly products: ReadonlyMap<string, HouseRows['products'][number]>;
+  readonly decisions: Decisions;
 }
 
 const PAINT: readonly CoatingLayer['kind'][] = ['colour', 'primer', 'clear'];
@@ -68,7 +77,7 @@ function createPart(
   part: SpecimenRows['parts'][number],
   rows: SpecimenRows,
   standing: readonly StandingWork[],
-  products: ReadonlyMap<string, HouseRows['products'][number]>,
+  { products, decisions }: PartContext,
 ): PlanPart {
   const areas = rows.areas.filter((area) => area.specimenPartId === part.id);
   const layersOf = (stage: CoatingLayer['stage']) =>
@@ -80,10 +89,10 @@ function createPart(
   const all = layersOf('found');
   const found = all.filter(({ layer }) => PAINT.includes(layer.kind));
   const outside = found.filter(({ area, layer }) => area.kind === 'outside' && layer.kind === 'colour');
-  const original = outside.find(({ layer }) => layer.factory) ?? outside[0];
+  const original = outside.find(({ layer }) => layer.whose === 'factory') ?? outside[0];
   const { key, name, role, material, materialCertainty, state } = part;
   const wants = rows.wants.filter((want) => want.specimenPartId === part.id);
-  const newPart = findNewPart(part, wants);
+  const newPart = findNewPart(part, wants, chooseOption('S15', decisions) === 'glue');
   // What was found is the old part's; only one from a donor wears old paint too.
   const isWorn = newPart === null || newPart.origin === 'donor';
   const isKept = part.isKept && newPart === null;
@@ -110,12 +119,12 @@ function createPart(
     }),
     findings: rows.findings
       .filter((finding) => finding.specimenPartId === part.id)
-      .map(({ kind, severity, note, measuredValue, measuredUnit }) => ({
-        ...{ kind, severity, note },
+      .map(({ id, kind, feature, severity, note, measuredValue, measuredUnit, carriesLoad, mend }) => ({
+        ...{ id, kind, feature, severity, note, carriesLoad, mend },
         degrees: measuredUnit === '°' ? measuredValue : null,
       })),
-    wants: wants.map(({ id, kind, what, state: wantState, dependentBits, dueOn }) => ({
-      ...{ id, kind, what, state: wantState, dependentBits, dueOn },
+    wants: wants.map(({ id, kind, what, getBy, state: wantState, dependentBits, dueOn }) => ({
+      ...{ id, kind, what, getBy, state: wantState, dependentBits, dueOn },
     })),
     done: selectPartDone(key, areas, rows.layers, standing),
   };

@@ -1,8 +1,7 @@
-import { USUAL_WAYS } from '../assembly/usualWays.ts';
+import { addWaysOfKind, usualWayOf } from '../assembly/usualWays.ts';
 import type { Joint, JointKind, JointWay } from '../model/catalogue.ts';
 import type { LoggedWork } from '../model/task.ts';
 import type { FoundCondition, FoundJoint, JointCondition, WishForJoint } from '../model/workpiece.ts';
-import { listWays } from '../opening/selectStandableWays.ts';
 import type { KnownJoint } from './specimenFacts.ts';
 import type { StandingWork } from './standingWork.ts';
 
@@ -24,10 +23,11 @@ export function listJoints(
     ...foundJoints.map(({ id, label, kind, partKeys }) => ({
       key: createFoundJointKey(id),
       ...{ label, kind, partKeys },
-      ways: [USUAL_WAYS[kind]],
+      ways: [],
     })),
   ];
-  return all.map(({ key, label, kind, partKeys, ways }) => {
+  return all.map(({ key, label, kind, partKeys, ways: own }) => {
+    const ways = addWaysOfKind(kind, own);
     const wish = jointWishes.find((one) => one.jointKey === key)?.wish;
     const opened = standing.find(({ work }) => work.act === 'open' && work.of.jointKey === key)?.work;
     const condition = jointConditions.find((one) => one.jointKey === key)?.condition;
@@ -42,8 +42,8 @@ export function listJoints(
 /** The way that was taken stays, also when the casting's own ways were changed since. */
 function openAsLogged(kind: JointKind, ways: readonly JointWay[], { way, handsOnMin }: LoggedWork) {
   // What was done otherwise took no way that is known; the first of its ways stands for it.
-  const taken = way ?? ways[0] ?? USUAL_WAYS[kind];
-  const isKnown = listWays({ kind, ways }).some((one) => one.key === taken.key);
+  const taken = way ?? ways[0] ?? usualWayOf(kind);
+  const isKnown = ways.some((one) => one.key === taken.key);
   const { key, label, destroys } = taken;
   const asLogged: JointWay = { key, label, destroys, tool: 'hand', minutes: handsOnMin, risk: 0, behindJoints: [] };
   return { openedBy: key, ways: isKnown ? ways : [...ways, asLogged] };
@@ -53,7 +53,7 @@ function openAsLogged(kind: JointKind, ways: readonly JointWay[], { way, handsOn
 export function standAsFound(ways: readonly JointWay[], condition: JointCondition) {
   if (condition === 'glued') {
     const behindJoints = ways[0]?.behindJoints ?? [];
-    return { condition, ways: [{ ...USUAL_WAYS.glue, key: 'part-glue', behindJoints }] };
+    return { condition, ways: [{ ...usualWayOf('glue'), key: 'part-glue', behindJoints }] };
   }
   const asFound: JointWay = {
     ...{ key: 'as-found', label: 'Take apart', tool: 'hand', minutes: 0, risk: 0, destroys: '', behindJoints: [] },

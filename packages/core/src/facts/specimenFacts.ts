@@ -1,5 +1,6 @@
 import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
 import type { Material } from '../model/material.ts';
+import type { MendMethod } from '../model/mend.ts';
 import type { Decisions } from '../model/school.ts';
 import type { JobScope } from '../model/work.ts';
 import type { StripMethod } from '../model/workshop.ts';
@@ -14,6 +15,7 @@ import type {
   PartState,
   WantKind,
   WantState,
+  WayToGet,
 } from '../model/workpiece.ts';
 import type { TaskAct } from '../model/taskActs.ts';
 import type { DecisionReasons } from '../schools/mergeDecisions.ts';
@@ -28,6 +30,8 @@ export interface SpecimenFacts {
   readonly joints: readonly KnownJoint[];
   readonly decisions: Decisions;
   readonly reasons: DecisionReasons;
+  /** Another example of the casting is at hand, with wheels of its own. */
+  readonly hasSecondWheels: boolean;
   /** The longest bench session of anybody, minutes: what is watched must end in it. */
   readonly sessionMin: number;
 }
@@ -104,11 +108,18 @@ export interface PlanCoat {
 }
 
 export interface PlanFinding {
+  readonly id: string;
   readonly kind: FindingKind;
+  /** The feature it is about; empty for the whole part. */
+  readonly feature: string;
   readonly severity: number;
   readonly note: string;
   /** How far it is bent or twisted; null where nobody measured it. */
   readonly degrees: number | null;
+  /** null where nobody said so. */
+  readonly carriesLoad: boolean | null;
+  /** How it is mended, where that was chosen. */
+  readonly mend: MendMethod | null;
 }
 
 export interface PlanWant {
@@ -116,6 +127,7 @@ export interface PlanWant {
   readonly kind: WantKind;
   readonly what: string;
   readonly state: WantState;
+  readonly getBy: WayToGet | null;
   /** Small things it cannot be fitted without; empty when there are none. */
   readonly dependentBits: string;
   /** The day it is promised for; null where nobody knows. */
@@ -136,6 +148,8 @@ export interface PlanJoint extends ClosedJoint {
   readonly way: JointWay;
   /** Why it is opened. */
   readonly because?: string;
+  /** Which answer of a school it is not opened by, and why: "Getting axles out: not lift out, ...". */
+  readonly insteadOf?: string;
 }
 
 /** A joint as it is known, before anybody decides whether it is opened. */

@@ -19,7 +19,7 @@ const layer = (changes: Partial<CoatingLayer> = {}): CoatingLayer => ({
   thicknessUm: 20,
   thicknessOrigin: 'measured',
   productId: null,
-  factory: false,
+  whose: 'restorer',
   tempC: null,
   appliedAt: null,
   appliedBy: null,

@@ -47,10 +47,10 @@ describe('the coats of a step', () => {
       '1 primer out',
       '1 primer stripe',
     ]);
-    expect(ids(listCoatsOf(step('colour', { area: 'outside' }), evidence(plan)))).deep.equal([
-      '1 colour out',
-      '1 clear out',
-    ]);
+    expect(ids(listCoatsOf(step('colour', { area: 'outside' }), evidence(plan)))).deep.equal(['1 colour out']);
+    expect(ids(listCoatsOf(step('clear', { area: 'outside' }), evidence(plan)))).deep.equal(['1 clear out']);
+    // Clear under the decals is planned: what seals them is one more.
+    expect(ids(listCoatsOf(step('seal'), evidence(plan)))).deep.equal(['2 clear out']);
     expect(ids(listCoatsOf(step('colour', { area: 'stripe' }), evidence(plan)))).deep.equal(['1 colour stripe']);
     expect(ids(listCoatsOf(step('powder'), evidence(plan)))).deep.equal(['1 colour out']);
     expect(listCoatsOf(step('degrease'), evidence(plan))).deep.equal([]);

@@ -16,7 +16,8 @@ export interface CoatEvidence {
 const LEAVES: Partial<Record<Task['act'], readonly CoatingLayer['kind'][]>> = {
   prime: ['primer'],
   reprime: ['primer'],
-  colour: ['colour', 'clear'],
+  colour: ['colour'],
+  clear: ['clear'],
   bright: ['brightwork'],
   chrome: ['brightwork'],
   gloss: ['clear'],
@@ -61,8 +62,9 @@ function isMeant({ act, of }: Pick<Task, 'act' | 'of'>, areaName: string, kind: 
   return act === 'powder' ? kind === 'outside' : kind !== 'mask' || act === 'prime' || act === 'reprime';
 }
 
-/** A part that is primed again has one primer more than planned. */
-const countOver = ({ act }: Pick<Task, 'act'>, planned: number) => (act === 'reprime' ? planned + 1 : planned);
+/** A part that is primed again, or sealed over its clear, has one coat more than planned. */
+const countOver = ({ act }: Pick<Task, 'act'>, planned: number) =>
+  act === 'reprime' || act === 'seal' ? planned + 1 : planned;
 
 /** What of a step's coats is not on the part yet, in the order in which it goes on. */
 export const listMissingCoats = (task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): WantedCoat[] =>

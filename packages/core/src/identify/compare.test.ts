@@ -114,6 +114,7 @@ describe('comparing two examples', () => {
   const found = (specimenPartId: string, kind: Finding['kind'], severity: number): Finding => ({
     ...{ id: `${specimenPartId}.${kind}`, version: 1, specimenPartId, kind, severity, note: '' },
     ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
+    ...{ feature: '', carriesLoad: null, mend: null },
   });
 
   it('picks by state, then findings, then origin, and says why', () => {

@@ -79,8 +79,8 @@ export const JOINT_KINDS = [
 ] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];
 
-/** A rotary tool throws sparks; a drill and hand tools do not. */
-export const JOINT_TOOLS = ['hand', 'drill', 'rotary', 'iron'] as const;
+/** A rotary tool throws sparks; the others do not. A cutter is turned by hand and takes metal as a drill does. */
+export const JOINT_TOOLS = ['hand', 'file', 'cutter', 'drill', 'rotary', 'iron'] as const;
 export type JointTool = (typeof JOINT_TOOLS)[number];
 
 /** One way to open a joint. */

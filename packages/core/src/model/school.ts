@@ -33,6 +33,7 @@ export const SCHOOL_OPTIONS = {
   S21: ['hidden spot', 'pick through the axle hole'],
   S22: ['as new', 'honest wear', 'factory flaws kept'],
   S23: ['gloves, brush on clear parts', 'bare hands', 'cloth on clear parts'],
+  S24: ['trim first', 'decals first'],
 } as const;
 
 export type SchoolKey = keyof typeof SCHOOL_OPTIONS;

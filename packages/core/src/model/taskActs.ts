@@ -13,6 +13,7 @@ const ACTS = {
   'capture-colour': 'model',
   'list-wants': 'model',
   'order-wants': 'model',
+  draw: 'want',
   get: 'want',
   'brush-ready': 'model',
   dust: 'model',
@@ -40,11 +41,13 @@ const ACTS = {
   polish: 'part',
   wheels: 'part',
   air: 'part',
+  'hold-crack': 'part',
   straighten: 'part',
   mend: 'part',
   wipe: 'part',
   dress: 'part',
   'dress-lines': 'part',
+  'recover-post': 'part',
   tap: 'joint',
   'trial-fit': 'part',
   'dry-fit': 'model',
@@ -60,6 +63,7 @@ const ACTS = {
   mix: 'colour',
   mist: 'area',
   colour: 'area',
+  clear: 'area',
   bright: 'area',
   gloss: 'part',
   'rinse-gun': 'colour',
@@ -120,7 +124,7 @@ function nameSubject(kind: SubjectKind, [part = '']: readonly string[], of: Task
     case 'model':
       return [];
     case 'part':
-      return [part];
+      return [part, ...(of.nth === undefined ? [] : [String(of.nth)])];
     case 'area':
       return [part, of.area ?? '', ...(of.nth === undefined ? [] : [String(of.nth)])];
     case 'joint':

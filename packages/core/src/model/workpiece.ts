@@ -1,5 +1,6 @@
 import type { JointKind, PartRole, Versioned } from './catalogue.ts';
 import type { Material } from './material.ts';
+import type { MendMethod } from './mend.ts';
 import type { ControlPoint, Point } from './plane.ts';
 
 export const ORIGINS = ['original', 'donor', 'bought', 'printed', 'made', 'unknown'] as const;
@@ -54,6 +55,10 @@ export const nameOfArea = ({ name, kind }: Pick<Area, 'name' | 'kind'>): string 
 export const LAYER_KINDS = ['primer', 'colour', 'clear', 'decal', 'brightwork', 'plating', 'filler'] as const;
 export type LayerKind = (typeof LAYER_KINDS)[number];
 
+/** Who put a coat on. The first one found, where nobody knows better, counts as the factory's. */
+export const COAT_OWNERS = ['factory', 'owner', 'restorer', 'unknown'] as const;
+export type CoatOwner = (typeof COAT_OWNERS)[number];
+
 export const LAYER_STAGES = ['found', 'planned', 'applied'] as const;
 export type LayerStage = (typeof LAYER_STAGES)[number];
 
@@ -68,7 +73,7 @@ export interface CoatingLayer extends Versioned {
   readonly thicknessUm: number;
   readonly thicknessOrigin: 'measured' | 'product sheet' | 'planning estimate';
   readonly productId: string | null;
-  readonly factory: boolean;
+  readonly whose: CoatOwner;
   readonly tempC: number | null;
   readonly appliedAt: string | null;
   readonly appliedBy: string | null;
@@ -122,12 +127,18 @@ export const FINDING_KINDS = [
   'smell',
   'pest',
   'earlier repair',
+  'twisted',
+  'over-drilled',
+  'off-centre',
+  'slanted',
 ] as const;
 export type FindingKind = (typeof FINDING_KINDS)[number];
 
 export interface Finding extends Versioned {
   readonly specimenPartId: string;
   readonly kind: FindingKind;
+  /** The feature of the part it is about: a pillar, hook, tab, railing. Empty where it is the whole part. */
+  readonly feature: string;
   /** 1 cosmetic, 2 must be mended, 3 stops the work. */
   readonly severity: number;
   readonly note: string;
@@ -138,6 +149,10 @@ export interface Finding extends Versioned {
   readonly pinY: number | null;
   readonly measuredValue: number | null;
   readonly measuredUnit: FindingUnit | null;
+  /** It must bear something afterwards; null where nobody said so. */
+  readonly carriesLoad: boolean | null;
+  /** How it is mended, where that was chosen; else as load and access say. */
+  readonly mend: MendMethod | null;
 }
 
 /** What a finding is measured in. */
@@ -189,16 +204,22 @@ export interface ComingOff extends Versioned {
 export const WANT_STATES = ['open', 'ordered', 'solved', 'waived'] as const;
 export type WantState = (typeof WANT_STATES)[number];
 
-export const WANT_KINDS = ['part', 'decal', 'other'] as const;
+/** How what is wanted is come by. */
+export const WAYS_TO_GET = ['donor', 'buy', 'print', 'make'] as const;
+export type WayToGet = (typeof WAYS_TO_GET)[number];
+
+export const WANT_KINDS = ['part', 'feature', 'decal', 'other'] as const;
 export type WantKind = (typeof WANT_KINDS)[number];
 
 /** Something missing or broken that stays visible until it is solved or waived with a reason. */
 export interface Want extends Versioned {
   readonly specimenPartId: string;
-  /** A decal is tried on the paint, a part on bare metal. */
+  /** A part takes the place of this one, a feature is set into it; a decal is tried on the paint, all else on bare metal. */
   readonly kind: WantKind;
   readonly what: string;
   readonly dependentBits: string;
+  /** null: as the school of broken parts answers. */
+  readonly getBy: WayToGet | null;
   readonly state: WantState;
   readonly solution: string;
   /** Where what solved it came from; null until it is here. */

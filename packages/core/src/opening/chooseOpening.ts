@@ -3,9 +3,9 @@ import { planOpening, type PlanLimits } from '../assembly/planOpening.ts';
 import { orderOpenings } from '../assembly/replayOpening.ts';
 import { createOpeningModel, selectAwaiting, selectHolding, type PreparedOpening } from './createOpeningModel.ts';
 import { findBrittle } from './findBrittle.ts';
-import { listWays } from './selectStandableWays.ts';
 import type { ClosedJoint, Opening, PlanJoint } from '../facts/specimenFacts.ts';
 import type { OpeningQuestion } from './openingQuestion.ts';
+import { sayInsteadOf } from './sayInsteadOf.ts';
 
 /** Joints in the order in which they are opened, and the ones that stay closed, with how that was found. */
 export interface ChosenOpening extends Opening {
@@ -77,15 +77,11 @@ const selectClosed = ({ key, label, kind, partKeys, condition }: ClosedJoint): C
 });
 
 /** The joint that a step of a plan opens, with the way it takes. */
-export function describeStep(
-  { joints }: OpeningQuestion,
-  { jointKey, wayKey }: OpeningPlan['steps'][number],
-): PlanJoint {
-  const joint = joints.find((one) => one.key === jointKey)!;
-  return describeJoint(
-    joint,
-    listWays(joint).find((way) => way.key === wayKey)!,
-  );
+export function describeStep(question: OpeningQuestion, { jointKey, wayKey }: OpeningPlan['steps'][number]): PlanJoint {
+  const joint = question.joints.find((one) => one.key === jointKey)!;
+  const way = joint.ways.find((one) => one.key === wayKey)!;
+  const insteadOf = sayInsteadOf(joint, way, question);
+  return { ...describeJoint(joint, way), ...(insteadOf ? { insteadOf } : {}) };
 }
 
 const describeJoint = (joint: OpeningQuestion['joints'][number], way: PlanJoint['way']): PlanJoint => ({

@@ -3,7 +3,7 @@ import { RISK_WEIGHT_MIN } from '../assembly/openingModel.ts';
 import type { JointWay } from '../model/catalogue.ts';
 import { isMetal } from '../model/material.ts';
 import { BRITTLE_RISK, findBrittle } from './findBrittle.ts';
-import { listWays, selectStandableWays } from './selectStandableWays.ts';
+import { selectStandableWays } from './selectStandableWays.ts';
 import { sayCondition } from '../words/sayCondition.ts';
 import {
   chooseTreatment,
@@ -108,9 +108,9 @@ export function selectAwaiting({ parts, joints }: OpeningQuestion): KnownJoint[]
   );
 }
 
-/** The ways that the materials stand; of those the school's option, all of them where the option knows none. */
+/** The ways that the materials stand; of those the school's answer, all of them where that is not to be had. */
 function selectWays(joint: KnownJoint, { parts, decisions }: OpeningQuestion): readonly JointWay[] {
-  if (joint.openedBy !== undefined) return listWays(joint).filter((way) => way.key === joint.openedBy);
+  if (joint.openedBy !== undefined) return joint.ways.filter((way) => way.key === joint.openedBy);
   const allowed = selectStandableWays(joint, parts);
   const chosen = allowed.filter((way) => way.school && chooseOption(way.school.key, decisions) === way.school.option);
   return chosen.length ? chosen : allowed;

@@ -65,6 +65,12 @@ export function explainJoints(question: OpeningQuestion, chosen: ChosenOpening):
 /** Why a joint is opened or left closed. */
 export function explainJoint(question: OpeningQuestion, chosen: ChosenOpening, jointKey: string): string {
   const joint = question.joints.find((one) => one.key === jointKey)!;
+  const { insteadOf } = chosen.opening.find((one) => one.key === jointKey) ?? {};
+  return explainChoice(question, chosen, joint) + (insteadOf ? ` ${insteadOf}` : '');
+}
+
+function explainChoice(question: OpeningQuestion, chosen: ChosenOpening, joint: KnownJoint): string {
+  const jointKey = joint.key;
   const own = chosen.prepared.fixed.get(jointKey);
   if (own) return capitalise(`${own.because}.`);
   if (

@@ -18,7 +18,7 @@ const closed = (...partKeys: string[]): ClosedJoint => ({
 const glazing = makePart('glazing', { role: 'glazing', material: 'clear styrene' });
 const plan = (parts: readonly PlanPart[], joints: readonly ClosedJoint[]) => {
   const input: PlanInput = {
-    ...{ scope: 'full', parts, decisions: {}, reasons: {}, sessionMin: 120 },
+    ...{ scope: 'full', parts, decisions: {}, reasons: {}, hasSecondWheels: true, sessionMin: 120 },
     ...{ opening: [], closed: joints },
   };
   const compiled = compilePlan(input);
@@ -112,9 +112,9 @@ describe('createSpecimenFacts', () => {
   });
   const createParts = (some: Pick<SpecimenRows, 'parts' | 'areas' | 'layers' | 'findings' | 'wants'>) =>
     createSpecimenFacts(
-      { ...some, joints: [], foundJoints: [], jointWishes: [], jointConditions: [], log: [] },
+      { ...some, joints: [], foundJoints: [], jointWishes: [], jointConditions: [], log: [], hasSecondWheels: false },
       { choices: [], restorers: [], products: [{ id: 'red', flashMin: 3, recoatMin: 20, cureMin: 600 }] },
-      { scope: 'full', decisions: [] },
+      { scope: 'full', target: 'as issued', decisions: [] },
     ).parts;
   const layer = (areaId: string, stage: CoatingLayer['stage'], name: string, changes: Partial<CoatingLayer> = {}) =>
     ({
@@ -123,7 +123,7 @@ describe('createSpecimenFacts', () => {
       name,
       kind: 'colour',
       colourHex: '#111111',
-      factory: false,
+      whose: 'unknown',
       productId: null,
       rejection: null,
       removedAt: null,
@@ -136,7 +136,7 @@ describe('createSpecimenFacts', () => {
   it('takes the factory’s coat for what it wore, else the innermost one, outside only', () => {
     const found = (...layers: CoatingLayer[]) => createParts(rows(layers))[0]!.foundColour?.name;
     expect(found(layer('o', 'found', 'Cream'), layer('o', 'found', 'Red'))).equal('Cream');
-    expect(found(layer('o', 'found', 'Red'), layer('o', 'found', 'Cream', { factory: true }))).equal('Cream');
+    expect(found(layer('o', 'found', 'Red'), layer('o', 'found', 'Cream', { whose: 'factory' }))).equal('Cream');
     expect(found(layer('i', 'found', 'Blue'))).equal(undefined);
   });
 

@@ -4,37 +4,34 @@ import { isPestSuspect } from '../facts/chooseTreatment.ts';
 import type { KnownJoint } from '../facts/specimenFacts.ts';
 import type { OpeningPart } from './openingQuestion.ts';
 
-/** What is left for a formed axle that may not be ground (planning estimates). */
-const NIPPED: JointWay = {
-  key: 'nip',
-  label: 'Nip the heads off with cutters',
-  tool: 'hand',
-  minutes: 8,
-  risk: 0.12,
-  destroys: 'the axle ends',
-  behindJoints: [],
-};
-
 /**
  * The ways of a joint that every part it holds stands: no iron near lead, no drill on zinc with signs of pest, no grinding
- * of plated wire (its fume and dust are poison) nor dry through old paint (lead). A formed axle may always be nipped.
+ * of plated wire (its fume and dust are poison) nor dry through old paint (lead).
  */
-export function selectStandableWays(joint: KnownJoint, parts: readonly OpeningPart[]): readonly JointWay[] {
-  const own = parts.filter((part) => joint.partKeys.includes(part.key) && part.state !== 'missing');
-  const allowed = joint.ways.filter((way) => own.every((part) => isStood(part, way, joint)));
-  return allowed.length === 0 && joint.kind === 'formed axle' ? [NIPPED] : allowed;
+export const selectStandableWays = (joint: KnownJoint, parts: readonly OpeningPart[]): readonly JointWay[] =>
+  joint.ways.filter((way) => findWayRefusal(way, joint, parts) === null);
+
+/** Why a joint may not be opened so; null where it may. */
+export function findWayRefusal(way: JointWay, joint: KnownJoint, parts: readonly OpeningPart[]): string | null {
+  for (const part of parts) {
+    if (!joint.partKeys.includes(part.key) || part.state === 'missing') continue;
+    const reason = findRefusalOf(part, way, joint);
+    if (reason) return reason;
+  }
+  return null;
 }
 
-function isStood(part: OpeningPart, { tool }: JointWay, joint: KnownJoint): boolean {
+function findRefusalOf(part: OpeningPart, { tool }: JointWay, joint: KnownJoint): string | null {
   const material = isPestSuspect(part) ? 'pest-suspect zinc' : part.material;
-  if (tool === 'iron') return judgePart([material], 'soldering').verdict !== 'never';
+  const judge = (process: 'soldering' | 'drilling' | 'abrasive') => {
+    const { verdict, reason } = judgePart([material], process);
+    return verdict === 'never' ? `${material}: ${reason}` : null;
+  };
+  if (tool === 'hand') return null;
+  if (tool === 'iron') return judge('soldering');
   // The drill meets the rivet or the pin in its casting; plastic beside it is out of its way.
-  if (tool === 'drill') return judgePart([material], 'drilling').verdict !== 'never';
-  if (tool !== 'rotary') return true;
-  if (joint.kind === 'formed axle' && part.role !== 'axle') return true;
-  return !part.painted && judgePart([material], 'abrasive').verdict !== 'never';
+  if (tool === 'drill' || tool === 'cutter') return judge('drilling');
+  if (joint.kind === 'formed axle' && part.role !== 'axle') return null;
+  if (part.painted) return `the ${part.name.toLowerCase()} wears old paint: no dust of it, it may hold lead`;
+  return judge('abrasive');
 }
-
-/** Every way a joint can have been opened, whatever its parts stand now. */
-export const listWays = (joint: Pick<KnownJoint, 'kind' | 'ways'>): readonly JointWay[] =>
-  joint.kind === 'formed axle' ? [...joint.ways, NIPPED] : joint.ways;

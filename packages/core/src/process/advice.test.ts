@@ -128,6 +128,8 @@ describe('chooseMend', () => {
       isJoined: false,
       keepsPaint: false,
       isBakedLater: false,
+      hasPiece: false,
+      chosen: null,
       school: 'by load and access',
       ...changes,
     });
@@ -187,18 +189,21 @@ describe('adviseBake', () => {
   it('says every reason and not only the first', () => {
     const { refusals, mostC } = adviseBake(['lead alloy', 'soft solder', 'two-part filler'], 'low bake', true);
     expect(mostC).equal(null);
-    expect(refusals).length(4);
-    expect(refusals.join(' '))
-      .include('lead alloy')
-      .and.include('soft solder')
-      .and.include('filled')
-      .and.include('closed joint');
+    expect(refusals).length(3);
+    expect(refusals.join(' ')).include('lead alloy').and.include('soft solder').and.include('closed joint');
   });
 
-  it('keeps plastic, glue, tinplate and plated wire out of every oven', () => {
+  it('lets glue and filler into a low bake up to what they stand, and into no other', () => {
+    for (const material of ['cyanoacrylate bond', 'two-part filler'] as const) {
+      expect(adviseBake(['zinc alloy', material], 'low bake', false).mostC).equal(60);
+      expect(adviseBake(['zinc alloy', material], 'powder', false).mostC).equal(null);
+    }
+  });
+
+  it('keeps plastic, solder, tinplate and plated wire out of every oven', () => {
     for (const material of [
       'hard plastic',
-      'cyanoacrylate bond',
+      'soft solder',
       'tinplate',
       'plated or unknown wire',
       'pest-suspect zinc',

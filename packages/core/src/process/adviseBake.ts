@@ -1,5 +1,5 @@
 import { judgePart } from './judgePart.ts';
-import { letsGoInHeat, type TreatedMaterial } from '../model/process.ts';
+import type { TreatedMaterial } from '../model/process.ts';
 
 export const BAKES = ['low bake', 'powder'] as const;
 export type Bake = (typeof BAKES)[number];
@@ -17,17 +17,14 @@ export interface BakeAdvice {
 }
 
 /**
- * May a part be baked? Everything in it and on it is asked, so that every reason is heard and not only the first. Nothing
- * glued, filled or soldered is baked at all: that is stricter than the adhesives' own limits.
+ * May a part be baked? Everything in it and on it is asked, so that every reason is heard and not only the first. A low bake
+ * follows the weakest adhesive in it; nothing glued, filled or soldered stands the powder's.
  */
 export function adviseBake(materials: readonly TreatedMaterial[], bake: Bake, isJoined: boolean): BakeAdvice {
   const process = bake === 'powder' ? 'powder bake' : 'oven';
   const refusals = materials.flatMap((material) => {
     const { verdict, reason } = judgePart([material], process, { atC: BAKE_C[bake] });
-    if (verdict === 'never') return [`${material}: ${reason}`];
-    return letsGoInHeat(material) && material !== 'soft solder'
-      ? [`${material}: nothing glued or filled goes into the oven`]
-      : [];
+    return verdict === 'never' ? [`${material}: ${reason}`] : [];
   });
   const all = [
     ...refusals,
@@ -43,6 +40,6 @@ export function adviseBake(materials: readonly TreatedMaterial[], bake: Bake, is
 export const OVEN_QUESTIONS = [
   'Is it an oven that never sees food again?',
   'Does the dial say °C, and does the contact probe agree?',
-  'Is nothing in it but this metal: no plastic, glue, filler, solder, tin?',
+  'Is nothing in it that does not stand this heat: no plastic, solder, tin, and no glue or filler beyond its own sheet?',
   'Is all solvent out: dry for as long as the sheet says, no smell left?',
 ] as const;

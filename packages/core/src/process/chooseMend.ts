@@ -1,14 +1,11 @@
 import { isMetal, traitsOf } from '../model/material.ts';
+import { MEND_METHODS, type MendMethod } from '../model/mend.ts';
 import { isMaterial } from '../model/process.ts';
 import type { SchoolOption } from '../model/school.ts';
 import { judgePart } from './judgePart.ts';
 import type { Process, TreatedMaterial } from '../model/process.ts';
 
-/** Answers to the school of cracks and gaps; the splint belongs to "by load and access". */
-export const MEND_METHODS = ['glue and powder', 'gel', 'filler on primer', 'resin', 'solder', 'splint'] as const;
-export type MendMethod = (typeof MEND_METHODS)[number];
-
-export const DAMAGES = ['crack', 'break', 'pits'] as const;
+export const DAMAGES = ['crack', 'break', 'loss', 'pits'] as const;
 export type Damage = (typeof DAMAGES)[number];
 
 export interface MendQuestion {
@@ -24,6 +21,10 @@ export interface MendQuestion {
   readonly keepsPaint: boolean;
   /** It is baked afterwards. */
   readonly isBakedLater: boolean;
+  /** A new piece for what is gone is here or on its way. */
+  readonly hasPiece: boolean;
+  /** What was chosen for this damage; null where nobody chose. */
+  readonly chosen: MendMethod | null;
   /** The house's or the job's answer. */
   readonly school: SchoolOption<'S16'>;
 }
@@ -32,7 +33,7 @@ export interface MendAdvice {
   /** null: nothing mends this; it is replaced. */
   readonly best: MendMethod | null;
   readonly because: string;
-  /** Why it is not what the school says; null where it is, or where the school leaves it open. */
+  /** Why it is not what was chosen, or what the school says; null where it is, or where that is left open. */
   readonly insteadOf: { readonly method: MendMethod; readonly reason: string } | null;
   readonly refusals: readonly { readonly method: MendMethod; readonly reason: string }[];
 }
@@ -44,6 +45,7 @@ const PROCESS: Readonly<Record<MendMethod, Process | null>> = {
   solder: 'soldering',
   resin: null,
   'filler on primer': null,
+  'new piece': 'cyanoacrylate',
 };
 
 export const MEND_HOW: Readonly<Record<MendMethod, string>> = {
@@ -54,13 +56,15 @@ export const MEND_HOW: Readonly<Record<MendMethod, string>> = {
     'Half-round wire cut to length, keyed and glued behind the break with gel; the outside filled and filed when hard.',
   solder: 'Tin both faces, a copper tab behind it, heat sink beside it. Rinse the flux off for long.',
   resin: 'Two-part resin mixed in full, pressed in, left a day. It bears nothing.',
+  'new piece':
+    'Fitted dry first. Stump and piece drilled for a pin of wire where they are thick enough, keyed, gel on pin and faces, held until it has set; the joint filled and filed when hard.',
   'filler on primer':
     'Fine filler over the primer with a flat blade, thin, twice rather than thick; rubbed wet, primed again.',
 };
 
 /**
- * How a crack, break or pitting is mended: by what it must bear and what reaches it, or as the school says where the
- * material stands that. Nothing glued or filled is baked afterwards; where a bake follows, only solder is left.
+ * How a crack, break, loss or pitting is mended: as was chosen for it, as the school says, or by what it must bear and what
+ * reaches it; always so that the material stands it. Nothing glued or filled is baked afterwards; where a bake follows, only solder is left.
  */
 export function chooseMend(question: MendQuestion): MendAdvice {
   const refusals = MEND_METHODS.flatMap((method) => {
@@ -68,8 +72,12 @@ export function chooseMend(question: MendQuestion): MendAdvice {
     return reason === null ? [] : [{ method, reason }];
   });
   const isFree = (method: MendMethod) => refusals.every((one) => one.method !== method);
-  const wanted = MEND_METHODS.find((method) => method === question.school);
-  if (wanted && isFree(wanted)) return { best: wanted, because: 'the school says so', insteadOf: null, refusals };
+  const wanted = question.chosen ?? MEND_METHODS.find((method) => method === question.school);
+  if (wanted && isFree(wanted))
+    return {
+      ...{ best: wanted, insteadOf: null, refusals },
+      because: question.chosen ? 'chosen for this damage' : 'the school says so',
+    };
   const [best, because] = rankByLoadAndAccess(question).find(([method]) => isFree(method)) ?? [null, ''];
   return {
     best,
@@ -79,12 +87,21 @@ export function chooseMend(question: MendQuestion): MendAdvice {
   };
 }
 
-function rankByLoadAndAccess({ materials, damage, carriesLoad, isReached }: MendQuestion): [MendMethod, string][] {
+function rankByLoadAndAccess({
+  materials,
+  damage,
+  carriesLoad,
+  isReached,
+  hasPiece,
+}: MendQuestion): [MendMethod, string][] {
   const takesSolder = isMaterial(materials[0]) && traitsOf(materials[0]).takesSolder;
   const ranked: [MendMethod, string][] = [];
   if (damage === 'pits') ranked.push(['filler on primer', 'pits only need to look right']);
+  if (hasPiece) ranked.push(['new piece', 'a new piece is on the list for it']);
   if (takesSolder && carriesLoad) ranked.push(['solder', `${materials[0]!} takes solder, and it must bear something`]);
-  if (damage === 'break' && carriesLoad) ranked.push(['splint', 'glue alone does not bear what hangs on it']);
+  if (carriesLoad && (damage === 'break' || damage === 'loss'))
+    ranked.push(['splint', 'glue alone does not bear what hangs on it']);
+  if (damage === 'loss') ranked.push(['resin', 'it is built up, and bears nothing']);
   if (!isReached || carriesLoad) ranked.push(['gel', isReached ? 'it must bear something' : 'no file reaches it']);
   ranked.push(
     ['glue and powder', 'a file reaches it'],
@@ -96,7 +113,7 @@ function rankByLoadAndAccess({ materials, damage, carriesLoad, isReached }: Mend
 
 function findRefusal(
   method: MendMethod,
-  { materials, damage, carriesLoad, isJoined, keepsPaint, isBakedLater }: MendQuestion,
+  { materials, damage, carriesLoad, isJoined, keepsPaint, isBakedLater, hasPiece }: MendQuestion,
 ): string | null {
   const [own] = materials;
   if (isBakedLater && method !== 'solder') return 'it is baked afterwards, and nothing glued or filled may be';
@@ -113,6 +130,8 @@ function findRefusal(
     return 'it is filed afterwards, and its old paint stays on: the dust may hold lead';
   if (method === 'filler on primer' && (damage !== 'pits' || carriesLoad)) return 'filler has no strength';
   if (method === 'resin' && carriesLoad) return 'it bears nothing';
-  if (method === 'splint' && damage !== 'break') return 'there is nothing to bridge';
+  if (method === 'splint' && damage !== 'break' && damage !== 'loss') return 'there is nothing to bridge';
+  if (method === 'gel' && damage === 'loss') return 'it fills a gap, it builds nothing up';
+  if (method === 'new piece' && !hasPiece) return 'no new piece is on the list';
   return null;
 }

@@ -122,6 +122,16 @@ const CARDS: readonly HazardCard[] = [
     waste: 'Let it harden, then household waste.',
   },
   {
+    key: 'resin',
+    title: 'Printing in resin',
+    hurts: 'Uncured resin makes the skin allergic for good; its wash burns easily; the lamp hurts eyes.',
+    wear: 'Nitrile gloves, goggles, long sleeves, until it is cured on all sides.',
+    air: 'Open window; no flame or spark near the wash.',
+    neverMix: 'No bare finger on anything wet with it, tools and bottle included. Never look into the lamp.',
+    firstAction: 'On the skin: off at once with soap and water, no solvent. Eyes: rinse and see a doctor.',
+    waste: 'Wash and wipes are cured in the sun or under the lamp, then to the depot; none goes down the drain.',
+  },
+  {
     key: 'degreaser',
     title: 'Degreasing solvent',
     hurts: 'Burns easily, dries the skin, vapour dulls the head.',
@@ -168,7 +178,7 @@ const CARDS: readonly HazardCard[] = [
     wear: 'Heat-proof gloves, eye protection.',
     air: 'Aired room. All vapour out before it is switched on. Never left alone while it heats or cools.',
     neverMix:
-      'Never a kitchen oven, and never food in this one again. Nothing wet with solvent, nothing glued, filled, soldered, plated, of lead or of plastic.',
+      'Never a kitchen oven, and never food in this one again. Nothing wet with solvent, nothing soldered, plated, of lead or of plastic; glue and filler only in a low bake, as far as their own sheets go.',
     firstAction: 'Burn: cool with water for 20 minutes. Smoke: off at the wall, door shut, out.',
     waste: 'None.',
   },

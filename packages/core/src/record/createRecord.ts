@@ -110,7 +110,7 @@ export function createRecord(input: RecordInput): JobRecord {
         ),
         coatsFound: layers
           .filter((layer) => layer.stage === 'found')
-          .map((layer) => `${layer.area}: ${layer.name}${layer.factory ? ' (factory)' : ''}`),
+          .map((layer) => `${layer.area}: ${layer.name}${layer.whose === 'unknown' ? '' : ` (${layer.whose})`}`),
         coatsApplied: layers
           .filter((layer) => layer.stage === 'applied')
           .map((layer) => ({

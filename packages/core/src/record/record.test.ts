@@ -28,6 +28,7 @@ const want = (state: Want['state'], reason = ''): Want => ({
   version: 1,
   specimenPartId: 'p',
   kind: 'part',
+  getBy: null,
   what: 'a tyre',
   dependentBits: '',
   state,
@@ -134,6 +135,7 @@ describe('createRecord', () => {
           {
             ...{ id: 'f', version: 1, specimenPartId: 'p', kind: 'chips', severity: 1, note: 'edges' },
             ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
+            ...{ feature: '', carriesLoad: null, mend: null },
           },
         ],
         comingsOff: [

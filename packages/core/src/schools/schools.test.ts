@@ -7,6 +7,7 @@ import {
   makePart,
   makeWant,
 } from '../../test/support/planWorld.ts';
+import { addWaysOfKind } from '../assembly/usualWays.ts';
 import { compilePlan } from '../compile/compilePlan.ts';
 import type { SpecimenFacts } from '../facts/specimenFacts.ts';
 import type { Decisions } from '../model/school.ts';
@@ -57,24 +58,45 @@ function createQuestion(decisions: Decisions): SpecimenFacts {
       makePart('axles', { role: 'axle', material: 'steel' }),
     ],
     joints: [
-      { key: 'post', label: 'post', kind: 'rivet post', partKeys: ['body', 'base'], ways: [way] },
-      { key: 'rear', label: 'rear', kind: 'rivet post', partKeys: ['body', 'base'], ways: [way] },
+      {
+        key: 'post',
+        label: 'post',
+        kind: 'rivet post',
+        partKeys: ['body', 'base'],
+        ways: addWaysOfKind('rivet post', [way]),
+      },
+      {
+        key: 'rear',
+        label: 'rear',
+        kind: 'rivet post',
+        partKeys: ['body', 'base'],
+        ways: addWaysOfKind('rivet post', [way]),
+      },
       {
         key: 'ends',
         label: 'ends',
         kind: 'formed axle',
         partKeys: ['base', 'axles', 'wheels'],
-        ways: [
+        ways: addWaysOfKind('formed axle', [
           { ...way, key: 'grind', tool: 'rotary', school: { key: 'S4', option: 'grind one head' } },
           { ...way, key: 'cut', label: 'Cut', tool: 'rotary', school: { key: 'S4', option: 'cut through' } },
-        ],
+        ]),
       },
     ],
   };
 }
 
+/** What is done and how; not the reasons, which name every answer, nor the answer itself. */
 const planFor = (decisions: Decisions, scope: 'full' | 'clean only' = 'full') => {
-  return JSON.stringify(compilePlan(chooseFor({ ...createQuestion(decisions), scope })));
+  const plan = compilePlan(chooseFor({ ...createQuestion(decisions), scope }));
+  if (plan.kind !== 'plan') return plan.because;
+  const tasks = plan.tasks.map((task) => ({
+    ...task,
+    because: task.because.match(/Not [^:]+: [^.]+/g) ?? [],
+    method: '',
+    order: task.after.map(({ key }) => key),
+  }));
+  return JSON.stringify([tasks.map(({ after: _, ...task }) => task), plan.notices]);
 };
 
 describe('schools', () => {

@@ -148,6 +148,12 @@ const TEXTS: Readonly<Record<SchoolKey, SchoolTexts>> = {
     tradeOff:
       'Gloves keep salt off; bare hands feel more; a brush never scratches clear parts, a cloth takes more off.',
   },
+  S24: {
+    question: 'Silver trim and decals',
+    defaultReason: 'A slip of the brush wipes off the paint, and would take the decal with it.',
+    tradeOff:
+      'Trim first, a slip costs nothing; decals first, the silver meets their edge cleanly, and nothing may slip.',
+  },
 };
 
 export const SCHOOLS: readonly School[] = SCHOOL_KEYS.map((key) => ({

@@ -40,7 +40,7 @@ export const BAKE_WORDS: WordsFor<
   }),
   'low-bake': (draft, context) => ({
     title: `Bake the paint of the ${firstPart(draft, context)} low`,
-    how: `Air-dry first, no smell of solvent left. At most ${BAKE_C['low bake']} °C metal (planning estimate), ${BAKE_MIN.hold} minutes. ${OVEN_HOW}`,
+    how: `Air-dry first, no smell of solvent left. At most ${BAKE_C['low bake']} °C metal (planning estimate), ${BAKE_MIN.hold} minutes.${draft.detail.weakest ? ` The weakest in it is the ${draft.detail.weakest}: its own sheet goes first, and not before it has cured.` : ''} ${OVEN_HOW}`,
     because: `Drying: ${context.because('S19')}`,
   }),
 };

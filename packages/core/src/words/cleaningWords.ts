@@ -11,7 +11,7 @@ interface WheelWords {
 const WHEELS: Readonly<Record<SchoolOption<'S14'>, WheelWords>> = {
   'best of two sets': {
     title: (wheels) => `Pick the best ${wheels} of two sets`,
-    how: 'Same tread, same hub, same diameter, side by side under the lamp. What comes from a donor is written down as from there. No second set: keep these.',
+    how: 'Same tread, same hub, same diameter, side by side under the lamp. What comes from the other one is written down as from there.',
   },
   repaint: {
     title: (wheels) => `Brush the ${wheels} in their own colour`,
@@ -43,13 +43,16 @@ export const CLEANING_WORDS: WordsFor<
   soap: (draft, context) => {
     const part = context.partOf(draft.partKeys[0]);
     const { verdict, limit, reason } = draft.detail.verdict;
+    const first = draft.detail.isFirst
+      ? ' Its paint comes off afterwards: what soap takes off needs nothing stronger.'
+      : '';
     const isTried = verdict === 'test first';
     return {
       title: isTried ? `Wipe the ${nameOf(part)} with a damp bud` : `Wash the ${nameOf(part)} in soapy water`,
       how: isTried
         ? `First where nobody looks, wait, then little by little: ${limit}.`
         : 'Lukewarm water and a drop of soap, soft brush, rinse, dry on a cloth. Nothing stronger without a test on a hidden spot.',
-      because: `${capitalise(part.material)}${isTried ? `: ${reason}` : ''}. Plastics: ${context.because('S18')}`,
+      because: `${capitalise(part.material)}${isTried ? `: ${reason}` : ''}. Plastics: ${context.because('S18')}${first}`,
     };
   },
   brush: (draft, context) => ({

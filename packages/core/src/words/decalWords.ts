@@ -10,7 +10,7 @@ const SLIDING: Readonly<Record<SchoolOption<'S20'>, string>> = {
   'one set': 'lukewarm water, on a wet sponge until it slides by itself; there is no second one.',
 };
 
-export const DECAL_WORDS: WordsFor<'decal-fit' | 'decal' | 'seal' | 'chrome'> = {
+export const DECAL_WORDS: WordsFor<'decal-fit' | 'decal' | 'chrome'> = {
   'decal-fit': ({ detail: { name } }) => ({
     title: `Cut the ${name} and dry-fit it`,
     how: 'Cut close, lay it on dry, mark both ends with a pencil dot on the tape. Is it the right size? Then wet the panel.',
@@ -20,11 +20,6 @@ export const DECAL_WORDS: WordsFor<'decal-fit' | 'decal' | 'seal' | 'chrome'> = 
     title: `Place the ${name}`,
     how: `Panel wetted: ${SLIDING[option('S20')]} Roll out with a bud, dab, leave. If it folds: keep it wet, run the end off the edge.`,
     because: `Planned${crossesSeam ? ' across a seam' : ''}. Decals: ${because('S20')}`,
-  }),
-  seal: (draft, context) => ({
-    title: `Test, then seal the decals of the ${firstPart(draft, context)}`,
-    how: 'On a spare decal on card first: does the clear lift or wrinkle it? Then a brushed film over the decal and a hair beyond, glazing covered.',
-    because: `Clear coat: ${context.because('S13')}`,
   }),
   chrome: (draft, context) => ({
     title: `Chrome the ${sayArea(draft.of?.area)}${firstPart(draft, context)} last of all`,

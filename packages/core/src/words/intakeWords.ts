@@ -1,7 +1,18 @@
+import type { WayToGet } from '../model/workpiece.ts';
 import type { WordsFor } from './wordsFor.ts';
 import { isMetal } from '../model/material.ts';
 import { listNames, nameOf } from './names.ts';
 import { always } from './words.ts';
+
+const GET_TITLE: Readonly<Record<WayToGet, string>> = { donor: 'Find', buy: 'Buy', print: 'Print', make: 'Make' };
+
+const GET_HOW: Readonly<Record<WayToGet, string>> = {
+  donor: 'Same casting, same age: among the donors here first, else by post. Its own paint and faults come with it.',
+  buy: 'Of which material, to which measures, how long by post: the day it is promised for goes on the want.',
+  print:
+    'Two at once: one breaks. Wash until it no longer feels slick, cure all sides, let it rest a night: it shrinks in that time. Gloves at everything that is not cured.',
+  make: 'Cut proud of the line, file to the pattern, try often. Bends before it is cut free. Two if one may break.',
+};
 
 /** Identify and Survey, and what is only cleaned. */
 export const INTAKE_WORDS: WordsFor<
@@ -13,6 +24,7 @@ export const INTAKE_WORDS: WordsFor<
   | 'capture-colour'
   | 'list-wants'
   | 'order-wants'
+  | 'draw'
   | 'get'
   | 'brush-ready'
   | 'dust'
@@ -65,10 +77,18 @@ export const INTAKE_WORDS: WordsFor<
     how: 'Whatever cannot be made here, in one go; the day it is promised for goes on the want.',
     because: `Waiting for the post runs while paint comes off. A broken part: ${because('S15')}`,
   }),
-  get: ({ detail: { what } }) => ({
-    title: `Get ${what}`,
-    how: 'Order, make, print or take it from a donor; mark the want solved, with where it came from, when it lies on the bench.',
-    because: `Want: ${what}.`,
+  draw: ({ detail: { what, by, isBySchool } }, { because }) => ({
+    title: by === 'print' ? `Draw ${what} for printing` : `Measure and draw ${what}`,
+    how:
+      by === 'print'
+        ? 'From its mirror image on this model, a sound one on another, or the seat it fits: callipers on every side, the drawing a little open where it slides in. A small test piece of the seat first: resin shrinks.'
+        : 'From its mirror image on this model, a sound one on another, or the seat it fits: callipers on every side, a paper pattern tried on the model before metal is cut.',
+    because: `Want: ${what}.${isBySchool ? ` A broken part: ${because('S15')}` : ''}`,
+  }),
+  get: ({ detail: { what, by, isBySchool } }, { because }) => ({
+    title: `${GET_TITLE[by]} ${what}`,
+    how: `${GET_HOW[by]} Mark the want solved, with where it came from, when it lies on the bench.`,
+    because: `Want: ${what}.${isBySchool ? ` A broken part: ${because('S15')}` : ''}`,
   }),
   'brush-ready': always(
     'Shake brush and cloth out',

@@ -9,12 +9,17 @@ export function listNames(names: readonly string[]): string {
 /** The first letter of a sentence. */
 export const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+interface SaidFinding {
+  readonly kind: string;
+  readonly feature?: string;
+  readonly note: string;
+}
+
 /** "cracked, split along the seam", without the full stop that somebody may have typed. */
-export const describeFinding = ({ kind, note }: { readonly kind: string; readonly note: string }): string =>
-  `${kind}${note ? `, ${endWithoutStop(note)}` : ''}`;
+export const describeFinding = ({ kind, feature = '', note }: SaidFinding): string =>
+  `${feature ? `${feature} ` : ''}${kind}${note ? `, ${endWithoutStop(note)}` : ''}`;
 
 /** "Finding: cracked, split along the seam." */
-export const sayFinding = (finding: { readonly kind: string; readonly note: string }): string =>
-  `Finding: ${describeFinding(finding)}.`;
+export const sayFinding = (finding: SaidFinding): string => `Finding: ${describeFinding(finding)}.`;
 
 export const endWithoutStop = (text: string): string => (text.endsWith('.') ? text.slice(0, -1) : text);

@@ -1,6 +1,5 @@
 import type { JointKind } from '../model/catalogue.ts';
 import type { SchoolOption } from '../model/school.ts';
-import { isDrilledRivet } from '../compile/rules/openingRules.ts';
 import type { PlanContext } from '../compile/planContext.ts';
 import type { PlanJoint } from '../facts/specimenFacts.ts';
 import { getSchool } from '../schools/schools.ts';
@@ -16,10 +15,15 @@ const SPECIAL_TOOLS: Partial<Record<JointKind, string>> = {
   'bent tab': 'a wedge ground flat, and a block that fits inside',
 };
 
-const RIVET_HOW: Readonly<Record<SchoolOption<'S3'>, string>> = {
+/** How the answer to a school is done. */
+const ANSWER_HOW: Readonly<Partial<Record<SchoolOption, string>>> = {
   'pilot first': 'Open the pilot up in two steps until the head falls off.',
   'big bit first': 'A bit as wide as the head (about 6 mm), only until the head comes away.',
   'deburring cutter': 'Turn the cutter by hand until the head is thin as paper and lifts off.',
+  'grind one head':
+    'A small stone along the head until it is flush, in short touches: hot, it melts what is beside it.',
+  pull: 'Wet, file the dome flush with the wheel. A drop of oil, turn it loose, then pull on the other head with smooth jaws, in line.',
+  'cut through': 'Close to the wheel, an eye on where the end flies: goggles, a cloth over it.',
 };
 
 export const OPENING_WORDS: WordsFor<
@@ -53,7 +57,8 @@ export const OPENING_WORDS: WordsFor<
   }),
   open: ({ of }, context) => {
     const joint = context.jointOf(of?.jointKey);
-    const school = isDrilledRivet(joint) ? 'S3' : (joint.way.school?.key ?? null);
+    const { school: answer } = joint.way;
+    const school = answer && context.option(answer.key) === answer.option ? answer.key : null;
     return {
       title: `${joint.way.label}: ${joint.label}`,
       how: describeWay(joint, context),
@@ -80,10 +85,10 @@ function sayBrittle(joint: PlanJoint, parts: PlanContext['input']['parts']): str
     : '';
 }
 
-function describeWay(joint: PlanJoint, { option, input }: PlanContext): string {
+function describeWay(joint: PlanJoint, { input }: PlanContext): string {
   const lost = joint.way.destroys ? ` Afterwards gone: ${joint.way.destroys}.` : ' Nothing is destroyed.';
   const behind = joint.way.behindJoints.length ? ' Reached only after the joints before it.' : '';
-  const rivet = isDrilledRivet(joint) ? ` ${RIVET_HOW[option('S3')]}` : '';
+  const answer = joint.way.school && ANSWER_HOW[joint.way.school.option];
   const tapered = joint.kind === 'tapered pin' ? ' A wedge from each side, in turn, never a blow along the pin.' : '';
-  return `${capitalise(joint.kind)}. Photograph it first, support the casting close to the joint.${rivet}${tapered}${sayBrittle(joint, input.parts)}${behind}${lost}`;
+  return `${capitalise(joint.kind)}. Photograph it first, support the casting close to the joint.${answer ? ` ${answer}` : ''}${tapered}${sayBrittle(joint, input.parts)}${behind}${lost}`;
 }

@@ -1,7 +1,7 @@
 import type { SchoolOption } from '../model/school.ts';
 import { listNames } from './names.ts';
 import type { WordsFor } from './wordsFor.ts';
-import { firstPart, sayArea } from './words.ts';
+import { firstPart, once, sayArea } from './words.ts';
 
 const PRIMER_HOW: Readonly<Record<SchoolOption<'S12'>, string>> = {
   'thin light grey': 'One thin coat so that lettering survives.',
@@ -22,10 +22,26 @@ const HOLDING: Readonly<Record<SchoolOption<'S21'>, string>> = {
   'pick through the axle hole': 'a pick through the axle hole',
 };
 
-/** How the clear under a decal looks, where it is not gloss. */
-const SHEEN: Partial<Record<SchoolOption<'S13'>, string>> = { matt: 'matt', 'semi-gloss': 'semi-gloss' };
+const MIXED_FROM: Readonly<Record<SchoolOption<'S9'>, string>> = {
+  'from the light end': 'Begin with the lightest paint, the strongest last and in drops.',
+  'from the nearest shelf colour': 'Begin with the pot that comes nearest and correct it.',
+  'correcting with a third hue': 'Two paints first; what is too bright is greyed with a drop of the opposite hue.',
+};
 
-const once = (round: number | undefined): string => (round === undefined ? '' : ', once more');
+const BRIGHT_HOW: Readonly<Record<SchoolOption<'S7'>, string>> = {
+  'dull silver': 'the pen on flats, a decanted drop on a fine brush where it must flow into relief.',
+  'chrome ink': 'dries quickly by its sheet, so it goes on now: the tip barely touching, one pass.',
+  'silver by brush': 'brushed from a decanted drop, two thin rather than one thick, so that it flows in the relief.',
+};
+
+/** What the dry stripe is held to. */
+const HELD_TO: Readonly<Record<SchoolOption<'S10'>, string>> = {
+  'the issue': 'Dry, it is held to the old colour as captured, a sheltered place first.',
+  'the real vehicle':
+    'Dry, it is held to your reference of the real vehicle; where that comes from goes into the record.',
+  'nearest stock': 'Dry, it is held to the old colour: how far it is off goes into the record.',
+  taste: 'It is held to nothing but your eye; the record says that it is no colour of the issue.',
+};
 
 export const PAINT_WORDS: WordsFor<
   | 'gun-ready'
@@ -38,7 +54,6 @@ export const PAINT_WORDS: WordsFor<
   | 'mist'
   | 'colour'
   | 'bright'
-  | 'gloss'
   | 'rinse-gun'
   | 'clean-gun'
 > = {
@@ -80,11 +95,16 @@ export const PAINT_WORDS: WordsFor<
     how: 'Raking light. A flaw is filled and primed again; then judge again. Scratch a hidden spot: the primer must hold before tape goes on it.',
     because: 'Primer shows what bare metal hides.',
   }),
-  mix: ({ of, detail: { wearers } }, { because }) => ({
-    title: `Have ${of?.colour} ready`,
-    how: 'Stir to the bottom, thin as its sheet says, strain, a stripe on primed card and let it dry: it dries to another shade. No more than the parts need.',
-    because: `On the ${listNames(wearers.map((name) => name.toLowerCase()))}. Mixing: ${because('S9')} To match: ${because('S10')}`,
-  }),
+  mix: ({ of, detail: { wearers, isMixed } }, { option, because }) => {
+    const match = option('S10');
+    const from = match === 'nearest stock' ? 'The pot that comes nearest, as it is.' : MIXED_FROM[option('S9')];
+    const mixing = match === 'nearest stock' ? '' : ` Mixing: ${because('S9')}`;
+    return {
+      title: `Have ${of?.colour} ready`,
+      how: `${isMixed ? `No pot is chosen for it yet: the colour lab has the nearest pots and a recipe. ${from} ` : ''}Stir to the bottom, thin as its sheet says, strain, a stripe on primed card and let it dry: it dries to another shade. ${HELD_TO[match]} No more than the parts need.`,
+      because: `On the ${listNames(wearers.map((name) => name.toLowerCase()))}.${isMixed ? mixing : ''} To match: ${because('S10')}`,
+    };
+  },
   mist: (draft, context) => ({
     title: `Mist coat on the ${firstPart(draft, context)}, ${draft.of?.area}${once(draft.of?.round)}`,
     how: 'So thin that the ground shows through everywhere. Flash about 5 min: it no longer looks wet.',
@@ -103,17 +123,9 @@ export const PAINT_WORDS: WordsFor<
   },
   bright: (draft, context) => ({
     title: `Silver the ${sayArea(draft.of?.area)}${firstPart(draft, context)}${once(draft.of?.round)}`,
-    how: `${draft.detail.name}, brushed from a decanted drop so that it flows in the relief. Overruns touched in with body colour when dry.`,
-    because: `Only where the issue had it. Brightwork: ${context.because('S7')}`,
+    how: `${draft.detail.name}: ${BRIGHT_HOW[context.option('S7')]} Overruns touched in with body colour when dry.`,
+    because: `Only where the issue had it. Brightwork: ${context.because('S7')}${draft.tags.includes('silver after decals') ? ` Silver trim and decals: ${context.because('S24')}` : ''}`,
   }),
-  gloss: (draft, context) => {
-    const sheen = SHEEN[context.option('S13')];
-    return {
-      title: `${sheen ? 'Clear' : 'Gloss'} coat on the ${firstPart(draft, context)} where the decals go`,
-      how: `${sheen ? `Thin ${sheen} clear` : 'Thin gloss'} over dry colour, the whole panel: an edge shows. Never a two-part clear without the equipment for it.`,
-      because: `Clear coat: ${context.because('S13')}`,
-    };
-  },
   'rinse-gun': ({ of }) => ({
     title: `Rinse the gun: ${of?.colour} out`,
     how: 'Cup emptied and wiped, thinner through it until it comes clear, a puff on white paper. What is left of the paint goes back into its jar.',

@@ -3,6 +3,7 @@ import type { TaskDraft } from '../compile/planTypes.ts';
 import type { TaskAct } from '../model/taskActs.ts';
 import { BAKE_WORDS } from './bakeWords.ts';
 import { CLEANING_WORDS } from './cleaningWords.ts';
+import { CLEAR_WORDS } from './clearWords.ts';
 import { CLOSING_WORDS } from './closingWords.ts';
 import { DECAL_WORDS } from './decalWords.ts';
 import { INTAKE_WORDS } from './intakeWords.ts';
@@ -22,6 +23,7 @@ const WORDS: WordsFor<TaskAct> = {
   ...MENDING_WORDS,
   ...THREAD_WORDS,
   ...PAINT_WORDS,
+  ...CLEAR_WORDS,
   ...BAKE_WORDS,
   ...DECAL_WORDS,
   ...CLOSING_WORDS,

@@ -1,7 +1,17 @@
 import type { WordsFor } from './wordsFor.ts';
+import { capitalise } from './names.ts';
 import { always, firstPart } from './words.ts';
 
-export const THREAD_WORDS: WordsFor<'tap' | 'trial-fit' | 'dry-fit'> = {
+export const THREAD_WORDS: WordsFor<'recover-post' | 'tap' | 'trial-fit' | 'dry-fit'> = {
+  'recover-post': (draft, context) => {
+    const { recoveries } = draft.detail;
+    const named = recoveries.map(({ fault, method, how, note }) => `${capitalise(note || fault)}: ${method}. ${how}`);
+    return {
+      title: `Recover the posts of the ${firstPart(draft, context)}`,
+      how: recoveries.length > 1 ? named.join(' ') : recoveries[0]!.how,
+      because: recoveries.map(({ fault, note }) => `Finding: ${fault}${note ? `, ${note}` : ''}.`).join(' '),
+    };
+  },
   tap: ({ of }, { jointOf, because }) => ({
     title: `Drill and tap the post: ${jointOf(of?.jointKey).label}`,
     how: 'Depth stop set, cutting oil, half a turn on and a quarter back. Clear the swarf, run the screw in once, take it out again.',

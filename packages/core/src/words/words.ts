@@ -18,3 +18,6 @@ export const eachPart = (draft: { readonly partKeys: readonly string[] }, contex
 /** "the grille of the " before a part's name, nothing for its outside. */
 export const sayArea = (area: string | undefined): string =>
   area === undefined || area === 'outside' ? '' : `${area} of the `;
+
+/** After the name of a step that comes again because a coat was rejected. */
+export const once = (round: number | undefined): string => (round === undefined ? '' : ', once more');

@@ -29,5 +29,14 @@ export function createLargeModel(seed: number, count = 40): PlanInput {
         ['p0', part.key],
       ),
     );
-  return { scope: 'full', parts, opening, closed: [], decisions: {}, reasons: {}, sessionMin: 120 };
+  return {
+    scope: 'full',
+    parts,
+    opening,
+    closed: [],
+    decisions: {},
+    reasons: {},
+    hasSecondWheels: true,
+    sessionMin: 120,
+  };
 }

@@ -69,6 +69,8 @@ function findBakedWrongly(
   input: PlanInput,
 ): string[] {
   if (!has(task, ...BAKES)) return [];
+  // Glue and filler stand 60 °C and no more.
+  const isLow = has(task, 'low bake') && task.atC !== null && task.atC <= 60;
   const isIn = (part: PlanPart, joints: PlanInput['closed'], kind: string) =>
     joints.some((joint) => joint.kind === kind && joint.partKeys.includes(part.key));
   return parts.flatMap((part) => {
@@ -83,13 +85,15 @@ function findBakedWrongly(
       ...(isIn(part, input.closed, 'solder') || isIn(part, input.opening, 'solder')
         ? [`${task.key}: bakes solder`]
         : []),
-      ...(isIn(part, input.closed, 'glue') || part.findings.some((one) => one.kind === 'earlier repair')
+      ...(isIn(part, input.closed, 'glue') || (!isLow && part.findings.some((one) => one.kind === 'earlier repair'))
         ? [`${task.key}: bakes glue`]
         : []),
       ...(input.closed.some((joint) => joint.partKeys.includes(part.key) && holds(joint.partKeys, input))
         ? [`${task.key}: bakes a closed joint`]
         : []),
-      ...(gluedBefore ? [`${task.key}: bakes what ${gluedBefore.key} glued`] : []),
+      ...(gluedBefore && !(isLow && !has(gluedBefore, 'solder'))
+        ? [`${task.key}: bakes what ${gluedBefore.key} glued`]
+        : []),
     ];
   });
 }

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { compilePlan } from '../../src/compile/compilePlan.ts';
 import type { PlanInput, PlannedTask } from '../../src/compile/planTypes.ts';
-import { makeCoat, makeFinding, makeJoint, makePart, makeWant } from './planWorld.ts';
+import { makeCoat, makeFinding, makeJoint, makePart, makeWant, openAsDecided } from './planWorld.ts';
 
 const trim = (areaName: string, name: string, colourHex: string) =>
   makeCoat('colour', { areaKind: 'mask', areaName, name, colourHex });
@@ -17,10 +17,11 @@ export function createLorry(changes: Partial<PlanInput> = {}): PlanInput {
     makeCoat('decal', { name: 'crest', areaName: 'doors', crossesSeam: true }),
     makeCoat('brightwork', { name: 'chrome', areaKind: 'mask', areaName: 'grille', dries: SLOW }),
   ];
-  return {
+  return openAsDecided({
     scope: 'full',
     decisions: {},
     reasons: {},
+    hasSecondWheels: true,
     sessionMin: 180,
     parts: [
       makePart('body', {
@@ -57,7 +58,7 @@ export function createLorry(changes: Partial<PlanInput> = {}): PlanInput {
     ],
     closed: [],
     ...changes,
-  };
+  });
 }
 const SLOW = { flashMin: 5, recoatMin: 60, cureMin: 4320 };
 

@@ -3,9 +3,11 @@ import type { LoggedWork, Task, TaskLog } from '../../src/model/task.ts';
 import { createTaskKey, type TaskAct } from '../../src/model/taskActs.ts';
 import { SCHOOL_KEYS, SCHOOL_OPTIONS, type Decisions } from '../../src/model/school.ts';
 import type { Timer } from '../../src/model/work.ts';
-import { JOINT_CONDITIONS, type FindingKind } from '../../src/model/workpiece.ts';
+import { JOINT_CONDITIONS, WAYS_TO_GET, type FindingKind } from '../../src/model/workpiece.ts';
 import { MATERIALS } from '../../src/model/material.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
+import { addWaysOfKind } from '../../src/assembly/usualWays.ts';
+import { chooseOption } from '../../src/schools/schools.ts';
 import { chooseOpening } from '../../src/opening/chooseOpening.ts';
 import { standAsFound } from '../../src/facts/listJoints.ts';
 import { findNewPart } from '../../src/facts/findNewPart.ts';
@@ -49,10 +51,14 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
 });
 
 export const makeFinding = (kind: FindingKind, changes: Partial<PlanFinding> = {}): PlanFinding => ({
+  id: kind,
   kind,
+  feature: '',
   severity: 2,
   note: '',
   degrees: null,
+  carriesLoad: null,
+  mend: null,
   ...changes,
 });
 
@@ -60,6 +66,7 @@ export const makeWant = (id: string, changes: Partial<PlanWant> = {}): PlanWant 
   id,
   kind: 'part',
   what: `a ${id}`,
+  getBy: null,
   state: 'open',
   dependentBits: '',
   dueOn: null,
@@ -110,6 +117,17 @@ export const makeJoint = (
   partKeys,
   way: makeWay(way),
 });
+
+/** Opened as the schools answer, where they speak of such a joint and something is destroyed. */
+export function openAsDecided(input: PlanInput): PlanInput {
+  const opening = input.opening.map((joint) => {
+    const way = addWaysOfKind(joint.kind, [joint.way]).find(
+      ({ school }) => school && chooseOption(school.key, input.decisions) === school.option,
+    );
+    return way ? { ...joint, way } : joint;
+  });
+  return { ...input, opening };
+}
 
 export const makeTask = (key: string, changes: Partial<Task> = {}): Task => ({
   id: `s.${key}`,
@@ -177,10 +195,11 @@ export const makeTimer = (changes: Partial<Timer> = {}): Timer => ({
 /** A plain painted model: body, base, glazing, wheels and axles, two posts, finished in one colour. */
 export function createPlainModel(changes: Partial<PlanInput> = {}): PlanInput {
   const coats = [makeCoat('primer'), makeCoat('colour')];
-  return {
+  return openAsDecided({
     scope: 'full',
     decisions: {},
     reasons: {},
+    hasSecondWheels: true,
     sessionMin: 120,
     parts: [
       makePart('body', { painted: true, coats }),
@@ -196,7 +215,7 @@ export function createPlainModel(changes: Partial<PlanInput> = {}): PlanInput {
     ],
     closed: [],
     ...changes,
-  };
+  });
 }
 
 const FINDINGS: readonly FindingKind[] = [
@@ -240,49 +259,64 @@ export function chooseFor({ joints, ...facts }: SpecimenFacts): PlanInput {
 /** What is known of a random model before its opening is chosen. */
 export function createRandomFacts(seed: number): SpecimenFacts {
   const random = createSeededRandom(seed);
+  // Of their own, so that the rest of a world stays what it was.
+  const [finder, late] = [createSeededRandom(seed + 0.25), createSeededRandom(seed + 0.75)];
   const parts = [
     createRandomPart('body', 'body', random),
     createRandomPart('base', 'base', random),
     ...(['glazing', 'interior', 'mechanism', 'trim', 'load', 'wheel', 'tyre', 'axle'] as const)
       .filter(() => random() < 0.6)
       .map((role) => createRandomPart(role, role, random)),
-  ];
-  // Of its own, so that the rest of a world stays what it was.
-  const finder = createSeededRandom(seed + 0.25);
+  ].map((part) => findMore(part, late));
   const joints = Array.from({ length: Math.floor(random() * 6) }, (_, i): KnownJoint => {
     const wish = random() < 0.15 ? pickOne(['open', 'closed'] as const, random) : undefined;
     const other = pickOne(parts.slice(1), random);
     const condition = finder() < 0.2 ? pickOne(JOINT_CONDITIONS, finder) : null;
+    const kind: JointKind = other.role === 'axle' && random() < 0.7 ? 'formed axle' : pickOne(KINDS, random);
     const joint = {
       key: `j${i}`,
       label: `joint ${i}`,
-      kind: other.role === 'axle' && random() < 0.7 ? 'formed axle' : pickOne(KINDS, random),
+      kind,
       partKeys: ['body', other.key],
       // Only earlier joints stand in the way, so no ring arises.
-      ways: [
+      ways: addWaysOfKind(kind, [
         makeWay({
           tool: pickOne(['hand', 'drill', 'rotary', 'iron'] as const, random),
           destroys: random() < 0.4 ? 'it' : '',
           behindJoints: i > 0 && random() < 0.4 ? [`j${Math.floor(random() * i)}`] : [],
         }),
-      ],
+      ]),
       ...(wish ? { wish } : {}),
     };
     return condition ? { ...joint, ...standAsFound(joint.ways, condition) } : joint;
   });
-  const decisions = createRandomDecisions(random);
+  const decisions = createRandomDecisions(random, late);
   return {
     ...{ scope: random() < 0.1 ? 'clean only' : 'full', parts, joints, decisions, reasons: {} },
+    hasSecondWheels: true,
     sessionMin: pickOne([60, 90, 120, 180], createSeededRandom(seed + 0.5)),
   };
 }
 
-const createRandomDecisions = (random: RandomSource): Decisions =>
+/** Features that are gone, holes drilled wrong, twists, and pieces that are wanted. */
+function findMore(part: PlanPart, late: RandomSource): PlanPart {
+  if (late() > 0.12) return part;
+  const feature = pickOne(['pillar', 'hook', 'rear post'] as const, late);
+  const kinds = ['missing', 'broken', 'over-drilled', 'off-centre', 'slanted'] as const;
+  const kind = part.role === 'body' && late() < 0.5 ? 'twisted' : pickOne(kinds, late);
+  const finding = makeFinding(kind, {
+    ...{ feature, severity: pickOne([1, 2, 3], late), mend: pickOne([null, null, 'gel', 'new piece'] as const, late) },
+    carriesLoad: pickOne([null, true, false], late),
+  });
+  const piece = makeWant(`${part.key}-piece`, { kind: 'feature', what: feature, getBy: pickOne(WAYS_TO_GET, late) });
+  return { ...part, findings: [...part.findings, finding], wants: [...part.wants, ...(late() < 0.5 ? [piece] : [])] };
+}
+
+const createRandomDecisions = (random: RandomSource, late: RandomSource): Decisions =>
   Object.fromEntries(
-    SCHOOL_KEYS.filter(() => random() < 0.3).map((key) => [
-      key,
-      pickOne(SCHOOL_OPTIONS[key] as readonly string[], random),
-    ]),
+    SCHOOL_KEYS.map((key) => ({ key, from: key === 'S24' ? late : random }))
+      .filter(({ from }) => from() < 0.3)
+      .map(({ key, from }) => [key, pickOne(SCHOOL_OPTIONS[key] as readonly string[], from)]),
   ) as Decisions;
 
 function createRandomPart(key: string, role: PlanPart['role'], random: RandomSource): PlanPart {

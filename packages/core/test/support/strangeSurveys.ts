@@ -1,6 +1,7 @@
 import { JOINT_CONDITIONS } from '../../src/model/workpiece.ts';
 import type { KnownJoint, PlanPart, SpecimenFacts } from '../../src/facts/specimenFacts.ts';
 import type { Material } from '../../src/model/material.ts';
+import { addWaysOfKind } from '../../src/assembly/usualWays.ts';
 import { standAsFound } from '../../src/facts/listJoints.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
 import { createRandomFacts, makeCoat, makeFinding, makeJoint, makePart, makeWant, makeWay } from './planWorld.ts';
@@ -100,7 +101,10 @@ export function createStrangeFacts(seed: number): { readonly world: string; read
   return { world, facts: { ...TWISTS[world]!(createRandomFacts(seed), random), scope: 'full' } };
 }
 
-const asKnown = ({ way, ...joint }: ReturnType<typeof makeJoint>): KnownJoint => ({ ...joint, ways: [way] });
+const asKnown = ({ way, ...joint }: ReturnType<typeof makeJoint>): KnownJoint => ({
+  ...joint,
+  ways: addWaysOfKind(joint.kind, [way]),
+});
 
 /** A model of many small parts on one body, some behind others. */
 function createMany(count: number, random: RandomSource): Pick<SpecimenFacts, 'parts' | 'joints'> {

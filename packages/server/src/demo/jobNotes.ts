@@ -7,6 +7,7 @@ import type {
   Job,
   LayerKind,
   Material,
+  CoatOwner,
   Origin,
   PartState,
   Station,
@@ -21,7 +22,7 @@ export type FoundLayer = readonly [
   name: string,
   colourHex: string,
   thicknessUm: number,
-  factory?: boolean,
+  whose?: CoatOwner,
 ];
 
 export interface CoatNote {

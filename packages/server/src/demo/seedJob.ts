@@ -122,6 +122,7 @@ async function seedSpecimen(
       kind,
       severity,
       note: text,
+      ...{ feature: '', carriesLoad: null, mend: null },
       ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
     });
   }
@@ -131,7 +132,7 @@ async function seedSpecimen(
       id: `${note.id}.want-${i + 1}`,
       version: 1,
       specimenPartId: partId(part),
-      ...{ kind, what, dependentBits, state, origin },
+      ...{ kind, what, dependentBits, state, origin, getBy: null },
       solution: state === 'waived' ? '' : text,
       reason: state === 'waived' ? text : '',
       dueOn: dueInDays === undefined || dueInDays === null ? null : dateOf(day(dueInDays)),
@@ -157,13 +158,13 @@ async function seedCoats(manager: EntityManager, specimenId: string, note: CoatN
       name,
       crossesSeam: note.crossesSeam ?? false,
     });
-  for (const [seq, [kind, layerName, colourHex, thicknessUm, factory = false]] of (note.found ?? []).entries()) {
+  for (const [seq, [kind, layerName, colourHex, thicknessUm, whose = 'unknown']] of (note.found ?? []).entries()) {
     await insertLayer(manager, areaId, 'found', seq, {
       kind,
       name: layerName,
       colourHex,
       thicknessUm,
-      factory,
+      whose,
       thicknessOrigin: 'planning estimate',
     });
   }
@@ -201,7 +202,7 @@ function insertLayer(
     areaId,
     stage,
     seq,
-    factory: false,
+    whose: stage === 'found' ? 'unknown' : 'restorer',
     productId: null,
     tempC: null,
     appliedAt: null,

@@ -2,8 +2,10 @@ import type {
   AreaKind,
   Certainty,
   CoatingLayer,
+  CoatOwner,
   FindingKind,
   FindingUnit,
+  MendMethod,
   LayerKind,
   LayerStage,
   Material,
@@ -16,6 +18,7 @@ import type {
   LayerRejection,
   WantKind,
   WantState,
+  WayToGet,
 } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
 import { CastingRow, FeatureRow, FeatureStateRow, VariantRow } from './catalogue.ts';
@@ -147,8 +150,8 @@ export class CoatingLayerRow extends VersionedRow {
   @Column('text', { nullable: true })
   productId!: string | null;
 
-  @Column('boolean')
-  factory!: boolean;
+  @Column('text', { default: 'unknown' })
+  whose!: CoatOwner;
 
   @Column('real', { nullable: true })
   tempC!: number | null;
@@ -267,6 +270,9 @@ export class FindingRow extends VersionedRow {
   @Column('text')
   kind!: FindingKind;
 
+  @Column('text', { default: '' })
+  feature!: string;
+
   @Column('integer')
   severity!: number;
 
@@ -288,6 +294,12 @@ export class FindingRow extends VersionedRow {
   @Column('text', { nullable: true })
   measuredUnit!: FindingUnit | null;
 
+  @Column('boolean', { nullable: true })
+  carriesLoad!: boolean | null;
+
+  @Column('text', { nullable: true })
+  mend!: MendMethod | null;
+
   @References(() => SpecimenPartRow, 'specimenPartId')
   specimenPart?: Relation<SpecimenPartRow>;
 }
@@ -306,6 +318,9 @@ export class WantRow extends VersionedRow {
 
   @Column('text')
   dependentBits!: string;
+
+  @Column('text', { nullable: true })
+  getBy!: WayToGet | null;
 
   @Column('text')
   state!: WantState;

@@ -1,3 +1,4 @@
+import { WhoseAndWhich1795941381036 } from './1795941381036-WhoseAndWhich.ts';
 import { AsItWasFound1795932759442 } from './1795932759442-AsItWasFound.ts';
 import { DoneStands1795891946051 } from './1795891946051-DoneStands.ts';
 import { ColourLab1795733425618 } from './1795733425618-ColourLab.ts';
@@ -18,4 +19,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   ColourLab1795733425618,
   DoneStands1795891946051,
   AsItWasFound1795932759442,
+  WhoseAndWhich1795941381036,
 ];

@@ -48,9 +48,14 @@ export async function comparePageWithServer(manager: EntityManager, seed: number
   if (mine !== theirs) return `seed ${seed}: the page opens ${mine}, the server ${theirs}`;
   if (say(page.closed) !== say(specimen!.opening.closed)) return `seed ${seed}: other joints stay closed`;
   const shown = createSpecimenFacts(
-    { ...specimen!, joints: specimen!.casting?.joints ?? [], log: view.log },
+    {
+      ...specimen!,
+      joints: specimen!.casting?.joints ?? [],
+      log: view.log,
+      hasSecondWheels: specimen!.facts.hasSecondWheels,
+    },
     await readHouseRows(manager),
-    { scope: view.job.scope, decisions: view.decisions },
+    { scope: view.job.scope, target: view.job.target, decisions: view.decisions },
   );
   return JSON.stringify(shown) === JSON.stringify(specimen!.facts)
     ? null
@@ -101,7 +106,15 @@ async function insertPart(
   ];
   for (const [seq, stage] of stages.entries())
     await manager.insert(CoatingLayerRow, {
-      ...{ id: `${areaId}.${seq}`, version: 1, areaId, stage, seq, factory: random() < 0.5, thicknessUm: 20 },
+      ...{
+        id: `${areaId}.${seq}`,
+        version: 1,
+        areaId,
+        stage,
+        seq,
+        whose: random() < 0.5 ? 'factory' : 'owner',
+        thicknessUm: 20,
+      },
       ...{ kind: pickOne(['primer', 'colour', 'colour', 'decal', 'clear'] as const, random), name: `layer ${seq}` },
       ...{ colourHex: pickOne(['#6a2330', '#222222'], random), thicknessOrigin: 'measured', productId: null },
       ...{ tempC: null, appliedAt: null, appliedBy: null, note: '', rejection: null, removedAt: null },

@@ -1,41 +1,53 @@
 import { isMetal } from '../../model/material.ts';
-import { BAKE_C, BAKE_MIN } from '../../process/adviseBake.ts';
-import type { PlanCoat, PlanPart, SharedAct } from '../../facts/specimenFacts.ts';
+import { isMaterial, type AddedMaterial } from '../../model/process.ts';
+import { adviseBake, BAKE_C, BAKE_MIN } from '../../process/adviseBake.ts';
+import type { MendMethod } from '../../model/mend.ts';
+import type { PlanPart, SharedAct } from '../../facts/specimenFacts.ts';
 import { groupBy } from '../../groupBy.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
+import { isPowdered } from './isPowdered.ts';
+import { selectMends } from './mendingRules.ts';
 import type { PlanRule } from './planRule.ts';
 
 const watchedMin = BAKE_MIN.warm + BAKE_MIN.hold + BAKE_MIN.cool;
 
-/** Powder goes on this part: the school says so and everything in it stands the cure, or it wears powder already. */
-export function isPowdered(part: PlanPart, { option, bakeRefusals }: PlanContext): boolean {
-  if (part.done.finish !== null) return part.done.finish === 'powdered';
-  return (
-    option('S6') === 'powder' &&
-    isMetal(part.material) &&
-    part.coats.some((coat) => coat.kind === 'colour') &&
-    bakeRefusals(part, 'powder').length === 0
-  );
-}
-
-/** Powder is the coat of all but what is masked on it: that is brushed or sprayed. */
-export const isPowderCoat = (part: PlanPart, coat: Pick<PlanCoat, 'areaKind'>, context: PlanContext): boolean =>
-  coat.areaKind !== 'mask' && isPowdered(part, context);
-
 /** Its paint is baked low: the school says so, it is painted, and everything in it stands that. */
 function isLowBaked(part: PlanPart, context: PlanContext): boolean {
-  const { option, bakeRefusals } = context;
+  const { option } = context;
   return (
     option('S19') === 'low bake' &&
     isMetal(part.material) &&
     part.coats.some((coat) => coat.kind === 'colour') &&
     !isPowdered(part, context) &&
-    bakeRefusals(part, 'low bake').length === 0 &&
-    !isGluedOrWillBe(part)
+    listLowBakeRefusals(part, context).length === 0
   );
 }
+
+/** Everything in it is asked, what it will be mended with too. */
+export function listLowBakeRefusals(part: PlanPart, context: PlanContext): readonly string[] {
+  const mended = listMendedWith(part, context);
+  const own = context.bakeRefusals(part, 'low bake');
+  return mended.length ? [...new Set([...own, ...adviseBake(mended, 'low bake', false).refusals])] : own;
+}
+
+/** What holds its mends together, by the time it is baked. */
+function listMendedWith(part: PlanPart, context: PlanContext): AddedMaterial[] {
+  const methods = selectMends(part, context).map(({ advice }) => advice.best);
+  const stays = part.findings.some(({ kind }) => kind === 'earlier repair') ? (['cyanoacrylate bond'] as const) : [];
+  return [...new Set([...stays, ...methods.flatMap((method) => (method === null ? [] : MENDED_WITH[method]))])];
+}
+
+const MENDED_WITH: Readonly<Record<MendMethod, AddedMaterial>> = {
+  'glue and powder': 'cyanoacrylate bond',
+  gel: 'cyanoacrylate bond',
+  splint: 'cyanoacrylate bond',
+  'filler on primer': 'two-part filler',
+  resin: 'two-part filler',
+  solder: 'soft solder',
+  'new piece': 'cyanoacrylate bond',
+};
 
 /** Powder and low bake: metal only, alone, with nothing in it that melts. */
 export const BAKE_RULES: readonly PlanRule[] = [
@@ -64,16 +76,13 @@ export const BAKE_RULES: readonly PlanRule[] = [
           handsOnMin: 8,
           watchedMin,
           uses: uses(['oven'], ['contact probe']),
+          detail: {
+            weakest:
+              [...context.materialsOf(part), ...listMendedWith(part, context)].find((one) => !isMaterial(one)) ?? null,
+          },
         })),
   },
 ];
-
-/** Cracks, breaks and old repairs are glued, and nothing glued is baked. */
-export const isGluedOrWillBe = (part: PlanPart) =>
-  part.done.isMended ||
-  part.findings.some(
-    ({ kind }) => kind === 'cracked' || kind === 'broken' || kind === 'earlier repair' || kind === 'pitted',
-  );
 
 const createOvenRun = (
   act: 'empty-bake' | 'cure',

@@ -2,7 +2,7 @@ import { isMetal, traitsOf } from '../../model/material.ts';
 import { createLadder } from '../../process/abrasiveLadder.ts';
 import { judgePart } from '../../process/judgePart.ts';
 import { isReplaced } from '../../facts/chooseTreatment.ts';
-import type { PlanPart } from '../../facts/specimenFacts.ts';
+import type { PlanFinding, PlanPart } from '../../facts/specimenFacts.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
@@ -16,9 +16,11 @@ export const CLEANING_RULES: readonly PlanRule[] = [
     serves: ['S18', 'N2'],
     create: (context) =>
       context.workable
-        .filter((part) => !isMetal(part.material) && !context.isStripped(part) && !isReplaced(part))
+        .filter((part) => !isMetal(part.material) && !isReplaced(part))
+        // Soap first: what it takes off needs nothing stronger.
+        .filter((part) => !context.isStripped(part) || context.option('S18') === 'soap')
         .filter((part) => !losesPlating(part, context))
-        .map((part) => createCleaning(part, context)),
+        .flatMap((part) => createCleaning(part, context)),
   },
   {
     id: 'wash-bare-metal',
@@ -168,29 +170,46 @@ function createPlatingTasks(part: PlanPart): TaskDraft[] {
   ];
 }
 
-function createCleaning(part: PlanPart, { materialsOf }: PlanContext): TaskDraft {
+function createCleaning(part: PlanPart, { materialsOf, isStripped }: PlanContext): TaskDraft[] {
   const verdict = judgePart(materialsOf(part), 'soap and water');
-  const common = { station: 'strip' as const, partKeys: [part.key], tags: ['wash' as const], detail: { verdict } };
+  const isFirst = isStripped(part);
+  const common = {
+    station: 'strip' as const,
+    partKeys: [part.key],
+    tags: [isFirst ? ('soap first' as const) : ('wash' as const)],
+  };
   const isBrittle = findFinding(part, 'brittle') !== undefined;
   if (verdict.verdict === 'never' || isBrittle)
-    return { act: 'brush', ...common, detail: { verdict, isBrittle }, handsOnMin: 6 };
-  return {
-    act: 'soap',
-    ...common,
-    ...(verdict.verdict === 'test first' ? {} : { process: 'soap and water' as const }),
-    handsOnMin: 8,
-    passiveMin: 30,
-  };
+    return isFirst ? [] : [{ act: 'brush', ...common, detail: { verdict, isBrittle }, handsOnMin: 6 }];
+  return [
+    {
+      act: 'soap',
+      ...common,
+      ...(verdict.verdict === 'test first' ? {} : { process: 'soap and water' as const }),
+      handsOnMin: 8,
+      passiveMin: 30,
+      detail: { verdict, isFirst },
+    },
+  ];
 }
 
-function createWheelTasks(part: PlanPart, { option, input }: PlanContext): TaskDraft[] {
-  if (part.role !== 'wheel' || isReplaced(part)) return [];
-  const method = option('S14');
+/** Wheels that are worn, or that the job treats its own way; null where there is nothing to do to them. */
+export function findWornWheel(part: PlanPart, { input }: PlanContext): { readonly finding: PlanFinding | null } | null {
+  if (part.role !== 'wheel' || isReplaced(part)) return null;
   const finding = part.findings.find(({ kind }) => kind !== 'seized' && kind !== 'missing') ?? null;
-  if (!finding && input.decisions.S14 === undefined) return [];
+  return finding || input.decisions.S14 !== undefined ? { finding } : null;
+}
+
+function createWheelTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
+  const { option, input } = context;
+  const worn = findWornWheel(part, context);
+  if (!worn) return [];
+  const method = option('S14');
+  const { finding } = worn;
   const common = { act: 'wheels' as const, partKeys: [part.key], method, detail: { finding } };
   switch (method) {
     case 'best of two sets':
+      if (!input.hasSecondWheels) return [];
       return [{ ...common, station: 'strip', tags: ['trial fit'], handsOnMin: 8 }];
     case 'repaint':
       if (part.coats.length) return [];

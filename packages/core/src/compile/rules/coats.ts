@@ -17,8 +17,6 @@ export const hasDecal = (part: PlanPart): boolean => part.coats.some((coat) => c
 export const paintedCoats = (part: PlanPart): PlanCoat[] =>
   part.coats.filter((coat) => ['primer', 'colour', 'clear', 'brightwork'].includes(coat.kind));
 
-export const isSprayed = (coat: PlanCoat): boolean => coat.kind === 'colour' || coat.kind === 'clear';
-
 /**
  * The how many-th time such coats go on: from 2 after one was rejected. Undefined the first time, so that it has no place
  * in the key of the task.
@@ -29,6 +27,9 @@ export function roundOf(part: PlanPart, kinds: readonly LayerKind[], areaName?: 
   );
   return rejected.length ? rejected.length + 1 : undefined;
 }
+
+/** In the key of a task only from the second round on. */
+export const ofRound = (round: number | undefined) => (round === undefined ? {} : { round });
 
 /** Coats of a kind that lie on the same area, told apart by their number: undefined for the first, then 2, 3 and on. */
 export const numberInArea = (coats: readonly PlanCoat[], coat: PlanCoat): { readonly nth?: number } => {

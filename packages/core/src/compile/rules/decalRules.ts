@@ -3,7 +3,7 @@ import { uses, type Use } from '../../model/supply.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { hasBrightworkOn, hasDecal, isSlowInk, numberInArea, roundOf } from './coats.ts';
+import { hasBrightworkOn, isSlowInk, numberInArea, ofRound, roundOf } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 const DECAL_USES: Readonly<Record<SchoolOption<'S20'>, readonly Use[]>> = {
@@ -23,12 +23,13 @@ const eachDecal = (
       : part.coats.filter((coat) => coat.kind === 'decal').map((coat) => create(part, coat)),
   );
 
-const ofDecal = (part: PlanPart, coat: PlanCoat) => {
-  const round = roundOf(part, ['decal'], coat.areaName);
-  return { area: coat.areaName, ...numberInArea(part.coats, coat), ...(round ? { round } : {}) };
-};
+const ofCoat = (part: PlanPart, coat: PlanCoat) => ({
+  area: coat.areaName,
+  ...numberInArea(part.coats, coat),
+  ...ofRound(roundOf(part, [coat.kind], coat.areaName)),
+});
 
-/** Decals on gloss, sealed after a test; slow ink last of all. */
+/** Decals one by one; slow ink last of all. */
 export const DECAL_RULES: readonly PlanRule[] = [
   {
     id: 'dry-fit-decal',
@@ -39,7 +40,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
         act: 'decal-fit',
         station: 'close',
         partKeys: [part.key],
-        of: ofDecal(part, coat),
+        of: ofCoat(part, coat),
         tags: ['decal dry-fit', 'handling'],
         handsOnMin: 8,
         detail: { name: coat.name },
@@ -54,7 +55,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
         act: 'decal',
         station: 'close',
         partKeys: [part.key],
-        of: ofDecal(part, coat),
+        of: ofCoat(part, coat),
         method: context.option('S20'),
         tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
         handsOnMin: 20,
@@ -62,27 +63,6 @@ export const DECAL_RULES: readonly PlanRule[] = [
         uses: DECAL_USES[context.option('S20')],
         detail: { name: coat.name, crossesSeam: coat.crossesSeam },
       })),
-  },
-  {
-    id: 'seal-decal',
-    when: 'the school seals decals',
-    serves: ['O32', 'S13'],
-    create: ({ input: { parts }, pieces, option }) =>
-      option('S13') === 'none'
-        ? []
-        : parts
-            .filter((part) => hasDecal(part) && !pieces.isLeftAlone(part.key))
-            .map((part) => ({
-              act: 'seal',
-              station: 'close',
-              partKeys: [part.key],
-              method: option('S13'),
-              tags: ['seal', 'vapour', 'handling'],
-              hazards: ['degreaser'],
-              handsOnMin: 10,
-              passiveMin: 240,
-              uses: uses(['clear coat', 0.5]),
-            })),
   },
   {
     id: 'slow-ink',
@@ -97,7 +77,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
             act: 'chrome',
             station: 'close',
             partKeys: [part.key],
-            of: { area: coat.areaName, ...numberInArea(part.coats, coat), ...roundsOf(part, coat) },
+            of: ofCoat(part, coat),
             method: context.option('S7'),
             tags: ['slow chrome ink'],
             hazards: ['degreaser'],
@@ -109,8 +89,3 @@ export const DECAL_RULES: readonly PlanRule[] = [
       ),
   },
 ];
-
-const roundsOf = (part: PlanPart, { areaName }: PlanCoat) => {
-  const round = roundOf(part, ['brightwork'], areaName);
-  return round ? { round } : {};
-};

@@ -1,7 +1,8 @@
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { listColourTasks, primerOf, selectGlossed, selectPainted, selectPrimed } from './paintRules.ts';
+import { selectGlossed } from './clearRules.ts';
+import { listColourTasks, primerOf, selectPainted, selectPrimed } from './paintRules.ts';
 import type { PlanRule } from './planRule.ts';
 
 /** The gun: complete before paint is in it, rinsed between two paints, stripped and cleaned at the end. */
@@ -84,6 +85,9 @@ function listRuns(context: PlanContext): Run[] {
       .filter((task) => task.act === 'colour')
       .flatMap((task) => (task.colours ?? []).map((paint) => ({ part: task.partKeys[0]!, paint }))),
     ...selectGlossed(context).map((part) => ({ part: part.key, paint: 'clear coat' })),
+    ...selectPainted(context).flatMap((part) =>
+      part.coats.filter((coat) => coat.kind === 'clear').map((coat) => ({ part: part.key, paint: coat.name })),
+    ),
   ];
   const runs: { paint: string; partKeys: string[] }[] = [];
   for (const { part, paint } of sprayed) {

@@ -2,7 +2,9 @@ import { traitsOf } from '../../model/material.ts';
 import type { SchoolOption } from '../../model/school.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
-import type { TaskDetails, TaskDraft } from '../planTypes.ts';
+import type { DraftFields, TaskDetails, TaskDraft } from '../planTypes.ts';
+import type { PlanPart, PlanWant } from '../../facts/specimenFacts.ts';
+import type { WayToGet } from '../../model/workpiece.ts';
 import { selectWants, type PlanRule } from './planRule.ts';
 
 /** Identify and Survey: what must be known before anything is touched. */
@@ -76,20 +78,12 @@ export const INTAKE_RULES: readonly PlanRule[] = [
   {
     id: 'get-want',
     when: 'a want is not waived',
-    serves: ['O2', 'N13'],
-    create: ({ input: { scope, parts } }) =>
+    serves: ['O2', 'S15', 'N13', 'N43'],
+    create: ({ input: { scope, parts }, option }) =>
       scope === 'clean only'
         ? []
         : parts.flatMap((part) =>
-            selectWants(part).map((want): TaskDraft => ({
-              act: 'get',
-              station: 'survey',
-              partKeys: [part.key],
-              of: { wantId: want.id },
-              tags: ['receive'],
-              handsOnMin: 10,
-              detail: { what: want.what },
-            })),
+            selectAwaited(part, option('S15')).flatMap((want) => createGetTasks(part, want, option('S15'))),
           ),
   },
   {
@@ -100,7 +94,56 @@ export const INTAKE_RULES: readonly PlanRule[] = [
   },
 ];
 
-function createOrderTasks({ input: { scope, parts } }: PlanContext): TaskDraft[] {
+/** What is on the list for a broken part that is glued instead is not got: it stays there until somebody waives it. */
+const selectAwaited = (part: PlanPart, school: SchoolOption<'S15'>): PlanWant[] =>
+  selectWants(part).filter(
+    (want) => !(school === 'glue' && part.state === 'damaged' && want.kind === 'part' && want.state === 'open'),
+  );
+
+/** How it is come by: as was said of it, else as the school answers. What is missing cannot be glued. */
+function findWayToGet({ kind, getBy }: PlanWant, school: SchoolOption<'S15'>): WayToGet {
+  if (getBy !== null) return getBy;
+  return kind !== 'part' ? 'buy' : school === 'glue' ? 'donor' : school;
+}
+
+const GETTING: Readonly<Record<WayToGet, Pick<DraftFields, 'handsOnMin' | 'passiveMin' | 'hazards' | 'uses'>>> = {
+  donor: { handsOnMin: 10 },
+  buy: { handsOnMin: 10 },
+  print: {
+    ...{ handsOnMin: 25, passiveMin: 600, hazards: ['resin'] },
+    uses: uses(['printing resin', 15], ['resin-wash alcohol', 100], ['gloves']),
+  },
+  make: { handsOnMin: 60, hazards: ['sharp-edges'], uses: uses(['brass sheet or wire', 1], ['fine square file']) },
+};
+
+function createGetTasks(part: PlanPart, want: PlanWant, school: SchoolOption<'S15'>): TaskDraft[] {
+  const by = findWayToGet(want, school);
+  const isBySchool = want.getBy === null && want.kind === 'part';
+  const common = { station: 'survey' as const, partKeys: [part.key], of: { wantId: want.id }, method: by };
+  return [
+    ...(by === 'print' || by === 'make'
+      ? [
+          {
+            act: 'draw' as const,
+            ...common,
+            tags: ['draw' as const],
+            handsOnMin: 40,
+            detail: { what: want.what, by, isBySchool },
+          },
+        ]
+      : []),
+    {
+      act: 'get',
+      ...common,
+      // What is made here waits for no post.
+      tags: [by === 'print' || by === 'make' ? 'made here' : 'receive'],
+      ...GETTING[by],
+      detail: { what: want.what, by, isBySchool },
+    },
+  ];
+}
+
+function createOrderTasks({ input: { scope, parts }, option }: PlanContext): TaskDraft[] {
   if (scope !== 'full') return [];
   // What is on order was listed already; a decal that nobody wants yet is not.
   const wanting = parts.filter((part) => part.wants.some((want) => want.state === 'open'));
@@ -118,15 +161,25 @@ function createOrderTasks({ input: { scope, parts } }: PlanContext): TaskDraft[]
       handsOnMin: 8,
       detail: { bits, decals: decals.map((coat) => coat.name) },
     },
-    {
-      act: 'order-wants',
-      station: 'survey',
-      partKeys: [],
-      tags: ['order'],
-      handsOnMin: 10,
-    },
+    // What is made here is not sent for.
+    ...(isSentFor(wanting, option('S15')) || decals.length
+      ? [
+          {
+            act: 'order-wants' as const,
+            station: 'survey' as const,
+            partKeys: [],
+            tags: ['order' as const],
+            handsOnMin: 10,
+          },
+        ]
+      : []),
   ];
 }
+
+const isSentFor = (parts: readonly PlanPart[], school: SchoolOption<'S15'>) =>
+  parts.some((part) =>
+    selectWants(part).some((want) => want.state === 'open' && ['buy', 'donor'].includes(findWayToGet(want, school))),
+  );
 
 const CLEANING: Readonly<Record<SchoolOption<'S23'>, TaskDetails['dust']>> = {
   'gloves, brush on clear parts': { hands: 'gloved', clear: 'brush' },

@@ -1,22 +1,25 @@
 import { isMetal, traitsOf } from '../../model/material.ts';
 import { createLadder } from '../../process/abrasiveLadder.ts';
-import { chooseMend, type Damage, type MendMethod } from '../../process/chooseMend.ts';
+import type { MendMethod } from '../../model/mend.ts';
+import { chooseMend, type Damage } from '../../process/chooseMend.ts';
 import { judgePart } from '../../process/judgePart.ts';
-import { BENDING, planStraightening, type BendPlan } from '../../process/planStraightening.ts';
 import { isReplaced } from '../../facts/chooseTreatment.ts';
 import type { PlanFinding, PlanPart } from '../../facts/specimenFacts.ts';
 import { comesOffWithPaint } from '../../model/process.ts';
+import { groupBy } from '../../groupBy.ts';
 import { uses, type Use } from '../../model/supply.ts';
+import type { TaskSubject } from '../../model/taskActs.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { Mend, TaskDraft } from '../planTypes.ts';
-import { isPowdered } from './bakeRules.ts';
-import { findFinding, type PlanRule } from './planRule.ts';
+import { isPowdered } from './isPowdered.ts';
+import { findFinding, selectWants, type PlanRule } from './planRule.ts';
 
 const DAMAGE: Partial<Record<PlanFinding['kind'], Damage>> = {
   cracked: 'crack',
   broken: 'break',
   pitted: 'pits',
   'earlier repair': 'crack',
+  missing: 'loss',
 };
 
 const MEND_USES: Readonly<Record<MendMethod, readonly Use[]>> = {
@@ -26,23 +29,18 @@ const MEND_USES: Readonly<Record<MendMethod, readonly Use[]>> = {
   solder: uses(['solder and flux', 1], ['copper tab', 1], ['soldering iron']),
   resin: uses(['two-part resin', 2]),
   'filler on primer': uses(['fine filler', 1], ['wet abrasive paper', 0.5]),
+  'new piece': uses(['gel adhesive', 0.5], ['pin wire', 10], ['powder filler', 0.5]),
 };
 
 export const isPrimed = (part: PlanPart) => part.coats.some((coat) => coat.kind === 'primer');
 
-/** Strip & mend, what is bent, cracked, rusted or cast with a line. */
+/** Strip & mend, what is cracked, broken, gone, rusted or cast with a line. */
 export const MENDING_RULES: readonly PlanRule[] = [
-  {
-    id: 'straighten',
-    when: 'a part is bent',
-    serves: ['O13', 'O12', 'O38', 'S17'],
-    create: (context) => context.workable.flatMap((part) => createStraightening(part, context)),
-  },
   {
     id: 'mend',
     when: 'a part is cracked, broken or was mended badly',
     serves: ['S16', 'S15', 'N37'],
-    create: (context) => context.workable.flatMap((part) => createMend(part, selectMends(part, context))),
+    create: (context) => context.workable.flatMap((part) => createMends(part, selectMends(part, context))),
   },
   {
     id: 'refill',
@@ -94,60 +92,6 @@ export const MENDING_RULES: readonly PlanRule[] = [
   },
 ];
 
-function createStraightening(part: PlanPart, context: PlanContext): TaskDraft[] {
-  const finding = findFinding(part, 'bent');
-  const plan = planBend(part, context);
-  if (!finding || plan?.kind !== 'steps') return [];
-  const common = {
-    act: 'straighten' as const,
-    station: 'strip' as const,
-    partKeys: [part.key],
-    detail: { plan, finding },
-  };
-  if (!plan.isWarm)
-    return [
-      {
-        ...common,
-        method: 'cold',
-        tags: ['repair', 'clamp'],
-        hazards: traitsOf(part.material).isLead ? ['lead-alloy'] : [],
-        cannotBeUndone: 'a casting that cracks',
-        handsOnMin: 5 + 4 * plan.steps,
-        uses: uses(['padded jaws']),
-      },
-    ];
-  return [
-    {
-      ...common,
-      method: 'warm',
-      tags: ['straighten hot', 'repair', 'clamp', 'heat', 'flame'],
-      process: 'heat gun',
-      atC: BENDING.stopC,
-      hazards: ['hot-air'],
-      cannotBeUndone: 'a casting that cracks',
-      handsOnMin: 10 + 5 * plan.steps,
-      watchedMin: 15,
-      uses: uses(['hot-air gun'], ['contact probe'], ['padded jaws']),
-    },
-  ];
-}
-
-/** null where it is not bent or goes; otherwise steps, or why it stays as it is. */
-export function planBend(part: PlanPart, context: PlanContext): BendPlan | null {
-  const { option, materialsOf, pieces } = context;
-  const bent = findFinding(part, 'bent');
-  if (!bent || isReplaced(part)) return null;
-  const isCold = option('S17') === 'cold squeeze';
-  if (traitsOf(part.material).bends === 'warm' && !isCold && part.painted && !context.isStripped(part))
-    return { kind: 'refused', reason: 'it keeps its old paint, and heated paint gives off fumes' };
-  return planStraightening({
-    materials: materialsOf(part),
-    degrees: bent.degrees,
-    isJoined: pieces.neighboursOf(part.key).length > 0,
-    isCold,
-  });
-}
-
 /** Every damage of a part with how it is mended; pits of the factory stay where the school keeps its flaws. */
 export function selectMends(part: PlanPart, context: PlanContext): Mend[] {
   if (isReplaced(part)) return [];
@@ -155,12 +99,16 @@ export function selectMends(part: PlanPart, context: PlanContext): Mend[] {
   const isSolderedAnew = input.opening.some((joint) => joint.kind === 'solder' && joint.partKeys.includes(part.key));
   return part.findings.flatMap((finding) => {
     const damage = DAMAGE[finding.kind];
-    if (!damage) return [];
+    if (!damage || (damage === 'loss' && finding.feature === '')) return [];
     // An earlier bond comes off with the old paint, and is made anew; where the paint stays it stays too.
     if (finding.kind === 'earlier repair' && !context.strippingOf(part)?.best) return [];
     if (finding.kind === 'broken' && isSolderedAnew) return [];
     if (damage === 'pits' && (option('S22') === 'factory flaws kept' || !isPrimed(part))) return [];
-    const carriesLoad = damage === 'break' ? finding.severity > 1 : ['axle', 'mechanism', 'wheel'].includes(part.role);
+    const usually =
+      damage === 'break' || damage === 'loss'
+        ? finding.severity > 1
+        : ['axle', 'mechanism', 'wheel'].includes(part.role);
+    const carriesLoad = finding.carriesLoad ?? usually;
     const advice = chooseMend({
       materials: materialsOf(part).filter((one) => one === 'water-slide decal' || !comesOffWithPaint(one)),
       damage,
@@ -169,34 +117,49 @@ export function selectMends(part: PlanPart, context: PlanContext): Mend[] {
       isJoined: context.pieces.neighboursOf(part.key).length > 0,
       keepsPaint: part.painted && !context.isStripped(part),
       isBakedLater: isPowdered(part, context),
+      hasPiece: (damage === 'loss' || damage === 'break') && hasPieceFor(part, finding),
+      chosen: finding.mend,
       school: option('S16'),
     });
-    return [{ finding, advice }];
+    return [{ finding, carriesLoad, advice }];
   });
 }
 
-/** Two damages of a part that are mended in the same way are one task with both reasons. */
-function createMend(part: PlanPart, mends: readonly Mend[]): TaskDraft[] {
-  const own = mends.filter(({ advice }) => advice.best !== null && advice.best !== 'filler on primer');
-  const [first] = own;
-  if (!first) return [];
-  const best = first.advice.best!;
-  const isSolder = best === 'solder';
-  return [
-    {
-      act: 'mend',
-      station: 'strip',
-      partKeys: [part.key],
-      method: best,
-      tags: ['repair', ...(isSolder ? (['heat', 'spark', 'solder'] as const) : (['fill', 'glue'] as const))],
-      ...(isSolder ? { process: 'soldering' as const } : best === 'resin' ? {} : { process: 'cyanoacrylate' as const }),
-      hazards: [isSolder ? 'soldering-iron' : 'cyanoacrylate'],
-      handsOnMin: isSolder || best === 'splint' ? 30 : 20,
-      passiveMin: best === 'resin' ? 1440 : isSolder ? 20 : 60,
-      uses: MEND_USES[best],
-      detail: { mends: own },
-    },
-  ];
+/** A want for a feature brings a piece for it; one that names none is for whatever is gone. */
+const hasPieceFor = (part: PlanPart, { feature }: PlanFinding): boolean =>
+  selectWants(part).some(
+    (want) => want.kind === 'feature' && (feature === '' || want.what.toLowerCase().includes(feature.toLowerCase())),
+  );
+
+/** Damages of a part that are mended in the same way are one task with all their reasons. */
+function createMends(part: PlanPart, mends: readonly Mend[]): TaskDraft[] {
+  const ways = groupBy(
+    mends.filter(({ advice }) => advice.best !== null && advice.best !== 'filler on primer'),
+    ({ advice }) => advice.best!,
+  );
+  return [...ways].map(([method, own], i) => createMend(part, method, own, i === 0 ? {} : { nth: i + 1 }));
+}
+
+function createMend(part: PlanPart, method: MendMethod, mends: readonly Mend[], of: TaskSubject): TaskDraft {
+  const isSolder = method === 'solder';
+  return {
+    act: 'mend',
+    station: 'strip',
+    partKeys: [part.key],
+    of,
+    method,
+    tags: [
+      'repair',
+      ...(isSolder ? (['heat', 'spark', 'solder'] as const) : (['fill', 'glue'] as const)),
+      ...(method === 'new piece' ? (['set in'] as const) : []),
+    ],
+    ...(isSolder ? { process: 'soldering' as const } : method === 'resin' ? {} : { process: 'cyanoacrylate' as const }),
+    hazards: [isSolder ? 'soldering-iron' : 'cyanoacrylate'],
+    handsOnMin: isSolder || method === 'splint' || method === 'new piece' ? 30 : 20,
+    passiveMin: method === 'resin' ? 1440 : isSolder ? 20 : 60,
+    uses: MEND_USES[method],
+    detail: { mends },
+  };
 }
 
 function createRefill(part: PlanPart, pits: Mend): TaskDraft[] {

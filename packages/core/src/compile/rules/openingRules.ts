@@ -70,21 +70,21 @@ export const OPENING_RULES: readonly PlanRule[] = [
     when: 'a rivet is opened and the school says pilot first',
     serves: ['O5', 'S3', 'N7'],
     create: (context) =>
-      context.option('S3') !== 'pilot first'
-        ? []
-        : context.shut.filter(isDrilledRivet).map((joint) => ({
-            act: 'pilot',
-            station: 'open',
-            partKeys: joint.partKeys,
-            of: { jointKey: joint.key },
-            method: context.option('S3'),
-            tags: ['pilot hole', 'dismantle'],
-            process: 'drilling',
-            hazards: ['drilling'],
-            cannotBeUndone: 'metal drilled from the post',
-            handsOnMin: 6,
-            uses: uses(['bench drill'], ['cutting oil', 0.5]),
-          })),
+      context.shut
+        .filter(({ way }) => way.school?.option === 'pilot first')
+        .map((joint) => ({
+          act: 'pilot',
+          station: 'open',
+          partKeys: joint.partKeys,
+          of: { jointKey: joint.key },
+          method: 'pilot first',
+          tags: ['pilot hole', 'dismantle'],
+          process: 'drilling',
+          hazards: ['drilling'],
+          cannotBeUndone: 'metal drilled from the post',
+          handsOnMin: 6,
+          uses: uses(['bench drill'], ['cutting oil', 0.5]),
+        })),
   },
   {
     id: 'open-joint',
@@ -143,17 +143,17 @@ export const OPENING_RULES: readonly PlanRule[] = [
   },
 ];
 
-export const isDrilledRivet = (joint: PlanJoint) => joint.kind === 'rivet post' && joint.way.tool === 'drill';
-
 /** What the tool of a way brings along. */
 const TOOL_FACTS = {
   hand: { hazards: [], uses: [], process: null },
+  file: { hazards: ['sharp-edges'], uses: uses(['fine square file']), process: 'abrasive' },
+  cutter: { hazards: ['sharp-edges'], uses: uses(['deburring cutter']), process: 'drilling' },
   drill: { hazards: ['drilling'], uses: uses(['bench drill'], ['cutting oil', 0.5]), process: 'drilling' },
   rotary: { hazards: ['grinding'], uses: uses(['rotary tool']), process: null },
   iron: { hazards: ['soldering-iron'], uses: uses(['soldering iron']), process: 'soldering' },
 } as const;
 
-function createOpeningTask(joint: PlanJoint, { option, input }: PlanContext): TaskDraft {
+function createOpeningTask(joint: PlanJoint, { input }: PlanContext): TaskDraft {
   const { way } = joint;
   const isAxle = joint.partKeys.some((key) => input.parts.find((part) => part.key === key)?.role === 'axle');
   const tags: TaskTag[] = [
@@ -163,7 +163,7 @@ function createOpeningTask(joint: PlanJoint, { option, input }: PlanContext): Ta
     ...(isAxle ? (['wheels off'] as const) : []),
     ...(WITH_SPECIAL_TOOL.has(joint.kind) ? (['force joint'] as const) : []),
     ...(joint.kind === 'formed axle' && way.destroys ? (['axle cut'] as const) : []),
-    ...(way.tool === 'drill' ? (['drill'] as const) : []),
+    ...(way.tool === 'drill' || way.tool === 'cutter' ? (['drill'] as const) : []),
     ...(way.tool === 'rotary' || way.tool === 'iron' ? (['spark'] as const) : []),
     ...(way.tool === 'iron' ? (['heat'] as const) : []),
   ];
@@ -174,7 +174,7 @@ function createOpeningTask(joint: PlanJoint, { option, input }: PlanContext): Ta
     partKeys: joint.partKeys,
     of: { jointKey: joint.key },
     way: { key: way.key, label: way.label, destroys: way.destroys },
-    ...(isDrilledRivet(joint) ? { method: option('S3') } : {}),
+    ...(way.school ? { method: way.school.option } : {}),
     tags,
     ...(process ? { process } : {}),
     hazards,

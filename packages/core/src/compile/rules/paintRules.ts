@@ -6,9 +6,9 @@ import type { TaskTag } from '../../model/taskTags.ts';
 import { judgePart } from '../../process/judgePart.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
-import { isPowderCoat, isPowdered } from './bakeRules.ts';
+import { isPowderCoat, isPowdered } from './isPowdered.ts';
 import { isSolderedFirst } from './closingRules.ts';
-import { hasBrightworkOn, hasDecal, isSlowInk, isSprayed, numberInArea, paintedCoats, roundOf } from './coats.ts';
+import { hasBrightworkOn, hasDecal, isSlowInk, numberInArea, ofRound, paintedCoats, roundOf } from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
 import type { PlanRule } from './planRule.ts';
 
@@ -108,22 +108,23 @@ export const PAINT_RULES: readonly PlanRule[] = [
   },
   {
     id: 'colour',
-    when: 'a colour or clear coat is planned for an area',
+    when: 'a colour is planned for an area',
     serves: ['O21', 'O22', 'O24', 'O25', 'O23', 'S6', 'S8', 'N35'],
     create: listColourTasks,
   },
   {
     id: 'brightwork',
     when: 'brightwork is planned in an ink that dries quickly',
-    serves: ['O25', 'S7'],
+    serves: ['O25', 'S7', 'S24'],
     create: (context) =>
-      selectPainted(context).flatMap((part) =>
-        part.coats
+      selectPainted(context).flatMap((part) => {
+        const isLate = hasDecal(part) && context.option('S24') === 'decals first';
+        return part.coats
           .filter((coat) => coat.kind === 'brightwork' && !isSlowInk(coat, context))
           .filter((coat) => !hasBrightworkOn(part, coat.areaName))
           .map((coat) => ({
             act: 'bright',
-            station: 'finish',
+            station: isLate ? 'close' : 'finish',
             partKeys: [part.key],
             of: {
               area: coat.areaName,
@@ -131,35 +132,16 @@ export const PAINT_RULES: readonly PlanRule[] = [
               ...ofRound(roundOf(part, ['brightwork'], coat.areaName)),
             },
             method: context.option('S7'),
-            tags: ['trim colour', 'paint', 'handling'],
+            tags: isLate ? ['silver after decals', 'handling'] : ['trim colour', 'paint', 'handling'],
             hazards: ['degreaser'],
             handsOnMin: 10,
             passiveMin: coat.dries?.recoatMin ?? USUAL_DRYING.brightMin,
             uses: uses(['brightwork ink', 0.3]),
             detail: { name: coat.name },
-          })),
-      ),
-  },
-  {
-    id: 'gloss-under-decal',
-    when: 'a decal is planned and the school clears under it',
-    serves: ['O32', 'S13'],
-    create: (context) =>
-      selectGlossed(context).map((part) => ({
-        act: 'gloss',
-        station: 'finish',
-        partKeys: [part.key],
-        method: context.option('S13'),
-        tags: ['gloss coat', 'spray', 'vapour', 'handling'],
-        hazards: SPRAYING,
-        handsOnMin: 8,
-        passiveMin: USUAL_DRYING.recoatMin,
-        uses: uses(['clear coat', 1]),
-      })),
+          }));
+      }),
   },
 ];
-
-const ofRound = (round: number | undefined) => (round === undefined ? {} : { round });
 
 /** What lies on a rejected coat comes off with it: one task for all that are still on an area. */
 function createTakeOffTasks(part: PlanPart, { materialsOf }: PlanContext): TaskDraft[] {
@@ -197,13 +179,6 @@ function listSoldered(context: PlanContext): { readonly part: PlanPart; readonly
     .filter(({ part }, i, all) => all.findIndex((one) => one.part === part) === i);
 }
 
-/** Decals are planned on it, no clear coat is, and the school clears under them. */
-export function selectGlossed({ workable, option }: PlanContext): PlanPart[] {
-  const school = option('S13');
-  if (school === 'none' || school === 'seal decals') return [];
-  return workable.filter((part) => hasDecal(part) && part.coats.every((coat) => coat.kind !== 'clear'));
-}
-
 export const selectPrimed = (context: PlanContext) =>
   selectPainted(context).filter((part) => isPrimed(part) && !isPowdered(part, context));
 
@@ -231,7 +206,10 @@ const createMixTask = ({ name, parts }: WornColour): TaskDraft => ({
   colours: [name],
   hazards: ['degreaser'],
   handsOnMin: 8,
-  detail: { wearers: parts.map((part) => part.name) },
+  detail: {
+    wearers: parts.map((part) => part.name),
+    isMixed: parts.some((part) => part.coats.some((coat) => coat.name === name && coat.dries === null)),
+  },
 });
 
 export const primerOf = (part: PlanPart): PlanCoat => part.coats.find((coat) => coat.kind === 'primer')!;
@@ -285,7 +263,10 @@ function createColourTasks(context: PlanContext): ColourDraft[] {
 type ColourDraft = DraftOf<'mist'> | DraftOf<'colour'>;
 
 function createPartColours(part: PlanPart, context: PlanContext): ColourDraft[] {
-  const groups = groupBy(part.coats.filter(isSprayed), (coat) => coat.areaName);
+  const groups = groupBy(
+    part.coats.filter((coat) => coat.kind === 'colour'),
+    (coat) => coat.areaName,
+  );
   return [...groups].flatMap(([area, coats]) => {
     if (isPowderCoat(part, coats[0]!, context)) return [];
     return createAreaTasks(part, area, coats, context);
@@ -306,8 +287,8 @@ function createAreaTasks(
   const luminance = computeLuminance(colourHex);
   const isPaleOnDark = isTrim && ground !== undefined && luminance > computeLuminance(ground.colourHex) + PALE_ON_DARK;
   const partKeys = [part.key];
-  const of = { area, ...ofRound(roundOf(part, ['colour', 'clear'], area)) };
-  const colours = coats.filter((coat) => coat.kind === 'colour').map((coat) => coat.name);
+  const of = { area, ...ofRound(roundOf(part, ['colour'], area)) };
+  const colours = coats.map((coat) => coat.name);
   const method = option('S6');
   // Field by field: spread, these two made a whole plan of forty parts a fifth slower.
   const create = <Act extends ColourDraft['act']>(
@@ -332,7 +313,7 @@ function createAreaTasks(
   const dryMin = Math.max(...coats.map((coat) => coat.dries?.recoatMin ?? USUAL_DRYING.recoatMin));
   const wet = Object.assign(create('colour', wetTags, isTrim ? 15 : 12, dryMin), {
     uses: isTrim ? TRIM_USES : BODY_USES,
-    detail: { names: coats.map((coat) => coat.name), isTrim, isPaleOnDark },
+    detail: { names: colours, isTrim, isPaleOnDark },
   });
   if (isTrim) return [wet];
   const mistTags = isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS;

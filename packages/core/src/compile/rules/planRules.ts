@@ -1,4 +1,5 @@
 import { BAKE_RULES } from './bakeRules.ts';
+import { CLEAR_RULES } from './clearRules.ts';
 import { CLOSING_RULES } from './closingRules.ts';
 import { DECAL_RULES } from './decalRules.ts';
 import { GUN_RULES } from './gunRules.ts';
@@ -10,6 +11,7 @@ import { PAINT_RULES } from './paintRules.ts';
 import { CLEANING_RULES } from './cleaningRules.ts';
 import type { PlanRule } from './planRule.ts';
 import { SIGN_OFF_RULES } from './signOffRules.ts';
+import { STRAIGHTEN_RULES } from './straightenRules.ts';
 import { THREAD_RULES } from './threadRules.ts';
 
 /** Every reason for a task, in the order of the bench. A model that is only cleaned is never opened, so it asks for little. */
@@ -18,10 +20,12 @@ export const PLAN_RULES: readonly PlanRule[] = [
   ...onlyInFull(OPENING_RULES),
   ...onlyInFull(PAINT_OFF_RULES),
   ...onlyInFull(CLEANING_RULES),
+  ...onlyInFull(STRAIGHTEN_RULES),
   ...onlyInFull(MENDING_RULES),
   ...onlyInFull(THREAD_RULES),
   ...onlyInFull(GUN_RULES),
   ...onlyInFull(PAINT_RULES),
+  ...onlyInFull(CLEAR_RULES),
   ...onlyInFull(BAKE_RULES),
   ...onlyInFull(CLOSING_RULES),
   ...onlyInFull(DECAL_RULES),

@@ -1,10 +1,46 @@
 import { selectTappedPosts } from '../selectTappedPosts.ts';
 import { uses } from '../../model/supply.ts';
 import type { TaskDraft } from '../planTypes.ts';
+import { isReplaced } from '../../facts/chooseTreatment.ts';
+import type { PlanPart } from '../../facts/specimenFacts.ts';
+import { judgePart } from '../../process/judgePart.ts';
+import { isGlued, POST_FAULTS, recoverPost, type PostRecovery } from '../../process/recoverPost.ts';
+import { isPowdered } from './isPowdered.ts';
 import { selectWants, type PlanRule } from './planRule.ts';
 
 /** Strip & mend, what must be bored, tried and fitted while the metal is bare. */
 export const THREAD_RULES: readonly PlanRule[] = [
+  {
+    id: 'recover-post',
+    when: 'the hole of a post is too wide, out of the middle or slanted',
+    serves: ['O16', 'N7'],
+    create: (context) =>
+      context.workable
+        .filter((part) => !isReplaced(part) && judgePart(context.materialsOf(part), 'drilling').verdict !== 'never')
+        .flatMap((part): TaskDraft[] => {
+          const recoveries = listRecoveries(part, isPowdered(part, context));
+          if (recoveries.length === 0) return [];
+          const setsGlue = recoveries.some(({ method }) => isGlued(method));
+          return [
+            {
+              act: 'recover-post',
+              station: 'strip',
+              partKeys: [part.key],
+              method: recoveries[0]!.method,
+              tags: ['recover post', 'repair', 'drill', ...(setsGlue ? (['fill', 'glue'] as const) : [])],
+              process: 'drilling',
+              hazards: setsGlue ? ['drilling', 'cyanoacrylate'] : ['drilling'],
+              cannotBeUndone: 'metal drilled from the post',
+              handsOnMin: 25 * recoveries.length,
+              passiveMin: setsGlue ? 1440 : 0,
+              uses: setsGlue
+                ? uses(['bench drill'], ['brass tube or rod', 10], ['two-part resin', 1])
+                : uses(['bench drill'], ['tap and its drill'], ['cutting oil', 0.5]),
+              detail: { recoveries },
+            },
+          ];
+        }),
+  },
   {
     id: 'drill-and-tap',
     when: 'a post is closed with a screw',
@@ -35,7 +71,9 @@ export const THREAD_RULES: readonly PlanRule[] = [
     create: ({ input: { parts, opening } }) =>
       parts.flatMap((part): TaskDraft[] => {
         // A sheet of decals is tried on the paint, not on the metal.
-        const wants = selectWants(part).filter((want) => want.kind !== 'decal');
+        // Nor is a part that is mended instead of replaced.
+        const isMended = part.state === 'damaged' && part.newPart === null;
+        const wants = selectWants(part).filter((want) => want.kind !== 'decal' && !(want.kind === 'part' && isMended));
         if (wants.length === 0) return [];
         const isHere = wants.every((want) => want.state === 'solved');
         const beside = opening.filter((joint) => joint.partKeys.includes(part.key)).flatMap((joint) => joint.partKeys);
@@ -62,3 +100,9 @@ export const THREAD_RULES: readonly PlanRule[] = [
         : [{ act: 'dry-fit', station: 'strip', partKeys: [], tags: ['dry fit'], handsOnMin: 15 }],
   },
 ];
+
+const listRecoveries = (part: PlanPart, isBakedLater: boolean): PostRecovery[] =>
+  part.findings.flatMap(({ kind, severity, feature, note }) => {
+    const fault = POST_FAULTS.find((one) => one === kind);
+    return fault ? [recoverPost(fault, severity, [feature, note].filter(Boolean).join(', '), isBakedLater)] : [];
+  });

@@ -38,7 +38,6 @@ export async function readSpecimenParts(
     )
   ).map((layer) => ({
     ...layer,
-    factory: layer.factory === 1,
     rejection: layer.rejection ? (JSON.parse(layer.rejection) as CoatingLayer['rejection']) : null,
   })) as unknown as CoatingLayer[];
   const wants = await read<Want>(`SELECT * FROM want ${ofParts}`);

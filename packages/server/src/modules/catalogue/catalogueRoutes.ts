@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { CreateCasting, RecordStates } from '@sardonyx/contract';
-import { createBodyTypeDrawing, USUAL_WAYS, writeCatalogueCsv, type PartRole } from '@sardonyx/core';
+import { createBodyTypeDrawing, usualWayOf, writeCatalogueCsv, type PartRole } from '@sardonyx/core';
 import { Router, text } from 'express';
 import type { EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow } from '../../entities/catalogue.ts';
@@ -136,7 +136,7 @@ async function addCasting(manager: EntityManager, body: CreateCasting): Promise<
       key,
       version: 1,
       castingId: casting.id,
-      ways: [{ ...USUAL_WAYS[joint.kind], behindJoints: isInside(joint.partKeys) ? closing : [] }],
+      ways: [{ ...usualWayOf(joint.kind), behindJoints: isInside(joint.partKeys) ? closing : [] }],
     });
   }
   return casting;

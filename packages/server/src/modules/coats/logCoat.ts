@@ -55,7 +55,7 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   const applied = layers.filter((layer) => layer.stage === 'applied');
   const layer = manager.create(CoatingLayerRow, {
     ...convertProductToLayer(product),
-    ...{ id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', factory: false },
+    ...{ id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', whose: 'restorer' },
     seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
     tempC: body.tempC,
     appliedAt: appliedAt.toISOString(),

@@ -64,7 +64,7 @@ async function planOn(manager: EntityManager, mix: MixRow, areaId: string, produ
   if (old) await manager.update(CoatingLayerRow, { id: old.id }, { ...fields, version: old.version + 1 });
   else
     await manager.insert(CoatingLayerRow, {
-      ...{ id: randomUUID(), version: 1, areaId, stage: 'planned', kind: 'colour', factory: false, note: '' },
+      ...{ id: randomUUID(), version: 1, areaId, stage: 'planned', kind: 'colour', whose: 'restorer', note: '' },
       ...{ seq: Math.max(-1, ...planned.map((layer) => layer.seq)) + 1, tempC: null, appliedAt: null, appliedBy: null },
       ...fields,
     });

@@ -47,7 +47,7 @@ async function readPart(manager: EntityManager, { id, place }: MeasureColour): P
   const outside = areas.find((area) => area.kind === 'outside');
   const own = layers.filter((layer) => layer.areaId === outside?.id);
   // Sheltered places never saw the overpaint.
-  const layer = place === 'sheltered' ? (own.find((one) => one.factory) ?? own[0]) : own.at(-1);
+  const layer = place === 'sheltered' ? (own.find((one) => one.whose === 'factory') ?? own[0]) : own.at(-1);
   if (!layer) throw refused('no-paint', `Nothing is painted on the ${part.name}, by the survey: no colour to read.`);
   const lab = convertHexToLab(layer.colourHex);
   const isFaded =

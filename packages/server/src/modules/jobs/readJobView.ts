@@ -73,12 +73,12 @@ async function readNotices(manager: EntityManager, jobId: string): Promise<strin
 }
 
 /** A model without a job is looked at as if everything were to be done to it. */
-const NO_JOB = { id: '', scope: 'full' } as const;
+const NO_JOB = { id: '', scope: 'full', target: 'as issued' } as const;
 
 export async function readSpecimenView(
   manager: EntityManager,
   specimen: SpecimenRow,
-  job: Pick<JobRow, 'id' | 'scope'> = NO_JOB,
+  job: Pick<JobRow, 'id' | 'scope' | 'target'> = NO_JOB,
 ): Promise<SpecimenView> {
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
   const partIds = parts.map((part) => part.id);

@@ -10,13 +10,40 @@ const wantOf = (findingId: string) => `${findingId}.want`;
 
 /** A part that is missing or broke is marked so, and wanted with its small bits until somebody settles it. */
 export async function wantWhatIsGone(manager: EntityManager, finding: FindingRow, before: FindingRow | null) {
-  const state = convertFindingToState(finding.kind);
-  if (finding.kind === before?.kind || state === null) return;
+  if (finding.mend === 'new piece') await wantPiece(manager, finding);
+  const state = convertFindingToState(finding);
+  const was = before && convertFindingToState(before);
+  if (state === was) return;
+  if (state === null) return was ? dropUntouchedWant(manager, finding) : undefined;
   const part = await findRow(manager, SpecimenPartRow, finding.specimenPartId, 'This part');
   if (part.state !== state && part.state !== 'missing')
     await manager.update(SpecimenPartRow, { id: part.id }, { state, version: part.version + 1 });
   await wantPart(manager, part, wantOf(finding.id));
 }
+
+/** A piece to set in is on the list once for its part. */
+async function wantPiece(manager: EntityManager, { id, specimenPartId, feature }: FindingRow): Promise<void> {
+  if (await manager.existsBy(WantRow, { specimenPartId, kind: 'feature', what: feature || 'new piece' })) return;
+  await insertWant(manager, { id: `${id}.piece`, specimenPartId, kind: 'feature', what: feature || 'new piece' });
+}
+
+const insertWant = (
+  manager: EntityManager,
+  want: Pick<WantRow, 'id' | 'specimenPartId' | 'kind' | 'what'> & Partial<WantRow>,
+) =>
+  manager.insert(WantRow, {
+    ...{
+      version: 1,
+      origin: null,
+      getBy: null,
+      dependentBits: '',
+      state: 'open',
+      solution: '',
+      reason: '',
+      dueOn: null,
+    },
+    ...want,
+  });
 
 /** One open want a part is enough. */
 export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id: string): Promise<void> {
@@ -24,18 +51,13 @@ export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id
   if ((await manager.existsBy(WantRow, isWanted)) || (await manager.existsBy(WantRow, { id }))) return;
   const { castingId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
   const known = castingId ? await manager.findOneBy(CastingPartRow, { castingId, key: part.key }) : null;
-  await manager.insert(WantRow, {
+  const dependentBits = known?.dependentBits ?? '';
+  await insertWant(manager, {
     id,
-    version: 1,
     specimenPartId: part.id,
     kind: 'part',
-    origin: null,
     what: part.name.toLowerCase(),
-    dependentBits: known?.dependentBits ?? '',
-    state: 'open',
-    solution: '',
-    reason: '',
-    dueOn: null,
+    dependentBits,
   });
 }
 

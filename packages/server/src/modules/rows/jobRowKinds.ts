@@ -72,7 +72,10 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeFinding,
     mayDelete: true,
     movesPlan: true,
-    defaults: { pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
+    defaults: {
+      ...{ feature: '', carriesLoad: null, mend: null },
+      ...{ pinnedTo: null, pinX: null, pinY: null, measuredValue: null, measuredUnit: null },
+    },
     jobOf: (manager, row: FindingRow) => jobOfPart(manager, row.specimenPartId),
     afterSave: wantWhatIsGone,
     checkDelete: dropUntouchedWant,
@@ -85,7 +88,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeWant,
     mayDelete: true,
     movesPlan: true,
-    defaults: { kind: 'part', origin: null },
+    defaults: { kind: 'part', origin: null, getBy: null },
     jobOf: (manager, row: WantRow) => jobOfPart(manager, row.specimenPartId),
     check: (_, row: WantRow) => {
       if (row.state === 'solved' && row.origin === null)
@@ -134,7 +137,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: true,
     defaults: {
-      ...{ factory: false, tempC: null, appliedAt: null, appliedBy: null, note: '' },
+      ...{ whose: 'unknown', tempC: null, appliedAt: null, appliedBy: null, note: '' },
       ...{ rejection: null, removedAt: null },
     },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),

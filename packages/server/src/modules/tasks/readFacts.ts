@@ -23,7 +23,7 @@ type Stored<T, Json extends keyof T = never> = {
       ? 0 | 1
       : T[K];
 };
-type RowOf<Name extends keyof SpecimenRows> = SpecimenRows[Name][number];
+type RowOf<Name extends Exclude<keyof SpecimenRows, 'hasSecondWheels'>> = SpecimenRows[Name][number];
 
 const OF_PARTS = 'WHERE specimenPartId IN (SELECT id FROM specimen_part WHERE specimenId = ?)';
 const TELLING = TELLING_ACTS.map((act) => `'${act}'`).join(', ');
@@ -34,12 +34,13 @@ const TELLING = TELLING_ACTS.map((act) => `'${act}'`).join(', ');
  */
 export async function readFacts(
   manager: EntityManager,
-  job: Pick<JobRow, 'id' | 'scope'>,
+  job: Pick<JobRow, 'id' | 'scope' | 'target'>,
   specimen: Pick<SpecimenRow, 'id' | 'castingId'>,
   house?: HouseRows,
 ): Promise<SpecimenFacts> {
-  return createSpecimenFacts(await readRows(manager, specimen), house ?? (await readHouseRows(manager)), {
+  return createSpecimenFacts(await readRows(manager, job.id, specimen), house ?? (await readHouseRows(manager)), {
     scope: job.scope,
+    target: job.target,
     decisions: await manager.query<HouseChoice[]>('SELECT school, option, reason FROM decision WHERE jobId = ?', [
       job.id,
     ]),
@@ -48,6 +49,7 @@ export async function readFacts(
 
 async function readRows(
   manager: EntityManager,
+  jobId: string,
   { id, castingId }: Pick<SpecimenRow, 'id' | 'castingId'>,
 ): Promise<SpecimenRows> {
   const read = <T>(sql: string) => manager.query<T[]>(sql, [id]);
@@ -55,7 +57,7 @@ async function readRows(
     `SELECT id, specimenPartId, kind, name, crossesSeam FROM area ${OF_PARTS} ORDER BY rowid`,
   );
   const layers = await read<Stored<RowOf<'layers'>, 'rejection'>>(
-    `SELECT id, areaId, stage, kind, name, colourHex, factory, productId, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
+    `SELECT id, areaId, stage, kind, name, colourHex, whose, productId, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
   );
   return {
     parts: (
@@ -66,14 +68,18 @@ async function readRows(
     areas: areas.map((area) => ({ ...area, crossesSeam: area.crossesSeam === 1 })),
     layers: layers.map((layer) => ({
       ...layer,
-      factory: layer.factory === 1,
       rejection: layer.rejection ? (JSON.parse(layer.rejection) as RowOf<'layers'>['rejection']) : null,
     })),
-    findings: await read<RowOf<'findings'>>(
-      `SELECT specimenPartId, kind, severity, note, measuredValue, measuredUnit FROM finding ${OF_PARTS} ORDER BY rowid`,
-    ),
+    findings: (
+      await read<Stored<RowOf<'findings'>>>(
+        `SELECT id, specimenPartId, kind, feature, severity, note, measuredValue, measuredUnit, carriesLoad, mend FROM finding ${OF_PARTS} ORDER BY rowid`,
+      )
+    ).map((finding) => ({
+      ...finding,
+      carriesLoad: finding.carriesLoad === null ? null : Boolean(finding.carriesLoad),
+    })),
     wants: await read<RowOf<'wants'>>(
-      `SELECT id, specimenPartId, kind, what, state, dependentBits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
+      `SELECT id, specimenPartId, kind, what, getBy, state, dependentBits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
     ),
     joints: castingId ? await readJoints(manager, castingId) : [],
     foundJoints: (
@@ -85,6 +91,7 @@ async function readRows(
     jointConditions: await read<RowOf<'jointConditions'>>(
       'SELECT jointKey, condition FROM joint_condition WHERE specimenId = ?',
     ),
+    hasSecondWheels: await hasSecondWheels(manager, jobId, { id, castingId }),
     // In the order in which it was written: a coat that was logged late has an earlier hour.
     log: (
       await read<Stored<TaskLog, 'work'>>(
@@ -93,6 +100,21 @@ async function readRows(
       )
     ).map((row) => ({ ...row, work: JSON.parse(row.work) as TaskLog['work'] })),
   };
+}
+
+/** Wheels on another example: one of the same job, or a donor of the same casting. */
+async function hasSecondWheels(
+  manager: EntityManager,
+  jobId: string,
+  { id, castingId }: Pick<SpecimenRow, 'id' | 'castingId'>,
+): Promise<boolean> {
+  const found = await manager.query<unknown[]>(
+    `SELECT 1 FROM specimen_part part JOIN specimen ON specimen.id = part.specimenId
+     WHERE part.role = 'wheel' AND part.state != 'missing' AND specimen.id != ?
+       AND (specimen.jobId = ? OR (specimen.isDonor = 1 AND specimen.castingId = ?)) LIMIT 1`,
+    [id, jobId, castingId],
+  );
+  return found.length > 0;
 }
 
 /** What the house knows and decides. */

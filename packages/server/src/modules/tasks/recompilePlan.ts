@@ -43,8 +43,8 @@ export async function recompilePlan(
   { house, because }: Occasion = {},
 ): Promise<void> {
   // Asked at every edit: a few columns, without the mapper's work.
-  const [job] = await manager.query<Pick<JobRow, 'id' | 'scope' | 'signedOffAt'>[]>(
-    'SELECT id, scope, signedOffAt FROM job WHERE id = ?',
+  const [job] = await manager.query<Pick<JobRow, 'id' | 'scope' | 'target' | 'signedOffAt'>[]>(
+    'SELECT id, scope, target, signedOffAt FROM job WHERE id = ?',
     [jobId],
   );
   if (!job || job.signedOffAt) return;
@@ -74,7 +74,7 @@ export async function recompileOpenJobs(manager: EntityManager, now: Date, becau
 /** The stored facts of a specimen; worked out where there are none yet, as for a model without a job. */
 export async function readStoredFacts(
   manager: EntityManager,
-  job: Pick<JobRow, 'id' | 'scope'>,
+  job: Pick<JobRow, 'id' | 'scope' | 'target'>,
   specimen: Pick<SpecimenRow, 'id' | 'castingId'>,
 ): Promise<StoredFacts> {
   const [row] = await manager.query<{ planInput: string }[]>('SELECT planInput FROM specimen WHERE id = ?', [
@@ -90,7 +90,7 @@ type StoredPlan = Pick<SpecimenRow, 'id' | 'castingId' | 'planInput' | 'planFing
 
 async function recompileSpecimen(
   manager: EntityManager,
-  job: Pick<JobRow, 'id' | 'scope'>,
+  job: Pick<JobRow, 'id' | 'scope' | 'target'>,
   last: StoredPlan,
   { house, because }: Occasion & { readonly house: HouseRows },
   now: Date,

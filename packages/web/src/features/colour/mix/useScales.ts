@@ -29,7 +29,7 @@ export function useScales(instrumentId: string | null): ScalesReading {
       const isQuiet = last.length === STEADY_READINGS && Math.max(...last) - Math.min(...last) < FLICKER_G;
       if (isStill && isQuiet) held = grams;
       else if (held !== null && Math.abs(grams - held) > FLICKER_G) held = null;
-      setReading({ grams: held ?? grams, isSteady: held !== null, fault: null });
+      setReading({ grams, isSteady: held !== null, fault: null });
     });
     stream.addEventListener('fault', (event) => {
       const { message } = JSON.parse((event as MessageEvent<string>).data) as { message: string };

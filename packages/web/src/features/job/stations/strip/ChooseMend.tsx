@@ -1,35 +1,46 @@
 import {
-  chooseMend,
   createLadder,
-  DAMAGES,
+  describeFinding,
   MEND_HOW,
+  MEND_METHODS,
   planStraightening,
   ROUGH_STATES,
+  selectMends,
   SMOOTH_GOALS,
-  type Damage,
+  type Finding,
+  type Mend,
   type RoughState,
   type SmoothGoal,
   type SpecimenPart,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import type { AppError } from '../../../../shared/api/appError.ts';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise } from '../../../../shared/format.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
+import { useJob } from '../../JobContext.tsx';
 import { usePlanContext } from '../../usePlanContext.ts';
 
-/** For the part in hand: what mends a damage, how far it bends, and with which grits to begin. */
+/** For the part in hand: how each damage is mended, how far it bends, and with which grits to begin. */
 export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
-  const { materialsOf, partOf, pieces, isStripped } = usePlanContext();
-  const planned = partOf(part.key);
-  const isJoined = pieces.neighboursOf(part.key).length > 0;
-  const materials = materialsOf(planned);
+  const context = usePlanContext();
+  const planned = context.partOf(part.key);
+  const mends = selectMends(planned, context);
   return (
     <details>
       <summary className="quiet-button">Mend, straighten, smooth: {part.name.toLowerCase()}</summary>
       <div className="space-y-4 py-2">
-        <Mend materials={materials} isJoined={isJoined} keepsPaint={planned.painted && !isStripped(planned)} />
+        {mends.length === 0 && (
+          <p className="text-soft-ink">Nothing on it is cracked, broken or gone. What you find is added at Survey.</p>
+        )}
+        {mends.map((mend) => (
+          <OneMend key={mend.finding.id} mend={mend} />
+        ))}
         <Straighten
-          materials={materials}
-          isJoined={isJoined}
-          measured={planned.findings.find((one) => one.kind === 'bent')?.degrees ?? null}
+          materials={context.materialsOf(planned)}
+          isJoined={context.pieces.neighboursOf(part.key).length > 0}
+          measured={planned.findings.find(({ kind }) => kind === 'bent' || kind === 'twisted')?.degrees ?? null}
         />
         <Smooth />
       </div>
@@ -37,28 +48,28 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
   );
 }
 
-type Materials = Parameters<typeof chooseMend>[0]['materials'];
-
-function Mend({
-  materials,
-  isJoined,
-  keepsPaint,
-}: {
-  readonly materials: Materials;
-  readonly isJoined: boolean;
-  readonly keepsPaint: boolean;
-}) {
-  const { option } = usePlanContext();
-  const [damage, setDamage] = useState<Damage>('crack');
-  const [carriesLoad, setCarriesLoad] = useState(false);
-  const [isReached, setReached] = useState(true);
-  const [isBakedLater, setBaked] = useState(false);
-  const { best, because, insteadOf, refusals } = chooseMend({
-    ...{ materials, damage, carriesLoad, isReached, isJoined, isBakedLater, keepsPaint, school: option('S16') },
-  });
+/** One damage: what mends it and why, what else may, and what is chosen for it; the plan goes by that. */
+function OneMend({ mend: { finding, carriesLoad, advice } }: { readonly mend: Mend }) {
+  const { specimen, isClosed } = useJob();
+  const dispatch = useAppDispatch();
+  const [error, setError] = useState<AppError | null>(null);
+  const row = specimen.findings.find(({ id }) => id === finding.id);
+  const { best, because, insteadOf, refusals } = advice;
+  // A piece that is chosen goes on the list: that nothing is on it yet refuses nothing.
+  const choices = MEND_METHODS.filter(
+    (method) => method === 'new piece' || refusals.every((one) => one.method !== method),
+  );
+  const change = async (changes: Partial<Pick<Finding, 'mend' | 'carriesLoad'>>) => {
+    if (!row) return;
+    const label = `${describeFinding(finding)}: ${changes.mend ?? 'how it is mended'}`;
+    setError(await dispatch(changeRow({ kind: 'findings', row, changes, label, isShownInPlace: true })).unwrap());
+  };
   return (
-    <section aria-label="Mend">
-      <h3>{best ? `${capitalise(best)}: ${because}` : `Nothing mends it: ${because}. Replace it.`}</h3>
+    <section aria-label={`Mend: ${describeFinding(finding)}`} className="space-y-1">
+      <h3>
+        {capitalise(describeFinding(finding))}:{' '}
+        {best ? `${best}, ${because}` : `nothing mends it, ${because}. Replace it.`}
+      </h3>
       {best && <p>{MEND_HOW[best]}</p>}
       {insteadOf && (
         <p className="text-note">
@@ -67,21 +78,31 @@ function Mend({
       )}
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 py-1">
         <label>
-          <span className="block text-note">Damage</span>
+          <span className="block text-note">Mend it with</span>
           <select
-            style={{ width: '8rem' }}
-            value={damage}
-            onChange={(event) => setDamage(event.target.value as Damage)}
+            style={{ width: '14rem' }}
+            disabled={isClosed}
+            value={finding.mend ?? ''}
+            onChange={(event) => void change({ mend: (event.target.value || null) as Finding['mend'] })}
           >
-            {DAMAGES.map((one) => (
-              <option key={one}>{one}</option>
+            <option value="">what fits best</option>
+            {choices.map((method) => (
+              <option key={method}>{method}</option>
             ))}
           </select>
         </label>
-        <Check label="It must bear something" value={carriesLoad} onChange={setCarriesLoad} />
-        <Check label="A file reaches it" value={isReached} onChange={setReached} />
-        <Check label="It is baked afterwards" value={isBakedLater} onChange={setBaked} />
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            disabled={isClosed}
+            checked={carriesLoad}
+            onChange={(event) => void change({ carriesLoad: event.target.checked })}
+          />
+          It must bear something
+        </label>
       </div>
+      {error && <ErrorNote error={error} />}
       <p className="text-note text-soft-ink">
         Refused: {refusals.map(({ method, reason }) => `${method} (${reason})`).join('; ') || 'none'}.
       </p>
@@ -89,23 +110,8 @@ function Mend({
   );
 }
 
-interface CheckProps {
-  readonly label: string;
-  readonly value: boolean;
-  readonly onChange: (value: boolean) => void;
-}
-
-function Check({ label, value, onChange }: CheckProps) {
-  return (
-    <label className="flex min-h-10 items-center gap-2">
-      <input type="checkbox" checked={value} onChange={(event) => onChange(event.target.checked)} className="size-5" />
-      {label}
-    </label>
-  );
-}
-
 interface StraightenProps {
-  readonly materials: Materials;
+  readonly materials: Parameters<typeof planStraightening>[0]['materials'];
   readonly isJoined: boolean;
   readonly measured: number | null;
 }

@@ -1,7 +1,14 @@
 import { CreateLayer } from '@sardonyx/contract';
-import { LAYER_KINDS, type Area } from '@sardonyx/core';
+import { COAT_OWNERS, LAYER_KINDS, type Area, type CoatOwner } from '@sardonyx/core';
 import { Field } from '../../../../shared/form/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
+
+export const COAT_OWNER_WORDS: Readonly<Record<CoatOwner, string>> = {
+  unknown: 'nobody knows',
+  factory: 'the factory',
+  owner: 'an owner',
+  restorer: 'a restorer',
+};
 
 /** Writes down a coating that was found, outside the ones before it. */
 export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
@@ -18,6 +25,7 @@ export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly next
       thicknessUm: 25,
       thicknessOrigin: 'planning estimate',
       productId: null,
+      whose: 'unknown',
     },
     labelOf: (values) => `found ${values.name}`,
   });
@@ -37,6 +45,15 @@ export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly next
           <select {...register('kind')}>
             {LAYER_KINDS.map((kind) => (
               <option key={kind}>{kind}</option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Whose coat" error={errors.whose?.message}>
+          <select {...register('whose')}>
+            {COAT_OWNERS.map((owner) => (
+              <option key={owner} value={owner}>
+                {COAT_OWNER_WORDS[owner]}
+              </option>
             ))}
           </select>
         </Field>

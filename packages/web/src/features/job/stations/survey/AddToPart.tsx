@@ -1,5 +1,13 @@
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
-import { FINDING_KINDS, FINDING_UNITS, type SpecimenPart } from '@sardonyx/core';
+import {
+  FINDING_KINDS,
+  FINDING_UNITS,
+  WANT_KINDS,
+  WAYS_TO_GET,
+  type SpecimenPart,
+  type WantKind,
+  type WayToGet,
+} from '@sardonyx/core';
 import { Field } from '../../../../shared/form/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -10,12 +18,30 @@ export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
   3: 'stops the work',
 };
 
+/** What comes for a want does there. */
+export const WANT_KIND_WORDS: Readonly<Record<WantKind, string>> = {
+  part: 'a new part',
+  feature: 'a piece to set in',
+  decal: 'a decal',
+  other: 'something else',
+};
+
+export const WAY_TO_GET_WORDS: Readonly<Record<WayToGet, string>> = {
+  donor: 'from a donor',
+  buy: 'bought',
+  print: 'printed',
+  make: 'made here',
+};
+
 export function AddFinding({ part }: { readonly part: SpecimenPart }) {
   const { register, errors, save } = useRowForm({
     kind: 'findings',
     type: CreateFinding,
-    start: { specimenPartId: part.id, kind: 'chips', severity: 1, note: '', measuredValue: null, measuredUnit: 'mm' },
-    labelOf: (values) => `${part.name}: ${values.kind}`,
+    start: {
+      ...{ specimenPartId: part.id, kind: 'chips', feature: '', severity: 1, note: '' },
+      ...{ measuredValue: null, measuredUnit: 'mm' },
+    },
+    labelOf: (values) => `${part.name}: ${values.feature ? `${values.feature} ` : ''}${values.kind}`,
   });
   return (
     <form
@@ -42,6 +68,13 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
           </select>
         </Field>
       </div>
+      <Field
+        label="Of what on it"
+        hint="A pillar, hook, tab, post. Empty: the whole part."
+        error={errors.feature?.message}
+      >
+        <input {...register('feature')} />
+      </Field>
       <Field label="Where and how" error={errors.note?.message ?? errors.root?.message}>
         <input {...register('note')} />
       </Field>
@@ -75,7 +108,9 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
     type: CreateWant,
     start: {
       specimenPartId: part.id,
+      kind: 'part',
       what: '',
+      getBy: null,
       dependentBits: bits,
       state: 'open',
       solution: '',
@@ -94,6 +129,27 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
       <Field label="What is wanted" error={errors.what?.message}>
         <input {...register('what')} placeholder="What is missing or broken" />
       </Field>
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="Kind" error={errors.kind?.message}>
+          <select {...register('kind')}>
+            {WANT_KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {WANT_KIND_WORDS[kind]}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Come by it" error={errors.getBy?.message}>
+          <select {...register('getBy', { setValueAs: (value: string | null) => value || null })}>
+            <option value="">as this job does</option>
+            {WAYS_TO_GET.map((way) => (
+              <option key={way} value={way}>
+                {WAY_TO_GET_WORDS[way]}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
       <Field label="Small bits it needs with it" error={errors.dependentBits?.message ?? errors.root?.message}>
         <input {...register('dependentBits')} />
       </Field>

@@ -25,7 +25,8 @@ export function FindingList({ part, inHand, onTake }: FindingListProps) {
           <span className="figure w-5 font-bold">{specimen.findings.indexOf(finding) + 1}</span>
           <span aria-hidden>{'▮'.repeat(finding.severity)}</span>
           <span className="min-w-40 grow">
-            <strong>{capitalise(finding.kind)}</strong>, {SEVERITY_WORDS[finding.severity]}
+            <strong>{capitalise(finding.feature ? `${finding.feature} ${finding.kind}` : finding.kind)}</strong>,{' '}
+            {SEVERITY_WORDS[finding.severity]}
             {finding.note && `: ${finding.note}`}
             {finding.measuredValue !== null && (
               <span className="figure">

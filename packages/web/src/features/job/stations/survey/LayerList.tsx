@@ -1,9 +1,10 @@
-import { isStanding, type CoatingLayer } from '@sardonyx/core';
-import { deleteRow } from '../../../../shared/edits/editRow.ts';
+import { COAT_OWNERS, isStanding, type CoatingLayer } from '@sardonyx/core';
+import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { formatMoment } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { RejectCoat } from '../finish/RejectCoat.tsx';
+import { COAT_OWNER_WORDS } from './AddLayer.tsx';
 
 /** Layers in words, innermost first. Applied ones are part of the log and stay. */
 export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[] }) {
@@ -19,12 +20,13 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
             {layer.name}
             <span className="text-soft-ink">
               {' '}
-              {layer.kind}, {layer.thicknessUm} µm ({layer.thicknessOrigin}){layer.factory ? ', factory' : ''}
+              {layer.kind}, {layer.thicknessUm} µm ({layer.thicknessOrigin})
               {layer.rejection && `, rejected: ${layer.rejection.because}`}
               {layer.removedAt && `, taken off ${formatMoment(layer.removedAt)}`}
               {layer.appliedAt && `, ${layer.appliedBy}, ${formatMoment(layer.appliedAt)}, ${layer.tempC} °C`}
             </span>
           </span>
+          {layer.stage === 'found' && <WhoseCoat layer={layer} isClosed={isClosed} />}
           {isStanding(layer) && !isClosed && <RejectCoat layer={layer} />}
           {layer.stage !== 'applied' && !isClosed && (
             <button
@@ -39,5 +41,36 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
         </li>
       ))}
     </ol>
+  );
+}
+
+/** Factory, owner or restorer: a coat that is not the factory's says nothing of the issue. */
+function WhoseCoat({ layer, isClosed }: { readonly layer: CoatingLayer; readonly isClosed: boolean }) {
+  const dispatch = useAppDispatch();
+  if (isClosed) return <span className="text-note text-soft-ink">by {COAT_OWNER_WORDS[layer.whose]}</span>;
+  return (
+    <label className="flex items-center gap-2 text-note">
+      by
+      <select
+        aria-label={`Whose coat is ${layer.name}`}
+        value={layer.whose}
+        onChange={(event) =>
+          void dispatch(
+            changeRow({
+              kind: 'layers',
+              row: layer,
+              changes: { whose: event.target.value as CoatingLayer['whose'] },
+              label: `${layer.name}: by ${COAT_OWNER_WORDS[event.target.value as CoatingLayer['whose']]}`,
+            }),
+          )
+        }
+      >
+        {COAT_OWNERS.map((owner) => (
+          <option key={owner} value={owner}>
+            {COAT_OWNER_WORDS[owner]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

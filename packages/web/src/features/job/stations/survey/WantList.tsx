@@ -2,10 +2,12 @@ import {
   ORIGINS,
   WANT_KINDS,
   WANT_STATES,
+  WAYS_TO_GET,
   type Origin,
   type Want,
   type WantKind,
   type WantState,
+  type WayToGet,
 } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../../../shared/api/appError.ts';
@@ -14,6 +16,7 @@ import { formatDay } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useJob } from '../../JobContext.tsx';
+import { WANT_KIND_WORDS, WAY_TO_GET_WORDS } from './AddToPart.tsx';
 
 const MARKS: Readonly<Record<WantState, string>> = { open: '○', ordered: '◐', solved: '●', waived: '–' };
 
@@ -66,6 +69,7 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
     solution: want.solution,
     reason: want.reason,
     kind: want.kind,
+    getBy: want.getBy,
     origin: want.origin,
     dueOn: want.dueOn,
   });
@@ -122,7 +126,23 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
         Kind
         <select value={draft.kind} onChange={(event) => setDraft({ ...draft, kind: event.target.value as WantKind })}>
           {WANT_KINDS.map((kind) => (
-            <option key={kind}>{kind}</option>
+            <option key={kind} value={kind}>
+              {WANT_KIND_WORDS[kind]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        Come by it
+        <select
+          value={draft.getBy ?? ''}
+          onChange={(event) => setDraft({ ...draft, getBy: (event.target.value || null) as WayToGet | null })}
+        >
+          <option value="">as this job does</option>
+          {WAYS_TO_GET.map((way) => (
+            <option key={way} value={way}>
+              {WAY_TO_GET_WORDS[way]}
+            </option>
           ))}
         </select>
       </label>
