@@ -63,6 +63,9 @@ export function addWaysOfKind(kind: JointKind, own: readonly JointWay[]): readon
   const isMissing = (other: JointWay) =>
     known.length === 0 ||
     (other.school !== undefined &&
-      known.every(({ key, tool, school }) => key !== other.key && (tool !== other.tool || school !== other.school)));
+      known.every(
+        ({ key, tool, school }) =>
+          key !== other.key && (tool !== other.tool || school?.option !== other.school?.option),
+      ));
   return [...known, ...ofKind.filter(isMissing).map((one) => ({ ...one, behindJoints }))];
 }
