@@ -39,7 +39,7 @@ describe('work that is done', function () {
     await stripping.getByRole('combobox').selectOption('mild slow');
     await stripping.getByLabel('Reason, for the record').fill('no hurry');
     await stripping.getByRole('button', { name: 'Decide' }).click();
-    await test.page.getByText('On this job, because: no hurry').waitFor();
+    await test.page.getByText(/On this job, no hurry\./).waitFor();
     expect((await record()).work).deep.equal(work);
     await taskLine(test.page, 'strip:body').getByText('Brush gel stripper').first().waitFor({ state: 'attached' });
     await test.page.getByRole('region', { name: 'The plan says' }).getByText(/gel/).first().waitFor();

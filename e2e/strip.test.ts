@@ -150,16 +150,26 @@ describe('strip and mend', function () {
     await own.getByRole('combobox').selectOption('leave as issued');
     await own.getByLabel('Reason, for the record').fill('the lines are part of this one');
     await own.getByRole('button', { name: 'Decide' }).click();
-    await own.getByText('On this job, because: the lines are part of this one').waitFor();
+    await own.getByText(/On this job, the lines are part of this one/).waitFor();
     await taskLine(test.page, 'dress-lines:body').waitFor({ state: 'detached' });
   });
 
   it('chooses what mends, how far it bends and with which grits to begin', async () => {
+    await post('findings', { specimenPartId: 'sg-06-1.load', kind: 'broken', feature: 'hook', severity: 1, note: '' });
     await open('sg-06', 'load');
     await test.page.getByText('Mend, straighten, smooth: grit body').click();
-    await test.page.getByRole('heading', { name: 'Glue and powder: a file reaches it' }).waitFor();
-    await test.page.getByLabel('It is baked afterwards').check();
-    await test.page.getByRole('heading', { name: /^Nothing mends it/ }).waitFor();
+    const hook = test.page.getByRole('region', { name: 'Mend: hook broken' });
+    await hook.getByRole('heading', { name: 'Hook broken: glue and powder, a file reaches it' }).waitFor();
+    // What is said here is the plan's: it must bear something, so it is splinted, until somebody chooses a new piece.
+    await hook.getByLabel('It must bear something').check();
+    await hook
+      .getByRole('heading', { name: 'Hook broken: splint, glue alone does not bear what hangs on it' })
+      .waitFor();
+    await taskLine(test.page, 'mend:load').getByText('Mend the hook of the grit body with a metal splint').waitFor();
+    await hook.getByLabel('Mend it with').selectOption('new piece');
+    await taskLine(test.page, 'mend:load').getByText('Mend the hook of the grit body with a new piece').waitFor();
+    const { specimens } = await readJob('sg-06');
+    expect(specimens[0]!.wants.filter((want) => want.kind === 'feature').map((want) => want.what)).deep.equal(['hook']);
     await test.page.getByLabel('It is off by').fill('5');
     await test.page.getByRole('heading', { name: 'Straighten warm: 3 steps of at most 2°' }).waitFor();
     await test.page.getByLabel('It is now').selectOption('scuffed clear');

@@ -242,6 +242,8 @@ export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { selectNextTask } from './schedule/selectNextTask.ts';
+export { findReasonNotAsked } from './schools/findReasonNotAsked.ts';
+export { sayDecision } from './words/sayDecision.ts';
 export type { HouseChoice } from './schools/mergeDecisions.ts';
 export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
 export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';

@@ -14,7 +14,7 @@ const way = (
  * How such a joint can be opened, the usual way first; minutes and risk are planning estimates. A casting may add ways of its
  * own and have its own words for these.
  */
-export const WAYS_OF_KIND: Readonly<Record<JointKind, readonly [JointWay, ...JointWay[]]>> = {
+const WAYS_OF_KIND: Readonly<Record<JointKind, readonly [JointWay, ...JointWay[]]>> = {
   'rivet post': [
     way('usual', 'Drill the head off', 'drill', [10, 0.05], 'the rivet head', { key: 'S3', option: 'pilot first' }),
     way('wide-bit', 'Drill the head off with a wide bit', 'drill', [8, 0.1], 'the rivet head', {

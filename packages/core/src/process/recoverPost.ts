@@ -16,7 +16,7 @@ export interface PostRecovery {
 }
 
 /** Wall that must be left around a thread, mm (planning estimate). */
-export const POST_WALL_MM = 0.8;
+const POST_WALL_MM = 0.8;
 
 const HOW: Readonly<Record<PostRecoveryMethod, string>> = {
   'lean back':

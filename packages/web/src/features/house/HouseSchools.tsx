@@ -9,7 +9,7 @@ const GROUPS: readonly (readonly [heading: string, keys: readonly string[]])[] =
   ['What it should become', ['S10', 'S22']],
   ['Open', ['S3', 'S4', 'S2']],
   ['Strip & mend', ['S11', 'S18', 'S17', 'S16', 'S15', 'S1', 'S14']],
-  ['Finish', ['S6', 'S12', 'S8', 'S9', 'S21', 'S19', 'S13', 'S7']],
+  ['Finish', ['S6', 'S12', 'S8', 'S9', 'S21', 'S19', 'S13', 'S7', 'S24']],
   ['Close and keep', ['S5', 'S20', 'S23']],
 ];
 

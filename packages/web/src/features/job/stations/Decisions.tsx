@@ -1,40 +1,64 @@
-import { SCHOOLS, type School } from '@sardonyx/core';
+import { findReasonNotAsked, sayDecision, SCHOOLS, type School } from '@sardonyx/core';
 import { changeRow, createRow } from '../../../shared/edits/editRow.ts';
 import { SchoolQuestion } from '../../../shared/schools/SchoolQuestion.tsx';
 import { useAppDispatch } from '../../../shared/store.ts';
 import { useJob } from '../JobContext.tsx';
+import { usePlanContext } from '../usePlanContext.ts';
 
-/** Questions on which good restorers disagree: what this job does, and why. */
+/** Questions on which good restorers disagree: what this job does, and why. Only what has work on this model is asked. */
 export function Decisions({ keys }: { readonly keys: readonly string[] }) {
+  const {
+    specimen: { facts },
+  } = useJob();
+  const here = SCHOOLS.filter((school) => keys.includes(school.key)).map((school) => ({
+    school,
+    reason: findReasonNotAsked(school.key, facts),
+  }));
+  const idle = here.filter(({ reason }) => reason !== null);
   return (
     <details>
       <summary className="quiet-button">How this job is done, where restorers disagree</summary>
       <ul>
-        {SCHOOLS.filter((school) => keys.includes(school.key)).map((school) => (
-          <OfThisJob key={school.key} school={school} />
-        ))}
+        {here
+          .filter(({ reason }) => reason === null)
+          .map(({ school }) => (
+            <OfThisJob key={school.key} school={school} />
+          ))}
       </ul>
+      {idle.length > 0 && (
+        <p className="border-t border-hairline py-2 text-note text-soft-ink">
+          Not asked on this model:{' '}
+          {idle.map(({ school, reason }) => `${school.question.toLowerCase()} (${reason})`).join('; ')}.
+        </p>
+      )}
     </details>
   );
 }
 
-/** The job's own answer, else the house's, else the usual one. */
+/** The answer in force, as the plan has it: the job's own, its target's, the house's, or the usual one. */
 function OfThisJob({ school }: { readonly school: School }) {
-  const { view, isClosed } = useJob();
+  const { view, specimen, isClosed } = useJob();
+  const { option } = usePlanContext();
   const dispatch = useAppDispatch();
   const decision = view.decisions.find((candidate) => candidate.school === school.key);
-  const house = view.houseChoices.find((candidate) => candidate.school === school.key);
-  const houseOption = house?.option ?? school.defaultOption;
-  const decide = (option: string, reason: string) => {
-    const label = `${school.question}: ${option}`;
+  const houseOption =
+    view.houseChoices.find((candidate) => candidate.school === school.key)?.option ?? school.defaultOption;
+  const decide = (chosen: string, reason: string) => {
+    const label = `${school.question}: ${chosen}`;
     return decision
       ? dispatch(
-          changeRow({ kind: 'decisions', row: decision, changes: { option, reason }, label, isShownInPlace: true }),
+          changeRow({
+            kind: 'decisions',
+            row: decision,
+            changes: { option: chosen, reason },
+            label,
+            isShownInPlace: true,
+          }),
         ).unwrap()
       : dispatch(
           createRow({
             kind: 'decisions',
-            body: { jobId: view.job.id, school: school.key, option, reason },
+            body: { jobId: view.job.id, school: school.key, option: chosen, reason },
             label,
             isShownInPlace: true,
           }),
@@ -43,12 +67,8 @@ function OfThisJob({ school }: { readonly school: School }) {
   return (
     <SchoolQuestion
       school={school}
-      option={decision?.option ?? houseOption}
-      because={
-        decision
-          ? `On this job, because: ${decision.reason}`
-          : `House style, because: ${house?.reason ?? school.defaultReason}`
-      }
+      option={option(school.key)}
+      because={`In force: ${sayDecision(school.key, option(school.key), specimen.facts.reasons[school.key])}`}
       reason={decision?.reason ?? ''}
       fallback={{ option: houseOption, word: 'house' }}
       isClosed={isClosed}

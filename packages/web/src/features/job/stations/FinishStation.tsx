@@ -29,7 +29,7 @@ export function FinishStation() {
       model={
         <>
           <PartMapView />
-          <Decisions keys={['S6', 'S7', 'S8', 'S9', 'S10', 'S12', 'S13', 'S14', 'S19', 'S21']} />
+          <Decisions keys={['S6', 'S7', 'S8', 'S9', 'S10', 'S12', 'S13', 'S14', 'S19', 'S21', 'S24']} />
         </>
       }
     >
