@@ -82,6 +82,7 @@ export {
   SIZE_NAMES,
   WANT_KINDS,
   COAT_OWNERS,
+  SETTLED_BY,
   WANT_STATES,
   WAYS_TO_GET,
   type Area,
@@ -116,6 +117,7 @@ export {
   type Want,
   type WantKind,
   type CoatOwner,
+  type SettledBy,
   type WantState,
   type WayToGet,
   type WishForJoint,
@@ -242,6 +244,7 @@ export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { selectNextTask } from './schedule/selectNextTask.ts';
+export { learnRates, type LearnedRates, type SettledCase } from './identify/learnRates.ts';
 export { findReasonNotAsked } from './schools/findReasonNotAsked.ts';
 export { sayDecision } from './words/sayDecision.ts';
 export type { HouseChoice } from './schools/mergeDecisions.ts';

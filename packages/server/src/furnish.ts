@@ -12,6 +12,7 @@ export async function furnish({ manager }: DataSource): Promise<void> {
       lossThreshold: DEFAULT_LOSS_THRESHOLD,
       zone: '',
       colourCard: null,
+      learnsRates: true,
     });
   // Bench hours are hours of the place where the bench stands: this machine's, until somebody says otherwise.
   await manager.update(

@@ -169,3 +169,47 @@ describe('what identification rests on', () => {
     await bench.http.patch('/api/variants/milk-float.v01').send({ version: 1, rarity: 3 }).expect(200);
   });
 });
+
+describe('what settled models teach', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench()));
+  after(() => bench.clear());
+
+  const settle = (fields: object) => async () => {
+    const { specimen } = await bench.get<SpecimenView>('specimens/sg-05-1');
+    return bench.http.patch('/api/specimens/sg-05-1').send({ version: specimen.version, ...fields });
+  };
+  const ratesOf = async (specimenId: string) =>
+    (await bench.get<SpecimenView>(`specimens/${specimenId}`)).catalogue.rates ?? null;
+
+  it('is nothing before one is settled, as one of the issues of its casting and with how that is known', async () => {
+    expect((await bench.get<HouseView>('house')).learned).deep.equal({ alteration: 1, misreading: 1, caseCount: 0 });
+    expect(await ratesOf('sg-05-1')).equal(null);
+    for (const [fields, field] of [
+      [{ settledBy: 'opened and seen' }, 'settledVariantId'],
+      [{ settledBy: 'opened and seen', settledVariantId: 'milk-float.v01' }, 'settledVariantId'],
+      [{ settledBy: 'a feeling', settledVariantId: 'breakdown.v01' }, 'settledBy'],
+    ] as const) {
+      const { status, body } = await settle(fields)();
+      expect(status, field).within(400, 422);
+      expect(Object.keys((body as ErrorBody).fields ?? {})).include(field);
+    }
+  });
+
+  it('is believed for every model of the bench, until the house sets it back', async () => {
+    const { catalogue } = await bench.get<SpecimenView>('specimens/sg-05-1');
+    const settledVariantId = catalogue.variants[0]!.id;
+    expect((await settle({ settledBy: 'opened and seen', settledVariantId })()).status).equal(200);
+    const { learned, house } = await bench.get<HouseView>('house');
+    expect(learned.caseCount).equal(1);
+    expect(learned.misreading).not.equal(1);
+    const { alteration, misreading } = learned;
+    for (const id of ['sg-05-1', 'sg-02-1']) expect(await ratesOf(id)).deep.equal({ alteration, misreading });
+    await bench.http.patch('/api/house-style/house').send({ version: house.version, learnsRates: false }).expect(200);
+    expect(await ratesOf('sg-02-1')).equal(null);
+    // What was learned still stands there to be believed again.
+    expect((await bench.get<HouseView>('house')).learned).deep.equal(learned);
+    expect((await settle({ settledBy: null, settledVariantId: null })()).status).equal(200);
+    expect((await bench.get<HouseView>('house')).learned.caseCount).equal(0);
+  });
+});

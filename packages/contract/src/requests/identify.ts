@@ -13,6 +13,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsHexColor,
   IsIn,
   IsInt,
@@ -149,6 +150,7 @@ export class ChangeHouseStyle extends VersionedChange {
   @ArrayMaxSize(29, { message: 'A card has 28 fields and its white.' })
   @IsLab({ each: true })
   colourCard?: [number, number, number][] | null;
+  @IsChanged() @IsBoolean() learnsRates?: boolean;
 }
 
 export class ChangeHistory extends VersionedChange {

@@ -1,4 +1,13 @@
-import { JOB_SCOPES, SCHOOL_KEYS, STATIONS, type JobScope, type SchoolKey, type Station } from '@sardonyx/core';
+import {
+  JOB_SCOPES,
+  SCHOOL_KEYS,
+  SETTLED_BY,
+  STATIONS,
+  type JobScope,
+  type SchoolKey,
+  type SettledBy,
+  type Station,
+} from '@sardonyx/core';
 import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
 
@@ -44,4 +53,7 @@ export class ChangeSpecimen extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(500) note?: string;
   /** Says which casting an unknown model turned out to be. */
   @IsChanged() @IsString() @IsNotEmpty() castingId?: string;
+  /** Both together, or both taken back. */
+  @IsChangedOrNull() @IsString() @IsNotEmpty() settledVariantId?: string | null;
+  @IsChangedOrNull() @IsIn(SETTLED_BY) settledBy?: SettledBy | null;
 }

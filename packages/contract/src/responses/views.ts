@@ -18,6 +18,7 @@ import type {
   History,
   HouseChoice,
   HouseStyle,
+  LearnedRates,
   Instrument,
   IdentifyCatalogue,
   Job,
@@ -296,6 +297,8 @@ export interface HouseView {
   readonly histories: readonly History[];
   /** Schools that the house answers in its own way; the others have their default. */
   readonly choices: readonly HouseChoiceRecord[];
+  /** From the settled models of this bench; believed where the house says so. */
+  readonly learned: LearnedRates;
 }
 
 /** Every refusal and failure has this shape. `fields` names each field that was wrong; `current` is the row as it stands now. */

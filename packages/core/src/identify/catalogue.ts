@@ -7,8 +7,16 @@ export interface IdentifyCatalogue {
   readonly measures: readonly IdentifyMeasure[];
   readonly variants: readonly IdentifyVariant[];
   readonly histories: readonly IdentifyHistory[];
+  /** What the bench learned from its settled cases; as stated where left out. */
+  readonly rates?: Rates;
   /** castingId -> name, where several castings are to be told apart. */
   readonly castingNames?: Readonly<Record<string, string>>;
+}
+
+/** How many times as often as stated models are altered and readings are wrong. */
+export interface Rates {
+  readonly alteration: number;
+  readonly misreading: number;
 }
 
 /** Something to look at, with the states it may be in. */
@@ -113,15 +121,11 @@ export interface IdentifySettings {
   readonly measureWrong: number;
 }
 
-/** How often a reading of each certainty is right when the restorer knows himself well. */
+/** How often a reading of each certainty is right (planning estimates); what is off is learned from settled cases. */
 export const NOMINAL_READING: IdentifySettings['readingRight'] = { sure: 0.98, likely: 0.85, unsure: 0.6 };
 
-/**
- * Identification believes readings a little less than nominal. Measured on simulated specimens, this keeps it calibrated
- * where readings are nominal and leaves it usable where they are wrong twice as often (docs/decisions/004).
- */
 export const DEFAULT_SETTINGS: IdentifySettings = {
-  readingRight: { sure: 0.963, likely: 0.775, unsure: 0.5 },
+  readingRight: NOMINAL_READING,
   nonePrior: 0.02,
   statementRight: { certain: 0.95, likely: 0.8, doubtful: 0.6 },
   measureWrong: 0.02,

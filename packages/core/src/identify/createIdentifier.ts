@@ -8,6 +8,7 @@ import {
   type IdentifyCatalogue,
   type IdentifySettings,
 } from './catalogue.ts';
+import { believeRates } from './believeRates.ts';
 import { computeDateWeights, selectDatedAnswers, type DatedAnswer } from './computeDateWeights.ts';
 import { createFactors, type AnswerFactors } from './createFactors.ts';
 import { encodeCatalogue, type EncodedCatalogue, type EncodedLook } from './encodeCatalogue.ts';
@@ -53,15 +54,15 @@ export interface Identifier {
  * production span and W the range-wide dates of the states seen. "None in the catalogue" is a variant with nothing
  * recorded and a flat date. Variants are as probable beforehand as they are common.
  *
+ * What the bench learned of its rates is believed in place of what is stated (believeRates).
+ *
  * One changed answer costs one multiplication per variant and history. The products stay in plain numbers as long as they
  * cannot underflow (two dozen answers are far from it) and move to logs when they could.
  *
  * Throws InvalidInputError for an answer about a feature or state that the catalogue does not have.
  */
-export function createIdentifier(
-  catalogue: IdentifyCatalogue,
-  settings: IdentifySettings = DEFAULT_SETTINGS,
-): Identifier {
+export function createIdentifier(given: IdentifyCatalogue, stated: IdentifySettings = DEFAULT_SETTINGS): Identifier {
+  const { catalogue, settings } = believeRates(given, stated);
   const encoded = encodeOnce(catalogue, settings);
   const { hypothesisCount, histories, looks, lookIndex } = encoded;
   const answers: (Answer | null)[] = looks.map(() => null);
@@ -118,8 +119,8 @@ export function createIdentifier(
   }
 
   function computePosterior(): Posterior {
-    const given = answers.filter((answer) => answer !== null);
-    dates ??= computeDates(encoded, given, statements, settings);
+    const known = answers.filter((answer) => answer !== null);
+    dates ??= computeDates(encoded, known, statements, settings);
     let isImpossible = false;
     let total = weighInPlace(joint, products, encoded, settings, dates.shares);
     if (total === 0) {
@@ -133,7 +134,7 @@ export function createIdentifier(
       byHypothesis[i] = sum;
     }
     return {
-      ...{ encoded, settings, answers: given, factors, joint, byHypothesis, isImpossible, dated: dates.dated },
+      ...{ encoded, settings, answers: known, factors, joint, byHypothesis, isImpossible, dated: dates.dated },
       logEvidence: Math.log(total) + logScale,
       dateWeights: isImpossible ? null : dates.weights,
       dateShares: isImpossible ? null : dates.shares,

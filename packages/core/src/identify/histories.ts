@@ -9,7 +9,7 @@ export const DEFAULT_HISTORIES: readonly IdentifyHistory[] = [
   {
     key: 'untouched',
     label: 'untouched',
-    prior: 0.5,
+    prior: 0.55,
     rates: {
       'body casting': 0,
       'base casting': 0,
@@ -24,7 +24,7 @@ export const DEFAULT_HISTORIES: readonly IdentifyHistory[] = [
   {
     key: 'wheels-changed',
     label: 'wheels changed',
-    prior: 0.22,
+    prior: 0.2,
     rates: {
       'body casting': 0,
       'base casting': 0,
@@ -39,7 +39,7 @@ export const DEFAULT_HISTORIES: readonly IdentifyHistory[] = [
   {
     key: 'repainted',
     label: 'repainted',
-    prior: 0.17,
+    prior: 0.15,
     rates: {
       'body casting': 0,
       'base casting': 0,
@@ -54,7 +54,7 @@ export const DEFAULT_HISTORIES: readonly IdentifyHistory[] = [
   {
     key: 'rebuilt',
     label: 'rebuilt from parts',
-    prior: 0.11,
+    prior: 0.1,
     rates: {
       'body casting': 0,
       'base casting': 0.4,

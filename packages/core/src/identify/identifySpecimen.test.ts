@@ -45,16 +45,16 @@ describe('identifySpecimen', () => {
     const { ranked, noneProbability, evidence, untouchedProbability } = identifySpecimen(catalogue, []);
     for (const variant of ranked) expect(variant.probability).closeTo(0.98 / 3, 1e-12);
     expect(noneProbability).closeTo(0.02, 1e-12);
-    expect(untouchedProbability).closeTo(0.5, 1e-12);
+    expect(untouchedProbability).closeTo(0.55, 1e-12);
     expect(evidence).deep.equal([]);
   });
 
   it('works out one sure look by hand: the mixture over histories of (1 - a) C + a / 3', () => {
     const { ranked, noneProbability } = identifySpecimen(makeCatalogue([wheels], variants), [look('wheels', 'metal')]);
-    // Chance that wheels were altered: 0.22 * 0.8 + 0.17 * 0.1 + 0.11 * 0.6.
-    const a = 0.259;
-    const first = (1 - a) * 0.963 + a / 3;
-    const others = (1 - a) * 0.0185 + a / 3;
+    // Chance that wheels were altered: 0.2 * 0.8 + 0.15 * 0.1 + 0.1 * 0.6.
+    const a = 0.235;
+    const first = (1 - a) * 0.98 + a / 3;
+    const others = (1 - a) * 0.01 + a / 3;
     const total = (0.98 / 3) * (first + 2 * others) + 0.02 / 3;
     expect(ranked[0]!.variantId).equal('first');
     expect(ranked[0]!.probability).closeTo(((0.98 / 3) * first) / total, 1e-12);
@@ -106,8 +106,8 @@ describe('identifySpecimen', () => {
     const { evidence, ranked } = identifySpecimen(one, [look('wheels', 'metal')]);
     expect(ranked[0]!.variantId).equal('first');
     const prior = 0.98 / 3;
-    const rivals = (2 * prior * 0.0185 + 0.02 / 3) / (2 * prior + 0.02);
-    expect(evidence[0]!.bits).closeTo(Math.log2(0.963 / rivals), 1e-9);
+    const rivals = (2 * prior * 0.01 + 0.02 / 3) / (2 * prior + 0.02);
+    expect(evidence[0]!.bits).closeTo(Math.log2(0.98 / rivals), 1e-9);
   });
 
   it('takes "cannot see" and "missing" for no evidence', () => {
@@ -116,7 +116,7 @@ describe('identifySpecimen', () => {
       const after = identifySpecimen(catalogue, [look('wheels', null, certainty)]);
       expect(after.ranked).deep.equal(before.ranked);
       expect(after.evidence[0]!.bits).equal(0);
-      expect(after.alteredChances.wheels).closeTo(0.259, 1e-12);
+      expect(after.alteredChances.wheels).closeTo(0.235, 1e-12);
     }
   });
 

@@ -73,7 +73,7 @@ describe('specimens drawn from the model', () => {
   });
 
   it('have histories, alterations and states as often as the model says', () => {
-    expect(share((one) => one.history.key === 'untouched')).closeTo(0.5, 0.03);
+    expect(share((one) => one.history.key === 'untouched')).closeTo(0.55, 0.03);
     expect(share((one) => one.features.get('cast')!.isAltered)).equal(0);
     const untouched = drawn.filter((one) => one.history.key === 'untouched' && one.variant?.id === 'common');
     const withA = untouched.filter((one) => one.features.get('wheels')!.shownId === 'wheels.a');

@@ -9,6 +9,8 @@ export interface HouseStyle extends Versioned {
   readonly zone: string;
   /** The house's own colour card as it was measured: 28 fields, then its white; null: as it was designed. */
   readonly colourCard: readonly LabColour[] | null;
+  /** Rates of alteration and misreading are those that settled models taught, not the stated ones. */
+  readonly learnsRates: boolean;
 }
 
 export const DEFAULT_LOSS_THRESHOLD = 1;

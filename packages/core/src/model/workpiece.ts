@@ -16,7 +16,14 @@ export interface Specimen extends Versioned {
   readonly name: string;
   readonly note: string;
   readonly isDonor: boolean;
+  /** The issue it was found out to be, beyond what the looks say; null while it is not settled. */
+  readonly settledVariantId: string | null;
+  readonly settledBy: SettledBy | null;
 }
+
+/** How somebody came to know an issue for sure. */
+export const SETTLED_BY = ['opened and seen', 'compared with a sure one'] as const;
+export type SettledBy = (typeof SETTLED_BY)[number];
 
 /** How sure somebody is of what a part is made of; the casting's own word counts as likely. */
 export const MATERIAL_CERTAINTIES = ['sure', 'likely', 'unsure'] as const;

@@ -7,7 +7,7 @@ import type {
   IdentifyVariant,
 } from '../../src/identify/catalogue.ts';
 
-const RIGHT = { sure: 0.963, likely: 0.775, unsure: 0.5 };
+const RIGHT = { sure: 0.98, likely: 0.85, unsure: 0.6 };
 const BELIEVED = { certain: 0.95, likely: 0.8, doubtful: 0.6 };
 const NONE_PRIOR = 0.02;
 const MEASURE_WRONG = 0.02;

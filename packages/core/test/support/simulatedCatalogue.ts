@@ -65,18 +65,6 @@ const DRAWN_HISTORIES: readonly IdentifyHistory[] = [
   },
 ];
 
-/**
- * What identification believes, as careful as the histories and readings a bench begins with (docs/decisions/004): half of
- * all models left alone, and rates a twentieth higher.
- */
-const BELIEVED_HISTORIES = DRAWN_HISTORIES.map((history) => ({
-  ...history,
-  prior: history.key === 'untouched' ? 0.5 : (history.prior * 0.5) / 0.45,
-  rates: Object.fromEntries(
-    Object.entries(history.rates).map(([group, rate]) => [group, rate * 1.05]),
-  ) as IdentifyHistory['rates'],
-}));
-
 export interface SimulatedWorld {
   readonly variants: number;
   /** Every fourth feature carries range-wide dates of its states; only the speed figures use such worlds. */
@@ -103,7 +91,7 @@ export function createSimulatedCatalogue(
     const size = Math.min(count - variants.length, 6 + Math.floor(random() * 5));
     for (let i = 0; i < size; i++) variants.push(createVariant({ casting, i, from, own, features }, random));
   }
-  return { features, measures: [], variants, histories: BELIEVED_HISTORIES };
+  return { features, measures: [], variants, histories: DRAWN_HISTORIES };
 }
 
 function createFeature(i: number, group: AlterationGroup, isDated: boolean, random: RandomSource): IdentifyFeature {
@@ -206,14 +194,11 @@ export interface DrawnWorld {
 }
 
 /** Readings are right as often as their certainty says, and 55 in a hundred models were left alone. */
-export const createNominalWorld = (believed: IdentifyCatalogue): DrawnWorld => ({
-  catalogue: { ...believed, histories: DRAWN_HISTORIES },
-  readingRight: NOMINAL_READING,
-});
+export const createNominalWorld = (believed: IdentifyCatalogue): DrawnWorld => createScaledWorld(believed, 1);
 
-/** The same world where every rate of alteration and of misreading is twice as high. */
-export function createWrongWorld(believed: IdentifyCatalogue): DrawnWorld {
-  const twice = (rate: number) => Math.min(0.95, 2 * rate);
+/** The same world where every rate of alteration and of misreading is so many times as high. */
+export function createScaledWorld(believed: IdentifyCatalogue, factor: number): DrawnWorld {
+  const scaled = (rate: number) => Math.min(0.95, factor * rate);
   const { sure, likely, unsure } = NOMINAL_READING;
   return {
     catalogue: {
@@ -221,10 +206,10 @@ export function createWrongWorld(believed: IdentifyCatalogue): DrawnWorld {
       histories: DRAWN_HISTORIES.map((history) => ({
         ...history,
         rates: Object.fromEntries(
-          Object.entries(history.rates).map(([group, rate]) => [group, twice(rate)]),
+          Object.entries(history.rates).map(([group, rate]) => [group, scaled(rate)]),
         ) as IdentifyHistory['rates'],
       })),
     },
-    readingRight: { sure: 1 - twice(1 - sure), likely: 1 - twice(1 - likely), unsure: 1 - twice(1 - unsure) },
+    readingRight: { sure: 1 - scaled(1 - sure), likely: 1 - scaled(1 - likely), unsure: 1 - scaled(1 - unsure) },
   };
 }

@@ -59,6 +59,8 @@ async function seedDonor(manager: EntityManager): Promise<void> {
     name: 'Scrap trolley',
     note: 'Rail broken; wheels and axles good.',
     isDonor: true,
+    settledVariantId: null,
+    settledBy: null,
   });
   await manager.insert(SpecimenRow, donor);
   await fitOutSpecimen(manager, donor);

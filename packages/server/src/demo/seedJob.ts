@@ -89,6 +89,8 @@ async function seedSpecimen(
     name: note.name,
     note: note.note ?? '',
     isDonor: false,
+    settledVariantId: null,
+    settledBy: null,
   });
   await manager.insert(SpecimenRow, specimen);
   await fitOutSpecimen(manager, specimen);

@@ -15,6 +15,9 @@ export class HouseStyleRow extends VersionedRow {
 
   @Column('simple-json', { nullable: true })
   colourCard!: readonly LabColour[] | null;
+
+  @Column('boolean', { default: true })
+  learnsRates!: boolean;
 }
 
 /** The house's own answer to a school; schools without one have their default. */

@@ -6,6 +6,7 @@ import type {
   FindingKind,
   FindingUnit,
   MendMethod,
+  SettledBy,
   LayerKind,
   LayerStage,
   Material,
@@ -44,6 +45,12 @@ export class SpecimenRow extends VersionedRow {
 
   @Column('boolean')
   isDonor!: boolean;
+
+  @Column('text', { nullable: true })
+  settledVariantId!: string | null;
+
+  @Column('text', { nullable: true })
+  settledBy!: SettledBy | null;
 
   /** Hash of the plan as it was stored last: most edits leave the plan as it is. */
   @Column('text', { select: false, default: '' })

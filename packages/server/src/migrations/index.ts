@@ -1,3 +1,4 @@
+import { SettledModels1795943669688 } from './1795943669688-SettledModels.ts';
 import { WhoseAndWhich1795941381036 } from './1795941381036-WhoseAndWhich.ts';
 import { AsItWasFound1795932759442 } from './1795932759442-AsItWasFound.ts';
 import { DoneStands1795891946051 } from './1795891946051-DoneStands.ts';
@@ -20,4 +21,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   DoneStands1795891946051,
   AsItWasFound1795932759442,
   WhoseAndWhich1795941381036,
+  SettledModels1795943669688,
 ];

@@ -69,6 +69,7 @@ async function insertJob(manager: EntityManager, id: string, random: RandomSourc
   });
   await manager.insert(SpecimenRow, {
     ...{ id: `${id}-1`, version: 1, castingId: null, jobId: id, name: id, note: '', isDonor: false },
+    ...{ settledVariantId: null, settledBy: null },
   });
   for (const { key, options } of SCHOOLS.filter(() => random() < 0.3))
     await manager.insert(DecisionRow, {

@@ -9,10 +9,27 @@ import {
   VariantRow,
   VariantStateRow,
 } from '../../entities/catalogue.ts';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { SourceRow } from '../../entities/workpiece.ts';
+import { readLearnedRates } from './readLearnedRates.ts';
 
-/** The catalogue as identification wants it. For a known casting only its own variants; for an unknown one everything. */
+/**
+ * The catalogue as identification wants it, with what the bench learned of its rates. For a known casting only its own
+ * variants; for an unknown one everything.
+ */
 export async function readIdentifyCatalogue(
+  manager: EntityManager,
+  castingId: string | null,
+): Promise<IdentifyCatalogue> {
+  const catalogue = await readStatedCatalogue(manager, castingId);
+  const house = await manager.findOneBy(HouseStyleRow, { id: 'house' });
+  if (!house?.learnsRates) return catalogue;
+  const { alteration, misreading, caseCount } = await readLearnedRates(manager);
+  return caseCount > 0 ? { ...catalogue, rates: { alteration, misreading } } : catalogue;
+}
+
+/** Rates as they are stated: what is learned is learned from this one. */
+export async function readStatedCatalogue(
   manager: EntityManager,
   castingId: string | null,
 ): Promise<IdentifyCatalogue> {

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { HistoryRow } from '../../entities/catalogue.ts';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { look, type Workroom } from '../../workroom.ts';
+import { readLearnedRates } from '../catalogue/readLearnedRates.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /** What holds for every job. */
@@ -13,6 +14,7 @@ export function createHouseRoutes(room: Workroom): Router {
       house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
       histories: await manager.find(HistoryRow, { order: { prior: 'DESC', key: 'ASC' } }),
       choices: await manager.find(HouseChoiceRow),
+      learned: await readLearnedRates(manager),
     }));
     response.json(view);
   });

@@ -77,6 +77,8 @@ async function putOnBench(manager: EntityManager, body: CreateJob, now: Date): P
     name: body.title,
     note: '',
     isDonor: false,
+    settledVariantId: null,
+    settledBy: null,
   });
   await manager.insert(SpecimenRow, specimen);
   await fitOutSpecimen(manager, specimen);

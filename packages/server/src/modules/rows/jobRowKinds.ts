@@ -41,6 +41,7 @@ import {
 } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
+import { assertSettledKnown } from '../jobs/assertSettledKnown.ts';
 import { assertJointIsKnown, assertPartsAreThere } from '../jobs/jointRules.ts';
 import { dropUntouchedWant, wantPart, wantWhatIsGone } from '../jobs/wantWhatIsGone.ts';
 import { assertSpansPlane, measureAgain, measureAllAgain, storeMeasure } from '../photos/photoMeasures.ts';
@@ -158,6 +159,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeSpecimen,
     movesPlan: true,
     jobOf: async (_, row: SpecimenRow) => row.jobId,
+    check: assertSettledKnown,
     afterSave: async (manager, row: SpecimenRow, before: SpecimenRow) => {
       if (row.castingId && row.castingId !== before.castingId) await fitOutSpecimen(manager, row);
     },

@@ -1,6 +1,7 @@
 import { useGetHouseQuery } from '../../shared/api/api.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { HouseSchools } from './HouseSchools.tsx';
+import { LearnedRates } from './LearnedRates.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 
 /** What holds for every job: how much may be risked, and what usually happens to models. */
@@ -38,6 +39,7 @@ export function HousePage() {
         </div>
       </section>
       <HouseSchools choices={choices} />
+      <LearnedRates view={data} />
       <section className="space-y-3 border-t border-strong-line pt-5">
         <h2>What has usually happened to a model</h2>
         <p className="text-soft-ink">

@@ -18,6 +18,7 @@ import { LookPoints } from './identify/LookPoints.tsx';
 import { MindChangers } from './identify/MindChangers.tsx';
 import { Originality } from './identify/Originality.tsx';
 import { RankedVariants } from './identify/RankedVariants.tsx';
+import { Settled } from './identify/Settled.tsx';
 import { Sizes } from './identify/Sizes.tsx';
 import { Statements } from './identify/Statements.tsx';
 import { StopNotice } from './identify/StopNotice.tsx';
@@ -73,6 +74,7 @@ export function IdentifyStation() {
           <Originality identification={report.identification} catalogue={catalogue} />
           <EvidenceList identification={report.identification} catalogue={catalogue} />
           <MindChangers mindChangers={report.mindChangers} catalogue={catalogue} onChoose={setFeatureId} />
+          <Settled identification={report.identification} catalogue={catalogue} />
           <Statements />
           <CompareExamples />
         </>

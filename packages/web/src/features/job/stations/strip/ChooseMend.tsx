@@ -53,6 +53,8 @@ function OneMend({ mend: { finding, carriesLoad, advice } }: { readonly mend: Me
   const { specimen, isClosed } = useJob();
   const dispatch = useAppDispatch();
   const [error, setError] = useState<AppError | null>(null);
+  // Shown at once; the plan follows.
+  const [sent, setSent] = useState<Partial<Pick<Finding, 'mend' | 'carriesLoad'>>>({});
   const row = specimen.findings.find(({ id }) => id === finding.id);
   const { best, because, insteadOf, refusals } = advice;
   // A piece that is chosen goes on the list: that nothing is on it yet refuses nothing.
@@ -62,7 +64,9 @@ function OneMend({ mend: { finding, carriesLoad, advice } }: { readonly mend: Me
   const change = async (changes: Partial<Pick<Finding, 'mend' | 'carriesLoad'>>) => {
     if (!row) return;
     const label = `${describeFinding(finding)}: ${changes.mend ?? 'how it is mended'}`;
+    setSent(changes);
     setError(await dispatch(changeRow({ kind: 'findings', row, changes, label, isShownInPlace: true })).unwrap());
+    setSent({});
   };
   return (
     <section aria-label={`Mend: ${describeFinding(finding)}`} className="space-y-1">
@@ -82,7 +86,7 @@ function OneMend({ mend: { finding, carriesLoad, advice } }: { readonly mend: Me
           <select
             style={{ width: '14rem' }}
             disabled={isClosed}
-            value={finding.mend ?? ''}
+            value={(sent.mend === undefined ? finding.mend : sent.mend) ?? ''}
             onChange={(event) => void change({ mend: (event.target.value || null) as Finding['mend'] })}
           >
             <option value="">what fits best</option>
@@ -96,7 +100,7 @@ function OneMend({ mend: { finding, carriesLoad, advice } }: { readonly mend: Me
             type="checkbox"
             className="size-5"
             disabled={isClosed}
-            checked={carriesLoad}
+            checked={sent.carriesLoad ?? carriesLoad}
             onChange={(event) => void change({ carriesLoad: event.target.checked })}
           />
           It must bear something

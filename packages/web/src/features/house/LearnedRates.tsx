@@ -1,0 +1,42 @@
+import type { HouseView } from '@sardonyx/contract';
+import { changeRow } from '../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../shared/store.ts';
+
+/** What settled models taught, from how many, and whether it is believed. */
+export function LearnedRates({ view: { house, learned } }: { readonly view: HouseView }) {
+  const dispatch = useAppDispatch();
+  const { caseCount, alteration, misreading } = learned;
+  const times = (factor: number) => `${factor.toFixed(2)} times as often as stated`;
+  return (
+    <section className="space-y-3 border-t border-strong-line pt-5" aria-label="What was learned">
+      <h2>
+        {caseCount === 0
+          ? 'Nothing learned yet of how often readings are wrong'
+          : `Learned from ${caseCount} settled ${caseCount === 1 ? 'model' : 'models'}: readings wrong ${times(misreading)}`}
+      </h2>
+      <p className="text-soft-ink">
+        {caseCount === 0
+          ? 'Say at Identify which models are settled: what was read of them shows how well the stated rates fit this bench. About 15 take most of the error away, 50 nearly all.'
+          : `Parts altered ${times(alteration)}. A sure reading is stated to be right 98 times in 100, a likely one 85, an unsure one 60.`}
+      </p>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={house.learnsRates}
+          onChange={(event) =>
+            void dispatch(
+              changeRow({
+                kind: 'house-style',
+                row: house,
+                changes: { learnsRates: event.target.checked },
+                label: event.target.checked ? 'what was learned is believed' : 'stated rates are believed',
+              }),
+            )
+          }
+        />
+        Believe what was learned; without it the stated rates hold
+      </label>
+    </section>
+  );
+}

@@ -1,0 +1,71 @@
+import { SETTLED_BY, type Identification, type IdentifyCatalogue, type SettledBy } from '@sardonyx/core';
+import { useState } from 'react';
+import type { AppError } from '../../../../shared/api/appError.ts';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
+import { useJob } from '../../JobContext.tsx';
+
+interface SettledProps {
+  readonly identification: Identification;
+  readonly catalogue: IdentifyCatalogue;
+}
+
+/** Somebody knows the issue for sure: then what was read of it teaches the bench how often readings are wrong. */
+export function Settled({ identification: { ranked }, catalogue }: SettledProps) {
+  const { specimen, isClosed } = useJob();
+  const dispatch = useAppDispatch();
+  const row = specimen.specimen;
+  const [variantId, setVariantId] = useState(row.settledVariantId ?? ranked[0]?.variantId ?? '');
+  const [error, setError] = useState<AppError | null>(null);
+  if (!specimen.casting || ranked.length === 0) return null;
+  const nameOf = (id: string | null) =>
+    catalogue.variants.find((variant) => variant.id === id)?.name ?? 'another issue';
+  const settle = async (by: SettledBy | null, id: string) => {
+    const changes = { settledBy: by, settledVariantId: by ? id : null };
+    const label = by ? `settled: ${nameOf(id)}, ${by}` : 'not settled';
+    setError(await dispatch(changeRow({ kind: 'specimens', row, changes, label, isShownInPlace: true })).unwrap());
+  };
+  return (
+    <section aria-label="Is it settled?" className="space-y-2">
+      <h2>{row.settledBy ? `Settled: ${nameOf(row.settledVariantId)}, ${row.settledBy}` : 'Is it settled?'}</h2>
+      <p className="text-note text-soft-ink">
+        Where you came to know the issue for sure, say so: the bench then learns from what was read of it how often
+        models are altered and readings are wrong. What it learned stands in House style.
+      </p>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <label>
+          It is
+          <select
+            disabled={isClosed}
+            value={variantId}
+            onChange={(event) => {
+              setVariantId(event.target.value);
+              if (row.settledBy) void settle(row.settledBy, event.target.value);
+            }}
+          >
+            {catalogue.variants.map((variant) => (
+              <option key={variant.id} value={variant.id}>
+                {variant.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Known because it was
+          <select
+            disabled={isClosed}
+            value={row.settledBy ?? ''}
+            onChange={(event) => void settle((event.target.value || null) as SettledBy | null, variantId)}
+          >
+            <option value="">not settled</option>
+            {SETTLED_BY.map((by) => (
+              <option key={by}>{by}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {error && <ErrorNote error={error} />}
+    </section>
+  );
+}
