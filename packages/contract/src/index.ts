@@ -8,7 +8,16 @@ export {
   CreateObservation,
   CreateWant,
 } from './requests/survey.ts';
-export { ChangeDecision, ChangeJob, ChangeSpecimen, CreateDecision, CreateJob, SignOff } from './requests/job.ts';
+export {
+  AddSpecimen,
+  ChangeDecision,
+  ChangeJob,
+  ChangeSpecimen,
+  CreateDecision,
+  CreateJob,
+  SignOff,
+  TakePart,
+} from './requests/job.ts';
 export {
   ActOnTask,
   ChangeLayer,

@@ -1,24 +1,24 @@
 import {
   JOB_SCOPES,
+  JOB_TARGETS,
   SCHOOL_KEYS,
   SETTLED_BY,
   STATIONS,
   type JobScope,
+  type JobTarget,
   type SchoolKey,
   type SettledBy,
   type Station,
 } from '@sardonyx/core';
-import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator';
+import { IsBoolean, IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
-
-const TARGETS = ['as issued', 'period-correct', 'custom'] as const;
 
 export class CreateJob {
   @IsString() @IsNotEmpty({ message: 'Give the model a name.' }) @MaxLength(120) title!: string;
   /** null: nobody knows yet what it is. */
   @OrNull() @IsString() castingId!: string | null;
   @IsIn(JOB_SCOPES) scope!: JobScope;
-  @IsIn(TARGETS) target!: (typeof TARGETS)[number];
+  @IsIn(JOB_TARGETS) target!: JobTarget;
   @IsString() @MaxLength(500) why!: string;
   @OrNull() @IsDay() dueOn!: string | null;
 }
@@ -26,10 +26,22 @@ export class CreateJob {
 export class ChangeJob extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Give the model a name.' }) @MaxLength(120) title?: string;
   @IsChanged() @IsIn(JOB_SCOPES) scope?: JobScope;
-  @IsChanged() @IsIn(TARGETS) target?: (typeof TARGETS)[number];
+  @IsChanged() @IsIn(JOB_TARGETS) target?: JobTarget;
   @IsChanged() @IsString() @MaxLength(500) why?: string;
   @IsChangedOrNull() @IsDay() dueOn?: string | null;
   @IsChanged() @IsIn(STATIONS) station?: Station;
+}
+
+/** Another model of a job: a trailer, a second example; or one to take parts from, which has no job. */
+export class AddSpecimen {
+  @IsString() @IsNotEmpty({ message: 'Give it a name.' }) @MaxLength(120) name!: string;
+  @OrNull() @IsString() castingId!: string | null;
+  @IsBoolean() isDonor!: boolean;
+}
+
+/** Takes a part of another example; the part in its place goes there. */
+export class TakePart {
+  @IsString() @IsNotEmpty() intoSpecimenId!: string;
 }
 
 export class SignOff {

@@ -7,7 +7,7 @@ import type { Contradiction } from './planTypes.ts';
 
 /** Powder asks for a bake, and what the part needs (filler, glue, soft solder) does not stand one: that is no plan. */
 export function findContradiction(context: PlanContext): Pick<Contradiction, 'because' | 'findings'> | null {
-  if (context.input.scope !== 'full') return null;
+  if (context.input.scope === 'clean only') return null;
   for (const part of context.workable) {
     if (!isMetal(part.material) || !isPowdered(part, context)) continue;
     const mends = selectMends(part, context);

@@ -46,7 +46,7 @@ export interface StrippedPart {
 
 export function createPlanContext(input: PlanInput): PlanContext {
   const { parts, decisions } = input;
-  const pieces = describePieces(parts, input.scope === 'full' ? input.closed : [], decisions);
+  const pieces = describePieces(parts, input.scope !== 'clean only' ? input.closed : [], decisions);
   const freed = new Set(input.opening.flatMap((joint) => joint.partKeys.filter((key) => comesApart(key, joint))));
   const materials = new Map(parts.map((part) => [part, listPartMaterials(part, input)]));
   const materialsOf = (part: PlanPart) => materials.get(part)!;

@@ -18,7 +18,7 @@ export function createNotices(context: PlanContext, tasks: readonly PlannedTask[
   const { input } = context;
   return [
     ...input.parts.flatMap((part) => createPartNotices(part, context)),
-    ...(input.scope === 'full'
+    ...(input.scope !== 'clean only'
       ? [
           ...describeRefusedBakes(context),
           ...describeOneSet(context),
@@ -48,9 +48,14 @@ function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
   const name = nameOf(part);
   if (pieces.isLeftAlone(part.key))
     return say('left alone', `The ${name} stays joined to a part with signs of pest and is left alone.`);
-  if (input.scope !== 'full') return [];
+  if (input.scope === 'clean only') return [];
   if (part.newPart && !part.newPart.isHere) return say('on its way', describeOnItsWay(part, context));
   if (part.state === 'missing') return [];
+  if (part.leftOff.length && !part.isKept)
+    return say(
+      'kept',
+      `Only repairs are asked for: ${listNames(part.leftOff)} planned for the ${name} ${part.leftOff.length > 1 ? 'are' : 'is'} left off.`,
+    );
   if (part.isKept)
     return part.leftOff.length
       ? say(

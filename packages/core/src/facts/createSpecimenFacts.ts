@@ -55,10 +55,16 @@ export interface JobRows {
 export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: JobRows): SpecimenFacts {
   const standing = selectStandingWork(rows.log);
   const products = new Map(house.products.map((product) => [product.id, product]));
-  const merged = mergeDecisions(house.choices, job.decisions, job.target);
+  const merged = mergeDecisions(house.choices, job.decisions, job);
   return {
     scope: job.scope,
-    parts: rows.parts.map((part) => createPart(part, rows, standing, { products, decisions: merged.decisions })),
+    parts: rows.parts.map((part) =>
+      createPart(part, rows, standing, {
+        products,
+        decisions: merged.decisions,
+        keepsPaint: job.scope === 'repair only',
+      }),
+    ),
     joints: listJoints(rows, standing),
     ...merged,
     hasSecondWheels: rows.hasSecondWheels,
@@ -69,6 +75,8 @@ export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: J
 interface PartContext {
   readonly products: ReadonlyMap<string, HouseRows['products'][number]>;
   readonly decisions: Decisions;
+  /** Nothing is painted: planned coats are left off. */
+  readonly keepsPaint: boolean;
 }
 
 const PAINT: readonly CoatingLayer['kind'][] = ['colour', 'primer', 'clear'];
@@ -77,7 +85,7 @@ function createPart(
   part: SpecimenRows['parts'][number],
   rows: SpecimenRows,
   standing: readonly StandingWork[],
-  { products, decisions }: PartContext,
+  { products, decisions, keepsPaint }: PartContext,
 ): PlanPart {
   const areas = rows.areas.filter((area) => area.specimenPartId === part.id);
   const layersOf = (stage: CoatingLayer['stage']) =>
@@ -97,15 +105,17 @@ function createPart(
   const isWorn = newPart === null || newPart.origin === 'donor';
   const isKept = part.isKept && newPart === null;
   const planned = layersOf('planned');
+  // A new part is painted all the same.
+  const isLeft = isKept || (keepsPaint && newPart === null);
   return {
     ...{ key, name, role, material, materialCertainty, state, newPart, isKept },
-    leftOff: isKept ? planned.map(({ layer }) => layer.name) : [],
+    leftOff: isLeft ? planned.map(({ layer }) => layer.name) : [],
     painted: isWorn && found.length > 0,
     found: isWorn
       ? selectThickest(areas.map((area) => all.filter((one) => one.area === area))).map(({ layer }) => layer.kind)
       : [],
     foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
-    coats: (isKept ? [] : planned).map(({ area, layer }): PlanCoat => {
+    coats: (isLeft ? [] : planned).map(({ area, layer }): PlanCoat => {
       const product = layer.productId === null ? undefined : products.get(layer.productId);
       return {
         areaKind: area.kind,

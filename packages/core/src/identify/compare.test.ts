@@ -122,13 +122,13 @@ describe('comparing two examples', () => {
       parts: [
         part('a', 'body', { state: 'worn' }),
         part('a', 'base'),
-        part('a', 'axles'),
+        part('a', 'axles', { version: 2 }),
         part('a', 'rack', { state: 'missing' }),
       ],
       findings: [found('a.base', 'rust', 2)],
     };
     const second = {
-      parts: [part('b', 'body'), part('b', 'base'), part('b', 'axles', { origin: 'original' })],
+      parts: [part('b', 'body', { version: 2 }), part('b', 'base'), part('b', 'axles', { origin: 'original' })],
       findings: [found('b.base', 'chips', 1)],
     };
     expect(compareSpecimens(first, second)).deep.equal([
@@ -136,6 +136,15 @@ describe('comparing two examples', () => {
       { key: 'base', name: 'base', pick: 'second', because: 'rust against chips' },
       { key: 'axles', name: 'axles', pick: 'second', because: 'unknown against original' },
       { key: 'rack', name: 'rack', pick: 'none', because: 'missing on both' },
+    ]);
+  });
+
+  it('calls nothing better that nobody described', () => {
+    const seen = { parts: [part('a', 'body', { state: 'worn' }), part('a', 'base')], findings: [] };
+    const fresh = { parts: [part('b', 'body'), part('b', 'base')], findings: [] };
+    expect(compareSpecimens(seen, fresh)).deep.equal([
+      { key: 'body', name: 'body', pick: 'unknown', because: 'worn against not described: look at it first' },
+      { key: 'base', name: 'base', pick: 'unknown', because: 'nobody described it on either' },
     ]);
   });
 

@@ -16,14 +16,17 @@ export interface BenchSession {
   readonly minutes: number;
 }
 
-export const JOB_SCOPES = ['full', 'clean only'] as const;
+export const JOB_SCOPES = ['full', 'repair only', 'clean only'] as const;
 export type JobScope = (typeof JOB_SCOPES)[number];
+
+export const JOB_TARGETS = ['as issued', 'period-correct', 'custom'] as const;
+export type JobTarget = (typeof JOB_TARGETS)[number];
 
 export interface Job extends Versioned {
   readonly number: string;
   readonly title: string;
   readonly scope: JobScope;
-  readonly target: 'as issued' | 'period-correct' | 'custom';
+  readonly target: JobTarget;
   readonly why: string;
   readonly station: Station;
   readonly dueOn: string | null;

@@ -20,6 +20,13 @@ const BY_TARGET: Readonly<Record<Job['target'], readonly HouseChoice[]>> = {
   custom: [{ school: 'S10', option: 'taste', reason: 'the target is a custom model' }],
 };
 
+/** What a scope answers whatever else was decided: paint that nobody asked to take off stays. */
+const BY_SCOPE: Readonly<Record<Job['scope'], readonly HouseChoice[]>> = {
+  full: [],
+  'repair only': [{ school: 'S22', option: 'honest wear', reason: 'only repairs are asked for' }],
+  'clean only': [],
+};
+
 /**
  * The job's own decisions before what its target says, and that before the house's, with the reason and whose it is. An
  * answer that no school has is left out.
@@ -27,7 +34,7 @@ const BY_TARGET: Readonly<Record<Job['target'], readonly HouseChoice[]>> = {
 export function mergeDecisions(
   house: readonly HouseChoice[],
   job: readonly HouseChoice[],
-  target: Job['target'] = 'as issued',
+  { target, scope }: Pick<Job, 'target' | 'scope'> = { target: 'as issued', scope: 'full' },
 ): { readonly decisions: Decisions; readonly reasons: DecisionReasons } {
   const decisions: Partial<Record<SchoolKey, string>> = {};
   const reasons: Partial<Record<SchoolKey, DecisionReason>> = {};
@@ -41,5 +48,6 @@ export function mergeDecisions(
   take('house', house);
   take('target', BY_TARGET[target]);
   take('job', job);
+  take('target', BY_SCOPE[scope]);
   return { decisions: decisions as Decisions, reasons };
 }

@@ -8,7 +8,7 @@ export const SIGN_OFF_WORDS: WordsFor<'sign-off-photos' | 'box-card'> = {
     'Before and after belong in the record.',
   ),
   'box-card': (_, { input: { scope }, because }) =>
-    scope === 'full'
+    scope !== 'clean only'
       ? {
           title: 'Read the record through, card into the box',
           how: 'What is original, mended, replaced, added, and from where; colours with their recipe. It says plainly that it is restored, and that it is no toy for a child (old lead paint, small parts).',

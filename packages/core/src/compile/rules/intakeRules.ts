@@ -144,7 +144,7 @@ function createGetTasks(part: PlanPart, want: PlanWant, school: SchoolOption<'S1
 }
 
 function createOrderTasks({ input: { scope, parts }, option }: PlanContext): TaskDraft[] {
-  if (scope !== 'full') return [];
+  if (scope === 'clean only') return [];
   // What is on order was listed already; a decal that nobody wants yet is not.
   const wanting = parts.filter((part) => part.wants.some((want) => want.state === 'open'));
   const decals = parts.flatMap((part) =>
@@ -188,7 +188,7 @@ const CLEANING: Readonly<Record<SchoolOption<'S23'>, TaskDetails['dust']>> = {
 };
 
 function createCleanOnlyTasks({ input: { scope, parts }, option }: PlanContext): TaskDraft[] {
-  if (scope === 'full') return [];
+  if (scope !== 'clean only') return [];
   return [
     {
       act: 'brush-ready',

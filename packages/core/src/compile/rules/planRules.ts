@@ -35,6 +35,6 @@ export const PLAN_RULES: readonly PlanRule[] = [
 function onlyInFull(rules: readonly PlanRule[]): PlanRule[] {
   return rules.map((rule) => ({
     ...rule,
-    create: (context) => (context.input.scope === 'full' ? rule.create(context) : []),
+    create: (context) => (context.input.scope !== 'clean only' ? rule.create(context) : []),
   }));
 }

@@ -2,7 +2,7 @@ import { learnRates, selectAnswers, type LearnedRates, type SettledCase } from '
 import { In, IsNull, Not, type DataSource, type EntityManager } from 'typeorm';
 import { HistoryRow, VariantStateRow } from '../../entities/catalogue.ts';
 import { MeasurementRow, ObservationRow, SpecimenRow } from '../../entities/workpiece.ts';
-import { readStatedCatalogue } from './readIdentifyCatalogue.ts';
+import { readStatedCatalogue } from './readStatedCatalogue.ts';
 
 /** Worked out once for what was settled and read: asked with every catalogue. */
 const learnedOf = new WeakMap<DataSource, { readonly key: string; readonly rates: LearnedRates }>();

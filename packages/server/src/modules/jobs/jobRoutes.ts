@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { checkSignOff } from '@sardonyx/core';
-import { CreateJob, SignOff } from '@sardonyx/contract';
+import { AddSpecimen, CreateJob, SignOff, TakePart } from '@sardonyx/contract';
 import { Router } from 'express';
 import { In, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
@@ -11,8 +11,10 @@ import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
+import { addSpecimen } from './addSpecimen.ts';
 import { fitOutSpecimen } from './fitOutSpecimen.ts';
 import { readJobView, readSpecimenView } from './readJobView.ts';
+import { takePart } from './takePart.ts';
 
 export function createJobRoutes(room: Workroom): Router {
   const router = Router();
@@ -37,6 +39,16 @@ export function createJobRoutes(room: Workroom): Router {
     const body = await validateBody(CreateJob, request.body);
     const job = await change(room, (manager) => putOnBench(manager, body, room.now()));
     response.status(201).json(job);
+  });
+  router.post('/jobs/:id/specimens', async (request, response) => {
+    const body = await validateBody(AddSpecimen, request.body);
+    const specimen = await change(room, (manager) => addSpecimen(manager, request.params.id, body, room.now()));
+    response.status(201).json(specimen);
+  });
+  router.post('/specimen-parts/:id/take', async (request, response) => {
+    const { intoSpecimenId } = await validateBody(TakePart, request.body);
+    const part = await change(room, (manager) => takePart(manager, request.params.id, intoSpecimenId, room.now()));
+    response.json(part);
   });
   router.post('/jobs/:id/sign-off', async (request, response) => {
     const { who } = await validateBody(SignOff, request.body);

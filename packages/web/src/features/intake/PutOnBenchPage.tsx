@@ -4,9 +4,9 @@ import { useNavigate } from 'react-router';
 import { useCreateJobMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { Field } from '../../shared/form/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';
+import { SCOPE_WORDS } from '../../shared/scopeWords.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
-const SCOPE_WORDS = { full: 'Full: strip, mend and repaint', 'clean only': 'Clean only: change nothing' } as const;
 const emptyToNull = (value: unknown) => (value === '' ? null : value);
 
 /** A model comes in: what it is called, what it is (or that nobody knows), and what is wanted of it. */

@@ -2,6 +2,8 @@ import { Link, useNavigate, useLocation } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { formatDay, formatDue } from '../../shared/format.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
+import { AddModel } from './AddModel.tsx';
+import { HowFar } from './HowFar.tsx';
 import { useJob } from './JobContext.tsx';
 
 /** Which job, which of its models, and the facts of the job that can be changed here. */
@@ -50,6 +52,8 @@ export function JobHead() {
             <Autosaved kind="jobs" row={job} field="why" label="Why this one" />
             <Autosaved kind="specimens" row={specimen.specimen} field="note" label="Note on the model" />
           </div>
+          <HowFar job={job} />
+          <AddModel />
         </details>
       )}
     </div>

@@ -1,4 +1,5 @@
 import type {
+  AddSpecimen,
   ActOnTask,
   AddPot,
   BeginPass,
@@ -31,6 +32,7 @@ import type {
   TimersView,
   WorkshopView,
   NounPath,
+  TakePart,
 } from '@sardonyx/contract';
 import { getNoun, VIEWS } from '@sardonyx/contract';
 import type {
@@ -48,6 +50,8 @@ import type {
   StripPass,
   Task,
   Timer,
+  Specimen,
+  SpecimenPart,
 } from '@sardonyx/core';
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
@@ -109,6 +113,14 @@ export const api = createApi({
     createJob: build.mutation<Job, CreateJob>({
       query: (body) => ({ url: 'jobs', method: 'POST', body }),
       invalidatesTags: ['Bench'],
+    }),
+    addSpecimen: build.mutation<Specimen, { readonly jobId: string } & AddSpecimen>({
+      query: ({ jobId, ...body }) => ({ url: `jobs/${jobId}/specimens`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job', 'Catalogue'],
+    }),
+    takePart: build.mutation<SpecimenPart, { readonly partId: string } & TakePart>({
+      query: ({ partId, ...body }) => ({ url: `specimen-parts/${partId}/take`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job', 'Catalogue'],
     }),
     createCasting: build.mutation<Casting, CreateCasting>({
       query: (body) => ({ url: 'castings', method: 'POST', body }),
@@ -251,6 +263,8 @@ export const api = createApi({
 });
 
 export const {
+  useAddSpecimenMutation,
+  useTakePartMutation,
   useGetHealthQuery,
   useGetBenchQuery,
   useGetJobQuery,

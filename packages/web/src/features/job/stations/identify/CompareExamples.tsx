@@ -1,6 +1,8 @@
-import { compareSpecimens, type ComparedPart } from '@sardonyx/core';
+import { compareSpecimens, type ComparedPart, type SpecimenPart } from '@sardonyx/core';
 import { useState } from 'react';
-import { useGetSpecimenQuery } from '../../../../shared/api/api.ts';
+import { useGetSpecimenQuery, useTakePartMutation } from '../../../../shared/api/api.ts';
+import { readAppError } from '../../../../shared/api/appError.ts';
+import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { Pending } from '../../../../shared/ui/Pending.tsx';
 import { useJob } from '../../JobContext.tsx';
 
@@ -35,6 +37,7 @@ const PICKS: Readonly<Record<ComparedPart['pick'], string>> = {
   second: '▶ the other',
   even: '= even',
   none: '✕ neither',
+  unknown: '? not known',
 };
 
 function Compared({ otherId }: { readonly otherId: string }) {
@@ -56,6 +59,9 @@ function Compared({ otherId }: { readonly otherId: string }) {
             <th className="py-1">Part</th>
             <th className="py-1">Better</th>
             <th className="py-1">Because</th>
+            <th className="py-1">
+              <span className="sr-only">Take it</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -66,10 +72,33 @@ function Compared({ otherId }: { readonly otherId: string }) {
               </th>
               <td className={`py-1 ${row.pick === 'second' ? 'font-semibold' : ''}`}>{PICKS[row.pick]}</td>
               <td className="py-1 text-soft-ink">{row.because}</td>
+              <td className="py-1">
+                <TakeIt part={other.parts.find((part) => part.key === row.key)} />
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
+    </>
+  );
+}
+
+/** The other's part comes here with all that is known of it; the one in its place goes there. */
+function TakeIt({ part }: { readonly part: SpecimenPart | undefined }) {
+  const { specimen, isClosed } = useJob();
+  const [take, { isLoading, error }] = useTakePartMutation();
+  if (!part || part.state === 'missing' || isClosed) return null;
+  return (
+    <>
+      <button
+        type="button"
+        className="quiet-button"
+        disabled={isLoading}
+        onClick={() => void take({ partId: part.id, intoSpecimenId: specimen.specimen.id })}
+      >
+        Take it<span className="sr-only">: {part.name}</span>
+      </button>
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
     </>
   );
 }

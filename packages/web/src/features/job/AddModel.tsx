@@ -1,0 +1,64 @@
+import { AddSpecimen } from '@sardonyx/contract';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useAddSpecimenMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
+import { Field } from '../../shared/form/Field.tsx';
+import { useContractForm } from '../../shared/form/useContractForm.ts';
+import { useJob } from './JobContext.tsx';
+
+/** A trailer, a second example, or one that only gives its parts. */
+export function AddModel() {
+  const { view, specimen } = useJob();
+  const { data: catalogue } = useGetCatalogueQuery();
+  const navigate = useNavigate();
+  const [add, { isLoading }] = useAddSpecimenMutation();
+  const [said, setSaid] = useState('');
+  const { register, handleSubmit, formState, showError, reset } = useContractForm(AddSpecimen, {
+    name: '',
+    castingId: specimen.specimen.castingId,
+    isDonor: false,
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async (values) => {
+    try {
+      const made = await add({ jobId: view.job.id, ...values }).unwrap();
+      reset();
+      if (made.isDonor) setSaid(`${made.name} is in the drawer: compare the two at Identify and take what is better.`);
+      else await navigate(`/jobs/${view.job.id}/identify?specimen=${encodeURIComponent(made.id)}`);
+    } catch (error) {
+      showError(error);
+    }
+  });
+  return (
+    <form
+      className="grid items-end gap-3 border-t border-hairline py-2 sm:grid-cols-[2fr_2fr_auto_auto]"
+      onSubmit={(event) => void save(event)}
+      noValidate
+      aria-label="Another model"
+    >
+      <Field label="Another model of this job" error={errors.name?.message ?? errors.root?.message}>
+        <input {...register('name')} placeholder="A trailer, a second example" />
+      </Field>
+      <Field label="Casting" error={errors.castingId?.message}>
+        <select {...register('castingId', { setValueAs: (value: string | null) => value || null })}>
+          <option value="">Not known yet</option>
+          {(catalogue?.castings ?? []).map((casting) => (
+            <option key={casting.id} value={casting.id}>
+              {casting.makerName} {casting.number} {casting.name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <label className="flex min-h-11 items-center gap-2">
+        <input type="checkbox" className="size-5" {...register('isDonor')} />
+        Only gives parts
+      </label>
+      <button type="submit" className="plain-button" disabled={isLoading}>
+        Add it
+      </button>
+      <p role="status" className="sm:col-span-4">
+        {said}
+      </p>
+    </form>
+  );
+}
