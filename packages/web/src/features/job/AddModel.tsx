@@ -1,4 +1,4 @@
-import { AddSpecimen } from '@sardonyx/contract';
+import { AddSpecimen, type CatalogueView } from '@sardonyx/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddSpecimenMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
@@ -8,8 +8,12 @@ import { useJob } from './JobContext.tsx';
 
 /** A trailer, a second example, or one that only gives its parts. */
 export function AddModel() {
+  const { data } = useGetCatalogueQuery();
+  return data ? <AddModelForm castings={data.castings} /> : null;
+}
+
+function AddModelForm({ castings }: Pick<CatalogueView, 'castings'>) {
   const { view, specimen } = useJob();
-  const { data: catalogue } = useGetCatalogueQuery();
   const navigate = useNavigate();
   const [add, { isLoading }] = useAddSpecimenMutation();
   const [said, setSaid] = useState('');
@@ -42,7 +46,7 @@ export function AddModel() {
       <Field label="Casting" error={errors.castingId?.message}>
         <select {...register('castingId', { setValueAs: (value: string | null) => value || null })}>
           <option value="">Not known yet</option>
-          {(catalogue?.castings ?? []).map((casting) => (
+          {castings.map((casting) => (
             <option key={casting.id} value={casting.id}>
               {casting.makerName} {casting.number} {casting.name}
             </option>

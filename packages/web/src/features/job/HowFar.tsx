@@ -11,7 +11,7 @@ export function HowFar({ job }: { readonly job: Job }) {
   return (
     <div className="grid gap-3 pb-2 sm:grid-cols-2">
       <label>
-        How far shall it go?
+        <span className="font-semibold">How far shall it go?</span>
         <select
           value={job.scope}
           onChange={(event) => change({ scope: event.target.value as Job['scope'] }, `how far: ${event.target.value}`)}
@@ -24,7 +24,7 @@ export function HowFar({ job }: { readonly job: Job }) {
         </select>
       </label>
       <label>
-        What shall it become?
+        <span className="font-semibold">What shall it become?</span>
         <select
           value={job.target}
           onChange={(event) => change({ target: event.target.value as Job['target'] }, `target: ${event.target.value}`)}

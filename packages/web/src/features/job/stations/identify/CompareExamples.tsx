@@ -46,12 +46,15 @@ function Compared({ otherId }: { readonly otherId: string }) {
   if (!other) return <Pending what="the other example" error={error} />;
   const rows = compareSpecimens(specimen, other);
   const better = rows.filter((row) => row.pick === 'second').length;
+  const unknown = rows.filter((row) => row.pick === 'unknown').length;
   return (
     <>
       <p className="mt-2 font-semibold">
-        {better === 0
-          ? `${other.specimen.name} has nothing better to give.`
-          : `${better} of ${rows.length} parts are better on ${other.specimen.name}.`}
+        {better > 0
+          ? `${better} of ${rows.length} parts are better on ${other.specimen.name}.`
+          : unknown > 0
+            ? `Nothing is known to be better on ${other.specimen.name}; ${unknown} of ${rows.length} parts were not described on both.`
+            : `${other.specimen.name} has nothing better to give.`}
       </p>
       <table className="w-full border-collapse">
         <thead>
