@@ -246,6 +246,7 @@ export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { selectNextTask } from './schedule/selectNextTask.ts';
+export { findOverpaint, type CoatedSpecimen } from './identify/findOverpaint.ts';
 export { learnRates, type LearnedRates, type SettledCase } from './identify/learnRates.ts';
 export { findReasonNotAsked } from './schools/findReasonNotAsked.ts';
 export { sayDecision } from './words/sayDecision.ts';

@@ -50,7 +50,7 @@ export function chooseTreatment(part: OpeningPart, decisions: Decisions = {}): T
     };
   }
   return isMetal(part.material)
-    ? { key: 'bare', kind: 'bare', words: 'bare metal', isStripped: false, luminance: 0 }
+    ? { key: 'bare', kind: 'bare', words: 'no coat written down or planned', isStripped: false, luminance: 0 }
     : {
         key: traitsOf(part.material).isKeptDry ? 'dry' : 'wash',
         kind: 'wash',

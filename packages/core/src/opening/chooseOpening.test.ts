@@ -151,7 +151,7 @@ describe('chooseOpening', () => {
     );
     expect(reasons.get('front-post')!.because).equal('It stands in the way of the glazing.');
     expect(reasons.get('axle-ends')!.because).match(
-      /^Axles: bare metal. Base: stripped and painted colour; masked it would cost 45 min/,
+      /^Axles: no coat written down or planned. Base: stripped and painted colour; masked it would cost 45 min/,
     );
     expect(reasons.get('glazing')!.otherwiseMin).greaterThan(80);
     const forced = withJoint(question, 'front-post', { wish: 'closed' });

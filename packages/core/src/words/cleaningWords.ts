@@ -63,9 +63,9 @@ export const CLEANING_WORDS: WordsFor<
       : `${capitalise(draft.detail.verdict.material)}: ${draft.detail.verdict.reason}.`,
   }),
   'wash-bare': ({ partKeys, detail: { limit, materials } }, { partOf }) => ({
-    title: `Wash the bare ${listNames(partKeys.map((key) => nameOf(partOf(key))))}`,
+    title: `Wash the ${listNames(partKeys.map((key) => nameOf(partOf(key))))}`,
     how: `Lukewarm water and a drop of soap, a toothbrush into treads and hubs; ${limit}. Then a wipe of degreaser: soap leaves a film of its own.`,
-    because: `It stays bare: ${listNames(materials)}. Old grease is dirt tomorrow.`,
+    because: `No coat is written down or planned on it: ${listNames(materials)}. Old grease is dirt tomorrow.`,
   }),
   keep: (draft, context) => {
     const how =

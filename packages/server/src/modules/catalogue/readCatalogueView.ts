@@ -4,6 +4,7 @@ import { IsNull, Not, type EntityManager } from 'typeorm';
 import { CastingRow, MakerRow, ToyRangeRow, VariantRow } from '../../entities/catalogue.ts';
 import { MeasurementRow, ObservationRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
+import { readOverpainted } from './readOverpainted.ts';
 
 /** All castings with their issues, and which of these the shelf holds. */
 export async function readCatalogue(manager: EntityManager): Promise<CatalogueView> {
@@ -51,11 +52,15 @@ const HELD = 0.5;
 async function findLeaders(manager: EntityManager, specimens: readonly SpecimenRow[]): Promise<Map<string, string[]>> {
   const observations = groupBy(await manager.find(ObservationRow), (one) => one.specimenId);
   const measurements = groupBy(await manager.find(MeasurementRow), (one) => one.specimenId);
+  const overpainted = await readOverpainted(
+    manager,
+    specimens.map(({ id }) => id),
+  );
   const held = new Map<string, string[]>();
   for (const [castingId, own] of groupBy(specimens, (specimen) => specimen.castingId)) {
     const catalogue = await readIdentifyCatalogue(manager, castingId);
     for (const { id } of own) {
-      const answers = selectAnswers(catalogue, observations.get(id) ?? [], measurements.get(id));
+      const answers = selectAnswers(catalogue, observations.get(id) ?? [], measurements.get(id), overpainted.has(id));
       const [leader] = identifySpecimen(catalogue, answers).ranked;
       if (leader && leader.probability > HELD) held.set(leader.variantId, [...(held.get(leader.variantId) ?? []), id]);
     }

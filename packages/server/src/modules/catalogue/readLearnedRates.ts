@@ -2,6 +2,7 @@ import { learnRates, selectAnswers, type LearnedRates, type SettledCase } from '
 import { In, IsNull, Not, type DataSource, type EntityManager } from 'typeorm';
 import { HistoryRow, VariantStateRow } from '../../entities/catalogue.ts';
 import { MeasurementRow, ObservationRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { readOverpainted } from './readOverpainted.ts';
 import { readStatedCatalogue } from './readStatedCatalogue.ts';
 
 /** Worked out once for what was settled and read: asked with every catalogue. */
@@ -14,7 +15,12 @@ export async function readLearnedRates(manager: EntityManager): Promise<LearnedR
   const specimenId = In(settled.map(({ id }) => id));
   const observations = await manager.findBy(ObservationRow, { specimenId });
   const measurements = await manager.findBy(MeasurementRow, { specimenId });
+  const overpainted = await readOverpainted(
+    manager,
+    settled.map(({ id }) => id),
+  );
   const key = JSON.stringify([
+    [...overpainted],
     settled.map(({ id, castingId, settledVariantId }) => [id, castingId, settledVariantId]),
     ...[observations, measurements, await manager.find(HistoryRow)],
     await manager.findBy(VariantStateRow, { variantId: In(settled.map((one) => one.settledVariantId)) }),
@@ -26,7 +32,7 @@ export async function readLearnedRates(manager: EntityManager): Promise<LearnedR
     const catalogue = await readStatedCatalogue(manager, castingId);
     const own = <T extends { readonly specimenId: string }>(rows: readonly T[]) =>
       rows.filter((row) => row.specimenId === id);
-    const answers = selectAnswers(catalogue, own(observations), own(measurements));
+    const answers = selectAnswers(catalogue, own(observations), own(measurements), overpainted.has(id));
     cases.push({ catalogue, variantId: settledVariantId!, answers });
   }
   const rates = learnRates(cases);

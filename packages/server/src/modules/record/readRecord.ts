@@ -2,6 +2,7 @@ import {
   computeDe00,
   createRecord,
   describeVerdict,
+  findOverpaint,
   identifySpecimen,
   NOTHING_DONE,
   replayMix,
@@ -41,7 +42,12 @@ export async function readRecord(manager: EntityManager, jobId: string, now: Dat
       verdict: describeVerdict(
         identifySpecimen(
           specimen.catalogue,
-          selectAnswers(specimen.catalogue, specimen.observations, specimen.measurements),
+          selectAnswers(
+            specimen.catalogue,
+            specimen.observations,
+            specimen.measurements,
+            findOverpaint(specimen) !== null,
+          ),
           undefined,
           selectStatements(specimen.sources),
         ),

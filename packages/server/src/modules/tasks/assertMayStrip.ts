@@ -12,6 +12,7 @@ import { TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { MeasurementRow, ObservationRow, SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
+import { readOverpainted } from '../catalogue/readOverpainted.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /**
@@ -28,6 +29,7 @@ export async function assertMayStrip(manager: EntityManager, task: TaskRow, reas
     catalogue,
     await manager.findBy(ObservationRow, { specimenId }),
     await manager.findBy(MeasurementRow, { specimenId }),
+    (await readOverpainted(manager, [specimenId])).has(specimenId),
   );
   const statements = selectStatements(await manager.findBy(SourceRow, { specimenId }));
   const identifier = answerAll(catalogue, answers, undefined, statements);

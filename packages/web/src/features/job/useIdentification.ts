@@ -1,4 +1,4 @@
-import { selectAnswers, selectStatements, type Question } from '@sardonyx/core';
+import { findOverpaint, selectAnswers, selectStatements, type Question } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useReport } from './identifier/useReport.ts';
 import { useJob } from './JobContext.tsx';
@@ -7,13 +7,14 @@ import { useJob } from './JobContext.tsx';
 export function useIdentification(question: Question) {
   const { specimen, view } = useJob();
   const { catalogue, observations, measurements, sources } = specimen;
+  const overpaint = findOverpaint(specimen);
   const asked = useMemo(
     () => ({
       catalogue,
-      answers: selectAnswers(catalogue, observations, measurements),
+      answers: selectAnswers(catalogue, observations, measurements, overpaint !== null),
       statements: selectStatements(sources),
     }),
-    [catalogue, observations, measurements, sources],
+    [catalogue, observations, measurements, sources, overpaint],
   );
   return useReport(asked.catalogue, asked.answers, asked.statements, view.house.lossThreshold, question);
 }

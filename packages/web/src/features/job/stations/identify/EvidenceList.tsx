@@ -1,4 +1,5 @@
-import { formatPercent, type Identification, type IdentifyCatalogue } from '@sardonyx/core';
+import { findOverpaint, formatPercent, type Identification, type IdentifyCatalogue } from '@sardonyx/core';
+import { useJob } from '../../JobContext.tsx';
 
 interface EvidenceListProps {
   readonly identification: Identification;
@@ -11,11 +12,18 @@ const WORTH_SAYING = 0.2;
 /** What speaks for and against the leader: a bar to the right or to the left for every look. */
 export function EvidenceList({ identification, catalogue }: EvidenceListProps) {
   const { evidence, alteredChances } = identification;
+  const overpaint = findOverpaint(useJob().specimen);
   if (evidence.length === 0) return null;
   const labels = new Map([...catalogue.features, ...catalogue.measures].map((look) => [look.id, look.label]));
   return (
     <section aria-label="What speaks for and against">
       <h2 className="mb-1">What speaks for and against</h2>
+      {overpaint && (
+        <p className="mb-1 text-note">
+          ▲ The body is overpainted ({overpaint}): the colours outside are somebody else’s and speak for no issue. A
+          sheltered place shows what is under it.
+        </p>
+      )}
       <ul>
         {[...evidence]
           .sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits))
