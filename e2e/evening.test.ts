@@ -78,7 +78,7 @@ describe('an evening at the bench', function () {
       .waitFor();
     await line.getByLabel('Reason, for the record').fill('The head is half gone');
     await line.getByRole('button', { name: 'Decide' }).click();
-    await test.page.getByText(/big bit first\. On this job, The head is half gone/).waitFor();
+    await test.page.getByText(/^In force: big bit first\. On this job, The head is half gone/).waitFor();
     const { decisions } = await jobOf('sg-07');
     expect(decisions.map((one) => one.option)).deep.equal(['big bit first']);
   });

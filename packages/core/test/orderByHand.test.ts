@@ -44,11 +44,11 @@ const CASES: readonly Case[] = [
   ['the wet coat holds on the mist', 'mist body outside', 'colour body outside'],
   ['overspray of the inside lands outside', 'colour body inside', 'mist body outside'],
   ['trim over the dry body colour', 'colour body outside', 'colour body roof'],
-  ['dust behind fitted glazing stays there', 'clean glazing', 'fit glazing'],
+  ['dust behind fitted glazing stays there', 'clean glazing', 'close window'],
   ['an axle end is formed once', 'check ends', 'close ends'],
   ['forming chips paint', 'close ends', 'touch-in'],
   ['opening the seam tears the decal', 'close', 'decal body doors'],
-  ['in the order of the construction', 'fit glazing', 'fit seat', 'fit base'],
+  ['in the order of the construction', 'close window', 'close bench', 'fit base'],
   ['what catches is put right while it can be reached', 'fit spring', 'try-motion', 'fit base'],
   [
     'a decal lies flat on gloss and is sealed when it lies',

@@ -168,6 +168,54 @@ describe('an own casting on an empty bench, clumsily', function () {
           () =>
             bench.http.patch(`/api/specimens/${specimen.id}`).send({ version: specimen.version, name: 'Lorry again' }),
           () => post(`jobs/${jobId}/sign-off`, { who }),
+          () =>
+            post('findings', {
+              ...{ specimenPartId: anyPart().id, note: '', severity: pickOne([1, 2, 3], random) },
+              kind: pickOne(['missing', 'broken', 'brittle', 'twisted', 'over-drilled', 'slanted'], random),
+              feature: pickOne(['', 'pillar', 'rear post'], random),
+            }),
+          () => {
+            if (findings.length === 0) return post('findings', {});
+            const { id, version } = pickOne(findings, random);
+            const mend = pickOne([null, 'gel', 'solder', 'splint', 'new piece'], random);
+            const feature = pickOne(['', 'hook'], random);
+            const changes = pickOne([{ mend }, { carriesLoad: random() < 0.5 }, { feature }], random);
+            return bench.http.patch(`/api/findings/${id}`).send({ version, ...changes });
+          },
+          () => {
+            const wants = view.specimens[0]!.wants;
+            if (wants.length === 0) return post('wants', {});
+            const { id, version } = pickOne(wants, random);
+            const getBy = pickOne([null, 'print', 'make', 'donor', 'buy'], random);
+            return bench.http
+              .patch(`/api/wants/${id}`)
+              .send({ version, getBy, kind: pickOne(['part', 'feature'], random) });
+          },
+          () => {
+            const { version, scope } = view.job;
+            const target = pickOne(['as issued', 'period-correct', 'custom'], random);
+            const changes = random() < 0.5 ? { target } : { scope: scope === 'full' ? 'repair only' : 'full' };
+            return bench.http.patch(`/api/jobs/${jobId}`).send({ version, ...changes });
+          },
+          () => {
+            const { castingId } = specimen;
+            const [, second] = view.specimens;
+            if (!second) return post(`jobs/${jobId}/specimens`, { name: 'Second', castingId, isDonor: false });
+            const [from, into] = random() < 0.5 ? [second, view.specimens[0]!] : [view.specimens[0]!, second];
+            const part = pickOne(from.parts, random);
+            return post(`specimen-parts/${part.id}/take`, { intoSpecimenId: into.specimen.id });
+          },
+          () => {
+            const found = layers.filter((layer) => layer.stage === 'found');
+            if (found.length === 0) return post('layers', {});
+            const { id, version } = pickOne(found, random);
+            const whose = pickOne(['factory', 'owner', 'restorer'], random);
+            return bench.http.patch(`/api/layers/${id}`).send({ version, whose });
+          },
+          () =>
+            bench.http
+              .patch(`/api/specimens/${specimen.id}`)
+              .send({ version: specimen.version, settledBy: 'opened and seen', settledVariantId: 'none' }),
         ];
         const answer = await pickOne(acts, random)();
         expect(answer.status, `step ${step}: ${answer.text}`).lessThan(500);

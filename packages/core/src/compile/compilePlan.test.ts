@@ -56,9 +56,9 @@ describe('compilePlan for a plain full restoration', () => {
     ['tap:front-post', 'degrease:body', 'O16'],
     ['prime:body', 'judge:body', 'O18'],
     ['judge:body', 'colour:body:outside', 'O18'],
-    ['clean:glazing', 'fit:glazing', 'O26'],
+    ['clean:glazing', 'close:glazing', 'O26'],
     ['close:axle-ends', 'touch-in', 'O29'],
-    ['fit:glazing', 'fit:base', 'O31'],
+    ['close:glazing', 'fit:base', 'O31'],
   ];
   for (const [before, after, rule] of pairs) {
     it(`${rule}: ${before} before ${after}`, () => expect(isBefore(tasks, before, after)).equal(true));

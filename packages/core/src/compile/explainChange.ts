@@ -10,6 +10,9 @@ export function explainChange(before: PlanInput, after: PlanInput): string[] {
   const now = new Set(after.parts.map((part) => part.key));
   return [
     ...(before.scope === after.scope ? [] : [`the job is ${after.scope} now`]),
+    ...(before.hasSecondWheels === after.hasSecondWheels
+      ? []
+      : [after.hasSecondWheels ? 'another example with wheels is here' : 'no other example has wheels any more']),
     ...SCHOOLS.flatMap(({ key, question }) => {
       const [was, is] = [chooseOption(key, before.decisions), chooseOption(key, after.decisions)];
       return was === is ? [] : [`${question}: ${is} instead of ${was}`];
@@ -26,13 +29,20 @@ export function explainChange(before: PlanInput, after: PlanInput): string[] {
 function describePart(before: PlanPart, after: PlanPart): string[] {
   const say = (words: string) => `${after.name}: ${words}`;
   const isThere = (list: readonly PlanFinding[], one: PlanFinding) =>
-    list.some((other) => JSON.stringify(other) === JSON.stringify(one));
+    list.some((other) => JSON.stringify(asFound(other)) === JSON.stringify(asFound(one)));
   return [
     ...(before.material === after.material ? [] : [say(`${after.material} instead of ${before.material}`)]),
     ...(before.state === after.state ? [] : [say(`${after.state} instead of ${before.state}`)]),
     ...after.findings
       .filter((one) => !isThere(before.findings, one))
       .map((one) => say(`found ${describeFinding(one)}`)),
+    ...after.findings
+      .filter((one) =>
+        before.findings.some(
+          (was) => was.id === one.id && (was.mend !== one.mend || was.carriesLoad !== one.carriesLoad),
+        ),
+      )
+      .map((one) => say(`${describeFinding(one)} is mended otherwise`)),
     ...before.findings
       .filter((one) => !isThere(after.findings, one))
       .map((one) => say(`no longer ${describeFinding(one)}`)),
@@ -44,9 +54,9 @@ function describePart(before: PlanPart, after: PlanPart): string[] {
       ? []
       : [say('other layers as found')]),
     ...after.wants
-      .filter(({ id, what, state }) => {
+      .filter(({ id, kind, what, state, getBy }) => {
         const was = before.wants.find((want) => want.id === id);
-        return was?.what !== what || was.state !== state;
+        return was?.what !== what || was.state !== state || was.getBy !== getBy || was.kind !== kind;
       })
       .map(({ what, state }) => say(`want ${what} (${state})`)),
     ...before.wants
@@ -55,6 +65,9 @@ function describePart(before: PlanPart, after: PlanPart): string[] {
     ...describeDone(before.done, after.done).map(say),
   ];
 }
+
+/** What was seen; how it is mended is another matter. */
+const asFound = ({ mend: _mend, carriesLoad: _carriesLoad, ...seen }: PlanFinding) => seen;
 
 function describeDone(before: PartDone, after: PartDone): string[] {
   const was = (layerId: string) => before.rejected.find((coat) => coat.layerId === layerId);

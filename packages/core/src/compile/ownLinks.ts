@@ -147,7 +147,8 @@ function linkClosing(placed: readonly Placed[], withTag: WithTag, ofJoint: OfJoi
     if (!closing) return [];
     return [
       ...fits
-        .filter(({ task }) => task.partKeys.some((key) => joint.partKeys.includes(key)))
+        // Where closing the joint is the fitting, the part stands first.
+        .filter(({ task }) => task.of?.jointKey !== joint.key && joint.partKeys.includes(task.partKeys[0]!))
         .map((fit) => link(fit, closing, 'access', 'the part is held by this joint')),
       ...joint.way.behindJoints.flatMap((behindKey) => {
         const outer = ofJoint('close', behindKey);

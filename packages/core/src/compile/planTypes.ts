@@ -57,7 +57,7 @@ export interface TaskDetails {
   'clean-gun': { readonly colourCount: number };
   powder: { readonly name: string };
   'low-bake': { readonly weakest: TreatedMaterial | null };
-  close: { readonly closing: ClosingKind };
+  close: { readonly closing: ClosingKind; readonly fits: boolean };
   'touch-in': { readonly rough: readonly string[] };
   decal: { readonly name: string; readonly crossesSeam: boolean };
   'decal-fit': { readonly name: string };

@@ -114,12 +114,12 @@ export const CLOSING_WORDS: WordsFor<
     how: 'Every wheel the right way round, all of them on the ground, level front and rear, tyres clear of the arches, each wheel spins.',
     because: 'The last two that fit are often the last two there are.',
   }),
-  close: ({ of, detail: { closing } }, context) => {
+  close: ({ of, detail: { closing, fits } }, context) => {
     const joint = context.jointOf(of?.jointKey);
     const text = closing === 'as its kind' || closing === 'formed' ? BY_KIND[joint.kind] : OTHERWISE[closing];
     return {
       title: `${text.title}: ${joint.label}`,
-      how: describeHow(joint, closing, context) ?? text.how,
+      how: `${fits ? 'As the opening photos show it; never force it. ' : ''}${describeHow(joint, closing, context) ?? text.how}`,
       because: describeWhyClosed(joint, closing, context),
     };
   },

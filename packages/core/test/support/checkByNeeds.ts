@@ -59,7 +59,9 @@ const onArea =
   (...kinds: readonly string[]): Which =>
   (task, { areaKindOf }) =>
     task.act === 'colour' && kinds.includes(areaKindOf(task));
-const fits = (role: string): Which => both(act('fit'), (task, { roleOf }) => roleOf(task) === role);
+/** Put in by itself, or by closing the one joint that holds it. */
+const isFitting: Which = (task) => task.act === 'fit' || (task.act === 'close' && task.tags.includes('fit part'));
+const fits = (role: string): Which => both(isFitting, (task, { roleOf }) => roleOf(task) === role);
 
 const CRAFT: readonly (readonly [rule: string, first: Which, then: Which, together: Together])[] = [
   [
@@ -121,7 +123,7 @@ const CRAFT: readonly (readonly [rule: string, first: Which, then: Which, togeth
   ['24', onArea('inside', 'underside'), onArea('outside'), firstPart],
   ['25', onArea('outside'), onArea('mask'), firstPart],
   ['25', onArea('outside'), act('bright'), firstPart],
-  ['26', act('clean', 'wash', 'soap', 'degrease'), act('fit'), samePart],
+  ['26', act('clean', 'wash', 'soap', 'degrease'), isFitting, samePart],
   ['27', act('check'), act('close'), sameJoint],
   ['28', act('anneal'), both(act('close'), (task, world) => world.isFormed(task)), sameJoint],
   [

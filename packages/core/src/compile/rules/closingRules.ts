@@ -124,8 +124,13 @@ export const CLOSING_RULES: readonly PlanRule[] = [
     id: 'fit-part',
     when: 'a part came out and goes back by itself',
     serves: ['O26', 'O31', 'S23', 'N21'],
-    create: ({ input, isFreed, option }) =>
-      input.parts.filter(isFreed).flatMap((part) => createFitTasks(part, option('S23'))),
+    create: (context) => {
+      const { input, isFreed, option } = context;
+      const fitted = new Set(input.opening.map((joint) => findFitted(joint, context)?.key));
+      return input.parts
+        .filter(isFreed)
+        .flatMap((part) => createFitTasks(part, option('S23')).slice(0, fitted.has(part.key) ? 1 : 2));
+    },
   },
   {
     id: 'try-motion',
@@ -214,6 +219,23 @@ export const CLOSING_RULES: readonly PlanRule[] = [
   },
 ];
 
+/** Closing such a joint is putting the part in: there is nothing else to fit. */
+const FITS: ReadonlySet<JointKind> = new Set<JointKind>(['push fit', 'snap', 'glue']);
+
+/** The part that this joint alone holds, and that goes in when it is closed; what lies in front of others is closed after them. */
+function findFitted(joint: PlanJoint, { input, isFreed }: PlanContext): PlanPart | null {
+  if (!FITS.has(joint.kind) || input.opening.some((other) => other.way.behindJoints.includes(joint.key))) return null;
+  return (
+    input.parts.find(
+      (part) =>
+        joint.partKeys.includes(part.key) &&
+        FITTED[part.role] !== undefined &&
+        isFreed(part) &&
+        input.opening.every((other) => other === joint || !other.partKeys.includes(part.key)),
+    ) ?? null
+  );
+}
+
 function createFitTasks(part: PlanPart, cleaning: SchoolOption<'S23'>): TaskDraft[] {
   const tag = FITTED[part.role];
   if (!tag) return [];
@@ -234,10 +256,11 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
     closing === 'false rivet' ||
     (closing === 'as its kind' && joint.kind === 'glue');
   const facts = closing === 'as its kind' || closing === 'formed' ? BY_KIND[joint.kind] : OTHERWISE[closing];
+  const fitted = findFitted(joint, context);
   return {
     act: 'close',
     station: isSoldered ? 'strip' : 'close',
-    partKeys: joint.partKeys,
+    partKeys: fitted ? [fitted.key, ...joint.partKeys.filter((key) => key !== fitted.key)] : joint.partKeys,
     of: { jointKey: joint.key },
     method: isForming ? context.option('S5') : closing,
     tags: isSoldered
@@ -245,6 +268,7 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
       : [
           'close joint',
           'handling',
+          ...(fitted ? (['fit part', FITTED[fitted.role]!] as const) : []),
           // Pressed in, an axle comes out again no more than a formed one.
           ...(isForming || closing === 'pressed in' ? (['form axle ends'] as const) : []),
           ...(isForming || CHIPS.has(joint.kind) ? (['chip paint'] as const) : []),
@@ -253,13 +277,13 @@ function createClosingTask(joint: PlanJoint, isTapped: boolean, context: PlanCon
     ...(isSoldered ? { process: 'soldering' as const } : {}),
     hazards: isSoldered ? ['soldering-iron'] : isGlued && closing !== 'glued clear' ? ['cyanoacrylate'] : [],
     ...(isForming ? { cannotBeUndone: 'a formed axle end cannot be formed again' } : {}),
-    handsOnMin: facts.minutes,
+    handsOnMin: facts.minutes + (fitted ? 4 : 0),
     ...(facts.cureMin ? { passiveMin: facts.cureMin } : {}),
     uses: [
       ...(isForming ? FORMING_USES[context.option('S5')] : (facts.uses ?? [])),
       ...(joint.condition === 'lost' ? (FASTENERS[joint.kind] ?? []) : []),
     ],
-    detail: { closing },
+    detail: { closing, fits: fitted !== null },
   };
 }
 
