@@ -190,6 +190,7 @@ export { selectAnswers, selectStatements } from './identify/selectAnswers.ts';
 export { selectCastRelief } from './identify/selectCastRelief.ts';
 
 // Facts of a specimen
+export { createFoundJointKey } from './facts/listJoints.ts';
 export { convertFindingToState } from './facts/convertFindingToState.ts';
 export { createSpecimenFacts, type HouseRows, type SpecimenRows } from './facts/createSpecimenFacts.ts';
 export { listAreasOf } from './facts/listAreasOf.ts';

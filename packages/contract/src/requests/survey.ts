@@ -85,6 +85,7 @@ export class ChangeFinding extends VersionedChange {
 export class CreateWant {
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
+  @IsChanged() @IsString() @MaxLength(60) feature?: string;
   @IsString() @IsNotEmpty({ message: 'Say what is wanted.' }) @MaxLength(200) what!: string;
   @IsString() @MaxLength(300) dependentBits!: string;
   @IsChangedOrNull() @IsIn(WAYS_TO_GET) getBy?: WayToGet | null;
@@ -97,6 +98,7 @@ export class CreateWant {
 
 export class ChangeWant extends VersionedChange {
   @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
+  @IsChanged() @IsString() @MaxLength(60) feature?: string;
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(200) what?: string;
   @IsChanged() @IsString() @MaxLength(300) dependentBits?: string;
   @IsChangedOrNull() @IsIn(WAYS_TO_GET) getBy?: WayToGet | null;

@@ -62,4 +62,4 @@ export function standAsFound(ways: readonly JointWay[], condition: JointConditio
 }
 
 /** A joint that only came to light while opening has this key among the others. */
-const createFoundJointKey = (id: FoundJoint['id']): string => `found:${id}`;
+export const createFoundJointKey = (id: FoundJoint['id']): string => `found:${id}`;

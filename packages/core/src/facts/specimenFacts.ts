@@ -125,6 +125,8 @@ export interface PlanFinding {
 export interface PlanWant {
   readonly id: string;
   readonly kind: WantKind;
+  /** The feature that a piece is for; empty for whatever is gone. */
+  readonly feature: string;
   readonly what: string;
   readonly state: WantState;
   readonly getBy: WayToGet | null;

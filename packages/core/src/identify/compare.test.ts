@@ -108,7 +108,7 @@ describe('comparing two examples', () => {
   const part = (specimenId: string, key: string, more: Partial<SpecimenPart> = {}): SpecimenPart => ({
     ...{ id: `${specimenId}.${key}`, version: 1, specimenId, key, name: key, role: 'body', material: 'zinc alloy' },
     materialCertainty: 'sure',
-    ...{ state: 'sound', origin: 'unknown', originNote: '', isKept: false },
+    ...{ state: 'sound', origin: 'unknown', originNote: '', takenFromId: null, isKept: false },
     ...more,
   });
   const found = (specimenPartId: string, kind: Finding['kind'], severity: number): Finding => ({

@@ -40,6 +40,8 @@ export interface SpecimenPart extends Versioned {
   readonly state: PartState;
   readonly origin: Origin;
   readonly originNote: string;
+  /** The specimen it was taken from; null while it is where it came in. */
+  readonly takenFromId: string | null;
   /** It stays as it is, whatever is done beside it: bright metal, a coat worth keeping, somebody else's finished work. */
   readonly isKept: boolean;
 }
@@ -223,6 +225,8 @@ export interface Want extends Versioned {
   readonly specimenPartId: string;
   /** A part takes the place of this one, a feature is set into it; a decal is tried on the paint, all else on bare metal. */
   readonly kind: WantKind;
+  /** The feature that a piece is for; empty where it is for the whole part, or for whatever is gone. */
+  readonly feature: string;
   readonly what: string;
   readonly dependentBits: string;
   /** null: as the school of broken parts answers. */

@@ -28,6 +28,7 @@ const want = (state: Want['state'], reason = ''): Want => ({
   version: 1,
   specimenPartId: 'p',
   kind: 'part',
+  feature: '',
   getBy: null,
   what: 'a tyre',
   dependentBits: '',
@@ -50,6 +51,7 @@ const part = (changes: Partial<SpecimenPart> = {}): SpecimenPart => ({
   state: 'sound',
   origin: 'original',
   originNote: '',
+  takenFromId: null,
   ...changes,
 });
 const applied = {

@@ -65,6 +65,7 @@ export const makeFinding = (kind: FindingKind, changes: Partial<PlanFinding> = {
 export const makeWant = (id: string, changes: Partial<PlanWant> = {}): PlanWant => ({
   id,
   kind: 'part',
+  feature: '',
   what: `a ${id}`,
   getBy: null,
   state: 'open',
@@ -308,7 +309,12 @@ function findMore(part: PlanPart, late: RandomSource): PlanPart {
     ...{ feature, severity: pickOne([1, 2, 3], late), mend: pickOne([null, null, 'gel', 'new piece'] as const, late) },
     carriesLoad: pickOne([null, true, false], late),
   });
-  const piece = makeWant(`${part.key}-piece`, { kind: 'feature', what: feature, getBy: pickOne(WAYS_TO_GET, late) });
+  const piece = makeWant(`${part.key}-piece`, {
+    kind: 'feature',
+    feature,
+    what: feature,
+    getBy: pickOne(WAYS_TO_GET, late),
+  });
   return { ...part, findings: [...part.findings, finding], wants: [...part.wants, ...(late() < 0.5 ? [piece] : [])] };
 }
 

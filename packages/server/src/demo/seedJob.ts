@@ -134,7 +134,7 @@ async function seedSpecimen(
       id: `${note.id}.want-${i + 1}`,
       version: 1,
       specimenPartId: partId(part),
-      ...{ kind, what, dependentBits, state, origin, getBy: null },
+      ...{ kind, feature: '', what, dependentBits, state, origin, getBy: null },
       solution: state === 'waived' ? '' : text,
       reason: state === 'waived' ? text : '',
       dueOn: dueInDays === undefined || dueInDays === null ? null : dateOf(day(dueInDays)),

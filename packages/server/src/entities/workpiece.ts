@@ -101,6 +101,9 @@ export class SpecimenPartRow extends VersionedRow {
   @Column('text')
   originNote!: string;
 
+  @Column('text', { nullable: true })
+  takenFromId!: string | null;
+
   @Column('boolean', { default: false })
   isKept!: boolean;
 
@@ -319,6 +322,9 @@ export class WantRow extends VersionedRow {
 
   @Column('text', { default: 'part' })
   kind!: WantKind;
+
+  @Column('text', { default: '' })
+  feature!: string;
 
   @Column('text')
   what!: string;

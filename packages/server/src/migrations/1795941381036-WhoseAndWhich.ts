@@ -28,11 +28,15 @@ export class WhoseAndWhich1795941381036 implements MigrationInterface {
     await queryRunner.query("DROP TABLE \"coating_layer\"");
     await queryRunner.query("ALTER TABLE \"temporary_coating_layer\" RENAME TO \"coating_layer\"");
     await queryRunner.query("CREATE INDEX \"IDX_db7c09a4a94b02df83d16deae1\" ON \"coating_layer\" (\"areaId\") ");
+    await queryRunner.query('ALTER TABLE "want" ADD COLUMN "feature" text NOT NULL DEFAULT (\'\')');
+    await queryRunner.query('ALTER TABLE "specimen_part" ADD COLUMN "takenFromId" text');
     // The facts that plans were made from have new fields: they are worked out anew.
     await queryRunner.query("UPDATE specimen SET planFingerprint = '', planInput = ''");
   }
 
   async down(queryRunner: QueryRunner): Promise<void> {
+    await queryRunner.query('ALTER TABLE "specimen_part" DROP COLUMN "takenFromId"');
+    await queryRunner.query('ALTER TABLE "want" DROP COLUMN "feature"');
     await queryRunner.query("DROP INDEX \"IDX_db7c09a4a94b02df83d16deae1\"");
     await queryRunner.query("ALTER TABLE \"coating_layer\" RENAME TO \"temporary_coating_layer\"");
     await queryRunner.query("CREATE TABLE \"coating_layer\" (\"id\" text PRIMARY KEY NOT NULL, \"version\" integer NOT NULL DEFAULT (1), \"areaId\" text NOT NULL, \"stage\" text NOT NULL, \"seq\" integer NOT NULL, \"kind\" text NOT NULL, \"name\" text NOT NULL, \"colourHex\" text NOT NULL, \"thicknessUm\" real NOT NULL, \"thicknessOrigin\" text NOT NULL, \"productId\" text, \"whose\" boolean NOT NULL, \"tempC\" real, \"appliedAt\" text, \"appliedBy\" text, \"note\" text NOT NULL, \"rejection\" text, \"removedAt\" text, CONSTRAINT \"FK_e0b655f6f3b75aed262a0992b04\" FOREIGN KEY (\"productId\") REFERENCES \"paint_product\" (\"id\") ON DELETE SET NULL ON UPDATE NO ACTION, CONSTRAINT \"FK_db7c09a4a94b02df83d16deae13\" FOREIGN KEY (\"areaId\") REFERENCES \"area\" (\"id\") ON DELETE CASCADE ON UPDATE NO ACTION)");

@@ -92,7 +92,17 @@ async function insertPart(
 ): Promise<void> {
   const id = `${specimenId}.${role}`;
   await manager.insert(SpecimenPartRow, {
-    ...{ id, version: 1, specimenId, key: role, name: role, role, originNote: '', origin: 'unknown' },
+    ...{
+      id,
+      version: 1,
+      specimenId,
+      key: role,
+      name: role,
+      role,
+      originNote: '',
+      takenFromId: null,
+      origin: 'unknown',
+    },
     material: random() < 0.4 ? 'zinc alloy' : pickOne(MATERIALS, random),
     materialCertainty: pickOne(['sure', 'likely', 'unsure'] as const, random),
     state: pickOne(['sound', 'worn', 'damaged', 'missing'] as const, random),

@@ -127,9 +127,7 @@ export function selectMends(part: PlanPart, context: PlanContext): Mend[] {
 
 /** A want for a feature brings a piece for it; one that names none is for whatever is gone. */
 const hasPieceFor = (part: PlanPart, { feature }: PlanFinding): boolean =>
-  selectWants(part).some(
-    (want) => want.kind === 'feature' && (feature === '' || want.what.toLowerCase().includes(feature.toLowerCase())),
-  );
+  selectWants(part).some((want) => want.kind === 'feature' && (want.feature === '' || want.feature === feature));
 
 /** Damages of a part that are mended in the same way are one task with all their reasons. */
 function createMends(part: PlanPart, mends: readonly Mend[]): TaskDraft[] {

@@ -30,6 +30,7 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
       state: 'sound',
       origin: 'unknown',
       originNote: '',
+      takenFromId: null,
       isKept: false,
     });
     for (const kind of listAreasOf(role, material)) {

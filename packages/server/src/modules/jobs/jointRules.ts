@@ -1,3 +1,4 @@
+import { createFoundJointKey } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { JointRow } from '../../entities/catalogue.ts';
 import { FoundJointRow, type JointConditionRow, type JointWishRow } from '../../entities/opening.ts';
@@ -11,10 +12,10 @@ export async function assertJointIsKnown(
   { specimenId, jointKey }: Pick<JointWishRow | JointConditionRow, 'specimenId' | 'jointKey'>,
 ) {
   const { castingId } = await findRow(manager, SpecimenRow, specimenId, 'This model');
-  const isFound = jointKey.startsWith('found:');
-  const isKnown = isFound
-    ? await manager.existsBy(FoundJointRow, { specimenId, id: jointKey.slice('found:'.length) })
-    : castingId !== null && (await manager.existsBy(JointRow, { castingId, key: jointKey }));
+  const found = await manager.findBy(FoundJointRow, { specimenId });
+  const isKnown =
+    found.some(({ id }) => createFoundJointKey(id) === jointKey) ||
+    (castingId !== null && (await manager.existsBy(JointRow, { castingId, key: jointKey })));
   if (!isKnown) throw refused('joint', 'This model has no such joint.', { jointKey: 'Choose one of its joints.' });
 }
 

@@ -40,10 +40,10 @@ async function move(
   from: SpecimenRow,
   into: SpecimenRow,
 ): Promise<void> {
-  const isHome = part.originNote === `from ${into.name}`;
-  const written: Pick<SpecimenPartRow, 'origin' | 'originNote'> = isHome
-    ? { origin: 'unknown', originNote: '' }
-    : { origin: 'donor', originNote: `from ${from.name}` };
+  const isHome = part.takenFromId === into.id;
+  const written: Pick<SpecimenPartRow, 'origin' | 'originNote' | 'takenFromId'> = isHome
+    ? { origin: 'unknown', originNote: '', takenFromId: null }
+    : { origin: 'donor', originNote: `from ${from.name}`, takenFromId: part.takenFromId ?? from.id };
   await manager.update(
     SpecimenPartRow,
     { id: part.id },

@@ -36,6 +36,7 @@ const insertWant = (
       version: 1,
       origin: null,
       getBy: null,
+      feature: '',
       dependentBits: '',
       state: 'open',
       solution: '',
@@ -47,7 +48,7 @@ const insertWant = (
 
 /** One open want a part is enough. */
 export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id: string): Promise<void> {
-  const isWanted = { specimenPartId: part.id, state: In(['open', 'ordered']) };
+  const isWanted = { specimenPartId: part.id, kind: 'part' as const, state: In(['open', 'ordered']) };
   if ((await manager.existsBy(WantRow, isWanted)) || (await manager.existsBy(WantRow, { id }))) return;
   const { castingId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
   const known = castingId ? await manager.findOneBy(CastingPartRow, { castingId, key: part.key }) : null;

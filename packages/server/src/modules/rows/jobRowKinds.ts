@@ -89,7 +89,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeWant,
     mayDelete: true,
     movesPlan: true,
-    defaults: { kind: 'part', origin: null, getBy: null },
+    defaults: { kind: 'part', feature: '', origin: null, getBy: null },
     jobOf: (manager, row: WantRow) => jobOfPart(manager, row.specimenPartId),
     check: (_, row: WantRow) => {
       if (row.state === 'solved' && row.origin === null)

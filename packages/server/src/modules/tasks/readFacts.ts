@@ -79,7 +79,7 @@ async function readRows(
       carriesLoad: finding.carriesLoad === null ? null : Boolean(finding.carriesLoad),
     })),
     wants: await read<RowOf<'wants'>>(
-      `SELECT id, specimenPartId, kind, what, getBy, state, dependentBits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
+      `SELECT id, specimenPartId, kind, feature, what, getBy, state, dependentBits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
     ),
     joints: castingId ? await readJoints(manager, castingId) : [],
     foundJoints: (
