@@ -1,36 +1,14 @@
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
-import {
-  FINDING_KINDS,
-  FINDING_UNITS,
-  WANT_KINDS,
-  WAYS_TO_GET,
-  type SpecimenPart,
-  type WantKind,
-  type WayToGet,
-} from '@sardonyx/core';
+import { FINDING_KINDS, FINDING_UNITS, type SpecimenPart } from '@sardonyx/core';
 import { Field } from '../../../../shared/form/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
+import { WantKindOptions, WayToGetOptions } from './WantOptions.tsx';
 
 export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
   1: 'cosmetic',
   2: 'must be mended',
   3: 'stops the work',
-};
-
-/** What comes for a want does there. */
-export const WANT_KIND_WORDS: Readonly<Record<WantKind, string>> = {
-  part: 'a new part',
-  feature: 'a piece to set in',
-  decal: 'a decal',
-  other: 'something else',
-};
-
-export const WAY_TO_GET_WORDS: Readonly<Record<WayToGet, string>> = {
-  donor: 'from a donor',
-  buy: 'bought',
-  print: 'printed',
-  make: 'made here',
 };
 
 export function AddFinding({ part }: { readonly part: SpecimenPart }) {
@@ -132,21 +110,12 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
       <div className="grid grid-cols-2 gap-2">
         <Field label="Kind" error={errors.kind?.message}>
           <select {...register('kind')}>
-            {WANT_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {WANT_KIND_WORDS[kind]}
-              </option>
-            ))}
+            <WantKindOptions />
           </select>
         </Field>
         <Field label="Come by it" error={errors.getBy?.message}>
           <select {...register('getBy', { setValueAs: (value: string | null) => value || null })}>
-            <option value="">as this job does</option>
-            {WAYS_TO_GET.map((way) => (
-              <option key={way} value={way}>
-                {WAY_TO_GET_WORDS[way]}
-              </option>
-            ))}
+            <WayToGetOptions />
           </select>
         </Field>
       </div>

@@ -1,8 +1,6 @@
 import {
   ORIGINS,
-  WANT_KINDS,
   WANT_STATES,
-  WAYS_TO_GET,
   type Origin,
   type Want,
   type WantKind,
@@ -16,7 +14,7 @@ import { formatDay } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useJob } from '../../JobContext.tsx';
-import { WANT_KIND_WORDS, WAY_TO_GET_WORDS } from './AddToPart.tsx';
+import { WantKindOptions, WayToGetOptions } from './WantOptions.tsx';
 
 const MARKS: Readonly<Record<WantState, string>> = { open: '○', ordered: '◐', solved: '●', waived: '–' };
 
@@ -125,11 +123,7 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
       <label>
         Kind
         <select value={draft.kind} onChange={(event) => setDraft({ ...draft, kind: event.target.value as WantKind })}>
-          {WANT_KINDS.map((kind) => (
-            <option key={kind} value={kind}>
-              {WANT_KIND_WORDS[kind]}
-            </option>
-          ))}
+          <WantKindOptions />
         </select>
       </label>
       <label>
@@ -138,12 +132,7 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
           value={draft.getBy ?? ''}
           onChange={(event) => setDraft({ ...draft, getBy: (event.target.value || null) as WayToGet | null })}
         >
-          <option value="">as this job does</option>
-          {WAYS_TO_GET.map((way) => (
-            <option key={way} value={way}>
-              {WAY_TO_GET_WORDS[way]}
-            </option>
-          ))}
+          <WayToGetOptions />
         </select>
       </label>
       {draft.state === 'ordered' && (
