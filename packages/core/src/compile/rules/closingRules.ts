@@ -222,26 +222,18 @@ export const CLOSING_RULES: readonly PlanRule[] = [
 /** Closing such a joint is putting the part in: there is nothing else to fit. */
 const FITS: ReadonlySet<JointKind> = new Set<JointKind>(['push fit', 'snap', 'glue']);
 
-/** In which order they usually go in (O31). */
-const GOES_IN: Partial<Record<PartRole, number>> = { glazing: 0, interior: 1, mechanism: 1, base: 2 };
-
-/**
- * The part that this joint alone holds, and that goes in when it is closed. Where the joint stands in front of one with a part
- * that usually goes in later, the construction is another: then the part is put in place first, and held later.
- */
+/** The part that this joint alone holds, and that goes in when it is closed; what lies in front of others is closed after them. */
 function findFitted(joint: PlanJoint, { input, isFreed }: PlanContext): PlanPart | null {
-  if (!FITS.has(joint.kind)) return null;
-  const isOwn = (part: PlanPart) =>
-    joint.partKeys.includes(part.key) &&
-    GOES_IN[part.role] !== undefined &&
-    isFreed(part) &&
-    input.opening.every((other) => other === joint || !other.partKeys.includes(part.key));
-  const own = input.parts.find(isOwn);
-  if (!own) return null;
-  const behind = input.opening.filter((other) => other.way.behindJoints.includes(joint.key));
-  const isLater = ({ key, role }: PlanPart) =>
-    behind.some((other) => other.partKeys.includes(key)) && (GOES_IN[role] ?? 0) > GOES_IN[own.role]!;
-  return input.parts.some(isLater) ? null : own;
+  if (!FITS.has(joint.kind) || input.opening.some((other) => other.way.behindJoints.includes(joint.key))) return null;
+  return (
+    input.parts.find(
+      (part) =>
+        joint.partKeys.includes(part.key) &&
+        FITTED[part.role] !== undefined &&
+        isFreed(part) &&
+        input.opening.every((other) => other === joint || !other.partKeys.includes(part.key)),
+    ) ?? null
+  );
 }
 
 function createFitTasks(part: PlanPart, cleaning: SchoolOption<'S23'>): TaskDraft[] {
