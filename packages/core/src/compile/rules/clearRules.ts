@@ -2,7 +2,7 @@ import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { hasDecal, numberInArea, ofRound, roundOf } from './coats.ts';
+import { hasDecal, ofCoat } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 /** Until it may be handled, where no pot is chosen, minutes (planning estimate). */
@@ -78,11 +78,7 @@ function createClearTask(part: PlanPart, coat: PlanCoat, isOver: boolean): TaskD
     act: 'clear',
     station: isOver ? 'close' : 'finish',
     partKeys: [part.key],
-    of: {
-      area: coat.areaName,
-      ...numberInArea(part.coats, coat),
-      ...ofRound(roundOf(part, ['clear'], coat.areaName)),
-    },
+    of: ofCoat(part, coat),
     tags: [
       'clear over',
       'spray',

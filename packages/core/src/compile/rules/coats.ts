@@ -1,4 +1,5 @@
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
+import type { TaskSubject } from '../../model/taskActs.ts';
 import type { LayerKind } from '../../model/workpiece.ts';
 import type { PlanContext } from '../planContext.ts';
 
@@ -32,10 +33,17 @@ export function roundOf(part: PlanPart, kinds: readonly LayerKind[], areaName?: 
 export const ofRound = (round: number | undefined) => (round === undefined ? {} : { round });
 
 /** Coats of a kind that lie on the same area, told apart by their number: undefined for the first, then 2, 3 and on. */
-export const numberInArea = (coats: readonly PlanCoat[], coat: PlanCoat): { readonly nth?: number } => {
+const numberInArea = (coats: readonly PlanCoat[], coat: PlanCoat): { readonly nth?: number } => {
   const nth = coats.filter(({ areaName, kind }) => areaName === coat.areaName && kind === coat.kind).indexOf(coat) + 1;
   return nth > 1 ? { nth } : {};
 };
+
+/** What the task of one coat is of: its area, which one of its kind there, and the how many-th time it goes on. */
+export const ofCoat = (part: PlanPart, coat: PlanCoat): TaskSubject => ({
+  area: coat.areaName,
+  ...numberInArea(part.coats, coat),
+  ...ofRound(roundOf(part, [coat.kind], coat.areaName)),
+});
 
 /** Brightwork of that area stands: it is not put on in another ink as well. */
 export const hasBrightworkOn = (part: PlanPart, areaName: string): boolean =>

@@ -3,7 +3,7 @@ import { uses, type Use } from '../../model/supply.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { hasBrightworkOn, isSlowInk, numberInArea, ofRound, roundOf } from './coats.ts';
+import { hasBrightworkOn, isSlowInk, ofCoat } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 const DECAL_USES: Readonly<Record<SchoolOption<'S20'>, readonly Use[]>> = {
@@ -22,12 +22,6 @@ const eachDecal = (
       ? []
       : part.coats.filter((coat) => coat.kind === 'decal').map((coat) => create(part, coat)),
   );
-
-const ofCoat = (part: PlanPart, coat: PlanCoat) => ({
-  area: coat.areaName,
-  ...numberInArea(part.coats, coat),
-  ...ofRound(roundOf(part, [coat.kind], coat.areaName)),
-});
 
 /** Decals one by one; slow ink last of all. */
 export const DECAL_RULES: readonly PlanRule[] = [

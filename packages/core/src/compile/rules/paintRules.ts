@@ -8,7 +8,7 @@ import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
 import { isPowderCoat, isPowdered } from './isPowdered.ts';
 import { isSolderedFirst } from './closingRules.ts';
-import { hasBrightworkOn, hasDecal, isSlowInk, numberInArea, ofRound, paintedCoats, roundOf } from './coats.ts';
+import { hasBrightworkOn, hasDecal, isSlowInk, ofCoat, ofRound, paintedCoats, roundOf } from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
 import type { PlanRule } from './planRule.ts';
 
@@ -126,11 +126,7 @@ export const PAINT_RULES: readonly PlanRule[] = [
             act: 'bright',
             station: isLate ? 'close' : 'finish',
             partKeys: [part.key],
-            of: {
-              area: coat.areaName,
-              ...numberInArea(part.coats, coat),
-              ...ofRound(roundOf(part, ['brightwork'], coat.areaName)),
-            },
+            of: ofCoat(part, coat),
             method: context.option('S7'),
             tags: isLate ? ['silver after decals', 'handling'] : ['trim colour', 'paint', 'handling'],
             hazards: ['degreaser'],

@@ -7,7 +7,7 @@ import { recompilePlan } from '../tasks/recompilePlan.ts';
 
 /**
  * A part of another example comes to this one, with its findings, coats and history; the one in its place goes there, so that
- * nothing is lost and it can be taken back. Answers with both pieces as they stand then.
+ * nothing is lost and it can be taken back. Answers with the piece as it stands then.
  */
 export async function takePart(
   manager: EntityManager,
