@@ -34,6 +34,29 @@ describe('a job that is changed after it began', () => {
     expect(await keysOf()).deep.equal(full);
   });
 
+  it('puts a piece on the list when it is chosen for a mend, and takes it off again when somebody thinks better of it', async () => {
+    const finding = { specimenPartId: 'sg-06-1.load', kind: 'missing', feature: 'hook', severity: 2, note: '' };
+    const { id } = (await bench.http.post('/api/findings').send(finding).expect(201)).body as { id: string };
+    const pieces = async () => {
+      const { specimens } = await job();
+      expect(specimens[0]!.parts.find((part) => part.key === 'load')!.state).not.equal('missing');
+      return specimens[0]!.wants.filter((want) => want.kind === 'feature').map((want) => want.feature);
+    };
+    const choose = (version: number, mend: string | null) =>
+      bench.http.patch(`/api/findings/${id}`).send({ version, mend }).expect(200);
+    await choose(1, 'new piece');
+    expect(await pieces()).deep.equal(['hook']);
+    await choose(2, null);
+    expect(await pieces()).deep.equal([]);
+    // What somebody has sent for stays on the list.
+    await choose(3, 'new piece');
+    const { wants } = (await job()).specimens[0]!;
+    const { id: wantId, version } = wants.find((want) => want.kind === 'feature')!;
+    await bench.http.patch(`/api/wants/${wantId}`).send({ version, state: 'ordered' }).expect(200);
+    await choose(4, 'splint');
+    expect(await pieces()).deep.equal(['hook']);
+  });
+
   it('matches to taste when it is to become a custom model', async () => {
     await change({ target: 'custom' });
     const { tasks } = await job();

@@ -46,7 +46,7 @@ export interface TaskDetails {
   wipe: { readonly finding: PlanFinding; readonly verdict: PartVerdict };
   dress: { readonly finding: PlanFinding; readonly ladder: Ladder; readonly isThin: boolean };
   'dress-lines': { readonly grits: readonly (number | string)[] };
-  'trial-fit': { readonly wants: readonly string[] };
+  'trial-fit': { readonly wants: readonly string[]; readonly isPiece: boolean };
   'take-off': { readonly names: readonly string[]; readonly because: string };
   mask: { readonly beside: readonly string[] };
   prime: { readonly name: string };

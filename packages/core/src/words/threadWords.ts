@@ -1,5 +1,5 @@
 import type { WordsFor } from './wordsFor.ts';
-import { capitalise } from './names.ts';
+import { capitalise, listNames } from './names.ts';
 import { always, firstPart } from './words.ts';
 
 export const THREAD_WORDS: WordsFor<'recover-post' | 'tap' | 'trial-fit' | 'dry-fit'> = {
@@ -17,11 +17,15 @@ export const THREAD_WORDS: WordsFor<'recover-post' | 'tap' | 'trial-fit' | 'dry-
     how: 'Depth stop set, cutting oil, half a turn on and a quarter back. Clear the swarf, run the screw in once, take it out again.',
     because: `Closing: ${because('S2')}`,
   }),
-  'trial-fit': (draft, context) => ({
-    title: `Trial-fit the ${firstPart(draft, context)}`,
-    how: 'Dry, in bare metal, with its neighbours in place. File now, not after paint.',
-    because: `The part is new to this model: ${draft.detail.wants.join(', ')}.`,
-  }),
+  'trial-fit': (draft, context) => {
+    const { wants, isPiece } = draft.detail;
+    const part = firstPart(draft, context);
+    return {
+      title: isPiece ? `Trial-fit the new ${listNames(wants)} on the ${part}` : `Trial-fit the ${part}`,
+      how: 'Dry, in bare metal, with its neighbours in place. File now, not after paint.',
+      because: `${isPiece ? 'The piece' : 'The part'} is new to this model: ${wants.join(', ')}.`,
+    };
+  },
   'dry-fit': always(
     'Put it together dry, all of it',
     'Screws, axles, glazing, moving parts, nothing glued or formed. Does it pull straight? Do all four wheels touch, does everything turn and tip? File and shim now.',

@@ -103,7 +103,8 @@ const selectAwaited = (part: PlanPart, school: SchoolOption<'S15'>): PlanWant[] 
 /** How it is come by: as was said of it, else as the school answers. What is missing cannot be glued. */
 function findWayToGet({ kind, getBy }: PlanWant, school: SchoolOption<'S15'>): WayToGet {
   if (getBy !== null) return getBy;
-  return kind !== 'part' ? 'buy' : school === 'glue' ? 'donor' : school;
+  if (kind !== 'part' && kind !== 'feature') return 'buy';
+  return school === 'glue' ? 'donor' : school;
 }
 
 const GETTING: Readonly<Record<WayToGet, Pick<DraftFields, 'handsOnMin' | 'passiveMin' | 'hazards' | 'uses'>>> = {
@@ -118,7 +119,7 @@ const GETTING: Readonly<Record<WayToGet, Pick<DraftFields, 'handsOnMin' | 'passi
 
 function createGetTasks(part: PlanPart, want: PlanWant, school: SchoolOption<'S15'>): TaskDraft[] {
   const by = findWayToGet(want, school);
-  const isBySchool = want.getBy === null && want.kind === 'part';
+  const isBySchool = want.getBy === null && (want.kind === 'part' || want.kind === 'feature');
   const common = { station: 'survey' as const, partKeys: [part.key], of: { wantId: want.id }, method: by };
   return [
     ...(by === 'print' || by === 'make'

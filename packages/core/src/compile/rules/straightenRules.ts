@@ -1,6 +1,6 @@
 import type { PlanFinding, PlanPart } from '../../facts/specimenFacts.ts';
 import { isReplaced } from '../../facts/chooseTreatment.ts';
-import { isMetal, traitsOf } from '../../model/material.ts';
+import { traitsOf } from '../../model/material.ts';
 import { uses } from '../../model/supply.ts';
 import { BENDING, planStraightening, type BendPlan } from '../../process/planStraightening.ts';
 import type { PlanContext } from '../planContext.ts';
@@ -40,16 +40,25 @@ export const STRAIGHTEN_RULES: readonly PlanRule[] = [
 
 const findBend = (part: PlanPart): PlanFinding | undefined => findFinding(part, 'twisted') ?? findFinding(part, 'bent');
 
-/** The half that it is screwed to while a twist is judged and bent out: both twist together. */
-function findPair(part: PlanPart, { workable, input }: PlanContext): PlanPart | null {
+/**
+ * The half that it is screwed to while a twist is judged and bent out: both twist together. One that bends in another way, or
+ * stays in one piece with more than this one, is left out of it.
+ */
+function findPair(part: PlanPart, { workable, input, pieces }: PlanContext): PlanPart | null {
   if (findBend(part)?.kind !== 'twisted' || (part.role !== 'body' && part.role !== 'base')) return null;
   const beside = new Set(
     input.opening.filter((joint) => joint.partKeys.includes(part.key)).flatMap((joint) => joint.partKeys),
   );
   const isHalf = (other: PlanPart) => other.role === (part.role === 'body' ? 'base' : 'body');
   return (
-    workable.find((other) => beside.has(other.key) && isHalf(other) && isMetal(other.material) && !isReplaced(other)) ??
-    null
+    workable.find(
+      (other) =>
+        beside.has(other.key) &&
+        isHalf(other) &&
+        !isReplaced(other) &&
+        traitsOf(other.material).bends === traitsOf(part.material).bends &&
+        pieces.neighboursOf(other.key).length === 0,
+    ) ?? null
   );
 }
 

@@ -85,7 +85,7 @@ export const THREAD_RULES: readonly PlanRule[] = [
             partKeys: [...new Set([part.key, ...beside])],
             tags: [isHere ? 'trial fit' : 'late trial fit'],
             handsOnMin: 10,
-            detail: { wants: wants.map((want) => want.what) },
+            detail: { wants: wants.map((want) => want.what), isPiece: wants.every((want) => want.kind === 'feature') },
           },
         ];
       }),

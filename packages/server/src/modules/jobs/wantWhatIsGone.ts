@@ -7,10 +7,12 @@ import { SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.
 import { findRow } from '../rows/versionedRows.ts';
 
 const wantOf = (findingId: string) => `${findingId}.want`;
+const pieceOf = (findingId: string) => `${findingId}.piece`;
 
 /** A part that is missing or broke is marked so, and wanted with its small bits until somebody settles it. */
 export async function wantWhatIsGone(manager: EntityManager, finding: FindingRow, before: FindingRow | null) {
   if (finding.mend === 'new piece') await wantPiece(manager, finding);
+  else if (before?.mend === 'new piece') await dropUntouchedPiece(manager, finding);
   const state = convertFindingToState(finding);
   const was = before && convertFindingToState(before);
   if (state === was) return;
@@ -21,10 +23,15 @@ export async function wantWhatIsGone(manager: EntityManager, finding: FindingRow
   await wantPart(manager, part, wantOf(finding.id));
 }
 
+/** Somebody thought better of it, and nobody has sent for it yet. */
+const dropUntouchedPiece = (manager: EntityManager, { id }: FindingRow) =>
+  manager.delete(WantRow, { id: pieceOf(id), version: 1, state: 'open' });
+
 /** A piece to set in is on the list once for its part. */
 async function wantPiece(manager: EntityManager, { id, specimenPartId, feature }: FindingRow): Promise<void> {
-  if (await manager.existsBy(WantRow, { specimenPartId, kind: 'feature', what: feature || 'new piece' })) return;
-  await insertWant(manager, { id: `${id}.piece`, specimenPartId, kind: 'feature', what: feature || 'new piece' });
+  if (await manager.existsBy(WantRow, { specimenPartId, kind: 'feature', feature })) return;
+  const what = feature || 'new piece';
+  await insertWant(manager, { id: pieceOf(id), specimenPartId, kind: 'feature', feature, what });
 }
 
 const insertWant = (
@@ -67,6 +74,7 @@ export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id
  * what it was called before is not known any more.
  */
 export async function dropUntouchedWant(manager: EntityManager, finding: FindingRow): Promise<void> {
+  await dropUntouchedPiece(manager, finding);
   const dropped = await manager.delete(WantRow, { id: wantOf(finding.id), version: 1, state: 'open' });
   if (!dropped.affected) return;
   const part = await findRow(manager, SpecimenPartRow, finding.specimenPartId, 'This part');
