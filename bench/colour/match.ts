@@ -4,7 +4,10 @@ import { USUAL_SURFACE } from '../../packages/core/src/colour/kubelkaMunk.ts';
 import { chooseDoses, roundDoses } from '../../packages/core/src/colour/match/chooseDoses.ts';
 import { findMatch } from '../../packages/core/src/colour/match/findMatch.ts';
 import { scoreMix } from '../../packages/core/src/colour/match/polish.ts';
-import { median, percentile, type Topic } from '../figure.ts';
+import { buildComboTable } from '../../packages/core/src/colour/match/comboTable.ts';
+import { doseExhaustively } from '../../packages/core/test/support/exhaustiveDoses.ts';
+import { createPoorShelf, POOR_LIMITS } from '../../packages/core/test/support/poorShelves.ts';
+import { median, percentile, type Figure, type Topic } from '../figure.ts';
 import { createColourWorld, createSmallColourWorld, SMALL_TARGETS, TARGETS } from './world.ts';
 
 const DROPS = { total: 60, doseMl: 0.05 };
@@ -31,6 +34,7 @@ export const colourMatch: Topic = {
     'colour.doseP95De',
     'colour.doseMaxDe',
     'colour.naiveDoseP95De',
+    'colour.potLimitMiss',
   ],
   measure: () => {
     const { shelf, targets, table, tableMs } = createColourWorld();
@@ -127,6 +131,7 @@ export const colourMatch: Topic = {
         null,
         'the best recipe rounded',
       ),
+      measurePoorShelves(),
     ]);
   },
 };
@@ -136,4 +141,26 @@ function timed<T>(act: () => T, into: number[]): T {
   const result = act();
   into.push(performance.now() - began);
   return result;
+}
+
+const POOR_SHELVES = 200;
+
+/** Nearly empty pots: whatever whole doses of three of them can do is found. */
+function measurePoorShelves(): Figure {
+  const seed = Date.now() % 1_000_000_000;
+  let missed = 0;
+  let empty = 0;
+  for (let i = 0; i < POOR_SHELVES; i++) {
+    const { shelf, target } = createPoorShelf(seed + i);
+    const best = doseExhaustively(shelf, target, POOR_LIMITS.total, POOR_LIMITS.doseMl);
+    const table = buildComboTable(shelf, USUAL_SURFACE)!;
+    const recipes = findMatch(table, target, { mostPaints: 3, count: 100, limits: POOR_LIMITS });
+    const found = chooseDoses(shelf, recipes, target, USUAL_SURFACE, POOR_LIMITS);
+    if (best === Infinity) empty++;
+    if (best === Infinity ? found !== null : !found || found.objective > best + NEAR_FOUR) missed++;
+  }
+  return {
+    ...{ name: 'colour.potLimitMiss', value: missed, unit: '', goal: { kind: 'at most', value: 0 } },
+    yardstick: `of ${POOR_SHELVES} poor shelves (${empty} hold too little), over 0.1 above all doses tried one by one, seed ${seed}`,
+  };
 }

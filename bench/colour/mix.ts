@@ -5,6 +5,8 @@ import {
   NEED,
   ROUGH_BENCH,
   simulateMixing,
+  WILD_BENCH,
+  WORDS_BENCH,
   type MixingBench,
   type MixingResult,
 } from '../../packages/core/test/support/simulatedMixing.ts';
@@ -30,6 +32,11 @@ export const colourMix: Topic = {
     'colour.mixNoLearningShare',
     'colour.mixByHandPatches',
     'colour.mixByHandVolumeRatio',
+    'colour.wordsFalseDone',
+    'colour.wordsDoneShare',
+    'colour.wildFalseDone',
+    'colour.wildWorstDone',
+    'colour.wildDoneShare',
   ],
   measure: () => {
     const { table } = createColourWorld();
@@ -45,6 +52,8 @@ export const colourMix: Topic = {
     const words = run({ ...IDEAL_BENCH, isByWords: true });
     const roughWords = run({ ...ROUGH_BENCH, isByWords: true });
     const blind = run({ ...IDEAL_BENCH, learns: false });
+    const eyes = run(WORDS_BENCH);
+    const wild = run(WILD_BENCH);
     const byHand = begun.map(({ target }, i) => simulateByHand(table.shelf, target, IDEAL_BENCH.strengthSd, i + 1));
     const falseStops = [...ideal, ...rough].filter((one) => one.isFalseStop).length / (2 * TARGETS);
     return Promise.resolve([
@@ -89,9 +98,23 @@ export const colourMix: Topic = {
         ),
         goal: null,
       },
+      atMost('colour.wordsFalseDone', falseShare(eyes), 0.01, `of what was called done by eye, not within 1; ${EYE}`),
+      { ...atLeast('colour.wordsDoneShare', doneShare(eyes), 0, 'called done by eye within 14 looks'), goal: null },
+      atMost('colour.wildFalseDone', falseShare(wild), 0.02, `of what was called done, not within 1; ${WILD}`),
+      atMost('colour.wildWorstDone', worstDone(wild), 1.5, 'dE00, the worst of these'),
+      { ...atLeast('colour.wildDoneShare', doneShare(wild), 0, 'called done within 14 patches'), goal: null },
     ]);
   },
 };
+
+const EYE = 'rough bench, an eye that is always off by 0.3';
+const WILD = 'strengths 30 %, model 8 %, noise 0.6, drops of 0.05 ml off by 15 %';
+
+const doneShare = (results: readonly MixingResult[]) => results.filter((one) => one.isStop).length / results.length;
+const falseShare = (results: readonly MixingResult[]) =>
+  results.filter((one) => one.isFalseStop).length / Math.max(1, results.filter((one) => one.isStop).length);
+const worstDone = (results: readonly MixingResult[]) =>
+  Math.max(0, ...results.filter((one) => one.isStop).map(({ deByPatch }) => deByPatch.at(-1)!));
 
 const reach = (results: readonly MixingResult[], patch: number, de: number) =>
   results.filter(({ deByPatch }) => deByPatch[Math.min(patch, deByPatch.length) - 1]! <= de).length / results.length;

@@ -97,9 +97,11 @@ const CASES: readonly RequestCase[] = [
   },
   {
     type: LogWet,
-    good: { lab: LAB, who: 'Imke Varga' },
+    good: { lab: LAB, sd: [0.3, 0.3, 0.3], how: 'spectrophotometer', who: 'Imke Varga' },
     wrong: [
       ['lab', [1]],
+      ['sd', [-1, 0, 0]],
+      ['how', 'typed'],
       ['who', ''],
     ],
   },

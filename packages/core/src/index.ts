@@ -289,13 +289,16 @@ export { readShelfCsv, writeShelfCsv } from './colour/exchange/shelfCsv.ts';
 export { fitPaint } from './colour/fitPaint.ts';
 export { estimateGloss } from './colour/glossOfMix.ts';
 export { adviseRound, firstMl } from './colour/guide/adviseRound.ts';
-export { STEPS, measureByEye, type EyeWord, type Step } from './colour/guide/judgeByEye.ts';
+export { STEPS, UNKNOWN_EYE, measureByEye, type Eye, type EyeWord, type Step } from './colour/guide/judgeByEye.ts';
+export { learnEyes } from './colour/guide/learnEyes.ts';
+export { computeMixDistance, type Eyes } from './colour/guide/listReadings.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
-export { replayMix, type MixState } from './colour/guide/replayMix.ts';
+export { mainPaintOf, replayMix, type MixState } from './colour/guide/replayMix.ts';
 export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/roundAdvice.ts';
 export { computeContrastRatio } from './colour/hiding.ts';
 export { computeQ, mixOptics, predictMix, removeSurface, type PaintOptics } from './colour/kubelkaMunk.ts';
 export { buildComboTable, type ComboTable } from './colour/match/comboTable.ts';
+export { findShortage, type Shortage } from './colour/match/findShortage.ts';
 export type { MatchTarget } from './colour/match/polish.ts';
 export {
   proposeRecipes,
@@ -317,6 +320,7 @@ export { drawColourCardFace } from './colour/photo/colourCard.ts';
 export { fitCamera, type CameraFit } from './colour/photo/fitCamera.ts';
 export { sampleColour, type ColourSample } from './colour/photo/sampleColour.ts';
 export { rankPots, type RankedPot } from './colour/rankPots.ts';
+export { selectDrying } from './colour/selectDrying.ts';
 export { selectLettingDownWhite } from './colour/selectLettingDownWhite.ts';
 export { reconstructFromLab } from './colour/smoothReflectance.ts';
 export { sumLeft } from './colour/sumLeft.ts';

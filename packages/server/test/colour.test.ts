@@ -138,7 +138,9 @@ describe('colours over HTTP', () => {
     const mix = await begin();
     await pour(mix, WHITE, 1.5);
     await pour(mix, BLUE, 0.5);
-    await post(`mixes/${mix}/wet`, { lab: [62, -5, -25], who: WHO });
+    await post(`mixes/${mix}/wet`, {
+      ...{ lab: [62, -5, -25], sd: [0.3, 0.3, 0.3], how: 'spectrophotometer', who: WHO },
+    });
     await post(`mixes/${mix}/patches`, PATCH);
     const view = await bench.get<JobView>('jobs/sg-03');
     const { areas, parts } = view.specimens[0]!;
@@ -203,6 +205,28 @@ describe('colours over HTTP', () => {
     const trolley = await bench.get<JobRecord>('jobs/sg-07/record.json');
     expect(trolley.mixes[0]).deep.include({ name: 'Trolley slate, first try', patches: 2, isKept: true });
     expect(trolley.mixes[0]!.lastDe00).lessThan(0.01);
+  });
+
+  it('teach how an eye differs from the instrument, and stand in the record as far off as the page says', async () => {
+    const mix = await begin();
+    await pour(mix, WHITE, 1.5);
+    await pour(mix, BLUE, 0.5);
+    const same = { step: 'none', way: 1 } as const;
+    const words = [{ step: 'slight', way: 1 }, same, same];
+    const [l, a, b] = MIX.target;
+    const judged = { ...PATCH, lab: [l! + 1.2, a, b], sd: [0.8, 0.55, 0.55], how: 'by eye', words };
+    await post(`mixes/${mix}/patches`, judged);
+    expect((await bench.get<ShelfView>('shelf')).eyes).deep.equal({});
+    await post(`mixes/${mix}/patches`, { ...PATCH, lab: [l, a, b], sd: [0.2, 0.2, 0.2] });
+    const { eyes } = await bench.get<ShelfView>('shelf');
+    expect(Object.keys(eyes)).deep.equal([WHO]);
+    expect(eyes[WHO]!.pairs).equal(1);
+    // It looked lighter to this eye than it was.
+    expect(eyes[WHO]!.bias[0]).greaterThan(0);
+    // Two patches of one mix: the finer one counts more, and both count.
+    const { mixes } = await bench.get<JobRecord>('jobs/sg-03/record.json');
+    const seen = 1.2 / 0.8 ** 2 / (1 / 0.8 ** 2 + 1 / 0.2 ** 2);
+    expect(mixes.at(-1)!.lastDe00).within(0.5 * seen, 1.2 * seen);
   });
 
   it('have a name of their own on the shelf', async () => {

@@ -131,6 +131,8 @@ export class LogPatch {
 
 export class LogWet {
   @Lab() lab!: [number, number, number];
+  @Spread() sd!: [number, number, number];
+  @IsIn(['spectrophotometer', 'by eye']) how!: 'spectrophotometer' | 'by eye';
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
 }
 

@@ -50,6 +50,7 @@ import type {
   ToyRange,
   Variant,
   VariantState,
+  Eyes,
   WetDryPair,
   Versioned,
   VesselRecord,
@@ -234,6 +235,8 @@ export interface ShelfView {
   readonly pots: readonly PaintPot[];
   /** Every paint line's patches that were read wet and dry. */
   readonly dried: readonly (WetDryPair & { readonly line: string })[];
+  /** By who looks: what was learned of each eye. */
+  readonly eyes: Eyes;
 }
 
 export interface MixView extends Mix {

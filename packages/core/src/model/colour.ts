@@ -115,6 +115,9 @@ export interface PatchReading {
 export interface WetReading {
   readonly kind: 'wet';
   readonly lab: LabColour;
+  /** null in logs from before it was kept: as finely as an instrument reads. */
+  readonly sd?: LabColour | null;
+  readonly how?: PatchReading['how'];
 }
 
 /** Takes a mislogged step out of the account; the step itself stays in the log. */

@@ -1,6 +1,5 @@
 import type { Lab } from '../../src/colour/colorimetry.ts';
-import { readShares, type ComboTable } from '../../src/colour/match/comboTable.ts';
-import { idsOf } from '../../src/colour/match/findMatch.ts';
+import { idsOf, readShares, type ComboTable } from '../../src/colour/match/comboTable.ts';
 import { mayMix } from '../../src/colour/match/shelfOptics.ts';
 import { polishMix, scoreMix, type MatchTarget, type Polished } from '../../src/colour/match/polish.ts';
 

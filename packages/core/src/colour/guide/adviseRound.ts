@@ -4,9 +4,12 @@ import { computeDe00 } from '../difference.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
 import { scoreMix } from '../match/polish.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
-import { STRENGTH_SD, type Patch, type Strengths } from './estimateStrengths.ts';
+import { STRENGTH_SD, type Strengths } from './estimateStrengths.ts';
 import { FIRST_SHARE, guideMix, startMix } from './guideMix.ts';
+import { listReadings, type Reading } from './listReadings.ts';
+import { isSameMix } from './patch.ts';
 import type { Addition, AdditionLimits } from './planAddition.ts';
+import { computeSureness, readCup } from './readCup.ts';
 import { replayMix, volumeOf, type MixState } from './replayMix.ts';
 import type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './roundAdvice.ts';
 import { warnOfOvershoot } from './warnOfOvershoot.ts';
@@ -16,16 +19,15 @@ const POURED = 0.51;
 
 /**
  * Where a mixing stands and what comes next, from its log alone: the pours of this round as they were planned after the last
- * patch, less what was poured since; then the patch; then the next round. Nothing is ever to be taken out.
+ * reading, less what was poured since; then the patch; then the next round. Nothing is ever to be taken out. A pot that nobody
+ * advised is no fault: the round is planned anew from there.
  */
 export function adviseRound(question: RoundQuestion): RoundAdvice {
-  const { shelf, steps, limits } = question;
+  const { shelf, steps, limits, target } = question;
   const state = replayMix(steps);
-  const lastPatch = state.patches.at(-1);
-  const before = lastPatch ? cutAfter(steps, lastPatch.step.id) : [];
-  const base = replayMix([...before, ...steps.filter(({ body }) => body.kind === 'undo' && isIn(before, body.stepId))]);
+  const readings = listReadings(state, steps, question.drying, question.eyes);
   const indexOf = (productId: string) => shelf.paints.findIndex((paint) => paint.id === productId);
-  const plan = lastPatch ? planNext(asAtPatch(question, state, base), base, indexOf) : planFirst(question, indexOf);
+  const { base, plan } = planRound(question, state, readings, indexOf);
   const pours = plan.wanted.map(({ productId, ml }): PlannedPour => {
     const pouredMl = volumeOf(state, productId) - volumeOf(base, productId);
     const { leftMl } = shelf.paints[indexOf(productId)]!;
@@ -33,14 +35,15 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
   });
   const cautious = warnOfOvershoot(question, base, pours, plan.strengths, indexOf);
   const isPoured = pours.every(({ ml, pouredMl }) => ml - pouredMl < POURED * limits.doseMl);
-  const hasPoured = state.isPatchDue;
-  const kind = isPoured && hasPoured ? 'patch' : plan.kind;
+  const hasPoured = state.isPatchDue && !isReadSince(state, readings);
+  const read = hasPoured ? null : readCup(readings, target.d65);
   return {
-    kind: plan.kind === 'stop' && hasPoured ? 'patch' : kind,
+    kind: hasPoured && (isPoured || plan.kind === 'stop' || plan.kind === 'unsure') ? 'patch' : plan.kind,
     state,
     pours: order(cautious, question, indexOf),
-    labNow: predictNow(question, state, plan.strengths, base, indexOf),
-    deNow: plan.deNow,
+    read,
+    sureness: read && computeSureness(read, target.d65, limits.tolerance),
+    labNow: read ? read.lab : predictNow(question, state, plan.strengths, base, indexOf),
     deNext: plan.deNext,
     deNextSd: plan.deNextSd,
     totalMl: plan.totalMl,
@@ -49,8 +52,45 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
   };
 }
 
-const cutAfter = (steps: readonly MixStep[], id: string) =>
-  steps.slice(0, steps.findIndex((step) => step.id === id) + 1);
+/** The last reading is of what is in the cup now. */
+function isReadSince({ volumes }: MixState, readings: readonly Reading[]): boolean {
+  const last = readings.at(-1);
+  return last !== undefined && isSameMix({ ...last, volumes }, last);
+}
+
+/** The plan after the last reading, or after the last pour since then that it knew nothing of. */
+function planRound(
+  question: RoundQuestion,
+  state: MixState,
+  readings: readonly Reading[],
+  indexOf: (id: string) => number,
+): { readonly base: MixState; readonly plan: Plan } {
+  const { steps } = question;
+  let from = readings.length ? placeAfter(steps, readings.at(-1)!.stepId) : 0;
+  for (;;) {
+    const before = steps.slice(0, from);
+    // What was taken out of the account later counts as if it had never been.
+    const base = replayMix([
+      ...before,
+      ...steps.slice(from).filter(({ body }) => body.kind === 'undo' && isIn(before, body.stepId)),
+    ]);
+    const plan =
+      base.totalMl > 0
+        ? planNext(asAtPatch(question, state, base), base, readings, indexOf)
+        : planFirst(question, indexOf);
+    const other = steps.findIndex(
+      ({ id, body }, at) =>
+        at >= from &&
+        body.kind === 'pour' &&
+        !state.undone.has(id) &&
+        !plan.wanted.some((one) => one.productId === body.productId),
+    );
+    if (other < 0) return { base, plan };
+    from = other + 1;
+  }
+}
+
+const placeAfter = (steps: readonly MixStep[], id: string) => steps.findIndex((step) => step.id === id) + 1;
 const isIn = (steps: readonly MixStep[], id: string) => steps.some((step) => step.id === id);
 
 /** The shelf as it was at the last patch: what this round took already would else be planned away from it. */
@@ -84,8 +124,8 @@ function predictNow(
   return [l + dl, a + da, b + db];
 }
 
-interface Plan extends Pick<RoundAdvice, 'deNow' | 'deNext' | 'deNextSd' | 'totalMl' | 'paths' | 'strengths'> {
-  readonly kind: 'pour' | 'stop' | 'beyond';
+interface Plan extends Pick<RoundAdvice, 'deNext' | 'deNextSd' | 'totalMl' | 'paths' | 'strengths'> {
+  readonly kind: 'pour' | 'unsure' | 'stop' | 'beyond';
   readonly wanted: readonly { readonly productId: string; readonly ml: number }[];
 }
 
@@ -101,7 +141,6 @@ function planFirst({ recipe, limits, shelf, target, surface }: RoundQuestion, in
   return {
     kind: 'pour',
     wanted,
-    deNow: null,
     deNext: scoreMix(shelf, ids, volumes, target, surface).de65,
     deNextSd: computeLabelSpread(shelf, ids, volumes, surface),
     totalMl: volumes.reduce((all, one) => all + one, 0),
@@ -110,21 +149,27 @@ function planFirst({ recipe, limits, shelf, target, surface }: RoundQuestion, in
   };
 }
 
-function planNext(question: RoundQuestion, base: MixState, indexOf: (id: string) => number): Plan {
+function planNext(
+  question: RoundQuestion,
+  base: MixState,
+  readings: readonly Reading[],
+  indexOf: (id: string) => number,
+): Plan {
   const { shelf, target, surface, limits } = question;
   const ids = base.productIds.map(indexOf);
-  const patches = base.patches.map(({ reading, volumes }): Patch => {
-    const now = base.productIds.map((_, i) => volumes[i] ?? 0);
-    return { volumes: now, lab: reading.lab, sd: reading.sd };
-  });
-  const advice = guideMix(shelf, { ids, volumes: base.volumes }, patches, target, surface, limits);
-  const common = { deNow: advice.de, strengths: advice.strengths };
-  if (advice.kind === 'stop')
+  // Until something of it was painted a mix stays below the need, so that the first correction wastes nothing.
+  const own = readings.length
+    ? limits
+    : { ...limits, needMl: Math.min(limits.needMl, Math.max(FIRST_SHARE * limits.needMl, base.totalMl)) };
+  const patches = readings.map((one) => ({ ...one, volumes: base.productIds.map((_, i) => one.volumes[i] ?? 0) }));
+  const advice = guideMix(shelf, { ids, volumes: base.volumes }, patches, target, surface, own);
+  const common = { strengths: advice.strengths };
+  if (advice.kind === 'stop' || advice.kind === 'unsure')
     return {
       ...common,
-      ...{ kind: 'stop', wanted: [], deNext: advice.de, deNextSd: 0, totalMl: base.totalMl, paths: [] },
+      ...{ kind: advice.kind, wanted: [], deNext: advice.de, deNextSd: 0, totalMl: base.totalMl, paths: [] },
     };
-  const { addition, own } = advice;
+  const { addition } = advice;
   const wanted = addition.ids.flatMap((id, i) =>
     addition.doses[i]! > 0 ? [{ productId: shelf.paints[id]!.id, ml: addition.doses[i]! * limits.doseMl }] : [],
   );
@@ -132,7 +177,7 @@ function planNext(question: RoundQuestion, base: MixState, indexOf: (id: string)
     ...common,
     ...{ kind: advice.kind === 'beyond' ? 'beyond' : 'pour', wanted, deNext: addition.de, deNextSd: addition.deSd },
     totalMl: addition.totalMl,
-    paths: listPaths(addition, own, base.totalMl, limits),
+    paths: readings.length ? listPaths(addition, advice.own, base.totalMl, limits) : [],
   };
 }
 

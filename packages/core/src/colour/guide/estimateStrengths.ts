@@ -3,15 +3,7 @@ import type { Lab } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
 import { createMixRoom, evaluateMix, MOST_PAINTS } from '../match/mixModel.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
-
-/** A dried test patch: what was in the pot then, and what it looks like. */
-export interface Patch {
-  /** ml of each paint of the recipe. */
-  readonly volumes: readonly number[];
-  readonly lab: Lab;
-  /** Standard deviation of each coordinate. */
-  readonly sd: Lab;
-}
+import { isSameMix, type Patch } from './patch.ts';
 
 export interface Strengths {
   /** Multiplier of each paint's share. */
@@ -71,12 +63,13 @@ function gather(
   const prior = found.map((_, i) => 1 / (i < n ? STRENGTH_SD : BIAS_SD) ** 2);
   const normal = prior.map((one, p) => prior.map((_, q) => (p === q ? one : 0)));
   const right = found.map((one, i) => -prior[i]! * one);
-  patches.forEach(({ volumes, lab, sd }, age) => {
+  const pours = countPoursAfter(patches);
+  patches.forEach(({ volumes, lab, sd, eyeSd }, at) => {
     const shares = volumes.map((volume, i) => volume * Math.exp(found[i]!));
     evaluateMix(shelf, ids, shares, surface, room, true);
-    const fresh = OLDER_WEIGHT ** (patches.length - 1 - age);
+    const fresh = OLDER_WEIGHT ** pours[at]!;
     for (let c = 0; c < 3; c++) {
-      const weight = fresh / sd[c]! ** 2;
+      const weight = fresh / (sd[c]! ** 2 + (eyeSd?.[c] ?? 0) ** 2);
       const slopes = found.map((_, p) => (p < n ? room.slope[0][c * MOST_PAINTS + p]! : p - n === c ? 1 : 0));
       const off = lab[c]! - room.lab[0][c]! - found[n + c]!;
       for (let p = 0; p < n + 3; p++) {
@@ -86,6 +79,14 @@ function gather(
     }
   });
   return { normal, right };
+}
+
+/** How many rounds of pouring came after each patch; two patches of one mix are equally fresh. */
+function countPoursAfter(patches: readonly Patch[]): number[] {
+  const counts: number[] = patches.map(() => 0);
+  for (let at = patches.length - 2; at >= 0; at--)
+    counts[at] = counts[at + 1]! + (isSameMix(patches[at]!, patches[at + 1]!) ? 0 : 1);
+  return counts;
 }
 
 function invert(matrix: readonly (readonly number[])[]): number[][] {

@@ -1,10 +1,15 @@
 import type { Surface } from '../kubelkaMunk.ts';
+import { createMixRoom, evaluateMix, readLab } from '../match/mixModel.ts';
 import { polishMix, scoreMix, type MatchTarget } from '../match/polish.ts';
 import { mayMix, type Shelf } from '../match/shelfOptics.ts';
-import { estimateStrengths, STRENGTH_SD, type Patch, type Strengths } from './estimateStrengths.ts';
+import { estimateStrengths, STRENGTH_SD, type Strengths } from './estimateStrengths.ts';
+import { isSameMix, type Patch } from './patch.ts';
+import { computeSureness, readCup, type CupReading } from './readCup.ts';
 import { planAddition, type Addition, type AdditionLimits, type MixInHand } from './planAddition.ts';
 
 export type Advice =
+  /** Unsure: nothing is to be added, but another patch of the same mix has to tell whether it is there. */
+  | { readonly kind: 'unsure'; readonly de: number; readonly strengths: Strengths }
   | { readonly kind: 'stop'; readonly de: number; readonly strengths: Strengths }
   /** Beyond: no addition reaches the tolerance; the nearest one is given, and a new start is the cheaper rescue. */
   | {
@@ -23,12 +28,22 @@ const PLANNED_POTS = 5;
 /** More paints than this in one pot turn to mud. */
 const MOST_HELPED = 5;
 
+/** dE00 that nobody calls clearly off. */
+const NOT_OFF = 1;
+const room = createMixRoom();
+
 /** The first mix is made on this part of the need, so that the first correction wastes nothing. */
 export const FIRST_SHARE = 0.65;
 /** A hand that pours a little short still has enough: the need is an estimate itself. */
 const ENOUGH = 0.97;
-/** Stop when the colour is so well inside the tolerance that measuring and not knowing do not matter. */
+/** Adding is not worth it where what was learned says less than this part of the tolerance. */
 const STOP_AT = 0.7;
+/** "It is there" is said when the patches of this very mix make it so sure. */
+const SURE = 0.975;
+/** Whoever looks again until it seems right fools himself: words have to be surer. */
+const SURE_BY_EYE = 0.99;
+/** More patches of one mix than this tell nothing new: pouring goes on. */
+const MOST_LOOKS = 4;
 
 /** The doses of the first mix: a recipe on less than the need. */
 export function startMix(shares: ArrayLike<number>, { needMl, doseMl }: AdditionLimits): number[] {
@@ -38,7 +53,7 @@ export function startMix(shares: ArrayLike<number>, { needMl, doseMl }: Addition
 }
 
 /**
- * What to do after a dried patch: stop, or the smallest addition. Strengths are learned from all patches so far; the last
+ * What to do after a dried patch: stop, look again, or the smallest addition. Strengths are learned from all patches so far; the last
  * patch itself counts with what the strengths say of it.
  */
 export function guideMix(
@@ -50,24 +65,66 @@ export function guideMix(
   limits: AdditionLimits,
   learns = true,
 ): Advice {
-  const strengths = estimateStrengths(shelf, mix.ids, learns ? patches : [], surface);
-  // The model aims beside the target by what it is off itself.
-  const [l, a, b] = target.d65;
-  const { bias } = strengths;
-  const aim: MatchTarget = { ...target, d65: [l - bias[0], a - bias[1], b - bias[2]], weightA: 0 };
+  const last = patches.at(-1);
+  const read = last && isSameMix({ ...last, volumes: mix.volumes }, last) ? readCup(patches, target.d65) : null;
+  const learned = estimateStrengths(shelf, mix.ids, learns ? patches : [], surface);
+  const isDoubted =
+    read !== null && last!.isOff === true && distanceOf(shelf, mix, learned, target, surface) <= limits.tolerance;
+  const strengths = isDoubted ? trustReading(shelf, mix, learned, read, surface) : learned;
+  const aim = aimBeside(target, strengths);
+  const de = distanceOf(shelf, mix, strengths, target, surface);
   const nowMl = mix.volumes.reduce((sum, one) => sum + one, 0);
-  const shares = mix.volumes.map((volume, i) => volume * strengths.factors[i]!);
-  const { de65: de } = scoreMix(shelf, mix.ids, shares, aim, surface);
   const isEnough = nowMl >= ENOUGH * limits.needMl;
-  if (patches.length > 0 && isEnough && de <= STOP_AT * limits.tolerance) return { kind: 'stop', de, strengths };
-  const own = planAddition(shelf, mix, strengths, aim, surface, limits);
+  // The model may be far off; what was read of this very mix is not, and nobody who sees it clearly off is told otherwise.
+  const isSure =
+    read !== null &&
+    !last!.isOff &&
+    de <= limits.tolerance &&
+    computeSureness(read, target.d65, limits.tolerance) >= (last!.eyeSd ? SURE_BY_EYE : SURE);
+  if (isEnough && isSure) return { kind: 'stop', de, strengths };
+  if (isEnough && read && !last!.isOff && read.patches < MOST_LOOKS && de <= STOP_AT * limits.tolerance)
+    return { kind: 'unsure', de, strengths };
+  // What is seen clearly off is corrected, whatever was called good enough.
+  const within = last?.isOff ? { ...limits, tolerance: Math.min(limits.tolerance, NOT_OFF) } : limits;
+  const own = planAddition(shelf, mix, strengths, aim, surface, within);
   // Two or three paints cannot go every way: where they fall short one pot more may.
   const addition =
-    own.de > HELP_FROM * limits.tolerance ? addPot(shelf, mix, strengths, aim, surface, limits, own) : own;
-  // Nothing helps: it is there, or it cannot get there.
-  if (addition.doses.every((one) => one === 0) && patches.length > 0 && de <= limits.tolerance)
-    return { kind: 'stop', de, strengths };
-  return { kind: addition.isBeyond ? 'beyond' : 'add', addition, own, de, strengths };
+    own.de > HELP_FROM * within.tolerance ? addPot(shelf, mix, strengths, aim, surface, within, own) : own;
+  const isIdle = addition.doses.every((one) => one === 0);
+  // Nothing helps: it may be there, or it cannot get there.
+  if (isIdle && read && !last!.isOff && de <= limits.tolerance) return { kind: 'unsure', de, strengths };
+  return { kind: addition.isBeyond || isIdle ? 'beyond' : 'add', addition, own, de, strengths };
+}
+
+/** The model aims beside the target by what it is off itself. */
+function aimBeside(target: MatchTarget, { bias }: Strengths): MatchTarget {
+  const [l, a, b] = target.d65;
+  return { ...target, d65: [l - bias[0], a - bias[1], b - bias[2]], weightA: 0 };
+}
+
+const effectiveShares = ({ volumes }: MixInHand, { factors }: Strengths) =>
+  volumes.map((volume, i) => volume * factors[i]!);
+
+/** dE00 of the mix by what was learned. */
+const distanceOf = (
+  shelf: Shelf,
+  mix: MixInHand,
+  strengths: Strengths,
+  target: MatchTarget,
+  surface: Surface,
+): number => scoreMix(shelf, mix.ids, effectiveShares(mix, strengths), aimBeside(target, strengths), surface).de65;
+
+/** What somebody sees clearly off is off, whatever was learned: the model takes the whole of it for its own fault. */
+function trustReading(
+  shelf: Shelf,
+  mix: MixInHand,
+  strengths: Strengths,
+  { lab }: CupReading,
+  surface: Surface,
+): Strengths {
+  evaluateMix(shelf, mix.ids, effectiveShares(mix, strengths), surface, room, false);
+  const [l, a, b] = readLab(room.lab[0]);
+  return { ...strengths, bias: [lab[0] - l, lab[1] - a, lab[2] - b] };
 }
 
 /** The pots that bring the mix nearest are planned to the end; the one with the least difference wins. */
@@ -81,7 +138,7 @@ function addPot(
   own: Addition,
 ): Addition {
   if (ids.length >= MOST_HELPED) return own;
-  const shares = volumes.map((volume, i) => volume * strengths.factors[i]!);
+  const shares = effectiveShares({ ids, volumes }, strengths);
   const strength = ids.reduce((sum, id, i) => sum + shares[i]! * shelf.strength[id]!, 0);
   const wider: Strengths = {
     ...strengths,

@@ -1,10 +1,13 @@
 import type { MixStep, MixWay } from '../../model/colour.ts';
 import type { Lab } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
+import type { DryingShift } from '../wetToDry.ts';
 import type { MatchTarget } from '../match/polish.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
 import type { Strengths } from './estimateStrengths.ts';
+import type { Eyes } from './listReadings.ts';
 import type { AdditionLimits } from './planAddition.ts';
+import type { CupReading } from './readCup.ts';
 import type { MixState } from './replayMix.ts';
 
 /** What is to be poured from one pot in this round, and how much of it is in already. */
@@ -30,14 +33,16 @@ export interface Path {
 }
 
 export interface RoundAdvice {
-  /** Pour what is planned; paint a patch; it is good; or no addition reaches it. */
-  readonly kind: 'pour' | 'patch' | 'stop' | 'beyond';
+  /** Pour what is planned; paint a patch; it may be there, and another patch would tell; it is good; or no addition reaches it. */
+  readonly kind: 'pour' | 'patch' | 'unsure' | 'stop' | 'beyond';
   readonly state: MixState;
   readonly pours: readonly PlannedPour[];
-  /** What the mix in the cup looks like by strengths and bias as learned; null while nothing is in it. */
+  /** What the mix in the cup looks like: as read, or by strengths and bias as learned; null while nothing is in it. */
   readonly labNow: Lab | null;
-  /** dE00 now by what was learned from the patches; null before the first one. */
-  readonly deNow: number | null;
+  /** The mix in the cup as its patches read; null while none of it was painted. */
+  readonly read: CupReading | null;
+  /** How sure that reading is within the tolerance, a share of 1. */
+  readonly sureness: number | null;
   /** After what is planned, with one standard deviation. */
   readonly deNext: number;
   readonly deNextSd: number;
@@ -54,4 +59,7 @@ export interface RoundQuestion {
   readonly surface: Surface;
   readonly limits: AdditionLimits;
   readonly way: MixWay;
+  /** What a wet film of this mix becomes when it dries. */
+  readonly drying: DryingShift;
+  readonly eyes: Eyes;
 }

@@ -27,12 +27,17 @@ const STRENGTH_SPREAD = 0.15;
 const SENSITIVITY_PRICE = 0.01;
 /** Of the best recipes so many are moved dose by dose. */
 const MOVED = 20;
+/** Of these so many are looked at beyond the next dose, where the drop is so coarse that it shows. */
+const SHIFTED = 12;
+/** Whole doses may cost so much of a difference before farther ones are looked for. */
+const DOSE_LOSS = 0.05;
 const room = createMixRoom();
 
 /**
  * The best recipe *for the dropper*: every recipe is tried in all whole doses next to its shares, the best of them moved dose
  * by dose while that helps. Rounding the best recipe alone is worse: a strong dark in a fifth of a drop cannot be dosed.
- * Nothing is asked of a pot that it does not hold. null when no recipe can be dosed.
+ * Nothing is asked of a pot that it does not hold. null when no recipe can be dosed. With a reach that is "near" doses far from
+ * the shares are not looked for: quick, for weighing many recipes against each other.
  */
 export function chooseDoses(
   shelf: Shelf,
@@ -40,6 +45,7 @@ export function chooseDoses(
   target: MatchTarget,
   surface: Surface,
   limits: DoseLimits,
+  reach: 'near' | 'far' = 'far',
 ): DosedRecipe | null {
   const dosed = recipes.flatMap((recipe) => {
     const own = listDoses(recipe.shares, limits.total).flatMap(
@@ -50,8 +56,17 @@ export function chooseDoses(
   const moved = dosed
     .sort((a, b) => price(a) - price(b))
     .slice(0, MOVED)
-    .map((one) => improve(shelf, one, target, surface, limits));
-  return moved.length ? moved.reduce((a, b) => (price(b) < price(a) ? b : a)) : null;
+    .map((one) => improve(shelf, one, target, surface, limits))
+    .sort((a, b) => price(a) - price(b));
+  const best = moved[0] ?? null;
+  const ideal = Math.min(...recipes.map((one) => one.objective));
+  if (!best || reach === 'near' || best.objective <= ideal + DOSE_LOSS) return best && dropUnused(best);
+  return dropUnused(
+    moved
+      .slice(0, SHIFTED)
+      .map((one) => improveAcross(shelf, one, target, surface, limits))
+      .reduce((a, b) => (price(b) < price(a) ? b : a)),
+  );
 }
 
 const price = ({ objective, sensitivity }: DosedRecipe) => objective + SENSITIVITY_PRICE * sensitivity;
@@ -90,11 +105,15 @@ function judge(
   surface: Surface,
   { doseMl }: DoseLimits,
 ): DosedRecipe | null {
-  const used = ids.flatMap((id, i) => (doses[i]! > 0 ? [{ id, doses: doses[i]! }] : []));
-  if (used.length === 0 || used.some((one) => one.doses * doseMl > shelf.paints[one.id]!.leftMl)) return null;
-  const own = { ids: used.map((one) => one.id), doses: used.map((one) => one.doses) };
-  const score = scoreMix(shelf, own.ids, own.doses, target, surface);
-  return { ...own, ...score, sensitivity: computeSensitivity(shelf, own.ids, own.doses, surface) };
+  if (ids.some((id, i) => doses[i]! * doseMl > shelf.paints[id]!.leftMl)) return null;
+  const score = scoreMix(shelf, ids, doses, target, surface);
+  return { ids, doses, ...score, sensitivity: computeSensitivity(shelf, ids, doses, surface) };
+}
+
+/** Paints of which no dose is left belong to the recipe no more. */
+function dropUnused({ ids, doses, ...rest }: DosedRecipe): DosedRecipe {
+  const isUsed = (_: number, i: number) => doses[i]! > 0;
+  return { ids: ids.filter(isUsed), doses: doses.filter((one) => one > 0), ...rest };
 }
 
 /** Root of the summed squares of what each paint's strength error does to Lab, as plain distance: enough to compare by. */
@@ -106,23 +125,22 @@ function computeSensitivity(shelf: Shelf, ids: readonly number[], doses: readonl
   return Math.sqrt(sum);
 }
 
-/** Moves one dose from one paint to another while that makes it better. */
+/** Moves doses from one paint to another while that makes it better; `fixed` stays as it is. */
 function improve(
   shelf: Shelf,
   from: DosedRecipe,
   target: MatchTarget,
   surface: Surface,
   limits: DoseLimits,
+  strides: readonly number[] = [1],
+  fixed = -1,
 ): DosedRecipe {
   let best = from;
   for (let isBetter = true; isBetter;) {
     isBetter = false;
-    const { ids, doses } = best;
-    for (let give = 0; give < ids.length; give++)
-      for (let take = 0; take < ids.length; take++) {
-        if (give === take || doses[give]! === 0) continue;
-        const moved = doses.map((one, i) => one + (i === take ? 1 : i === give ? -1 : 0));
-        const dosed = judge(shelf, ids, moved, target, surface, limits);
+    for (const stride of strides)
+      for (const { ids, doses } of listMoves(best, stride, fixed)) {
+        const dosed = judge(shelf, ids, doses, target, surface, limits);
         if (dosed && price(dosed) < price(best) - 1e-9) {
           best = dosed;
           isBetter = true;
@@ -130,4 +148,35 @@ function improve(
       }
   }
   return best;
+}
+
+function* listMoves({ ids, doses }: Pick<DosedRecipe, 'ids' | 'doses'>, stride: number, fixed = -1) {
+  for (let give = 0; give < ids.length; give++)
+    for (let take = 0; take < ids.length; take++) {
+      if (give === take || doses[give]! < stride || ids[give] === fixed || ids[take] === fixed) continue;
+      yield { ids, doses: doses.map((one, i) => one + (i === take ? stride : i === give ? -stride : 0)) };
+    }
+}
+
+const STRIDES = [4, 2, 1];
+
+/**
+ * One drop of a strong paint more or less moves the whole rest: after each such step the others are shifted anew, in ever
+ * smaller strides, and what is better so is kept.
+ */
+function improveAcross(
+  shelf: Shelf,
+  from: DosedRecipe,
+  target: MatchTarget,
+  surface: Surface,
+  limits: DoseLimits,
+): DosedRecipe {
+  let best = from;
+  for (const { ids, doses } of listMoves(from, 1))
+    for (const fixed of ids) {
+      const step = judge(shelf, ids, doses, target, surface, limits);
+      const shifted = step && improve(shelf, step, target, surface, limits, STRIDES, fixed);
+      if (shifted && price(shifted) < price(best) - 1e-9) best = shifted;
+    }
+  return best === from ? from : improveAcross(shelf, best, target, surface, limits);
 }

@@ -43,9 +43,14 @@ export function buildComboTable(
   return { shelf, surface, paints: combos, starts, labs };
 }
 
+/** Places on the shelf of the two or three paints of a combo. */
+export const idsOf = ({ paints }: ComboTable, combo: number): number[] =>
+  [...paints.subarray(3 * combo, 3 * combo + 3)].filter((id) => id >= 0);
+
 /** Shares of a combo at one of its points, summing to 1. */
-export function readShares({ shelf, paints }: ComboTable, combo: number, point: number): number[] {
-  const ids = [...paints.subarray(3 * combo, 3 * combo + 3)].filter((id) => id >= 0);
+export function readShares(table: ComboTable, combo: number, point: number): number[] {
+  const { shelf } = table;
+  const ids = idsOf(table, combo);
   const logs =
     ids.length === 2
       ? [LEVELS[point]!, 0]

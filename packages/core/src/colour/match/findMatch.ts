@@ -1,14 +1,16 @@
-import { splitDe00 } from '../difference.ts';
-import type { Lab } from '../colorimetry.ts';
-import { LEVEL_COUNT, readShares, type ComboTable } from './comboTable.ts';
+import { idsOf, readShares, type ComboTable } from './comboTable.ts';
+import type { DoseLimits } from './chooseDoses.ts';
+import { selectNearest } from './nearestCombos.ts';
 import { polishMix, scoreMix, type MatchTarget, type Polished } from './polish.ts';
-import { mayMix } from './shelfOptics.ts';
+import { mayMix, type Shelf } from './shelfOptics.ts';
 
 export interface MatchOptions {
   /** 1 to 5. */
   readonly mostPaints: number;
   /** How many recipes are wanted, best first. */
   readonly count: number;
+  /** How much is to be mixed, in doses: no recipe asks of a pot more than it holds. Without, pots are never empty. */
+  readonly limits?: DoseLimits;
   /** Combos that are polished a little, and of these how many to the end. */
   readonly tried?: number;
   readonly finished?: number;
@@ -19,8 +21,6 @@ export interface Recipe extends Polished {
   readonly ids: readonly number[];
 }
 
-/** Combos whose nearest approach is judged by the slope of the table. */
-const SURVEYED = 12_000;
 const TRIED = 900;
 const FINISHED = 80;
 const SHORT = 2;
@@ -31,39 +31,108 @@ const GROWN = 24;
 /**
  * The best recipes for a colour from the pots of a shelf: nearest combos of the table by a difference that is even around
  * the target, polished a little, the best of these to the end; more than three paints by adding every other pot to the best.
+ * Where pots hold less than the whole mix their share is bounded; with few such pots every set of them is tried.
  */
 export function findMatch(table: ComboTable, target: MatchTarget, options: MatchOptions): Recipe[] {
   const { mostPaints, count, tried = TRIED, finished = FINISHED } = options;
   const { shelf, surface } = table;
+  const most = boundShares(shelf, options.limits ?? null);
+  const fits = (recipe: Recipe) => !most || canFill(most, recipe.ids);
+  if (most && countSets(shelf.paints.length, mostPaints) <= EVERY_SET)
+    return pickBest(tryEverySet(table, target, most, mostPaints), count);
   const singles = shelf.paints.map((_, id): Recipe => ({
     ids: [id],
     shares: Float64Array.of(1),
     ...scoreMix(shelf, [id], [1], target, surface),
   }));
-  if (mostPaints === 1) return pickBest(singles, count);
-  const started = selectNearest(table, target.d65, tried, mostPaints).map(({ combo, point }): Recipe => {
-    const ids = idsOf(table, combo);
-    return { ids, ...polishMix(shelf, ids, readShares(table, combo, point), target, surface, SHORT) };
-  });
-  const few = pickBest(started, finished).map((one) => finishRecipe(table, one, target));
-  let all = [...singles, ...few];
-  for (let size = 4; size <= mostPaints; size++)
-    all = [...all, ...growRecipes(table, pickBest(all, GROWN), target, size)];
-  return pickBest(all, count);
+  if (mostPaints === 1) return pickBest(singles.filter(fits), count);
+  const start = (wanted: number, admits: (combo: number) => boolean) =>
+    selectNearest(table, target.d65, wanted, admits, most).map(({ combo, point }): Recipe => {
+      const ids = idsOf(table, combo);
+      return { ids, ...polishWithin(table, ids, readShares(table, combo, point), target, SHORT, most) };
+    });
+  const isFewEnough = (combo: number) => mostPaints >= 3 || table.paints[3 * combo + 2]! < 0;
+  const holdsEnough = (combo: number) => !most || canFill(most, idsOf(table, combo));
+  const started = start(tried, (combo) => isFewEnough(combo) && holdsEnough(combo));
+  const finish = (recipes: readonly Recipe[]) => recipes.map((one) => finishRecipe(table, one, target, most));
+  let all = [...singles, ...finish(pickBest(started, finished))];
+  // What holds too little by itself may be grown until it does not.
+  let grown = most && mostPaints > 3 ? start(GROWN, (combo) => !holdsEnough(combo)) : [];
+  for (let size = 4; size <= mostPaints; size++) {
+    const from = [...pickBest(all.filter(fits), GROWN), ...pickBest(grown, GROWN)];
+    const next = growRecipes(table, from, target, size, most);
+    all = [...all, ...next.filter(fits)];
+    grown = next.filter((one) => !fits(one));
+  }
+  return pickBest(all.filter(fits), count);
 }
 
-export const idsOf = ({ paints }: ComboTable, combo: number): number[] =>
-  [...paints.subarray(3 * combo, 3 * combo + 3)].filter((id) => id >= 0);
+/** The largest share of each pot, in whole doses of the mix; null where every pot holds all of it. */
+function boundShares({ paints }: Shelf, limits: DoseLimits | null): Float64Array | null {
+  if (!limits) return null;
+  const most = Float64Array.from(paints, ({ leftMl }) =>
+    Math.min(1, Math.floor(leftMl / limits.doseMl + 1e-9) / limits.total),
+  );
+  return most.every((one) => one >= 1) ? null : most;
+}
+
+/** These pots together hold enough. */
+const canFill = (most: Float64Array, ids: readonly number[]) => ids.reduce((sum, id) => sum + most[id]!, 0) >= 1 - 1e-9;
+
+/** Polished with the bounds of its pots; what holds too little is polished as if it held enough, to be grown from. */
+function polishWithin(
+  { shelf, surface }: ComboTable,
+  ids: readonly number[],
+  from: ArrayLike<number>,
+  target: MatchTarget,
+  steps: number,
+  most: Float64Array | null,
+): Polished {
+  const own = most && canFill(most, ids) ? ids.map((id) => most[id]!) : null;
+  return polishMix(shelf, ids, from, target, surface, steps, own);
+}
+
+/** Sets of so many pots at most are tried one by one where pots are nearly empty. */
+const EVERY_SET = 700;
+
+function countSets(pots: number, mostPaints: number): number {
+  let sets = 1;
+  let sum = 0;
+  for (let size = 1; size <= Math.min(mostPaints, pots); size++) sum += sets = (sets * (pots - size + 1)) / size;
+  return sum;
+}
+
+/** Every set of pots that may be mixed and holds enough, each begun with its paints acting alike. */
+function tryEverySet(table: ComboTable, target: MatchTarget, most: Float64Array, mostPaints: number): Recipe[] {
+  const { shelf } = table;
+  const found: Recipe[] = [];
+  const extend = (ids: readonly number[], from: number) => {
+    if (ids.length > 0 && canFill(most, ids)) {
+      const alike = ids.map((id) => 1 / shelf.strength[id]!);
+      found.push({ ids, ...polishWithin(table, ids, alike, target, LONG, most) });
+    }
+    if (ids.length === mostPaints) return;
+    for (let id = from; id < shelf.paints.length; id++) if (mayMix(shelf, [...ids, id])) extend([...ids, id], id + 1);
+  };
+  extend([], 0);
+  return found;
+}
 
 const pickBest = (recipes: readonly Recipe[], count: number) =>
   [...recipes].sort((a, b) => a.objective - b.objective).slice(0, count);
 
-function finishRecipe({ shelf, surface }: ComboTable, recipe: Recipe, target: MatchTarget): Recipe {
-  return { ids: recipe.ids, ...polishMix(shelf, recipe.ids, recipe.shares, target, surface, LONG) };
+function finishRecipe(table: ComboTable, recipe: Recipe, target: MatchTarget, most: Float64Array | null): Recipe {
+  return { ids: recipe.ids, ...polishWithin(table, recipe.ids, recipe.shares, target, LONG, most) };
 }
 
-function growRecipes(table: ComboTable, recipes: readonly Recipe[], target: MatchTarget, size: number): Recipe[] {
-  const { shelf, surface } = table;
+function growRecipes(
+  table: ComboTable,
+  recipes: readonly Recipe[],
+  target: MatchTarget,
+  size: number,
+  most: Float64Array | null,
+): Recipe[] {
+  const { shelf } = table;
   const grown: Recipe[] = [];
   for (const recipe of recipes.filter((one) => one.ids.length === size - 1))
     for (let id = 0; id < shelf.paints.length; id++) {
@@ -72,128 +141,7 @@ function growRecipes(table: ComboTable, recipes: readonly Recipe[], target: Matc
       // As strong as a tenth of what is there.
       const strength = recipe.ids.reduce((sum, one, i) => sum + recipe.shares[i]! * shelf.strength[one]!, 0);
       const from = [...recipe.shares, (0.1 * strength) / shelf.strength[id]!];
-      grown.push({ ids, ...polishMix(shelf, ids, from, target, surface, SHORT) });
+      grown.push({ ids, ...polishWithin(table, ids, from, target, SHORT, most) });
     }
-  return pickBest(grown, GROWN).map((one) => finishRecipe(table, one, target));
-}
-
-/** The combos with a point nearest to a colour, by the metric of CIEDE2000 at that colour. */
-function selectNearest(
-  table: ComboTable,
-  target: Lab,
-  count: number,
-  mostPaints: number,
-): { combo: number; point: number }[] {
-  const { labs, starts, paints } = table;
-  const m = createMetric(target);
-  const combos = starts.length - 1;
-  const nearest = new Float32Array(combos);
-  const points = new Uint16Array(combos);
-  for (let combo = 0; combo < combos; combo++) {
-    let best = Infinity;
-    let point = 0;
-    if (mostPaints >= 3 || paints[3 * combo + 2]! < 0)
-      for (let at = starts[combo]!; at < starts[combo + 1]!; at++) {
-        const l = labs[3 * at]! - target[0];
-        const a = labs[3 * at + 1]! - target[1];
-        const b = labs[3 * at + 2]! - target[2];
-        const u = m[0]! * l + m[1]! * a + m[2]! * b;
-        const v = m[3]! * l + m[4]! * a + m[5]! * b;
-        const w = m[6]! * l + m[7]! * a + m[8]! * b;
-        const d = u * u + v * v + w * w;
-        if (d < best) {
-          best = d;
-          point = at - starts[combo]!;
-        }
-      }
-    nearest[combo] = best;
-    points[combo] = point;
-  }
-  // Between its points a combo comes nearer than at them: how near is judged by the slope of the table there.
-  const near = selectLowest(nearest, Math.min(SURVEYED, combos));
-  const estimates = Float32Array.from(near, (combo) => estimateNearest(table, combo, points[combo]!, target, m));
-  return [...selectLowest(estimates, Math.min(count, near.length))].map((place) => {
-    const combo = near[place]!;
-    return { combo, point: points[combo]! };
-  });
-}
-
-/** Places of the lowest values, in the order they stand. */
-function selectLowest(values: Float32Array, count: number): Uint32Array {
-  const limit = Float32Array.from(values).sort()[count - 1]!;
-  const chosen: number[] = [];
-  for (let i = 0; i < values.length && chosen.length < count; i++)
-    if (values[i]! <= limit && Number.isFinite(values[i]!)) chosen.push(i);
-  return Uint32Array.from(chosen);
-}
-
-/** A step along the table is trusted so far. */
-const FARTHEST = 0.8;
-const here = new Float64Array(3);
-const alongFirst = new Float64Array(3);
-const alongSecond = new Float64Array(3);
-
-/** What is left of the difference when a combo moves from its nearest point along the slope of the table, squared. */
-function estimateNearest(table: ComboTable, combo: number, point: number, target: Lab, m: Float64Array): number {
-  const { labs, starts, paints } = table;
-  const at = starts[combo]! + point;
-  const side = LEVEL_COUNT;
-  const isPair = paints[3 * combo + 2]! < 0;
-  for (let row = 0; row < 3; row++) {
-    let sum = 0;
-    for (let c = 0; c < 3; c++) sum += m[3 * row + c]! * (labs[3 * at + c]! - target[c]!);
-    here[row] = sum;
-  }
-  const second = isPair ? -1 : point % side;
-  const first = isPair ? point : Math.floor(point / side);
-  measureSlope(labs, at, first, isPair ? 1 : side, m, alongFirst);
-  if (isPair) alongSecond.fill(0);
-  else measureSlope(labs, at, second, 1, m, alongSecond);
-  const aa = dot(alongFirst, alongFirst) + 1e-9;
-  const bb = dot(alongSecond, alongSecond) + 1e-9;
-  const ab = dot(alongFirst, alongSecond);
-  const ra = -dot(alongFirst, here);
-  const rb = -dot(alongSecond, here);
-  const det = aa * bb - ab * ab;
-  const clamp = (step: number) => Math.max(-FARTHEST, Math.min(FARTHEST, step));
-  const stepA = clamp(det > 1e-12 ? (ra * bb - rb * ab) / det : ra / aa);
-  // With the first step cut off, the second one is chosen anew.
-  const stepB = clamp((rb - ab * stepA) / bb);
-  let left = 0;
-  for (let row = 0; row < 3; row++) left += (here[row]! + stepA * alongFirst[row]! + stepB * alongSecond[row]!) ** 2;
-  return left;
-}
-
-/** Change of the difference by one step of the table, from the neighbours on both sides or on the one there is. */
-function measureSlope(
-  labs: Float32Array,
-  at: number,
-  level: number,
-  stride: number,
-  m: Float64Array,
-  into: Float64Array,
-) {
-  const up = level < LEVEL_COUNT - 1 ? at + stride : at;
-  const down = level > 0 ? at - stride : at;
-  const steps = (up - down) / stride;
-  for (let row = 0; row < 3; row++) {
-    let sum = 0;
-    for (let c = 0; c < 3; c++) sum += m[3 * row + c]! * (labs[3 * up + c]! - labs[3 * down + c]!);
-    into[row] = sum / steps;
-  }
-}
-
-const dot = (a: Float64Array, b: Float64Array) => a[0]! * b[0]! + a[1]! * b[1]! + a[2]! * b[2]!;
-
-/** CIEDE2000 near a colour as a linear map of the change of Lab. */
-function createMetric(target: Lab): Float64Array {
-  const metric = new Float64Array(9);
-  const parts = new Float64Array(3);
-  for (let c = 0; c < 3; c++) {
-    const moved: [number, number, number] = [target[0], target[1], target[2]];
-    moved[c]! += 0.5;
-    splitDe00(target, moved, parts);
-    for (let row = 0; row < 3; row++) metric[3 * row + c] = parts[row]! / 0.5;
-  }
-  return metric;
+  return pickBest(grown, GROWN).map((one) => finishRecipe(table, one, target, most));
 }

@@ -30,6 +30,9 @@ const system = new Float64Array(MOST_PAINTS * (MOST_PAINTS + 1));
 const right = new Float64Array(MOST_PAINTS);
 const step = new Float64Array(MOST_PAINTS);
 const NUDGE = 1e-3;
+/** So near to its bound a share stands at it; and it is tried so far below. */
+const AT_BOUND = 1e-9;
+const BELOW = 0.9;
 /** Below this a difference counts as none when its weight is chosen. */
 const FLOOR = 1e-3;
 /** A share is never less than this part of the largest. */
@@ -54,6 +57,9 @@ export function scoreMix(
 /**
  * Levenberg-Marquardt in the logarithms of the shares from a first guess, on CIEDE2000 in three parts under two illuminants.
  * The objective is a sum of lengths, so each light is weighed by one over its length (iteratively reweighted least squares).
+ *
+ * `most` is the largest share of each paint, as much as its pot holds; their sum is at least 1. Paints at that bound stand
+ * still, the others share the rest; at the end each of them is tried below its bound again.
  */
 export function polishMix(
   shelf: Shelf,
@@ -62,24 +68,53 @@ export function polishMix(
   target: MatchTarget,
   surface: Surface,
   mostSteps: number,
+  most: ArrayLike<number> | null = null,
+): Polished {
+  let best = descend(shelf, ids, from, target, surface, mostSteps, most);
+  for (let isBetter = most !== null; isBetter;) {
+    isBetter = false;
+    for (let p = 0; p < ids.length; p++) {
+      if (best.shares[p]! < most![p]! - AT_BOUND) continue;
+      const below = best.shares.map((share, i) => (i === p ? BELOW * share : share));
+      const tried = descend(shelf, ids, below, target, surface, mostSteps, most);
+      if (tried.objective >= best.objective - 1e-6) continue;
+      best = tried;
+      isBetter = true;
+    }
+  }
+  return best;
+}
+
+function descend(
+  shelf: Shelf,
+  ids: ArrayLike<number>,
+  from: ArrayLike<number>,
+  target: MatchTarget,
+  surface: Surface,
+  mostSteps: number,
+  most: ArrayLike<number> | null,
 ): Polished {
   const n = ids.length;
   let shares = Float64Array.from({ length: n }, (_, p) => from[p]!);
-  normalise(shares);
+  let held = new Array<boolean>(n).fill(false);
+  normalise(shares, most, held);
   let best = scoreMix(shelf, ids, shares, target, surface);
   let damping = 1e-2;
   for (let round = 0; round < mostSteps && n > 1; round++) {
     evaluateMix(shelf, ids, shares, surface, room, true);
+    holdAtBound(shares, held);
     gather(n, target);
     let isBetter = false;
     for (let attempt = 0; attempt < 6; attempt++) {
       if (!solveDamped(n, damping)) break;
       const next = Float64Array.from(shares, (share, p) => share * Math.exp(Math.max(-2, Math.min(2, step[p]!))));
-      normalise(next);
+      const nextHeld = [...held];
+      normalise(next, most, nextHeld);
       const score = scoreMix(shelf, ids, next, target, surface);
       if (score.objective < best.objective) {
         isBetter = best.objective - score.objective > 1e-6;
         shares = next;
+        held = nextHeld;
         best = score;
         damping = Math.max(1e-6, damping / 5);
         break;
@@ -89,6 +124,21 @@ export function polishMix(
     if (!isBetter) break;
   }
   return { shares, ...best };
+}
+
+/** Slopes along shares that keep their sum while paints at their bound stand still. */
+function holdAtBound(shares: Float64Array, held: readonly boolean[]): void {
+  if (!held.includes(true)) return;
+  const n = shares.length;
+  let free = 0;
+  for (let p = 0; p < n; p++) if (!held[p]) free += shares[p]!;
+  for (const slope of room.slope)
+    for (let c = 0; c < 3; c++) {
+      let sum = 0;
+      for (let p = 0; p < n; p++) if (!held[p]) sum += slope[c * MOST_PAINTS + p]!;
+      for (let p = 0; p < n; p++)
+        slope[c * MOST_PAINTS + p] = held[p] ? 0 : slope[c * MOST_PAINTS + p]! - (shares[p]! / free) * sum;
+    }
 }
 
 /** Normal equations of both lights at the last evaluation. */
@@ -152,12 +202,26 @@ function solveDamped(n: number, damping: number): boolean {
   return true;
 }
 
-/** To a sum of 1, none so small that its logarithm runs away. */
-function normalise(shares: Float64Array): void {
+/**
+ * To a sum of 1, none so small that its logarithm runs away, none above its bound. `held` says which stand at their bound; those
+ * that come to it are held from then on, and the rest shares what they leave.
+ */
+function normalise(shares: Float64Array, most: ArrayLike<number> | null, held: boolean[]): void {
   let largest = 0;
   for (const share of shares) largest = Math.max(largest, share);
   const least = largest * Math.exp(LEAST_LOG);
-  let sum = 0;
-  for (let p = 0; p < shares.length; p++) sum += shares[p] = Math.max(shares[p]!, least);
-  for (let p = 0; p < shares.length; p++) shares[p]! /= sum;
+  for (let p = 0; p < shares.length; p++) shares[p] = Math.max(shares[p]!, least);
+  for (let isOver = true; isOver;) {
+    isOver = false;
+    let left = 1;
+    let free = 0;
+    for (let p = 0; p < shares.length; p++)
+      if (held[p]) left -= shares[p] = most![p]!;
+      else free += shares[p]!;
+    for (let p = 0; p < shares.length; p++) {
+      if (held[p]) continue;
+      shares[p]! *= left / free;
+      if (most && shares[p]! > most[p]! - AT_BOUND) isOver = held[p] = true;
+    }
+  }
 }

@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { doseExhaustively } from '../../../test/support/exhaustiveDoses.ts';
+import { createPoorShelf, POOR_LIMITS } from '../../../test/support/poorShelves.ts';
 import { createSimulatedShelf, createTarget } from '../../../test/support/simulatedShelf.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import type { PaintProduct } from '../../model/work.ts';
@@ -9,6 +11,9 @@ import { predictMix, USUAL_SURFACE } from '../kubelkaMunk.ts';
 import { createOpticsFromColour } from '../paintOptics.ts';
 import { convertHexToLab } from '../display.ts';
 import { buildComboTable } from './comboTable.ts';
+import { chooseDoses } from './chooseDoses.ts';
+import { findMatch } from './findMatch.ts';
+import { findShortage } from './findShortage.ts';
 import { proposeRecipes } from './proposeRecipes.ts';
 
 const shelf = createSimulatedShelf(9, 22);
@@ -25,7 +30,7 @@ describe('what is worth choosing', () => {
     for (const target of targets) {
       const proposals = proposeRecipes(table, target, LIMITS, leftovers);
       const [best] = proposals;
-      expect(best!.kind).equal('best');
+      expect(best!.kind).equal('nearest');
       for (const { kind, lines, de65, cost, lab } of proposals) {
         expect(lines.reduce((sum, one) => sum + one.doses, 0)).equal(LIMITS.total);
         expect(computeDe00(lab, target.d65)).closeTo(de65, 1e-9);
@@ -48,6 +53,68 @@ describe('what is worth choosing', () => {
       USUAL_SURFACE,
     )!;
     expect(proposeRecipes(empty, targets[0]!, LIMITS, leftovers)).deep.equal([]);
+  });
+});
+
+describe('a poor shelf', () => {
+  it('still gives the best that is there: nine pots of 0.9 ml for two, and sixty random ones (seeds 1 to 60)', () => {
+    const nine = createSimulatedShelf(31, 9);
+    const worlds = [
+      {
+        shelf: { ...nine, paints: nine.paints.map((one) => ({ ...one, leftMl: 0.9 })) },
+        target: createTarget(nine, createSeededRandom(7)),
+      },
+      ...Array.from({ length: 60 }, (_, i) => createPoorShelf(i + 1)),
+    ];
+    let empty = 0;
+    worlds.forEach(({ shelf: own, target }, i) => {
+      const best = doseExhaustively(own, target, POOR_LIMITS.total, POOR_LIMITS.doseMl);
+      const recipes = findMatch(buildComboTable(own, USUAL_SURFACE)!, target, {
+        ...{ mostPaints: 3, count: 100, limits: POOR_LIMITS },
+      });
+      const found = chooseDoses(own, recipes, target, USUAL_SURFACE, POOR_LIMITS);
+      expect(found === null, `world ${i}`).equal(best === Infinity);
+      const shortage = findShortage(own.paints, 2, 3);
+      expect(shortage !== null, `world ${i}`).equal(best === Infinity);
+      if (!found) return void empty++;
+      expect(found.objective, `world ${i}`).at.most(best + 0.1);
+      found.ids.forEach((id, p) => expect(found.doses[p]! * 0.05).at.most(own.paints[id]!.leftMl + 1e-9));
+    });
+    expect(empty).within(1, 20);
+  });
+
+  it('finds four and five paints where three hold too little, on a long shelf too', () => {
+    const poor = buildComboTable(
+      { ...priced, paints: priced.paints.map((one) => ({ ...one, leftMl: 0.45 })) },
+      USUAL_SURFACE,
+    )!;
+    const target = createTarget(priced, createSeededRandom(4));
+    expect(findMatch(poor, target, { mostPaints: 4, count: 9, limits: LIMITS })).deep.equal([]);
+    const found = findMatch(poor, target, { mostPaints: 5, count: 9, limits: LIMITS });
+    expect(found.length).greaterThan(0);
+    for (const { ids, shares } of found) {
+      expect(ids.length).equal(5);
+      expect(Math.max(...shares)).at.most(9 / 40 + 1e-6);
+    }
+    expect(findShortage(poor.shelf.paints, 2, 4)).deep.equal({ mostMl: 1.8, potsThatDo: 5 });
+    expect(findShortage(poor.shelf.paints, 2, 5)).equal(null);
+  });
+
+  it('counts only pots that mix with each other, and says when all of them are too little', () => {
+    const paints = priced.paints.map((one, i) => ({ ...one, leftMl: 0.5, family: i % 2 ? 'enamel' : 'acrylic' }));
+    expect(findShortage(paints.slice(0, 5), 2, 5)).deep.equal({ mostMl: 1.5, potsThatDo: null });
+    expect(findShortage([], 2, 5)).deep.equal({ mostMl: 0, potsThatDo: null });
+  });
+
+  it('says of a colour that no mix reaches that it is out of reach', () => {
+    const greys = createSimulatedShelf(9, 22);
+    const few = buildComboTable({ ...greys, paints: greys.paints.slice(0, 2) }, USUAL_SURFACE)!;
+    const [white, black] = [0, 1].map((id) => greys.paints[id]!);
+    const grey = computeLab(predictMix([white!, black!], [1, 0.05]));
+    const ask = (d65: readonly [number, number, number]) =>
+      proposeRecipes(few, { d65, a: d65, weightA: 0 }, { total: 400, doseMl: 0.005, mostPaints: 3 }, new Set())[0]!;
+    expect(ask(grey).isReached).equal(true);
+    expect(ask([grey[0], grey[1] + 30, grey[2]]).isReached).equal(false);
   });
 });
 

@@ -7,7 +7,7 @@ import { findMatch, type Recipe } from './findMatch.ts';
 import type { MatchTarget } from './polish.ts';
 import { createShelf } from './shelfOptics.ts';
 
-export const PROPOSAL_KINDS = ['best', 'fewer paints', 'cheaper', 'from the nearest pot', 'leftovers only'] as const;
+export const PROPOSAL_KINDS = ['nearest', 'fewer paints', 'cheaper', 'from the nearest pot', 'leftovers only'] as const;
 export type ProposalKind = (typeof PROPOSAL_KINDS)[number];
 
 export interface Proposal {
@@ -15,6 +15,8 @@ export interface Proposal {
   readonly lines: readonly { readonly productId: string; readonly doses: number; readonly ml: number }[];
   readonly de65: number;
   readonly deA: number;
+  /** It comes so near that nobody sees a difference side by side; else the colour is out of reach of these pots. */
+  readonly isReached: boolean;
   /** dE00 that paints as far from their label as they usually are may make of it: what the first patch is for. */
   readonly sensitivity: number;
   readonly lab: Lab;
@@ -32,6 +34,8 @@ const COUNT = 150;
 const PRICED = 60;
 const PRICE_DE = 0.7;
 const SAME_DE = 0.2;
+/** Farther off than this a recipe is no match, however good its dosing (planning estimate of what is seen side by side). */
+const REACHED_DE = 1;
 /** Leftovers that end farther off than this are no way to it. */
 const LEFTOVER_DE = 5;
 
@@ -46,11 +50,12 @@ export function proposeRecipes(
   leftoverIds: ReadonlySet<string>,
 ): Proposal[] {
   const { shelf, surface } = table;
-  const dose = (list: readonly Recipe[]) => chooseDoses(shelf, list, target, surface, limits);
+  const dose = (list: readonly Recipe[], reach: 'near' | 'far' = 'far') =>
+    chooseDoses(shelf, list, target, surface, limits, reach);
   const lists = Array.from({ length: limits.mostPaints }, (_, i) =>
-    findMatch(table, target, { mostPaints: i + 1, count: COUNT }),
+    findMatch(table, target, { mostPaints: i + 1, count: COUNT, limits }),
   );
-  const bySize = lists.map(dose);
+  const bySize = lists.map((list) => dose(list));
   const nearestDe = Math.min(...bySize.map((one) => one?.de65 ?? Infinity));
   // A paint more must earn its pot: nobody sees a fifth of a dE00.
   const best = bySize.find((one) => one && one.de65 <= nearestDe + SAME_DE);
@@ -59,14 +64,17 @@ export function proposeRecipes(
   const price = (recipe: DosedRecipe) =>
     recipe.ids.reduce((sum, id, i) => sum + recipe.doses[i]! * limits.doseMl * shelf.paints[id]!.pricePerMl, 0);
   const fewer = best.ids.length > 2 ? bySize[1]! : null;
-  const dosed = recipes.slice(0, PRICED).flatMap((recipe) => dose([recipe]) ?? []);
+  const dosed = recipes.slice(0, PRICED).flatMap((recipe) => dose([recipe], 'near') ?? []);
   const cheapest = dosed
     .filter((one) => one.de65 <= Math.max(1, best.de65) + PRICE_DE)
     .reduce((a, b) => (price(b) < price(a) - 1e-9 ? b : a), best);
   const nearest = findNearest(table, target);
-  const fromNearest = dose(recipes.filter(({ ids, shares }) => ids[shares.indexOf(Math.max(...shares))] === nearest));
+  const fromNearest = dose(
+    recipes.filter(({ ids, shares }) => ids[shares.indexOf(Math.max(...shares))] === nearest),
+    'near',
+  );
   const found: (readonly [ProposalKind, DosedRecipe | null])[] = [
-    ['best', best],
+    ['nearest', best],
     ['fewer paints', fewer],
     ['cheaper', price(cheapest) < 0.9 * price(best) ? cheapest : null],
     ['from the nearest pot', fromNearest],
@@ -101,7 +109,7 @@ function proposeLeftovers(
   const paints = table.shelf.paints.filter((paint) => leftoverIds.has(paint.id));
   if (paints.length === 0) return [];
   const own = buildComboTable(createShelf(paints), table.surface)!;
-  const recipes = findMatch(own, target, { mostPaints: Math.min(3, paints.length), count: COUNT });
+  const recipes = findMatch(own, target, { mostPaints: Math.min(3, paints.length), count: COUNT, limits });
   const best = chooseDoses(own.shelf, recipes, target, own.surface, limits);
   if (!best || best.de65 > LEFTOVER_DE) return [];
   const cost = best.ids.reduce((sum, id, i) => sum + best.doses[i]! * limits.doseMl * paints[id]!.pricePerMl, 0);
@@ -124,7 +132,7 @@ function describe(
     .map((id, i) => ({ productId: shelf.paints[id]!.id, doses: doses[i]!, ml: doses[i]! * doseMl }))
     .sort((a, b) => b.ml - a.ml);
   return {
-    ...{ kind, lines, de65, deA, sensitivity, cost },
+    ...{ kind, lines, de65, deA, isReached: de65 <= REACHED_DE, sensitivity, cost },
     lab: computeLab(spectrum),
     labA: computeLab(spectrum, 'A'),
   };

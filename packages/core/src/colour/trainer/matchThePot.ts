@@ -3,7 +3,7 @@ import { createSeededRandom, pickOne } from '../../numeric/seededRandom.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { guideMix, startMix } from '../guide/guideMix.ts';
-import type { Patch } from '../guide/estimateStrengths.ts';
+import type { Patch } from '../guide/patch.ts';
 import type { AdditionLimits } from '../guide/planAddition.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
 import { chooseDoses } from '../match/chooseDoses.ts';
@@ -124,6 +124,7 @@ export function solveRound(
     const filled = patches.map((one) => ({ ...one, volumes: ids.map((_, i) => one.volumes[i] ?? 0) }));
     patches.splice(0, patches.length, ...filled, { volumes, lab: read, sd: [READ_SD, READ_SD, READ_SD] });
     const advice = guideMix(shelf, { ids, volumes }, patches, round.target, surface, limits);
+    if (advice.kind === 'unsure') continue;
     if (advice.kind === 'stop' || advice.addition.doses.every((one) => one === 0)) break;
     const { doses } = advice.addition;
     volumes = doses.map((one, i) => (volumes[i] ?? 0) + one * limits.doseMl);

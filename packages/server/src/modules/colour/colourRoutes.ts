@@ -40,8 +40,8 @@ export function createColourRoutes(room: Workroom): Router {
     response.status(201).json(step);
   });
   router.post('/mixes/:id/wet', async (request, response) => {
-    const { who, lab } = await validateBody(LogWet, request.body);
-    const body = { kind: 'wet', lab } as const;
+    const { who, ...wet } = await validateBody(LogWet, request.body);
+    const body = { kind: 'wet', ...wet } as const;
     const step = await change(room, (manager) => logStep(manager, request.params.id, body, who, room.now()));
     response.status(201).json(step);
   });

@@ -1,5 +1,5 @@
 import {
-  computeDe00,
+  computeMixDistance,
   createRecord,
   describeVerdict,
   findOverpaint,
@@ -75,7 +75,6 @@ function createParts(view: SpecimenView) {
 
 function describeMix(mix: MixView, part: string, products: readonly PaintProductRow[]): RecordMix {
   const { productIds, volumes, patches } = replayMix(mix.steps);
-  const last = patches.at(-1);
   const nameOf = (id: string) => {
     const product = products.find((one) => one.id === id);
     return product ? `${product.line} ${product.name}` : 'a pot that is gone';
@@ -83,6 +82,6 @@ function describeMix(mix: MixView, part: string, products: readonly PaintProduct
   return {
     ...{ name: mix.name, part, target: mix.target, patches: patches.length, isKept: mix.productId !== null },
     paints: productIds.map((id, i) => ({ name: nameOf(id), ml: volumes[i]! })),
-    lastDe00: last ? computeDe00(mix.target, last.reading.lab) : null,
+    lastDe00: computeMixDistance(mix.steps, mix.target),
   };
 }

@@ -1,22 +1,34 @@
 import type { ShelfView } from '@sardonyx/contract';
-import { replayMix } from '@sardonyx/core';
+import { learnEyes, mainPaintOf, replayMix } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
-import { MixStepRow } from '../../entities/colour.ts';
+import { MixRow, MixStepRow } from '../../entities/colour.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 
-/** Products with their pots, and what their lines did when they dried. */
+/** Products with their pots, what their lines did when they dried, and how each eye of the house differs from an instrument. */
 export async function readShelf(manager: EntityManager): Promise<ShelfView & { products: PaintProductRow[] }> {
   const products = await manager.find(PaintProductRow, { order: { line: 'ASC', name: 'ASC' } });
-  return { products, pots: await manager.find(PaintPotRow), dried: await readDried(manager, products) };
+  const all = await manager.find(MixStepRow, { order: { mixId: 'ASC', seq: 'ASC' } });
+  const mixes = (await manager.find(MixRow)).map(({ id, target }) => ({
+    target,
+    steps: all.filter((step) => step.mixId === id),
+  }));
+  return {
+    products,
+    pots: await manager.find(PaintPotRow),
+    dried: listDried(mixes, products),
+    eyes: learnEyes(mixes),
+  };
 }
 
 /** Wet and dry readings of every mix, under the line of the paint that it was mostly made of. */
-async function readDried(manager: EntityManager, products: readonly PaintProductRow[]): Promise<ShelfView['dried']> {
-  const steps = await manager.find(MixStepRow, { order: { mixId: 'ASC', seq: 'ASC' } });
-  const mixIds = [...new Set(steps.map((step) => step.mixId))];
-  return mixIds.flatMap((mixId) => {
-    const { pairs, productIds, volumes } = replayMix(steps.filter((step) => step.mixId === mixId));
-    const main = productIds[volumes.indexOf(Math.max(...volumes))];
+function listDried(
+  mixes: readonly { readonly steps: readonly MixStepRow[] }[],
+  products: readonly PaintProductRow[],
+): ShelfView['dried'] {
+  return mixes.flatMap(({ steps }) => {
+    const state = replayMix(steps);
+    const { pairs } = state;
+    const main = mainPaintOf(state);
     const line = products.find((product) => product.id === main)?.line ?? '';
     return pairs.map((pair) => ({ line, ...pair }));
   });

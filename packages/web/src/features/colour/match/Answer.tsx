@@ -1,4 +1,5 @@
-import { estimateGloss, type Dosing, type Proposal } from '@sardonyx/core';
+import { describeDifference, estimateGloss, type Dosing, type Lab, type Proposal, type Shortage } from '@sardonyx/core';
+import { formatMl } from '../swatch/formatColour.ts';
 import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
 
 interface AnswerProps {
@@ -8,10 +9,13 @@ interface AnswerProps {
   readonly chosen: Proposal | null;
   readonly problem: string | null;
   readonly dosing: Dosing;
+  readonly target: Lab;
+  /** Where the pots hold too little. */
+  readonly shortage: Shortage | null;
 }
 
 /** The sentence first: what to mix and how near it comes; or how far the solver is. */
-export function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: AnswerProps) {
+export function Answer({ progress, onEnd, proposals, chosen, problem, dosing, target, shortage }: AnswerProps) {
   const { shelf } = useColourBench();
   if (problem)
     return (
@@ -31,7 +35,12 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: 
       </div>
     );
   if (!chosen)
-    return <p className="text-act font-semibold">No recipe: no pots of one binder hold as much as is needed.</p>;
+    return (
+      <div role="status">
+        <p className="text-act font-semibold">No recipe.</p>
+        <p>{describeShortage(shortage)}</p>
+      </div>
+    );
   const parts = chosen.lines.map(({ productId, ml, doses }) => {
     const product = findProduct(shelf, productId);
     const amount =
@@ -45,6 +54,11 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: 
   );
   return (
     <div aria-live="polite">
+      {!chosen.isReached && (
+        <p className="text-act font-semibold">
+          ▲ These pots do not reach it: the nearest stays {describeDifference(chosen.lab, target) || 'visibly off'}.
+        </p>
+      )}
       <p className="text-act font-semibold">{parts.join(', ')}.</p>
       <p>
         Should come within {chosen.de65.toFixed(1)} dE00 by daylight, {chosen.deA.toFixed(1)} by lamp; pots that are not
@@ -53,4 +67,13 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing }: 
       </p>
     </div>
   );
+}
+
+function describeShortage(shortage: Shortage | null): string {
+  if (!shortage) return 'No doses of these pots come out: take smaller drops, or scales.';
+  const { mostMl, potsThatDo } = shortage;
+  const held = `So many pots of one binder hold ${formatMl(mostMl)} together at most.`;
+  return potsThatDo === null
+    ? `${held} Mix less, or bring another pot onto the shelf.`
+    : `${held} With ${potsThatDo} paints it can be done; or mix less.`;
 }

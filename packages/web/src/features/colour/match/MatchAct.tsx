@@ -1,5 +1,5 @@
 import type { ShelfView } from '@sardonyx/contract';
-import { DOSINGS, mayBeMixed, type Dosing, type ProposalKind } from '@sardonyx/core';
+import { DOSINGS, findShortage, mayBeMixed, type Dosing, type ProposalKind } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
@@ -44,7 +44,7 @@ function Match({ target }: { readonly target: WantedColour }) {
   const [needMl, setNeedMl] = useState('2');
   const [dosing, setDosing] = useState<Dosing>('scales');
   const [mostPaints, setMostPaints] = useState(4);
-  const [kind, setKind] = useState<ProposalKind>('best');
+  const [kind, setKind] = useState<ProposalKind>('nearest');
   const [light, setLight] = useState<'D65' | 'A'>('D65');
   const need = Number(needMl.replace(',', '.'));
   const [drop, setDrop] = useState(() => String(usualDropMl(shelf)));
@@ -75,6 +75,8 @@ function Match({ target }: { readonly target: WantedColour }) {
             chosen={chosen}
             problem={problem}
             dosing={dosing}
+            target={target.lab}
+            shortage={findShortage(pots.paints, need, mostPaints)}
           />
           {chosen && <DropLine lines={chosen.lines} geometry={target.geometry} />}
         </>

@@ -3,7 +3,7 @@ import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 
 const WORDS: Readonly<Record<ProposalKind, string>> = {
-  best: 'Nearest',
+  nearest: 'Nearest',
   'fewer paints': 'Fewer paints',
   cheaper: 'Cheaper',
   'from the nearest pot': 'From the nearest pot',

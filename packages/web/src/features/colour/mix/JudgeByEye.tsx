@@ -1,15 +1,26 @@
 import type { MixView } from '@sardonyx/contract';
-import { EYE_WAYS, measureByEye, STEPS, type EyeWord, type Lab } from '@sardonyx/core';
+import {
+  describeDifference,
+  EYE_WAYS,
+  measureByEye,
+  STEPS,
+  UNKNOWN_EYE,
+  type Eye,
+  type EyeWord,
+  type Lab,
+} from '@sardonyx/core';
 import { useState } from 'react';
 import { useLogMixStepMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
+import { useColourBench } from '../ColourContext.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
 import { useNeutral } from '../swatch/useNeutral.ts';
 
 interface JudgeByEyeProps {
   readonly mix: MixView;
+  readonly what: 'dry' | 'wet';
   /** As the mix should look now; null where nobody can say. */
   readonly expected: Lab | null;
   readonly onDone: () => void;
@@ -32,10 +43,12 @@ const STEP_WORDS: Readonly<Record<EyeWord['step'], string>> = {
 };
 const TITLES = ['Light or dark', 'Red or green', 'Yellow or blue'] as const;
 
-/** The dried patch beside the old paint, in words; everything else on the screen has lost its colour. */
-export function JudgeByEye({ mix, expected, onDone }: JudgeByEyeProps) {
+/** The patch beside the old paint, in words; everything else on the screen has lost its colour. */
+export function JudgeByEye({ mix, what, expected, onDone }: JudgeByEyeProps) {
   useNeutral(true);
   const [who] = useWho();
+  const { shelf } = useColourBench();
+  const eye = shelf.eyes[who] ?? UNKNOWN_EYE;
   const [words, setWords] = useState<readonly [EyeWord, EyeWord, EyeWord]>([NONE, NONE, NONE]);
   const [unsure, setUnsure] = useState(20);
   const [log, { error, isLoading }] = useLogMixStepMutation();
@@ -43,20 +56,29 @@ export function JudgeByEye({ mix, expected, onDone }: JudgeByEyeProps) {
     setWords(words.map((one, i) => (i === at ? word : one)) as unknown as typeof words);
   const save = async () => {
     const [lightness, redGreen, yellowBlue] = words;
-    const { lab, sd } = measureByEye(mix.target, { lightness, redGreen, yellowBlue }, unsure / 100);
-    const { data } = await log({
-      mixId: mix.id,
-      path: 'patches',
-      body: {
-        ...{ lab: [...lab] as [number, number, number], sd: [...sd] as [number, number, number], how: 'by eye', who },
-        words: [{ ...lightness }, { ...redGreen }, { ...yellowBlue }],
-      },
-    });
+    const read = measureByEye(mix.target, { lightness, redGreen, yellowBlue }, unsure / 100, eye);
+    const lab = [...read.lab] as [number, number, number];
+    const sd = [...read.sd] as [number, number, number];
+    const seen = { lab, sd, how: 'by eye', who } as const;
+    const { data } =
+      what === 'wet'
+        ? await log({ mixId: mix.id, path: 'wet', body: seen })
+        : await log({
+            mixId: mix.id,
+            path: 'patches',
+            body: { ...seen, words: [{ ...lightness }, { ...redGreen }, { ...yellowBlue }] },
+          });
     if (data) onDone();
   };
   return (
     <section aria-label="Judge by eye" className="space-y-4">
-      <p className="text-act font-semibold">Hold the dry patch to the old paint. Against it, the patch is ...</p>
+      <div>
+        <p className="text-act font-semibold">Hold the {what} patch to the old paint. Against it, the patch is ...</p>
+        <p className="text-note text-soft-ink">
+          {what === 'wet' && 'What wet paint becomes when it dries is taken off by itself. '}
+          {describeEye(eye)}
+        </p>
+      </div>
       <div className="grid gap-8 min-[1100px]:grid-cols-2">
         <MeetingSwatches
           target={mix.target}
@@ -122,4 +144,14 @@ export function JudgeByEye({ mix, expected, onDone }: JudgeByEyeProps) {
       </div>
     </section>
   );
+}
+
+/** What this eye sees otherwise than an instrument, and from how many patches that is known. */
+function describeEye({ bias, pairs }: Eye): string {
+  if (pairs === 0) return 'Judge a patch and measure it too: what your eye always sees otherwise is learned from that.';
+  const words = describeDifference(bias, [0, 0, 0]);
+  const from = pairs === 1 ? 'one patch' : `${pairs} patches`;
+  return words
+    ? `Your eye sees things ${words} than the instrument (learned from ${from}); that is taken off.`
+    : `Your eye and the instrument agree (${from}).`;
 }

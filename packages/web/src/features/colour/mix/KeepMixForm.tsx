@@ -1,19 +1,17 @@
 import type { MixView } from '@sardonyx/contract';
 import { nameOfArea } from '@sardonyx/core';
 import { useState } from 'react';
-import { useGiveUpMixMutation, useKeepMixMutation } from '../../../shared/api/api.ts';
+import { useKeepMixMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
-import { AskTwice } from '../../../shared/ui/AskTwice.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { useColourBench } from '../ColourContext.tsx';
 
-/** The end of a mixing: a pot with its recipe, planned on the part; or given up. */
+/** The good end of a mixing: a pot with its recipe, planned on the part. */
 export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly isGood: boolean }) {
   const { view, nameOfPart } = useColourBench();
   const [who] = useWho();
   const [keep, { error, isLoading }] = useKeepMixMutation();
-  const [giveUp, { error: giveUpError }] = useGiveUpMixMutation();
   const areas = view.specimens
     .flatMap((specimen) => specimen.areas)
     .map((area) => ({ ...area, partName: nameOfPart(area.specimenPartId) }));
@@ -65,15 +63,8 @@ export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly i
         >
           Keep it as a pot
         </button>
-        <AskTwice
-          offer="Throw the mix away"
-          warning="What was poured stays out of its pots; the log stays too."
-          act="Throw it away"
-          onAct={() => void giveUp(mix.id)}
-        />
       </div>
       {error !== undefined && <ErrorNote error={readAppError(error)} />}
-      {giveUpError !== undefined && <ErrorNote error={readAppError(giveUpError)} />}
     </section>
   );
 }

@@ -8,6 +8,8 @@ import { findProduct, useColourBench, type ColourBench } from '../ColourContext.
 import { Halves } from '../Halves.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
+import { AnotherPot } from './AnotherPot.tsx';
+import { GiveUpMix } from './GiveUpMix.tsx';
 import { JudgeByEye } from './JudgeByEye.tsx';
 import { KeepMixForm } from './KeepMixForm.tsx';
 import { LightLadder } from './LightLadder.tsx';
@@ -60,26 +62,41 @@ function Mixing({ mix }: { readonly mix: MixView }) {
   const worker = useColourWorker();
   const { advice, isStale, problem, state } = useAdvice(worker, mix);
   const { doseMl } = mix;
-  const [isJudging, setJudging] = useState(false);
+  const [judging, setJudging] = useState<'dry' | 'wet' | null>(null);
+  const [lookingAt, setLookingAt] = useState(-1);
+  /** A patch that nobody asked for, until the log has a line more. */
+  const isLooking = lookingAt === mix.steps.length;
   const expected = advice?.labNow ?? null;
   const last = state.patches.at(-1);
-  if (isJudging) return <JudgeByEye mix={mix} expected={expected} onDone={() => setJudging(false)} />;
+  if (judging) return <JudgeByEye mix={mix} what={judging} expected={expected} onDone={() => setJudging(null)} />;
   const isOver = mix.endedAt !== null || bench.isClosed;
   const next = isOver ? null : (advice?.pours.find((pour) => pour.ml - pour.pouredMl >= 0.51 * doseMl) ?? null);
-  const seen = last && !state.isPatchDue ? last.reading.lab : expected;
+  // A wet patch is waited for; whoever does not want to wait pours by what it should become.
+  const isDue =
+    (state.isPatchDue && state.wet !== null) ||
+    advice?.kind === 'patch' ||
+    advice?.kind === 'unsure' ||
+    (advice?.kind === 'beyond' && !next);
   // Before the first pour it comes up by itself; afterwards it stays within reach.
   const hazard = !isOver && isSolvent(bench, mix) && <HazardCard hazard="mixing-paint" />;
   return (
     <Halves
       lead={
         <>
-          <MixVerdict mix={mix} state={state} advice={advice} problem={problem} />
+          <section aria-label="Where it stands" aria-busy={isStale}>
+            <MixVerdict mix={mix} state={state} advice={advice} problem={problem} />
+          </section>
           {state.totalMl === 0 && hazard}
+          {!isOver && advice && (isDue || isLooking) && (
+            <PatchPanel key={`patch ${mix.steps.length}`} mix={mix} state={state} onJudge={setJudging} />
+          )}
           {!isOver && advice && (advice.kind === 'pour' || advice.kind === 'beyond') && next && (
             <PourPanel key={mix.steps.length} mix={mix} pour={next} doseMl={doseMl} isStale={isStale} />
           )}
-          {!isOver && advice && (advice.kind === 'patch' || (advice.kind === 'beyond' && !next)) && (
-            <PatchPanel key={mix.steps.length} mix={mix} state={state} onJudge={() => setJudging(true)} />
+          {!isOver && advice && !isDue && !isLooking && state.totalMl > 0 && (
+            <button type="button" className="quiet-button" onClick={() => setLookingAt(mix.steps.length)}>
+              Judge or measure it now
+            </button>
           )}
         </>
       }
@@ -87,8 +104,10 @@ function Mixing({ mix }: { readonly mix: MixView }) {
         <>
           <MeetingSwatches
             target={mix.target}
-            mix={seen}
-            mixWord={last && !state.isPatchDue ? 'last patch, dry' : 'as it should look now'}
+            mix={expected}
+            mixWord={
+              advice?.read ? (state.isPatchDue ? 'as it should dry' : 'as its patch reads') : 'as it should look now'
+            }
             className="h-44"
           />
           <PotRow
@@ -98,12 +117,15 @@ function Mixing({ mix }: { readonly mix: MixView }) {
         </>
       }
     >
-      {!isOver && advice && !state.isPatchDue && (
-        <>
-          <Paths paths={advice.paths} />
-          {last && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
-        </>
+      {!isOver && advice?.read && <Paths paths={advice.paths} />}
+      {!isOver && advice && last && !state.isPatchDue && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
+      {!isOver && advice && (
+        <details>
+          <summary className="quiet-button">Pour from another pot</summary>
+          <AnotherPot key={mix.steps.length} mix={mix} state={state} isStale={isStale} />
+        </details>
       )}
+      {!isOver && advice && <GiveUpMix mixId={mix.id} />}
       {state.totalMl > 0 && hazard && (
         <details>
           <summary className="quiet-button">What can hurt while mixing</summary>

@@ -37,7 +37,8 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
     );
   if (problem) return <p role="alert">▲ {problem}</p>;
   if (!advice) return <p className="text-act font-semibold">Reckoning ...</p>;
-  const { kind, deNow, deNext, deNextSd, totalMl, pours } = advice;
+  const { kind, read, sureness, deNext, deNextSd, totalMl, pours } = advice;
+  const deNow = read?.de ?? null;
   const after = `${deNext.toFixed(1)} ± ${deNextSd.toFixed(1)} dE00`;
   const names = pours.map((pour) => nameOfProduct(shelf, pour.productId)).join(', ');
   if (kind === 'stop')
@@ -47,7 +48,21 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
           It is there: {deNow!.toFixed(1)} dE00 off, {mix.tolerance.toFixed(1)} was wanted.
         </p>
         <p>
-          {formatMl(state.totalMl)} of {formatMl(mix.needMl)} needed. Keep it, or judge on.
+          {formatSure(sureness!)} sure, by {countPatches(read!.patches)} of it. {formatMl(state.totalMl)} of{' '}
+          {formatMl(mix.needMl)} needed. Keep it, or judge on.
+        </p>
+      </div>
+    );
+  if (kind === 'unsure')
+    return (
+      <div aria-live="polite">
+        <p className="text-act font-semibold">
+          It may be there: {deNow!.toFixed(1)} dE00 off, {formatSure(sureness!)} sure to be within{' '}
+          {mix.tolerance.toFixed(1)}.
+        </p>
+        <p>
+          Nothing to add by what is known. Another patch of the same mix tells more; or keep it, if it looks right to
+          you.
         </p>
       </div>
     );
@@ -73,11 +88,11 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
     <div aria-live="polite">
       <p className="text-act font-semibold">
         {deNow === null
-          ? `First mix: ${formatMl(totalMl)} of ${names}`
-          : `${deNow.toFixed(1)} dE00 off. Add ${names}: ${formatMl(totalMl)} in all`}
+          ? `First mix: ${formatMl(totalMl)}${names && ` of ${names}`}`
+          : `${state.isPatchDue ? 'As it should dry ' : ''}${deNow.toFixed(1)} dE00 off. Add ${names}: ${formatMl(totalMl)} in all`}
       </p>
       <p>
-        {deNow === null
+        {state.patches.length + state.wets.length === 0
           ? `On ${formatMl(firstMl(mix.needMl))} of the ${formatMl(mix.needMl)} needed, so that the first correction only fills up. `
           : ''}
         Should then be {after} off.
@@ -85,3 +100,6 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
     </div>
   );
 }
+
+const formatSure = (share: number) => (share > 0.995 ? 'Over 99 %' : `${Math.round(100 * share)} %`);
+const countPatches = (count: number) => (count === 1 ? 'one patch' : `${count} patches`);

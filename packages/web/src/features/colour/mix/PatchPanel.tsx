@@ -1,17 +1,17 @@
 import type { MixView } from '@sardonyx/contract';
-import { computeDe00, learnDryingShift, predictDry, type MixState } from '@sardonyx/core';
+import { computeDe00, predictDry, selectDrying, type MixState } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGetWorkshopQuery, useLogMixStepMutation, useMeasureColourMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
-import { findProduct, useColourBench } from '../ColourContext.tsx';
+import { useColourBench } from '../ColourContext.tsx';
 import { Calibrate } from './Calibrate.tsx';
 
 interface PatchPanelProps {
   readonly mix: MixView;
   readonly state: MixState;
-  readonly onJudge: () => void;
+  readonly onJudge: (what: 'dry' | 'wet') => void;
 }
 
 /** A patch of the mix: read wet if wished, let dry, then measured or judged by eye. */
@@ -36,7 +36,7 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
     const sd = [...reading.sd] as [number, number, number];
     const { data: step } =
       what === 'wet patch'
-        ? await log({ mixId: mix.id, path: 'wet', body: { lab, who } })
+        ? await log({ mixId: mix.id, path: 'wet', body: { lab, sd, how: 'spectrophotometer', who } })
         : await log({
             mixId: mix.id,
             path: 'patches',
@@ -53,12 +53,19 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
           <div className="flex flex-wrap items-center gap-3">
             <Calibrate instrument={instrument} />
           </div>
-          {!state.wet && (
+        </>
+      )}
+      {!state.wet && (
+        <div className="flex flex-wrap gap-3">
+          {instrument && (
             <button type="button" className="quiet-button" disabled={isBusy} onClick={() => void read('wet patch')}>
               Read it while it is wet too
             </button>
           )}
-        </>
+          <button type="button" className="quiet-button" disabled={isBusy} onClick={() => onJudge('wet')}>
+            Judge it wet
+          </button>
+        </div>
       )}
       <Drying mix={mix} state={state} />
       <label className="flex min-h-11 items-center gap-3">
@@ -80,7 +87,7 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
           type="button"
           className={`${instrument ? 'plain-button' : 'main-button'} min-h-16!`}
           disabled={!isDry}
-          onClick={onJudge}
+          onClick={() => onJudge('dry')}
         >
           Judge it by eye
         </button>
@@ -95,18 +102,17 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
 function Drying({ mix, state }: { readonly mix: MixView; readonly state: MixState }) {
   const { shelf } = useColourBench();
   if (!state.wet) return null;
-  const main = findProduct(shelf, state.productIds[state.volumes.indexOf(Math.max(...state.volumes))] ?? '');
-  const pairs = shelf.dried.filter((one) => one.line === main?.line);
-  const shift = learnDryingShift(pairs, main?.gloss ?? 'gloss');
-  const { lab, sd } = predictDry(state.wet, shift);
+  const { drying, line } = selectDrying(state, shelf.products, shelf.dried);
+  const { lab, sd } = predictDry(state.wet, drying);
   const basis =
-    shift.pairs === 0
+    drying.pairs === 0
       ? 'planning estimate by its sheen'
-      : `learned from ${shift.pairs} ${shift.pairs === 1 ? 'patch' : 'patches'} of ${main?.line}`;
+      : `learned from ${drying.pairs} ${drying.pairs === 1 ? 'patch' : 'patches'} of ${line}`;
   return (
     <p>
       Wet it is at L* {state.wet[0].toFixed(1)}; dry expect {lab[0].toFixed(1)} ± {sd[0].toFixed(1)}, about{' '}
-      {computeDe00(mix.target, lab).toFixed(1)} dE00 from what is wanted ({basis}). Judge it dry.
+      {computeDe00(mix.target, lab).toFixed(1)} dE00 from what is wanted ({basis}). You can pour by that now; dry it
+      says more.
     </p>
   );
 }
