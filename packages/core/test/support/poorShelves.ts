@@ -1,4 +1,4 @@
-import type { DoseLimits } from '../../src/colour/match/chooseDoses.ts';
+import type { DoseLimits } from '../../src/colour/match/doseLimits.ts';
 import type { MatchTarget } from '../../src/colour/match/polish.ts';
 import { createShelf, type Shelf } from '../../src/colour/match/shelfOptics.ts';
 import { createSeededRandom } from '../../src/numeric/seededRandom.ts';

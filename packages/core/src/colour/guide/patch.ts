@@ -19,4 +19,3 @@ export function isSameMix(a: Patch, b: Patch): boolean {
   for (let i = 0; i < most; i++) if (Math.abs((a.volumes[i] ?? 0) - (b.volumes[i] ?? 0)) > 1e-9) return false;
   return true;
 }
-

@@ -1,4 +1,5 @@
 import type { Surface } from '../kubelkaMunk.ts';
+import type { DoseLimits } from './doseLimits.ts';
 import type { Recipe } from './findMatch.ts';
 import { createMixRoom, evaluateMix, MOST_PAINTS } from './mixModel.ts';
 import { scoreMix, type MatchTarget } from './polish.ts';
@@ -13,13 +14,6 @@ export interface DosedRecipe {
   readonly deA: number;
   /** dE00 that an error of 15 % in the strength of its paints is likely to make. */
   readonly sensitivity: number;
-}
-
-export interface DoseLimits {
-  /** Whole doses of the batch, exactly. */
-  readonly total: number;
-  /** ml of one dose. */
-  readonly doseMl: number;
 }
 
 /** Strengths as supplied differ by so much (planning estimate), and it costs so much of a difference to be sensitive to it. */

@@ -1,5 +1,5 @@
 import { idsOf, readShares, type ComboTable } from './comboTable.ts';
-import type { DoseLimits } from './chooseDoses.ts';
+import type { DoseLimits } from './doseLimits.ts';
 import { selectNearest } from './nearestCombos.ts';
 import { polishMix, scoreMix, type MatchTarget, type Polished } from './polish.ts';
 import { mayMix, type Shelf } from './shelfOptics.ts';

@@ -1,7 +1,8 @@
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { predictMix } from '../kubelkaMunk.ts';
-import { chooseDoses, type DosedRecipe, type DoseLimits } from './chooseDoses.ts';
+import { chooseDoses, type DosedRecipe } from './chooseDoses.ts';
+import type { DoseLimits } from './doseLimits.ts';
 import { buildComboTable, type ComboTable } from './comboTable.ts';
 import { findMatch, type Recipe } from './findMatch.ts';
 import type { MatchTarget } from './polish.ts';
