@@ -1,10 +1,13 @@
 import { groupBy } from '../../groupBy.ts';
 import type { ShelfPaint } from './shelfOptics.ts';
 
+/** More paints than this turn to mud. */
+const MOST_IN_RECIPE = 5;
+
 export interface Shortage {
   /** The most that so many pots of one family hold together, ml. */
   readonly mostMl: number;
-  /** So many pots would do; null where all of a family together hold too little. */
+  /** So many pots would do; null where as many as may be mixed at all hold too little. */
   readonly potsThatDo: number | null;
 }
 
@@ -19,7 +22,7 @@ export function findShortage(paints: readonly ShelfPaint[], needMl: number, most
   if (mostMl >= needMl) return null;
   const enough = families.flatMap((lefts) => {
     const count = lefts.findIndex((_, i) => sumOf(lefts, i + 1) >= needMl);
-    return count < 0 ? [] : [count + 1];
+    return count < 0 || count >= MOST_IN_RECIPE ? [] : [count + 1];
   });
   return { mostMl, potsThatDo: enough.length ? Math.min(...enough) : null };
 }

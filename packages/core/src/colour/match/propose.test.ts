@@ -103,6 +103,15 @@ describe('a poor shelf', () => {
   it('counts only pots that mix with each other, and says when all of them are too little', () => {
     const paints = priced.paints.map((one, i) => ({ ...one, leftMl: 0.5, family: i % 2 ? 'enamel' : 'acrylic' }));
     expect(findShortage(paints.slice(0, 5), 2, 5)).deep.equal({ mostMl: 1.5, potsThatDo: null });
+    expect(
+      findShortage(
+        priced.paints.map((one) => ({ ...one, leftMl: 0.35, family: '' })),
+        2,
+        3,
+      ),
+    ).deep.equal({
+      ...{ mostMl: 0.35 + 0.35 + 0.35, potsThatDo: null },
+    });
     expect(findShortage([], 2, 5)).deep.equal({ mostMl: 0, potsThatDo: null });
   });
 

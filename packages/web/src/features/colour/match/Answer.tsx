@@ -72,7 +72,7 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing, ta
 function describeShortage(shortage: Shortage | null): string {
   if (!shortage) return 'No doses of these pots come out: take smaller drops, or scales.';
   const { mostMl, potsThatDo } = shortage;
-  const held = `So many pots of one binder hold ${formatMl(mostMl)} together at most.`;
+  const held = `The pots of one binder, so many as you allow, hold ${formatMl(mostMl)} together.`;
   return potsThatDo === null
     ? `${held} Mix less, or bring another pot onto the shelf.`
     : `${held} With ${potsThatDo} paints it can be done; or mix less.`;
