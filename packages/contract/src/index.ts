@@ -97,6 +97,7 @@ export type {
   MixView,
   ShelfReport,
   ErrorBody,
+  Reason,
   FoundPlace,
   Health,
   HouseView,

@@ -222,7 +222,7 @@ export {
 export { BAKES, BAKE_C, OVEN_QUESTIONS, adviseBake } from './process/adviseBake.ts';
 export { estimateStrippedDm2, judgeBath } from './process/bathLife.ts';
 export { CAUSTIC, adviseCausticBath, type CausticAdvice } from './process/causticBath.ts';
-export { checkVessel } from './process/checkVessel.ts';
+export { checkVessel, computeMostLiquor, computeVesselLitres, type VesselCheck } from './process/checkVessel.ts';
 export { MEND_METHODS, type MendMethod } from './model/mend.ts';
 export { MEND_HOW } from './process/chooseMend.ts';
 export { selectMends } from './compile/rules/mendingRules.ts';
@@ -257,6 +257,7 @@ export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';
 
 // What may start, end, be signed
 export { checkBenchHours } from './gates/checkBenchHours.ts';
+export { checkWeather } from './gates/checkWeather.ts';
 export { checkDone, refuseSoaking, type Evidence } from './gates/checkDone.ts';
 export { checkPrimingGate } from './gates/checkPrimingGate.ts';
 export { checkSignOff } from './gates/checkSignOff.ts';

@@ -57,7 +57,12 @@ describe('the shelf and the colour lab, as they were read and approved', functio
       log.act('post', `mixes/${cup.id}/pours`, { productId: `paint-${name}`, ml, source: 'typed', who, ...more });
     const patch = { lab: [41, 3, -9], sd: [0.2, 0.2, 0.2], how: 'typed', words: null, who };
     await log.act('post', `mixes/${cup.id}/patches`, patch);
-    await log.act('post', `mixes/${cup.id}/wet`, { lab: [42, 3, -9], who });
+    await log.act('post', `mixes/${cup.id}/wet`, {
+      lab: [42, 3, -9],
+      sd: [0.3, 0.3, 0.3],
+      how: 'spectrophotometer',
+      who,
+    });
     await log.act('post', `mixes/${cup.id}/keep`, { name: 'Slate', place: 'rack', areaId: null, who });
     const first = await pour('marlstone-maroon', 1.5);
     await pour('marlstone-maroon', 100);
@@ -65,7 +70,12 @@ describe('the shelf and the colour lab, as they were read and approved', functio
     await pour('quay-ivory', 0.1);
     await pour('none', 0.1);
     await pour('marlstone-slate-blue', 1);
-    await log.act('post', `mixes/${cup.id}/wet`, { lab: [42, 3, -9], who });
+    await log.act('post', `mixes/${cup.id}/wet`, {
+      lab: [42, 3, -9],
+      sd: [0.3, 0.3, 0.3],
+      how: 'spectrophotometer',
+      who,
+    });
     await log.act('post', `mixes/${cup.id}/patches`, patch);
     await log.act('post', `mixes/${cup.id}/undo`, { stepId: first.id, who });
     await log.act('post', `mixes/${cup.id}/undo`, { stepId: first.id, who });

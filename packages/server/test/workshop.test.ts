@@ -129,14 +129,53 @@ describe('the workshop', () => {
 
     it('are refused in glass, too strong, too hot or too full', async () => {
       expect(codeOf(await post('baths', { ...bath, vesselId: 'glass-dish' }).expect(422))).equal('vessel');
-      for (const wrong of [{ gramsPerLitre: 120 }, { gramsPerLitre: 100, waterC: 50 }, { litres: 0.8 }])
+      for (const wrong of [{ gramsPerLitre: 120 }, { gramsPerLitre: 100, waterC: 50 }])
         expect(codeOf(await post('baths', { ...bath, ...wrong }).expect(422))).equal('caustic');
+      for (const kind of ['caustic', 'dip stripper', 'glycol-ether fluid']) {
+        const { body } = await post('baths', { ...bath, kind, litres: 0.8 }).expect(422);
+        expect((body as ErrorBody).code).equal('vessel');
+        expect((body as ErrorBody).message).include('0.8 l want a vessel of 1.6 l');
+      }
       await post('baths', { ...bath, litres: -1 }).expect(400);
+    });
+
+    it('are topped up, no higher than their vessel allows, and a vessel just written down can be used', async () => {
+      const jar = { name: 'New jar', material: 'HDPE', lengthMm: 100, widthMm: 100, depthMm: 200, isRound: false };
+      const vessel = (await post('vessels', jar).expect(201)).body as { id: string };
+      const made = (await post('baths', { ...bath, vesselId: vessel.id }).expect(201)).body as { id: string };
+      const top = (version: number, changes: object) =>
+        bench.http.patch(`/api/baths/${made.id}`).send({ version, ...changes });
+      await top(1, { litres: 0.8, gramsPerLitre: 25 }).expect(200);
+      const after = (await workshop()).baths.find((one) => one.id === made.id)!;
+      expect(after).deep.include({ litres: 0.8, gramsPerLitre: 25, kind: 'caustic' });
+      expect(codeOf(await top(2, { litres: 1.2 }).expect(422))).equal('vessel');
+      expect((await workshop()).baths.find((one) => one.id === made.id)!.litres).equal(0.8);
     });
 
     it('keep their vessel', async () => {
       expect(codeOf(await bench.http.delete('/api/vessels/caustic-tub').expect(422))).equal('in-use');
       await bench.http.delete('/api/vessels/glass-dish').expect(204);
+    });
+  });
+
+  describe('what holds a step back', () => {
+    it('is named with all its reasons, each by itself; blasting asks for a dry day', async () => {
+      const view = await job('sg-03');
+      await post('decisions', {
+        jobId: view.job.id,
+        school: 'S11',
+        option: 'blast',
+        reason: 'the lettering is gone',
+      }).expect(201);
+      const blast = (await job('sg-03')).tasks.find((task) => task.act === 'blast')!;
+      const { body } = await act(blast.id, 'start').expect(422);
+      const codes = (body as ErrorBody).reasons!.map(({ code }) => code);
+      expect(codes).include('dry-day').and.include('predecessor-open');
+      for (const { message } of (body as ErrorBody).reasons!) expect((body as ErrorBody).message).include(message);
+      const dry = await act(blast.id, 'start', { isDryDay: true }).expect(422);
+      expect((dry.body as ErrorBody).code).equal('predecessor-open');
+      expect((dry.body as ErrorBody).message).not.include('dry day');
+      await act(blast.id, 'start', { isDryDay: 'yes' }).expect(400);
     });
   });
 

@@ -43,6 +43,8 @@ export class ActOnTask {
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(500) goAheadBecause?: string;
   /** They stay until what is watched is over, although no bench session lasts so long. */
   @IsChanged() @IsBoolean() staysUntilDone?: boolean;
+  /** It is dry today; asked of what is done on dry days only. */
+  @IsChanged() @IsBoolean() isDryDay?: boolean;
   /** What a measuring step measured. */
   @IsChanged()
   @IsArray()

@@ -76,6 +76,9 @@ export class CreateBath {
 }
 
 export class ChangeBath extends VersionedChange {
+  /** Topped up: what stands in the vessel now, and how strong. */
+  @IsChanged() @IsNumber() @Min(0.05) @Max(50) litres?: number;
+  @IsChanged() @IsNumber() @Min(0) @Max(500) gramsPerLitre?: number;
   @IsChangedOrNull() @IsISO8601({ strict: true }) endedAt?: string | null;
 }
 

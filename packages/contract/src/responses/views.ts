@@ -51,6 +51,7 @@ import type {
   Variant,
   VariantState,
   Eyes,
+  Refusal,
   WetDryPair,
   Versioned,
   VesselRecord,
@@ -315,4 +316,8 @@ export interface ErrorBody {
   readonly from?: string;
   /** The task that stands in the way. */
   readonly taskId?: string;
+  /** Every reason by itself, where a gate says no: each may have its own way on. */
+  readonly reasons?: readonly Reason[];
 }
+
+export type Reason = Pick<Refusal, 'code' | 'message' | 'from' | 'taskId'>;

@@ -105,7 +105,8 @@ const ROWS: readonly Row[] = [
   ['O35', ['gun ready'], ['mix paint', 'spray'], 'specimen', 'a gun that spits is found out with water, not with paint'],
   ['O35', ['spray', 'gun rinsed'], ['gun cleaned'], 'specimen', 'paint dries in the nozzle'],
   ['O36', ['clean brush'], ['dusting'], 'specimen', 'grit of the last model scratches this one'],
-  ['O36', ['dusting'], ['after dusting'], 'specimen', 'dust hides what raking light shows'],
+  ['O36', ['dusting'], ['wash once'], 'specimen', 'wet dust is mud and scratches'],
+  ['O36', ['dusting', 'wash once'], ['after dusting'], 'specimen', 'dust hides what raking light shows'],
   ['O38', ['wet paint removal'], ['dry abrade', 'blast', 'straighten hot', 'anneal'], 'part', 'old paint may hold lead: no dust or fumes from it', SAFETY],
 ];
 

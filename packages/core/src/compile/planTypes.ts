@@ -135,7 +135,8 @@ export interface PlanNotice {
     | 'too long to watch'
     | 'done otherwise before'
     | 'one set of wheels'
-    | 'answer without effect';
+    | 'answer without effect'
+    | 'water';
   readonly partKeys: readonly string[];
   /** Keys of the tasks it is about. */
   readonly taskKeys: readonly string[];

@@ -9,6 +9,9 @@ import {
   makePart,
 } from '../../test/support/planWorld.ts';
 import type { JointTool } from '../model/catalogue.ts';
+import type { PlanPart } from '../facts/specimenFacts.ts';
+import { checkWeather } from '../gates/checkWeather.ts';
+import { compilePlan } from './compilePlan.ts';
 import type { PlanInput } from './planTypes.ts';
 import { listNames } from '../words/names.ts';
 
@@ -73,6 +76,58 @@ describe('preparation tasks', () => {
     const dust = byKey(createTasks(createPlainModel({ scope: 'clean only' })), 'dust');
     expect(dust.how).include('No water');
     expect(dust.partKeys).length(5);
+  });
+});
+
+describe('a model that is cleaned only', () => {
+  const kept = (changes: Partial<PlanPart>) =>
+    createPlainModel({
+      scope: 'clean only',
+      parts: [
+        makePart('body', { painted: true, findings: [makeFinding('smell')], ...changes }),
+        makePart('wheels', { role: 'wheel', material: 'hard plastic' }),
+      ],
+    });
+  const plan = (input: PlanInput) => {
+    const compiled = compilePlan(input);
+    if (compiled.kind !== 'plan') throw new Error(compiled.because);
+    return {
+      keys: compiled.tasks.map(({ key }) => key),
+      water: compiled.notices.find(({ kind }) => kind === 'water')!.words,
+    };
+  };
+
+  it('is washed once after the dust is off, where it smells and nothing on it forbids water', () => {
+    const { keys, water } = plan(kept({}));
+    const order = ['brush-ready', 'dust', 'wash-once', 'raking-light'];
+    expect(keys.filter((key) => order.includes(key))).deep.equal(order);
+    expect(water).include('washed once');
+    const odourless = plan(kept({ findings: [] }));
+    expect(odourless.keys).not.include('wash-once');
+    expect(odourless.water).include('not planned');
+  });
+
+  for (const [name, changes, reason] of [
+    ['a decal', { found: ['colour', 'decal'] }, 'the body (a decal'],
+    ['tinplate', { material: 'tinplate' }, 'the body (tinplate'],
+    ['lead', { material: 'lead alloy' }, 'the body (lead'],
+    ['bare steel', { material: 'steel', painted: false, found: [] }, 'the body (bare steel'],
+    ['card', { material: 'fibre board' }, 'the body (fibre board'],
+    ['pest', { findings: [makeFinding('smell'), makeFinding('pest')] }, 'the body (signs of pest'],
+  ] as const)
+    it(`sees no water with ${name} on it, and the plan says why`, () => {
+      const { keys, water } = plan(kept(changes as Partial<PlanPart>));
+      expect(keys).not.include('wash-once');
+      expect(water).include('No water').and.include(reason);
+    });
+});
+
+describe('the weather', () => {
+  it('is asked of blasting and of nothing else', () => {
+    const blasted = createTasks({ ...withParts(makePart('body', { painted: true })), decisions: { S11: 'blast' } });
+    const held = blasted.filter((task) => checkWeather(task, false).length > 0).map(({ key }) => key);
+    expect(held).deep.equal(['blast:body']);
+    expect(blasted.every((task) => checkWeather(task, true).length === 0)).equal(true);
   });
 });
 

@@ -20,6 +20,7 @@ export type RefusalCode =
   | 'spark-beside-vapour'
   | 'vapour-beside-spark'
   | 'outside-bench-hours'
+  | 'dry-day'
   | 'tool-not-ready'
   | 'gun-not-clean'
   | 'not-stripped'

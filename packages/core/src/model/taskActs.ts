@@ -17,6 +17,7 @@ const ACTS = {
   get: 'want',
   'brush-ready': 'model',
   dust: 'model',
+  'wash-once': 'model',
   'raking-light': 'model',
   tool: 'kind of joint',
   'axle-in-hand': 'joint',

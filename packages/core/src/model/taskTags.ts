@@ -12,6 +12,7 @@ export const TASK_TAGS = [
   'made here',
   'clean brush',
   'dusting',
+  'wash once',
   'after dusting',
   'special tool',
   'force joint',

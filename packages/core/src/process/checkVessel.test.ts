@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { checkVessel, type Dipped, type Vessel } from './checkVessel.ts';
+import { createSeededRandom } from '../numeric/seededRandom.ts';
+import { checkVessel, computeMostLiquor, computeVesselLitres, type Dipped, type Vessel } from './checkVessel.ts';
 
 /** Half a litre to the rim: 100 by 50 by 100 mm. */
 const dish: Vessel = { lengthMm: 100, widthMm: 50, depthMm: 100, isRound: false };
@@ -8,7 +9,9 @@ const body: Dipped = { lengthMm: 60, widthMm: 30, heightMm: 25, volumeMl: 10 };
 describe('checkVessel', () => {
   it('counts what is pushed aside', () => {
     // 165 ml and 10 ml on 5000 mm²: 35 mm, just 10 mm over the roof.
-    expect(checkVessel(dish, [body], 165)).deep.equal({ isCovered: true, levelMm: 35, pourMl: 165, problems: [] });
+    expect(checkVessel(dish, [body], 165)).deep.equal({
+      ...{ isCovered: true, levelMm: 35, pourMl: 165, leastMm: null, problems: [] },
+    });
   });
 
   it('says how high it stands and how high it should', () => {
@@ -21,6 +24,34 @@ describe('checkVessel', () => {
     const { pourMl, problems } = checkVessel(dish, [{ ...body, heightMm: 45 }], 300);
     expect(pourMl).equal(null);
     expect(problems.at(-1)).match(/half of it stays free/);
+  });
+
+  it('names the smallest vessel that would do, and it does (seeded)', () => {
+    const random = createSeededRandom(5);
+    const size = () => 5 + Math.floor(90 * random());
+    for (let i = 0; i < 300; i++) {
+      const dipped = Array.from({ length: 1 + Math.floor(3 * random()) }, () => {
+        const [lengthMm, widthMm, heightMm] = [size(), size(), size()];
+        return { lengthMm, widthMm, heightMm, volumeMl: (0.3 * lengthMm * widthMm * heightMm) / 1000 };
+      });
+      const least = checkVessel({ ...dish, lengthMm: 20, widthMm: 20, depthMm: 12 }, dipped, 0).leastMm;
+      if (least === null) continue;
+      const vessel = { ...least, isRound: false };
+      const { pourMl, leastMm } = checkVessel(vessel, dipped, 0);
+      expect(leastMm).equal(null);
+      expect(pourMl).not.equal(null);
+      expect(checkVessel(vessel, dipped, pourMl! + 1e-6).problems).deep.equal([]);
+      expect(pourMl! / 1000).at.most(computeMostLiquor(vessel) + 1e-9);
+    }
+  });
+
+  it('holds what its inside says, and half of it as liquor', () => {
+    expect(computeVesselLitres(dish)).closeTo(0.5, 1e-12);
+    expect(computeMostLiquor(dish)).closeTo(0.25, 1e-12);
+    expect(computeVesselLitres({ lengthMm: 100, widthMm: 100, depthMm: 100, isRound: true })).closeTo(
+      Math.PI / 4,
+      1e-12,
+    );
   });
 
   it('turns a part to fit, but lays none on another', () => {

@@ -23,6 +23,8 @@ export interface VesselCheck {
   readonly levelMm: number;
   /** To pour so that everything is covered, ml; null when the vessel cannot hold that. */
   readonly pourMl: number | null;
+  /** The smallest inside that would do for all of it, mm; null where this one does. */
+  readonly leastMm: Pick<Vessel, 'lengthMm' | 'widthMm' | 'depthMm'> | null;
   /** What is wrong, in words. */
   readonly problems: readonly string[];
 }
@@ -55,6 +57,7 @@ export function checkVessel(vessel: Vessel, dipped: readonly Dipped[], pouredMl:
     isCovered,
     levelMm,
     pourMl: neededMm <= mostMm ? pourMl : null,
+    leastMm: dipped.length > 0 && (neededMm > mostMm || !fits(vessel, dipped)) ? findLeast(dipped, neededMm) : null,
     problems: [
       ...(fits(vessel, dipped) ? [] : ['It does not lie flat in there, or not beside the others.']),
       ...(dipped.length > 0 && !isCovered
@@ -68,6 +71,20 @@ export function checkVessel(vessel: Vessel, dipped: readonly Dipped[], pouredMl:
     ],
   };
 }
+
+/** One beside the other along their short sides, with as much height again as the liquor needs. */
+const findLeast = (dipped: readonly Dipped[], neededMm: number) => ({
+  lengthMm: Math.ceil(Math.max(...dipped.map((one) => Math.max(one.lengthMm, one.widthMm)))),
+  widthMm: Math.ceil(dipped.reduce((sum, one) => sum + Math.min(one.lengthMm, one.widthMm), 0)),
+  depthMm: Math.ceil(neededMm / (1 - HEADSPACE)),
+});
+
+/** What a vessel holds to its rim, litres. */
+export const computeVesselLitres = ({ lengthMm, widthMm, depthMm, isRound }: Vessel): number =>
+  ((isRound ? Math.PI / 4 : 1) * lengthMm * widthMm * depthMm) / 1e6;
+
+/** As much liquor as may stand in a vessel, litres: the rest stays free for heat, gas, a part and a hand. */
+export const computeMostLiquor = (vessel: Vessel): number => (1 - HEADSPACE) * computeVesselLitres(vessel);
 
 /** Each lies in the vessel, and all floors together are not more than the vessel's. */
 function fits({ lengthMm, widthMm, isRound }: Vessel, dipped: readonly Dipped[]): boolean {

@@ -28,6 +28,7 @@ export const INTAKE_WORDS: WordsFor<
   | 'get'
   | 'brush-ready'
   | 'dust'
+  | 'wash-once'
   | 'raking-light'
 > = {
   identify: (_, { because }) => ({
@@ -100,6 +101,11 @@ export const INTAKE_WORDS: WordsFor<
     how: `${hands === 'gloved' ? 'Gloves on.' : 'Bare, freshly washed hands, held by the axles.'} Soft dry brush along the relief, soft cloth in two passes, ${clear === 'brush' ? 'brush only on clear parts' : 'soft cloth on clear parts'}. No water, no polish, no paper tissue.`,
     because: `Clean only: a sound survivor is worth more as it is. Cleaning: ${because('S23')}`,
   }),
+  'wash-once': always(
+    'Wash it once: lukewarm water, a drop of soap',
+    'After the dust is off. Soft brush, no soaking; rinse, shake out, wrap it for half an hour, then dry it again where water stands in seams.',
+    'It smells, and nothing on it forbids water. Once: every wash takes a little of the old coat.',
+  ),
   'raking-light': always(
     'Look along every face in raking light',
     'Finger marks and what the dust hid show now: flaking paint, a tyre that softens into something, white powder. Write it down in Survey; do not mend it.',

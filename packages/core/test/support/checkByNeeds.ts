@@ -157,6 +157,9 @@ const CRAFT: readonly (readonly [rule: string, first: Which, then: Which, togeth
   ['35', act('gun-ready'), act('prime', 'mist', 'colour', 'gloss', 'mix'), all],
   ['35', act('prime', 'mist', 'colour', 'gloss'), act('clean-gun'), all],
   ['36', act('brush-ready'), act('dust'), all],
+  ['36', act('dust'), act('wash-once'), all],
+  ['36', act('dust', 'wash-once'), act('raking-light'), all],
+  ['12', act('pest-check'), act('wash-once'), all],
   ['38', act('strip', 'wash'), act('blast', 'dress', 'anneal'), firstPart],
   ['38', act('strip', 'wash'), both(act('straighten'), isHot), firstPart],
 ];

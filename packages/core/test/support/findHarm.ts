@@ -33,6 +33,7 @@ export function findHarm(input: PlanInput, plan: Extract<CompiledPlan, { kind: '
     ...findForbiddenPairs(task, partsOf(task), input),
     ...findBakedWrongly(task, partsOf(task), tasks, input),
     ...findDryLead(task, partsOf(task), tasks),
+    ...findWetted(task, input),
     ...findPestTouched(task, partsOf(task)),
     ...findLongWatch(task, plan.notices, input),
     ...(has(task, 'spark', 'flame') && has(task, 'vapour', 'bath')
@@ -100,6 +101,23 @@ function findBakedWrongly(
 
 const holds = (keys: readonly string[], { parts }: PlanInput) =>
   parts.filter((part) => keys.includes(part.key) && part.state !== 'missing').length > 1;
+
+const RUSTS_OR_SWELLS = ['tinplate', 'paper', 'cloth', 'fibre board', 'lead alloy', 'pest-suspect zinc'];
+
+/** A model washed in one piece wets all of it: decals float, seams rust, card swells, pest goes on. */
+function findWetted(task: PlannedTask, input: PlanInput): string[] {
+  if (task.act !== 'wash-once') return [];
+  return input.parts
+    .filter((part) => part.state !== 'missing')
+    .filter(
+      ({ material, found, findings, painted }) =>
+        RUSTS_OR_SWELLS.includes(material) ||
+        found.includes('decal') ||
+        findings.some((finding) => finding.kind === 'pest') ||
+        (material === 'steel' && !painted && !found.includes('plating')),
+    )
+    .map((part) => `${task.key}: wets the ${part.key}`);
+}
 
 /** Paint of unknown age counts as leaded: nothing dry, hot or sparking touches it before it came off wet. */
 function findDryLead(task: PlannedTask, parts: readonly PlanPart[], tasks: readonly PlannedTask[]): string[] {

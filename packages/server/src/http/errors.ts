@@ -38,6 +38,7 @@ export function refuseAll(refusals: readonly Refusal[]): void {
     ...(Object.keys(fields).length ? { fields } : {}),
     ...(first.from ? { from: first.from } : {}),
     ...(first.taskId ? { taskId: first.taskId } : {}),
+    ...(refusals.length > 1 ? { reasons: refusals.map(({ field: _, ...reason }) => reason) } : {}),
   });
 }
 

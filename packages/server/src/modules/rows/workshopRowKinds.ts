@@ -1,4 +1,4 @@
-import { adviseCausticBath, getSchool, isSchoolOption } from '@sardonyx/core';
+import { adviseCausticBath, computeMostLiquor, computeVesselLitres, getSchool, isSchoolOption } from '@sardonyx/core';
 import {
   ChangeBath,
   ChangeHouseChoice,
@@ -13,7 +13,7 @@ import {
   CreateTool,
   CreateVessel,
 } from '@sardonyx/contract';
-import { IsNull } from 'typeorm';
+import { IsNull, Not } from 'typeorm';
 import { HouseChoiceRow } from '../../entities/house.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { BathRow, InstrumentRow, StripPassRow, ToolRow, VesselRow } from '../../entities/workshop.ts';
@@ -62,9 +62,10 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
           throw refused('in-use', 'Something is still in it: take that out first.');
         return;
       }
-      if (await manager.existsBy(BathRow, { vesselId: row.vesselId, endedAt: IsNull() }))
+      if (await manager.existsBy(BathRow, { id: Not(row.id), vesselId: row.vesselId, endedAt: IsNull() }))
         throw refused('in-use', `A bath stands in the ${vessel.name} already.`, { vesselId: 'Choose another vessel.' });
       if (row.kind === 'caustic') assertCausticMayBeMade(row, vessel);
+      assertVesselHolds(vessel, row.litres);
     },
   },
   {
@@ -107,22 +108,23 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
   },
 ];
 
-/** Never glass or metal, twice the volume, and no hotter or stronger than may be made. */
+/** Never glass or metal, and no hotter or stronger than may be made. */
 function assertCausticMayBeMade({ litres, gramsPerLitre, waterC }: BathRow, vessel: VesselRow): void {
   if (vessel.material !== 'HDPE' && vessel.material !== 'polypropylene')
     throw refused('vessel', `Caustic stands in HDPE or polypropylene only; the ${vessel.name} is ${vessel.material}.`, {
       vesselId: 'Choose another vessel.',
     });
-  const { refusals, leastVesselLitres } = adviseCausticBath({ litres, gramsPerLitre, waterC });
-  const floor = vessel.isRound ? (Math.PI * vessel.lengthMm * vessel.widthMm) / 4 : vessel.lengthMm * vessel.widthMm;
-  const holds = (floor * vessel.depthMm) / 1e6;
-  const problems = [
-    ...refusals,
-    ...(holds < leastVesselLitres
-      ? [
-          `The ${vessel.name} holds ${holds.toFixed(1)} l; ${leastVesselLitres.toFixed(1)} l are wanted for heat and gas.`,
-        ]
-      : []),
-  ];
-  if (problems.length) throw refused('caustic', problems.join(' '));
+  const { refusals } = adviseCausticBath({ litres, gramsPerLitre, waterC });
+  if (refusals.length) throw refused('caustic', refusals.join(' '));
+}
+
+/** A bath stands in its vessel with room for heat, gas and what goes in. */
+function assertVesselHolds(vessel: VesselRow, litres: number): void {
+  const most = computeMostLiquor(vessel);
+  if (litres <= most + 1e-9) return;
+  throw refused(
+    'vessel',
+    `The ${vessel.name} holds ${computeVesselLitres(vessel).toFixed(1)} l to the rim, and half of it stays free: at most ${most.toFixed(1)} l go in. ${litres.toFixed(1)} l want a vessel of ${(2 * litres).toFixed(1)} l.`,
+    { litres: `At most ${most.toFixed(1)} l in this vessel.` },
+  );
 }

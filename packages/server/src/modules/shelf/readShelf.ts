@@ -8,7 +8,7 @@ import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 export async function readShelf(manager: EntityManager): Promise<ShelfView & { products: PaintProductRow[] }> {
   const products = await manager.find(PaintProductRow, { order: { line: 'ASC', name: 'ASC' } });
   const all = await manager.find(MixStepRow, { order: { mixId: 'ASC', seq: 'ASC' } });
-  const mixes = (await manager.find(MixRow)).map(({ id, target }) => ({
+  const mixes = (await manager.find(MixRow, { order: { startedAt: 'ASC' } })).map(({ id, target }) => ({
     target,
     steps: all.filter((step) => step.mixId === id),
   }));

@@ -1,4 +1,4 @@
-import { checkBenchHours, checkStart, checkTools } from '@sardonyx/core';
+import { checkBenchHours, checkStart, checkTools, checkWeather } from '@sardonyx/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
@@ -11,7 +11,7 @@ export async function assertMayStart(
   manager: EntityManager,
   task: TaskRow,
   now: Date,
-  { staysUntilDone = false }: { readonly staysUntilDone?: boolean } = {},
+  { staysUntilDone = false, isDryDay = false }: { readonly staysUntilDone?: boolean; readonly isDryDay?: boolean } = {},
 ): Promise<void> {
   const ofSpecimen = await manager.findBy(TaskRow, { specimenId: task.specimenId });
   const inRoom = await manager.findBy(TaskRow, { state: 'doing' });
@@ -20,6 +20,7 @@ export async function assertMayStart(
   refuseAll([
     ...checkStart(task, ofSpecimen, inRoom, timers, now),
     ...checkTools(task, await manager.find(ToolRow)),
+    ...checkWeather(task, isDryDay),
     ...(staysUntilDone ? [] : checkBenchHours(task, await manager.find(RestorerRow), now, zone)),
   ]);
 }

@@ -1,5 +1,5 @@
 import type { WorkshopView } from '@sardonyx/contract';
-import { judgeBath } from '@sardonyx/core';
+import { computeMostLiquor, judgeBath } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { AppError } from '../../shared/api/appError.ts';
@@ -10,6 +10,7 @@ import { HeldButton } from '../../shared/ui/HeldButton.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { useTimers } from '../clocks/index.ts';
 import { MakeBath } from './MakeBath.tsx';
+import { TopUp } from './TopUp.tsx';
 
 /** The baths that stand: how good each still is, what is in it with its clock, and how to make one up. */
 export function BathShelf({ workshop }: { readonly workshop: WorkshopView }) {
@@ -85,6 +86,7 @@ function OneBath({ bath, workshop }: OneBathProps) {
           })}
         </ul>
       )}
+      {vessel && <TopUp key={bath.version} bath={bath} mostLitres={computeMostLiquor(vessel)} />}
       {inIt.length === 0 && (
         <details>
           <summary className="quiet-button">Pour it away</summary>

@@ -2,6 +2,7 @@ import {
   adviseCausticBath,
   BATH_KINDS,
   CAUSTIC,
+  computeMostLiquor,
   InvalidInputError,
   type BathKind,
   type CausticAdvice,
@@ -32,14 +33,18 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
     waterC: '15',
   });
   const [kind, setKind] = useState<BathKind>('caustic');
-  const [vesselId, setVesselId] = useState(vessels[0]?.id ?? '');
+  const [vesselId, setVesselId] = useState<string | null>(null);
+  // One that was just written down, or stands free again, is there at once.
+  const vessel = vessels.find((one) => one.id === vesselId) ?? vessels[0];
+  const mostLitres = vessel ? computeMostLiquor(vessel) : 0;
+  const isTooMuch = Number(draft.litres) > mostLitres + 1e-9;
   const [error, setError] = useState<AppError | null>(null);
   const advice = kind === 'caustic' ? tryAdvice(draft) : null;
   const mayBeMade = advice === null || (typeof advice !== 'string' && advice.refusals.length === 0);
   const make = async () => {
     const numbers = { litres: Number(draft.litres), waterC: Number(draft.waterC) };
     const gramsPerLitre = kind === 'caustic' ? Number(draft.gramsPerLitre) : 0;
-    const body = { vesselId, kind, ...numbers, gramsPerLitre, madeAt: now };
+    const body = { vesselId: vessel!.id, kind, ...numbers, gramsPerLitre, madeAt: now };
     setError(await dispatch(createRow({ kind: 'baths', body, label: `${kind} bath`, isShownInPlace: true })).unwrap());
   };
   return (
@@ -64,7 +69,11 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
           </label>
           <label>
             <span className="block text-note">Vessel</span>
-            <select style={{ width: '13rem' }} value={vesselId} onChange={(event) => setVesselId(event.target.value)}>
+            <select
+              style={{ width: '13rem' }}
+              value={vessel?.id ?? ''}
+              onChange={(event) => setVesselId(event.target.value)}
+            >
               {vessels.map((one) => (
                 <option key={one.id} value={one.id}>
                   {one.name} ({one.material})
@@ -84,8 +93,15 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
             </label>
           ))}
         </div>
+        {!vessel && <p role="status">No vessel is free: write one down, or pour a bath away.</p>}
+        {vessel && isTooMuch && (
+          <p role="status">
+            ▲ The {vessel.name.toLowerCase()} takes {mostLitres.toFixed(1)} l at most: half of it stays free for heat,
+            gas and a hand. {Number(draft.litres)} l want a vessel of {(2 * Number(draft.litres)).toFixed(1)} l.
+          </p>
+        )}
         {advice !== null && <Advice advice={advice} />}
-        <HeldButton disabled={!mayBeMade || vesselId === ''} onHeld={() => void make()}>
+        <HeldButton disabled={!mayBeMade || !vessel || isTooMuch} onHeld={() => void make()}>
           It is made up and stands in the vessel
         </HeldButton>
         {error && <ErrorNote error={error} onClose={() => setError(null)} />}

@@ -1,4 +1,4 @@
-import { VESSEL_MATERIALS, type VesselRecord } from '@sardonyx/core';
+import { computeVesselLitres, VESSEL_MATERIALS, type VesselRecord } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
 import { createRow, deleteRow } from '../../shared/edits/editRow.ts';
@@ -22,7 +22,7 @@ export function VesselList({ vessels }: { readonly vessels: readonly VesselRecor
             <span>{vessel.material}</span>
             <span className="figure">
               {vessel.isRound ? `Ø ${vessel.lengthMm}` : `${vessel.lengthMm} × ${vessel.widthMm}`} × {vessel.depthMm}{' '}
-              mm, {volumeOf(vessel).toFixed(1)} l
+              mm, {computeVesselLitres(vessel).toFixed(1)} l
             </span>
             <button
               type="button"
@@ -39,9 +39,6 @@ export function VesselList({ vessels }: { readonly vessels: readonly VesselRecor
     </section>
   );
 }
-
-const volumeOf = ({ lengthMm, widthMm, depthMm, isRound }: VesselRecord) =>
-  ((isRound ? Math.PI / 4 : 1) * lengthMm * widthMm * depthMm) / 1e6;
 
 function AddVessel() {
   const dispatch = useAppDispatch();

@@ -1,4 +1,4 @@
-import type { ErrorBody } from '@sardonyx/contract';
+import type { ErrorBody, Reason } from '@sardonyx/contract';
 
 /** Everything that can go wrong with a request, as plain data; one component shows it. */
 export interface AppError {
@@ -13,6 +13,8 @@ export interface AppError {
   readonly from?: string;
   /** The task that stands in the way. */
   readonly taskId?: string;
+  /** Every reason by itself, where a gate says no. */
+  readonly reasons?: readonly Reason[];
 }
 
 const KINDS: Readonly<Record<number, AppError['kind']>> = {
@@ -38,6 +40,7 @@ export function convertToAppError(status: number, body: unknown): AppError {
     ...(known.current ? { current: known.current } : {}),
     ...(known.from ? { from: known.from } : {}),
     ...(known.taskId ? { taskId: known.taskId } : {}),
+    ...(known.reasons ? { reasons: known.reasons } : {}),
   };
 }
 

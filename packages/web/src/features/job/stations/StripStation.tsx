@@ -14,7 +14,8 @@ import { MeantToBeThere } from './strip/MeantToBeThere.tsx';
 
 /** Paint off, wash, inspect, mend: each task with its hazard and its clock. */
 export function StripStation() {
-  const { tasks, specimen, partId } = useJob();
+  const { tasks, specimen, partId, view } = useJob();
+  const isCleaned = view.job.scope === 'clean only';
   const part = specimen.parts.find((one) => one.id === partId) ?? specimen.parts[0];
   const { total, done, handsOnLeftMin, waitingLeftMin } = computeStationState(tasks, 'strip');
   const parts = tasks
@@ -34,28 +35,40 @@ export function StripStation() {
         </>
       }
       aside={
-        <>
-          {part && <HowPaintComesOff part={part} />}
-          <WhatItStands />
-          {part && <ChooseMend key={part.id} part={part} />}
-          <Decisions keys={['S11', 'S18', 'S17', 'S16', 'S15', 'S1', 'S22', 'S23']} />
-        </>
+        isCleaned ? (
+          <Decisions keys={['S23']} />
+        ) : (
+          <>
+            {part && <HowPaintComesOff part={part} />}
+            <WhatItStands />
+            {part && <ChooseMend key={part.id} part={part} />}
+            <Decisions keys={['S11', 'S18', 'S17', 'S16', 'S15', 'S1', 'S22', 'S23']} />
+          </>
+        )
       }
       isSticky={false}
       lead={
-        <Verdict rest="Treat all paint as leaded until the metal is bare: everything stays wet.">
+        <Verdict
+          rest={
+            isCleaned
+              ? 'Dust first, and nothing is changed: no stripper, no polish, no mending.'
+              : 'Treat all paint as leaded until the metal is bare: everything stays wet.'
+          }
+        >
           {total === 0
             ? 'Nothing to strip or mend.'
             : done === total
-              ? 'Bare, mended and ready for primer.'
+              ? isCleaned
+                ? 'Clean, and as it was.'
+                : 'Bare, mended and ready for primer.'
               : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands, ${formatMinutes(waitingLeftMin)} of watching and waiting.`}
         </Verdict>
       }
     >
       <PlanSays />
-      <MeantToBeThere />
+      {!isCleaned && <MeantToBeThere />}
       <TaskList station="strip" />
-      <PrimingGate />
+      {!isCleaned && <PrimingGate />}
     </Zones>
   );
 }

@@ -1,17 +1,20 @@
 import type { Task } from '@sardonyx/core';
-import { useState } from 'react';
-import { useGetWorkshopQuery } from '../../../shared/api/api.ts';
+import { useState, type ReactNode } from 'react';
+import { useAcknowledgeTimerMutation, useGetWorkshopQuery } from '../../../shared/api/api.ts';
 import type { AppError } from '../../../shared/api/appError.ts';
-import { changeRow } from '../../../shared/edits/editRow.ts';
+import { changeRow, createRow } from '../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../shared/store.ts';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { useTimers } from '../../clocks/index.ts';
+import { useJob } from '../JobContext.tsx';
 import { PhotoDrop } from '../../photos/index.ts';
 
 /** What a start may carry besides the act. */
 export interface SendMore {
   readonly goAheadBecause?: string;
   readonly staysUntilDone?: true;
+  readonly isDryDay?: true;
 }
 
 interface HeldBackProps {
@@ -21,41 +24,110 @@ interface HeldBackProps {
   readonly onAgain: (more?: SendMore) => void;
 }
 
-/** Why a step did not start, with the one act that puts it right where there is one. */
+/** Why a step did not start: every reason with the act that puts it right, where there is one. */
 export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
+  const reasons = error.reasons ?? [{ code: error.code, message: error.message }];
+  const codes = [...new Set(reasons.flatMap(({ code }) => code ?? []))];
+  const ways = codes.flatMap((code) => {
+    const Way = WAYS_ON[code];
+    return Way ? [<Way key={code} task={task} onAgain={onAgain} />] : [];
+  });
+  return (
+    <div className="space-y-2">
+      <ErrorNote error={reasons.length > 1 ? { ...error, message: 'It is held back:' } : error} onClose={onClose} />
+      {reasons.length > 1 && (
+        <ul className="list-inside list-disc">
+          {reasons.map(({ message }) => (
+            <li key={message}>{message}</li>
+          ))}
+        </ul>
+      )}
+      {ways}
+    </div>
+  );
+}
+
+type WayProps = Pick<HeldBackProps, 'task' | 'onAgain'>;
+
+const WAYS_ON: Readonly<Partial<Record<string, (props: WayProps) => ReactNode>>> = {
+  'outside-bench-hours': StayWithIt,
+  'gun-not-clean': CleanTheGun,
+  'spark-beside-vapour': AirIt,
+  'dry-day': DryDay,
+  'no-colour': WithoutColour,
+  'no-photo': ({ task }) => (
+    <PhotoDrop jobId={task.jobId} stage={task.act === 'photograph' ? 'before' : 'after'} nextSide="left" />
+  ),
+};
+
+function StayWithIt({ task, onAgain }: WayProps) {
+  return (
+    <HeldButton onHeld={() => onAgain({ staysUntilDone: true })}>
+      I stay with it until it is over: {task.title}
+    </HeldButton>
+  );
+}
+
+function CleanTheGun({ onAgain }: WayProps) {
   const { data } = useGetWorkshopQuery();
   const dispatch = useAppDispatch();
   const gun = data?.tools.find((tool) => tool.kind === 'airbrush');
+  if (!gun) return null;
   const clean = async () => {
-    if (!gun) return;
     await dispatch(
       changeRow({ kind: 'tools', row: gun, changes: { state: 'ready', holds: '' }, label: `${gun.name} cleaned` }),
     ).unwrap();
     onAgain();
   };
   return (
-    <div className="space-y-2">
-      <ErrorNote error={error} onClose={onClose} />
-      {error.code === 'outside-bench-hours' && (
-        <HeldButton onHeld={() => onAgain({ staysUntilDone: true })}>
-          I stay with it until it is over: {task.title}
-        </HeldButton>
-      )}
-      {error.code === 'gun-not-clean' && gun && (
-        <button type="button" className="main-button" onClick={() => void clean()}>
-          The gun is clean now: go on
+    <button type="button" className="main-button" onClick={() => void clean()}>
+      The gun is clean now: go on
+    </button>
+  );
+}
+
+/** The room's airing ends when somebody says that it is aired. */
+function AirIt({ onAgain }: WayProps) {
+  const { timers, nowMs } = useTimers();
+  const [acknowledge] = useAcknowledgeTimerMutation();
+  const airing = timers.find((timer) => timer.kind === 'airing' && Date.parse(timer.endsAt) > nowMs);
+  if (!airing) return null;
+  return (
+    <button type="button" className="plain-button" onClick={() => void acknowledge(airing.id).then(() => onAgain())}>
+      The room is aired: go on
+    </button>
+  );
+}
+
+/** Blasting waits for the weather, or its corners are done by the way that took the rest of the paint. */
+function DryDay({ task, onAgain }: WayProps) {
+  const { tasks, view } = useJob();
+  const dispatch = useAppDispatch();
+  const other = tasks.find((one) => one.act === 'strip' && one.partKeys[0] === task.partKeys[0])?.method;
+  const decision = view.decisions.find((one) => one.school === 'S11');
+  const change = () => {
+    const fields = { option: other!, reason: 'no dry day to blast' };
+    const common = { kind: 'decisions', label: `stripping: ${other}`, isShownInPlace: true } as const;
+    return decision
+      ? dispatch(changeRow({ ...common, row: decision, changes: fields }))
+      : dispatch(createRow({ ...common, body: { jobId: view.job.id, school: 'S11', ...fields } }));
+  };
+  return (
+    <div className="flex flex-wrap gap-3">
+      <button type="button" className="main-button" onClick={() => onAgain({ isDryDay: true })}>
+        It is dry today: go on
+      </button>
+      {other && (
+        <button type="button" className="plain-button" onClick={() => void change()}>
+          No dry day: do it all with {other}
         </button>
-      )}
-      {error.code === 'no-colour' && <WithoutColour onAgain={onAgain} />}
-      {error.code === 'no-photo' && (
-        <PhotoDrop jobId={task.jobId} stage={task.act === 'photograph' ? 'before' : 'after'} nextSide="left" />
       )}
     </div>
   );
 }
 
 /** The step itself leads to the colour lab; here stands the reason why none is kept, for the record. */
-function WithoutColour({ onAgain }: { readonly onAgain: HeldBackProps['onAgain'] }) {
+function WithoutColour({ onAgain }: WayProps) {
   const [reason, setReason] = useState('');
   return (
     <div className="flex flex-wrap items-end gap-3">

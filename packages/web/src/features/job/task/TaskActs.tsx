@@ -13,11 +13,14 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
   const [measures, setMeasures] = useState<readonly TaskMeasure[]>([]);
   const [note, setNote] = useState('');
   const [lastAct, setLastAct] = useState<Act>('start');
+  const [said, setSaid] = useState<SendMore>({});
   const isGrave = task.irreversible || task.hazards.length > 0;
   const isStopped = error?.code === 'stop-before-strip';
   const isOpen = !isSettled(task);
   const send = (what: Act, more: SendMore = {}) => {
     setLastAct(what);
+    // Answers to one reason stand when another one is asked about.
+    setSaid(more);
     const own = what === 'done' && measures.length ? { measures: [...measures] } : {};
     void act({ act: what, note, ...own, ...more }).then((isDone) => isDone && setNote(''));
   };
@@ -61,7 +64,7 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
       </div>
       {isStopped && <GoOnAllTheSame task={task} message={error.message} isLoading={isLoading} onSend={send} />}
       {error && !isStopped && (
-        <HeldBack task={task} error={error} onClose={clear} onAgain={(more) => send(lastAct, more)} />
+        <HeldBack task={task} error={error} onClose={clear} onAgain={(more) => send(lastAct, { ...said, ...more })} />
       )}
     </div>
   );

@@ -8,8 +8,12 @@ import {
   type StripMethod,
   type StripPass,
   type Task,
+  type VesselCheck,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
 import { strikeBell, useTimers } from '../../../clocks/index.ts';
 import { useBeginPassMutation, useEndPassMutation, useGetWorkshopQuery } from '../../../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../../../shared/api/appError.ts';
@@ -128,6 +132,7 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
     widthMm: '35',
     heightMm: '30',
   });
+  const dispatch = useAppDispatch();
   const { isImmersed, bath: kind } = STRIP_METHOD_FACTS[method];
   const baths = (workshop?.baths ?? []).filter((bath) => bath.kind === kind);
   const [bathId, setBathId] = useState<string | null>(null);
@@ -141,6 +146,18 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
     bath && vessel && isSized
       ? checkVessel(vessel, [...beside.flatMap((pass) => (pass.size ? [pass.size] : [])), own], bath.litres * 1000)
       : null;
+  const topUp = async (litres: number) =>
+    setError(
+      await dispatch(
+        changeRow({
+          kind: 'baths',
+          row: bath!,
+          changes: { litres: Math.ceil(litres * 100) / 100 },
+          label: `${bath!.kind} bath topped up`,
+          isShownInPlace: true,
+        }),
+      ).unwrap(),
+    );
   const start = async () => {
     setError(null);
     // A soft stroke tries the volume when the clock is armed.
@@ -186,8 +203,18 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
             {check &&
               (check.problems.length === 0
                 ? `● Covered: the liquor stands ${Math.round(check.levelMm)} mm high.`
-                : `▲ ${check.problems.join(' ')}`)}
+                : `▲ ${check.problems.join(' ')}${describeWhatWouldDo(check, bath.litres)}`)}
           </p>
+          {check && !check.isCovered && check.pourMl !== null && check.leastMm === null && (
+            <button type="button" className="plain-button" onClick={() => void topUp(check.pourMl! / 1000)}>
+              Topped up to {formatLitres(check.pourMl / 1000)} with the same
+            </button>
+          )}
+          {check?.leastMm && (
+            <Link className="underline underline-offset-4" to="/workshop">
+              Vessels and baths in Workshop
+            </Link>
+          )}
           {method === 'caustic' && <LiveReading kind="bath thermometer" />}
         </>
       )}
@@ -209,3 +236,14 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
     </div>
   );
 }
+
+/** How much more, or how large a vessel. */
+function describeWhatWouldDo({ pourMl, leastMm, isCovered }: VesselCheck, litres: number): string {
+  if (leastMm)
+    return ` A vessel of at least ${leastMm.lengthMm} × ${leastMm.widthMm} mm inside and ${leastMm.depthMm} mm deep would do.`;
+  if (isCovered || pourMl === null) return '';
+  return ` ${formatLitres(pourMl / 1000 - litres)} more would do.`;
+}
+
+/** Upwards: a little more covers, a little less does not. */
+const formatLitres = (litres: number) => `${(Math.ceil(litres * 100) / 100).toFixed(2)} l`;

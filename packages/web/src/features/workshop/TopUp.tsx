@@ -1,0 +1,66 @@
+import type { Bath } from '@sardonyx/core';
+import { useState } from 'react';
+import type { AppError } from '../../shared/api/appError.ts';
+import { changeRow } from '../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../shared/store.ts';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+
+/** What evaporated or was carried out is filled up: with water, which weakens it, or with more of the same. */
+export function TopUp({ bath, mostLitres }: { readonly bath: Bath; readonly mostLitres: number }) {
+  const dispatch = useAppDispatch();
+  const [litres, setLitres] = useState('');
+  const [isWater, setWater] = useState(false);
+  const [error, setError] = useState<AppError | null>(null);
+  const now = Number(litres.replace(',', '.'));
+  const isRight = now > bath.litres && now <= mostLitres + 1e-9;
+  const isCaustic = bath.kind === 'caustic';
+  const strength = isWater ? (bath.gramsPerLitre * bath.litres) / now : bath.gramsPerLitre;
+  const save = async () => {
+    const gramsPerLitre = isCaustic ? Math.round(strength * 10) / 10 : bath.gramsPerLitre;
+    const label = `${bath.kind} bath topped up to ${now} l`;
+    setError(
+      await dispatch(
+        changeRow({ kind: 'baths', row: bath, changes: { litres: now, gramsPerLitre }, label, isShownInPlace: true }),
+      ).unwrap(),
+    );
+  };
+  return (
+    <details>
+      <summary className="quiet-button">Top it up</summary>
+      <div className="flex flex-wrap items-end gap-3 py-2">
+        <label>
+          <span className="block text-note">
+            Stands at, litres ({bath.litres} to {mostLitres.toFixed(1)})
+          </span>
+          <input
+            style={{ width: '8rem' }}
+            inputMode="decimal"
+            value={litres}
+            onChange={(event) => setLitres(event.target.value)}
+          />
+        </label>
+        {isCaustic && (
+          <label className="flex min-h-10 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={isWater}
+              onChange={(event) => setWater(event.target.checked)}
+            />
+            with water alone
+          </label>
+        )}
+        <button type="button" className="plain-button" disabled={!isRight} onClick={() => void save()}>
+          {isCaustic && isRight ? `Topped up: ${strength.toFixed(0)} g per litre now` : 'Topped up'}
+        </button>
+      </div>
+      {isCaustic && (
+        <p className="text-note">
+          ▲ Liquor of the same strength is made up cold by itself and poured in slowly; crystals never go into a bath
+          that stands. Goggles and gloves first.
+        </p>
+      )}
+      {error && <ErrorNote error={error} onClose={() => setError(null)} />}
+    </details>
+  );
+}
