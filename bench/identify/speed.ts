@@ -1,6 +1,6 @@
 import { setFlagsFromString } from 'node:v8';
 import { median, percentile, type Topic } from '../figure.ts';
-import { startTsWorker } from '../startTsWorker.ts';
+import { startTsWorker } from '../../packages/server/src/startTsWorker.ts';
 import type { UpdateTimes } from './updateWorker.ts';
 
 const SIZES = [

@@ -1,4 +1,4 @@
-import { startTsWorker } from '../startTsWorker.ts';
+import { startTsWorker } from '../../packages/server/src/startTsWorker.ts';
 
 /** Times, in ms, of straightening a picture of so many megapixels in a worker thread. */
 export function timeRectifying(megapixels: number): Promise<number[]> {

@@ -1,4 +1,4 @@
-import { startTsWorker } from '../startTsWorker.ts';
+import { startTsWorker } from '../../packages/server/src/startTsWorker.ts';
 import type { CardTrials } from './tryCards.ts';
 
 /** Drawing the pictures takes most of the time: half of them in each of two threads. */

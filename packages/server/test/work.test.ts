@@ -273,6 +273,22 @@ describe('work at the bench', () => {
       ]);
     });
 
+    it('have a name for each planned decal, and a step of its own', async () => {
+      const { body } = await bench.http.post('/api/jobs').send(intake()).expect(201);
+      const { id } = body as Job;
+      const area = (await view(id)).specimens[0]!.areas.find((one) => one.specimenPartId.endsWith('.body'))!;
+      const decal = (name: string, seq: number) =>
+        bench.http.post('/api/layers').send({ ...foundLayer(area.id), stage: 'planned', kind: 'decal', name, seq });
+      await decal('door shield, left', 0).expect(201);
+      const { body: double } = await decal('door shield, left', 1).expect(422);
+      expect((double as ErrorBody).code).equal('double');
+      await decal('door shield, right', 1).expect(201);
+      const titles = (await view(id)).tasks.filter((task) => task.act === 'decal').map(({ title }) => title);
+      expect(titles.length).equal(2);
+      expect(titles.join()).include('left').and.include('right');
+      expect(new Set(titles).size).equal(2);
+    });
+
     it('come in unknown, and get parts and joints when the casting is settled', async () => {
       const { body } = await bench.http
         .post('/api/jobs')

@@ -50,9 +50,10 @@ export function checkVessel(vessel: Vessel, dipped: readonly Dipped[], pouredMl:
   const levelMm = ((pouredMl + displacedMl) * 1000) / floorMm2;
   const highestMm = Math.max(0, ...dipped.map((one) => one.heightMm));
   const neededMm = highestMm + COVER_MM;
-  const mostMm = depthMm * (1 - HEADSPACE);
+  // As finely as anybody measures: a vessel that was reckoned to just do does.
+  const mostMm = depthMm * (1 - HEADSPACE) + 1e-6;
   const pourMl = Math.max(0, (neededMm * floorMm2) / 1000 - displacedMl);
-  const isCovered = levelMm >= neededMm;
+  const isCovered = levelMm >= neededMm - 1e-6;
   return {
     isCovered,
     levelMm,

@@ -39,6 +39,7 @@ import {
   SpecimenRow,
   WantRow,
 } from '../../entities/workpiece.ts';
+import { Not, type EntityManager } from 'typeorm';
 import { refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
 import { assertSettledKnown } from '../jobs/assertSettledKnown.ts';
@@ -143,6 +144,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
     isLogged: (row: CoatingLayerRow) => row.stage === 'applied',
+    check: assertDecalHasItsName,
   },
   {
     path: 'jobs',
@@ -240,3 +242,13 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     jobOf: (manager, row: MeasurementRow) => jobOfSpecimen(manager, row.specimenId),
   },
 ];
+
+/** Each planned decal is a step of its own: two of one name on one area could not be told apart. */
+async function assertDecalHasItsName(manager: EntityManager, row: CoatingLayerRow): Promise<void> {
+  if (row.kind !== 'decal' || row.stage !== 'planned') return;
+  const same = { areaId: row.areaId, stage: 'planned', kind: 'decal', name: row.name, id: Not(row.id) } as const;
+  if (await manager.existsBy(CoatingLayerRow, same))
+    throw refused('double', `A decal called “${row.name}” is planned there already.`, {
+      name: 'Name it apart: left, right, front, rear.',
+    });
+}

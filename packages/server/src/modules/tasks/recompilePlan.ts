@@ -15,7 +15,7 @@ import { In, IsNull, type EntityManager } from 'typeorm';
 import { JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import type { SpecimenRow } from '../../entities/workpiece.ts';
 import { PlanChangeRow } from '../../entities/workshop.ts';
-import { chooseOpeningOf } from './chooseOpeningOf.ts';
+import { chooseOpeningOf } from '../opening/chooseOpeningOf.ts';
 import { readFacts, readHouseRows } from './readFacts.ts';
 
 /** The facts and the opening that a specimen's plan was made from last, as they are stored with it. */
@@ -82,7 +82,7 @@ export async function readStoredFacts(
   ]);
   if (row?.planInput) return JSON.parse(row.planInput) as StoredFacts;
   const facts = await readFacts(manager, job, specimen);
-  return { facts, opening: chooseOpeningOf(specimen.id, facts) };
+  return { facts, opening: await chooseOpeningOf(specimen.id, facts) };
 }
 
 /** A specimen with the plan that is stored for it. */
@@ -96,7 +96,7 @@ async function recompileSpecimen(
   now: Date,
 ): Promise<void> {
   const facts = await readFacts(manager, job, last, house);
-  const opening = chooseOpeningOf(last.id, facts);
+  const opening = await chooseOpeningOf(last.id, facts);
   const planInput = JSON.stringify({ facts, opening } satisfies StoredFacts);
   // The plan follows from the facts alone: where they are the same, so is the plan, unless a task was taken back or the program is another.
   if (last.planInput === planInput && last.planFingerprint !== '') return;

@@ -2,22 +2,29 @@ import type { Area, PaintProduct } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
+import { useJob } from '../../JobContext.tsx';
 import { useAppDispatch } from '../../../../shared/store.ts';
 
 const DECAL = 'decal';
 
 /** Plans the next coat outwards: a pot from the shelf, or a decal. */
 export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
+  const { specimen } = useJob();
+  const decals = specimen.layers.filter(
+    (layer) => layer.areaId === area.id && layer.stage === 'planned' && layer.kind === 'decal',
+  );
+  const usual = `${area.name} decal${decals.length ? ` ${decals.length + 1}` : ''}`;
   const { data: shelf } = useGetShelfQuery();
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState('');
+  const [name, setName] = useState('');
   const plan = async () => {
     const product = shelf?.products.find((candidate) => candidate.id === chosen);
     const layer = product
       ? layerOf(product)
       : {
           kind: 'decal',
-          name: `${area.name} decal`,
+          name: name.trim() || usual,
           colourHex: '#e8e0c8',
           thicknessUm: 18,
           thicknessOrigin: 'planning estimate',
@@ -30,7 +37,9 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
         label: `planned ${layer.name}`,
       }),
     ).unwrap();
-    if (!problem) setChosen('');
+    if (problem) return;
+    setChosen('');
+    setName('');
   };
   return (
     <div className="flex flex-wrap items-end gap-2 pt-1">
@@ -46,6 +55,18 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
           <option value={DECAL}>A decal</option>
         </select>
       </label>
+      {chosen === DECAL && (
+        <label>
+          <span className="block text-note">Which decal</span>
+          <input
+            style={{ width: '14rem' }}
+            value={name}
+            placeholder={usual}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+      )}
       <button type="button" className="plain-button" disabled={!chosen} onClick={() => void plan()}>
         Plan it
       </button>
