@@ -18,7 +18,7 @@ export function ErrorNote({ error, onClose }: { readonly error: AppError; readon
         ▲
       </span>
       <p className="grow">
-        <strong>{HEADINGS[error.kind]}: </strong>
+        {!error.message.startsWith('Not saved') && <strong>{HEADINGS[error.kind]}: </strong>}
         {error.message}
       </p>
       {onClose && (

@@ -34,13 +34,17 @@ export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
   });
   return (
     <div className="space-y-2">
-      <ErrorNote error={reasons.length > 1 ? { ...error, message: 'It is held back:' } : error} onClose={onClose} />
-      {reasons.length > 1 && (
-        <ul className="list-inside list-disc">
-          {reasons.map(({ message }) => (
-            <li key={message}>{message}</li>
-          ))}
-        </ul>
+      {reasons.length > 1 ? (
+        <div role="alert" className="border-l-4 border-sard pl-3">
+          <p className="font-semibold">▲ Held back for {reasons.length} reasons:</p>
+          <ul className="list-inside list-disc">
+            {reasons.map(({ message }) => (
+              <li key={message}>{message}</li>
+            ))}
+          </ul>
+        </div>
+      ) : (
+        <ErrorNote error={error} onClose={onClose} />
       )}
       {ways}
     </div>

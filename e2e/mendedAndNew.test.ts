@@ -1,0 +1,142 @@
+import type { JobView } from '@sardonyx/contract';
+import type { JobRecord } from '@sardonyx/core';
+import { expect } from 'chai';
+import { clearTheWay } from './support/clearTheWay.ts';
+import { begin, expectNoFaults, logCoats, taskLine } from './support/restorer.ts';
+import { useBench } from './support/useBench.ts';
+
+/** From a finding to the record: what was mended, what came new, what was powdered. */
+describe('mended, new and powdered', function () {
+  this.timeout(150_000);
+  const test = useBench({ isDemo: true });
+  const go = (path: string) => test.page.goto(test.bench.address + path);
+  const read = async <T>(path: string) =>
+    (await (await test.page.request.get(`${test.bench.address}/api/${path}`)).json()) as T;
+  const way = (jobId: string, key: string) =>
+    clearTheWay(test.page.request, test.bench.address, jobId, (task) => task.key === key);
+  const recordOf = (jobId: string) => read<JobRecord>(`jobs/${jobId}/record.json`);
+  /** Everything of one log line of the record in words. */
+  const logOf = async (jobId: string, pattern: RegExp) =>
+    (await recordOf(jobId)).work.map((entry) => JSON.stringify(entry)).filter((line) => pattern.test(line));
+
+  /** A step of the open station, unfolded, begun where it is held, and done. */
+  async function doStep(key: string): Promise<void> {
+    const line = taskLine(test.page, key);
+    await line.waitFor();
+    const unfold = line.locator('button[aria-expanded="false"]').first();
+    if (await unfold.count()) await unfold.click();
+    const start = line.getByRole('button', { name: /^Start: / });
+    const done = line.getByRole('button', { name: 'Done', exact: true });
+    const look = line.getByRole('button', { name: /^I have looked/ });
+    await start.or(done).or(look).first().waitFor();
+    // Time does not pass here: what still dries is looked at.
+    for (; await look.count(); await test.page.waitForTimeout(500)) await look.first().click();
+    await start.or(done).first().waitFor();
+    if (await start.count()) await begin(test.page, key);
+    await done.click();
+    await test.page.locator(`li[data-task="${key}"][data-state="done"]`).waitFor({ state: 'attached' });
+  }
+
+  it('splints a broken pillar as it was chosen, and says so in the record', async () => {
+    const { page } = test;
+    await go('/jobs/sg-03/survey?part=sg-03-1.body');
+    const found = page.getByRole('form', { name: 'Finding on the Body' });
+    await found.getByLabel('Finding').selectOption('broken');
+    await found.getByLabel('How bad').selectOption({ label: 'must be mended' });
+    await found.getByLabel('Of what on it').fill('left pillar');
+    await found.getByRole('button', { name: 'Add the finding' }).click();
+    await page.getByRole('list', { name: 'Findings on the Body' }).getByText('Left pillar broken').waitFor();
+    await go('/jobs/sg-03/strip?part=sg-03-1.body');
+    await page.getByText('Mend, straighten, smooth: body').click();
+    const mend = page.getByRole('region', { name: /^Mend: .*left pillar/i });
+    await mend.getByLabel('Mend it with').selectOption('splint');
+    await mend.getByText(/: splint, chosen for this damage/).waitFor();
+    const step = taskLine(page, 'mend:body');
+    await step
+      .getByText(/splint.*left pillar|left pillar.*splint/i)
+      .first()
+      .waitFor({ state: 'attached' });
+    await way('sg-03', 'mend:body');
+    await page.reload();
+    await doStep('mend:body');
+    const lines = await logOf('sg-03', /left pillar/);
+    expect(lines.some((line) => line.includes('"by":"splint"') && line.includes('"act":"done"'))).equal(true);
+    // Chosen otherwise afterwards: what is done stands, and is said.
+    await page.getByText('Mend, straighten, smooth: body').click();
+    await mend.getByLabel('Mend it with').selectOption('glue and powder');
+    await page
+      .getByText(/left pillar.* was done by: splint.*What is done stands/)
+      .first()
+      .waitFor();
+    expectNoFaults(page);
+  });
+
+  it('tries a bought part on, prepares and paints it without stripping it, and fits it', async () => {
+    const { page } = test;
+    await go('/jobs/sg-03/survey?part=sg-03-1.step');
+    await page
+      .getByText(/Ordered: new rear step|rear step.*(promised|expected)/i)
+      .first()
+      .waitFor();
+    const want = page
+      .locator('li', { hasText: 'a rear step' })
+      .filter({ has: page.locator('button, select') })
+      .first();
+    await want.waitFor();
+    const { specimens } = await read<JobView>('jobs/sg-03');
+    const own = specimens[0]!.wants.find((one) => one.what === 'a rear step')!;
+    await page.request.patch(`${test.bench.address}/api/wants/${own.id}`, {
+      data: { version: own.version, state: 'solved', origin: 'bought', solution: 'Tern Street Spares' },
+    });
+    await go('/jobs/sg-03/finish?part=sg-03-1.step');
+    for (const pot of ['Lanthorn Light grey primer (primer)', 'Marlstone Slate blue (colour)']) {
+      const form = page.getByLabel(/^Plan a coat for the/).first();
+      await form.selectOption({ label: pot });
+      await page.getByRole('button', { name: 'Plan it' }).first().click();
+      await page.getByText(pot.replace(/ \(.*/, '')).first().waitFor();
+    }
+    const keys = (await read<JobView>('jobs/sg-03')).tasks.map((task) => task.key);
+    expect(keys).include.members(['trial-fit:step', 'degrease:step', 'prime:step', 'close:step-pegs']);
+    expect(keys.filter((key) => /^(strip|wash|inspect|key|open):step/.test(key))).deep.equal([]);
+    const prime = await way('sg-03', 'prime:step');
+    expect(prime.after.map(({ key }) => key).join()).include('degrease:step');
+    await page.reload();
+    const line = taskLine(page, 'prime:step');
+    await line.locator('button[aria-expanded]').first().click();
+    await logCoats(line, 'prime:step');
+    await way('sg-03', 'close:step-pegs');
+    await go('/jobs/sg-03/close');
+    await doStep('close:step-pegs');
+    const record = await recordOf('sg-03');
+    const step = record.specimens[0]!.parts.find((part) => /step/i.test(part.name))!;
+    expect(JSON.stringify(step)).include('bought').and.include('Light grey primer');
+    expectNoFaults(page);
+  });
+
+  it('powders a body that had a decal: stripped, baked empty, cured and looked over', async () => {
+    const { page } = test;
+    await go('/jobs/sg-06/survey?part=sg-06-1.body');
+    const { specimens } = await read<JobView>('jobs/sg-06');
+    const area = specimens[0]!.areas.find((one) => one.specimenPartId === 'sg-06-1.body' && one.kind === 'outside')!;
+    await page.request.post(`${test.bench.address}/api/layers`, {
+      data: {
+        ...{ areaId: area.id, stage: 'found', seq: 1, kind: 'decal', name: 'door shield', colourHex: '#d8d0b8' },
+        ...{ thicknessUm: 18, thicknessOrigin: 'planning estimate', productId: null },
+      },
+    });
+    await go('/jobs/sg-06/finish?part=sg-06-1.body');
+    await page.getByText('How this job is done, where restorers disagree').click();
+    await page.getByLabel(/^Putting paint on/).selectOption('powder');
+    await page.getByLabel('Reason, for the record').fill('It is played with by grandchildren.');
+    await page.getByRole('button', { name: 'Decide' }).click();
+    await taskLine(page, 'cure:body').waitFor({ state: 'attached' });
+    const keys = (await read<JobView>('jobs/sg-06')).tasks.map((task) => task.key);
+    const order = ['strip:body', 'degrease:body', 'empty-bake:body', 'wipe-again:body', 'powder:body', 'cure:body'];
+    expect(keys.filter((key) => order.includes(key))).deep.equal(order);
+    await way('sg-06', 'look-cured:body');
+    await page.reload();
+    await doStep('look-cured:body');
+    expect((await logOf('sg-06', /Cure the powder/)).length).greaterThan(0);
+    expectNoFaults(page);
+  });
+});
