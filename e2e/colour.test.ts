@@ -220,7 +220,7 @@ describe('the colour lab', function () {
     await page.getByText('As planned').first().waitFor();
     const { specimens } = await ask<JobView>('jobs/sg-03');
     expect(
-      specimens[0]!.layers.some((layer) => layer.stage === 'planned' && layer.name === 'Mixed here: Library slate'),
+      specimens[0]!.layers.some((layer) => layer.stage === 'planned' && layer.name === 'Mixed here Library slate'),
     ).equal(true);
     await go('/shelf?q=library');
     await page.getByRole('button', { name: /^Library slate/ }).click();

@@ -149,16 +149,19 @@ function linkClosing(placed: readonly Placed[], withTag: WithTag, ofJoint: OfJoi
       ...fits
         // Where closing the joint is the fitting, the part stands first.
         .filter(({ task }) => task.of?.jointKey !== joint.key && joint.partKeys.includes(task.partKeys[0]!))
+        .filter(({ task }) => !(task.tags.includes('base on') && isOnLid(joint, task.partKeys[0]!, opening)))
         .map((fit) => link(fit, closing, 'access', 'the part is held by this joint')),
       ...joint.way.behindJoints.flatMap((behindKey) => {
         const outer = ofJoint('close', behindKey);
         if (!outer) return [];
-        // The base goes on when what it shuts in is closed: after the glazing is glued, not before.
+        // The base goes on when what it shuts in is closed: after the glazing is glued, and with what is fastened to it.
         const lids = fits.filter(
           ({ task: { tags, partKeys } }) =>
             tags.includes('base on') &&
             outer.task.partKeys.includes(partKeys[0]!) &&
-            !listInside(joint.key, opening).some((inner) => inner.partKeys.includes(partKeys[0]!)),
+            listInside(joint.key, opening).every(
+              (inner) => !inner.partKeys.includes(partKeys[0]!) || isOnLid(inner, partKeys[0]!, opening),
+            ),
         );
         return [
           link(closing, outer, 'access', `${joint.label} cannot be reached once that is closed`),
@@ -174,6 +177,19 @@ function linkClosing(placed: readonly Placed[], withTag: WithTag, ofJoint: OfJoi
     ...(check ? shut.map((one) => link(one, check, 'bench', 'motion is tried when everything is closed')) : []),
   ];
 }
+
+/**
+ * Something is fastened to the base alone, and cannot be reached once the base is closed over it: it is closed while the base
+ * lies on the bench.
+ */
+const isOnLid = ({ partKeys, way }: Joint, lid: string, opening: PlanInput['opening']): boolean =>
+  partKeys.includes(lid) &&
+  way.behindJoints.some((key) => {
+    const outer = opening.find((one) => one.key === key);
+    return outer?.partKeys.includes(lid) && outer.partKeys.every((one) => one === lid || !partKeys.includes(one));
+  });
+
+type Joint = PlanInput['opening'][number];
 
 /** A joint and all that lie behind it, near and far. */
 function listInside(

@@ -1,10 +1,11 @@
 import { expect } from 'chai';
-import { makeTask, makeTimer } from '../../test/support/planWorld.ts';
+import { createPlainModel, makeCoat, makeJoint, makePart, makeTask, makeTimer } from '../../test/support/planWorld.ts';
 import type { TaskLink } from '../model/task.ts';
 import { createBitSet, setBit } from '../numeric/bitSet.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { checkRoom, checkStart } from '../gates/checkStart.ts';
 import { selectOpenLinks } from '../gates/openLinks.ts';
+import { compilePlan } from './compilePlan.ts';
 import type { PlannedTask } from './planTypes.ts';
 import { findDisagreements, reconcilePlan } from './reconcilePlan.ts';
 import { chooseOption, SCHOOLS } from '../schools/schools.ts';
@@ -272,5 +273,50 @@ describe('schools', () => {
   it('takes the decision of the job before the house style', () => {
     expect(chooseOption('S3', {})).equal('pilot first');
     expect(chooseOption('S3', { S3: 'deburring cutter' })).equal('deburring cutter');
+  });
+});
+
+describe('what is closed while the base lies on the bench', () => {
+  const facts = (behind: readonly string[]) => {
+    const joints = [
+      { ...makeJoint('post', 'rivet post', ['body', 'base'], { tool: 'drill', destroys: 'the rivet head' }) },
+      { ...makeJoint('seat-glue', 'glue', ['seat', 'base'], { behindJoints: [...behind] }) },
+      {
+        ...makeJoint('axle-ends', 'formed axle', ['base', 'axles', 'wheels'], { tool: 'rotary', destroys: 'one end' }),
+      },
+    ];
+    const coats = [makeCoat('primer'), makeCoat('colour')];
+    return createPlainModel({
+      parts: [
+        makePart('body', { painted: true, coats }),
+        makePart('base', { role: 'base', painted: true, coats }),
+        makePart('seat', {
+          role: 'trim',
+          material: 'lead alloy',
+          painted: true,
+          coats: [makeCoat('colour', { colourHex: '#ffffff' })],
+        }),
+        makePart('wheels', { role: 'wheel', material: 'hard plastic' }),
+        makePart('axles', { role: 'axle', material: 'steel' }),
+      ],
+      opening: joints,
+    });
+  };
+  const orderOf = (behind: readonly string[]) => {
+    const plan = compilePlan(facts(behind));
+    if (plan.kind !== 'plan') throw new Error(plan.because);
+    return plan.tasks.map(({ key }) => key).filter((key) => /^(fit:base|close:(seat|axle|post))/.test(key));
+  };
+
+  it('is what the base shuts in, before it goes on', () => {
+    const order = orderOf(['post']);
+    expect(order.indexOf('close:seat-glue')).lessThan(order.indexOf('fit:base'));
+    expect(order.indexOf('fit:base')).lessThan(order.indexOf('close:post'));
+  });
+
+  it('is nothing that can be reached afterwards: axle ends are formed with the base on', () => {
+    const order = orderOf([]);
+    expect(order.indexOf('fit:base')).lessThan(order.indexOf('close:seat-glue'));
+    expect(order.indexOf('fit:base')).lessThan(order.indexOf('close:axle-ends'));
   });
 });

@@ -82,7 +82,9 @@ function createPartNotices(part: PlanPart, context: PlanContext): PlanNotice[] {
           `The ${name} keeps its old paint: the ${nameOf(sheltered)} stays in, and stripper would reach it.`,
         )
       : []),
-    ...(bend?.kind === 'refused' ? say('not straightened', `The ${name} is not straightened: ${bend.reason}.`) : []),
+    ...(bend?.kind === 'refused'
+      ? say('not straightened', `Not straightened: the ${name}. ${capitalise(bend.reason)}.`)
+      : []),
     ...selectMends(part, context).flatMap(({ finding, advice }) =>
       advice.best === null
         ? say('not mended', `The ${name} cannot be mended (${finding.kind}): ${advice.because}. Replace it.`)
@@ -99,10 +101,11 @@ function describeOnItsWay(part: PlanPart, { input, partOf }: PlanContext): strin
   const due = days.length ? `, due ${sayDay(days.at(-1)!)}` : '';
   const beside = input.opening
     .filter((joint) => joint.partKeys.includes(part.key))
-    .flatMap((joint) => joint.partKeys.filter((key) => key !== part.key && partOf(key).state !== 'missing'));
+    .flatMap((joint) => joint.partKeys.filter((key) => key !== part.key && partOf(key).state !== 'missing'))
+    .filter((key) => partOf(key).coats.length > 0 || partOf(key).painted);
   const names = [...new Set(beside)].map((key) => nameOf(partOf(key)));
   const waits = names.length ? `No paint goes on the ${listNames(names)} before that; all else` : 'All else';
-  return `${isOrdered ? 'Ordered' : 'Not ordered yet'}: new ${nameOf(part)}${due}. To be tried, prepared and painted when here. ${waits} goes on.`;
+  return `${isOrdered ? 'Ordered' : 'Not ordered yet'}: new ${nameOf(part)}${due}. To be tried${part.coats.length || isMetal(part.material) ? ', prepared and painted' : ' on'} when here. ${waits} goes on.`;
 }
 
 /** Every reason: one alone would be talked away. Parts with the same reasons share a line. */

@@ -94,7 +94,7 @@ describe('a plan with closed joints', () => {
     expect(keysOf(alone.tasks)).include('straighten:body');
     const joined = plan([bent, painted('canopy', CREAM)], [closed('body', 'canopy')]);
     expect(keysOf(joined.tasks)).not.include('straighten:body');
-    expect(joined.notices.join()).include('The body is not straightened: it is joined to other parts');
+    expect(joined.notices.join()).include('Not straightened: the body. It is joined to other parts');
   });
 
   it('leaves alone whatever stays joined to pest-suspect zinc', () => {

@@ -59,7 +59,7 @@ export function planStraightening({ materials, degrees, isJoined, isCold }: Bend
   }
   const melts = materials.find(letsGoInHeat);
   if (melts) return refused(`${melts} in it does not stand the heat`);
-  if (isJoined) return refused('it is joined to other parts: it is bent warm and alone');
+  if (isJoined) return refused('it is joined to other parts, and what is bent warm is bent alone');
   return createSteps(true, far, BENDING.warmStepDegrees, [
     'Bare metal, all plastic out, light tension in padded jaws, contact probe on the metal. Thin pillars heat first.',
     `Hot air moving, ${BENDING.fromC} to ${BENDING.stopC} °C (planning estimate), never above: hotter, it is brittle again.`,

@@ -55,7 +55,7 @@ async function planOn(manager: EntityManager, mix: MixRow, areaId: string, produ
   });
   const old = planned.find((layer) => layer.kind === 'colour');
   const fields = {
-    name: `${product.line}: ${product.name}`,
+    name: `${product.line} ${product.name}`,
     colourHex: product.colourHex,
     thicknessUm: product.dryFilmUm,
     thicknessOrigin: 'product sheet' as const,
