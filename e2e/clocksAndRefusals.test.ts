@@ -70,6 +70,7 @@ describe('clocks and refusals', function () {
     await grind
       .getByRole('alert')
       .getByText(/before a spark or flame/)
+      .first()
       .waitFor();
     expect(await grind.getAttribute('data-state')).equal('to do');
   });
@@ -111,6 +112,7 @@ describe('clocks and refusals', function () {
     await line
       .getByRole('alert')
       .getByText(/First "/)
+      .first()
       .waitFor();
   });
 

@@ -30,7 +30,7 @@ export function StripStation() {
         <>
           <PartMapView marks={left} markWord="tasks left" />
           <p className="text-note text-soft-ink">
-            Figures count what is left to do on a part. Click one to see what may touch it.
+            Figures count what is left to do on a part.{!isCleaned && ' Click one to see what may touch it.'}
           </p>
         </>
       }
