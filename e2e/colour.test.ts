@@ -261,7 +261,9 @@ describe('the colour lab', function () {
     await page.getByRole('button', { name: 'Switch to the lamp bench' }).click();
     expect(await findHue(page, 'whole frame')).deep.equal([]);
     await page.getByRole('button', { name: 'Switch to the day bench' }).click();
+    const logged = page.getByRole('button', { name: /^Mislogged/ });
     await page.getByRole('button', { name: 'That is how it looks' }).click();
+    await page.getByRole('button', { name: /^Mislogged: patch .* by eye/ }).waitFor();
     await page.getByText(/dE00 off\. Add |^It may be there/).waitFor();
     expect(await findHue(page, 'near swatches')).deep.equal([]);
     const { mixes } = await ask<ColourView>('jobs/sg-03/colour');
@@ -271,6 +273,7 @@ describe('the colour lab', function () {
     expect(reading.lab[0]).lessThan(mixes.at(-1)!.target[0]);
     // Seen clearly darker, and again: it is never called there, and what is added makes it lighter.
     for (let look = 0; look < 2; look++) {
+      const before = await logged.count();
       const judge = page.getByRole('button', { name: 'Judge or measure it now' });
       await judge.or(patch).first().waitFor();
       if (await judge.count()) await judge.click();
@@ -278,7 +281,11 @@ describe('the colour lab', function () {
       await page.getByRole('button', { name: 'Judge it by eye' }).click();
       await page.getByLabel('clearly darker').check({ force: true });
       await page.getByRole('button', { name: 'That is how it looks' }).click();
-      await page.getByText(/dE00 off\. Add |^▲ Adding cannot/).waitFor();
+      await logged.nth(before).waitFor();
+      await page
+        .locator('section[aria-busy=false]', { hasText: /dE00 off\. Add |^▲ Adding cannot/ })
+        .first()
+        .waitFor();
       expect(await page.getByText(/^It is there|^It may be there/).count()).equal(0);
     }
     // Another pot than was advised.

@@ -108,7 +108,7 @@ describe('a part that takes the place of another', () => {
     const plan = compilePlan(bought);
     const words = plan.kind === 'plan' ? plan.notices.map((one) => one.words) : [];
     expect(words).include(
-      'Ordered: new base, due 9 January 2027. To be tried, prepared and painted when here. No paint goes on the body, axles, wheels and spring before that; all else goes on.',
+      'Ordered: new base, due 9 January 2027. To be tried, prepared and painted when here. No paint goes on the body before that; all else goes on.',
     );
   });
 
