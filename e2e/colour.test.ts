@@ -263,7 +263,7 @@ describe('the colour lab', function () {
     await page.getByRole('button', { name: 'Switch to the day bench' }).click();
     const logged = page.getByRole('button', { name: /^Mislogged/ });
     await page.getByRole('button', { name: 'That is how it looks' }).click();
-    await page.getByRole('button', { name: /^Mislogged: patch .* by eye/ }).waitFor();
+    await page.getByRole('button', { name: /^Mislogged: patch .*by eye/ }).waitFor();
     await page.getByText(/dE00 off\. Add |^It may be there/).waitFor();
     expect(await findHue(page, 'near swatches')).deep.equal([]);
     const { mixes } = await ask<ColourView>('jobs/sg-03/colour');
