@@ -22,7 +22,7 @@ export interface Recipe extends Polished {
 }
 
 const TRIED = 900;
-const FINISHED = 80;
+const FINISHED = 200;
 const SHORT = 2;
 const LONG = 25;
 /** Recipes that a fourth and a fifth paint are added to. */
