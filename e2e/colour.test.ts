@@ -310,6 +310,8 @@ describe('the colour lab', function () {
     const later = await ask<ColourView>('jobs/sg-03/colour');
     const poured = later.mixes.at(-1)!.steps.at(-1)!.body;
     expect(poured).deep.include({ kind: 'pour', source: 'counted' });
+    // In the middle of a later round it is no first mix.
+    expect(await page.getByText(/^First mix/).count()).equal(0);
     await page.getByRole('button', { name: 'Throw the mix away' }).click();
     await page.getByRole('button', { name: 'Throw it away' }).click();
     await page.getByText('Given up; its log stays.').waitFor();

@@ -97,11 +97,12 @@ const CASES: readonly RequestCase[] = [
   },
   {
     type: LogWet,
-    good: { lab: LAB, sd: [0.3, 0.3, 0.3], how: 'spectrophotometer', who: 'Imke Varga' },
+    good: { lab: LAB, sd: [0.3, 0.3, 0.3], how: 'spectrophotometer', words: null, who: 'Imke Varga' },
     wrong: [
       ['lab', [1]],
       ['sd', [-1, 0, 0]],
       ['how', 'typed'],
+      ['words', [{ step: 'slight', way: 1 }]],
       ['who', ''],
     ],
   },

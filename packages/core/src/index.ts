@@ -222,7 +222,14 @@ export {
 export { BAKES, BAKE_C, OVEN_QUESTIONS, adviseBake } from './process/adviseBake.ts';
 export { estimateStrippedDm2, judgeBath } from './process/bathLife.ts';
 export { CAUSTIC, adviseCausticBath, type CausticAdvice } from './process/causticBath.ts';
-export { checkVessel, computeMostLiquor, computeVesselLitres, type VesselCheck } from './process/checkVessel.ts';
+export {
+  checkVessel,
+  computeMostLiquor,
+  computeVesselLitres,
+  refuseLiquor,
+  type VesselCheck,
+} from './process/checkVessel.ts';
+export { topUpBath } from './process/topUpBath.ts';
 export { MEND_METHODS, type MendMethod } from './model/mend.ts';
 export { MEND_HOW } from './process/chooseMend.ts';
 export { selectMends } from './compile/rules/mendingRules.ts';
@@ -290,9 +297,9 @@ export { readShelfCsv, writeShelfCsv } from './colour/exchange/shelfCsv.ts';
 export { fitPaint } from './colour/fitPaint.ts';
 export { estimateGloss } from './colour/glossOfMix.ts';
 export { adviseRound, firstMl } from './colour/guide/adviseRound.ts';
-export { STEPS, UNKNOWN_EYE, measureByEye, type Eye, type EyeWord, type Step } from './colour/guide/judgeByEye.ts';
+export { STEPS, measureByEye, type Eye, type EyeWord, type Step } from './colour/guide/judgeByEye.ts';
 export { learnEyes } from './colour/guide/learnEyes.ts';
-export { computeMixDistance, type Eyes } from './colour/guide/listReadings.ts';
+export { computeMixDistance, eyeOf, type Eyes } from './colour/guide/listReadings.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
 export { mainPaintOf, replayMix, type MixState } from './colour/guide/replayMix.ts';
 export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/roundAdvice.ts';

@@ -61,6 +61,7 @@ describe('the shelf and the colour lab, as they were read and approved', functio
       lab: [42, 3, -9],
       sd: [0.3, 0.3, 0.3],
       how: 'spectrophotometer',
+      words: null,
       who,
     });
     await log.act('post', `mixes/${cup.id}/keep`, { name: 'Slate', place: 'rack', areaId: null, who });
@@ -74,6 +75,7 @@ describe('the shelf and the colour lab, as they were read and approved', functio
       lab: [42, 3, -9],
       sd: [0.3, 0.3, 0.3],
       how: 'spectrophotometer',
+      words: null,
       who,
     });
     await log.act('post', `mixes/${cup.id}/patches`, patch);

@@ -139,7 +139,7 @@ describe('colours over HTTP', () => {
     await pour(mix, WHITE, 1.5);
     await pour(mix, BLUE, 0.5);
     await post(`mixes/${mix}/wet`, {
-      ...{ lab: [62, -5, -25], sd: [0.3, 0.3, 0.3], how: 'spectrophotometer', who: WHO },
+      ...{ lab: [62, -5, -25], sd: [0.3, 0.3, 0.3], how: 'spectrophotometer', words: null, who: WHO },
     });
     await post(`mixes/${mix}/patches`, PATCH);
     const view = await bench.get<JobView>('jobs/sg-03');

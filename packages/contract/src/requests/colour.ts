@@ -115,17 +115,26 @@ class EyeWordBody {
   @IsIn([1, -1]) way!: 1 | -1;
 }
 
+/** Lightness, red or green, yellow or blue; null where nobody judged by eye. */
+function ThreeWords(): PropertyDecorator {
+  return (object, key) => {
+    for (const decorate of [
+      OrNull(),
+      IsArray(),
+      ArrayMinSize(3),
+      ArrayMaxSize(3),
+      ValidateNested({ each: true }),
+      Type(() => EyeWordBody),
+    ])
+      decorate(object, key as string);
+  };
+}
+
 export class LogPatch {
   @Lab() lab!: [number, number, number];
   @Spread() sd!: [number, number, number];
   @IsIn(['spectrophotometer', 'by eye', 'typed']) how!: 'spectrophotometer' | 'by eye' | 'typed';
-  @OrNull()
-  @IsArray()
-  @ArrayMinSize(3)
-  @ArrayMaxSize(3)
-  @ValidateNested({ each: true })
-  @Type(() => EyeWordBody)
-  words!: [EyeWordBody, EyeWordBody, EyeWordBody] | null;
+  @ThreeWords() words!: [EyeWordBody, EyeWordBody, EyeWordBody] | null;
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
 }
 
@@ -133,6 +142,7 @@ export class LogWet {
   @Lab() lab!: [number, number, number];
   @Spread() sd!: [number, number, number];
   @IsIn(['spectrophotometer', 'by eye']) how!: 'spectrophotometer' | 'by eye';
+  @ThreeWords() words!: [EyeWordBody, EyeWordBody, EyeWordBody] | null;
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
 }
 

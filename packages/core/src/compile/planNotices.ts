@@ -1,7 +1,7 @@
 import { isMetal } from '../model/material.ts';
 import { isPestSuspect } from '../facts/chooseTreatment.ts';
 import type { PlanPart } from '../facts/specimenFacts.ts';
-import { findWaterRefusals } from '../process/findWaterRefusals.ts';
+import { findWaterRefusals } from './findWaterRefusals.ts';
 import { isBareMetalUnder } from '../film/isBareMetalUnder.ts';
 import { capitalise, listNames, nameOf } from '../words/names.ts';
 import { sayDay } from '../words/sayDay.ts';
@@ -29,13 +29,13 @@ export function createNotices(context: PlanContext, tasks: readonly PlannedTask[
           ...describeLongWatches(tasks, context),
           ...sayIdleAnswers(context).map((words) => notice('answer without effect', [], words)),
         ]
-      : [notice('water', [], sayWater(input.parts, tasks))]),
+      : [notice('water', [], sayWater(context, tasks))]),
   ];
 }
 
 /** Who may be washed, of those that are cleaned only. */
-function sayWater(parts: readonly PlanPart[], tasks: readonly PlannedTask[]): string {
-  const refusals = findWaterRefusals(parts);
+function sayWater(context: PlanContext, tasks: readonly PlannedTask[]): string {
+  const refusals = findWaterRefusals(context);
   if (refusals.length) return `No water on this model: ${listNames(refusals)}. Brush and cloth only.`;
   return tasks.some(({ act }) => act === 'wash-once')
     ? 'Nothing on it forbids water: it is washed once, after the dust is off.'

@@ -108,10 +108,12 @@ describe('a model that is cleaned only', () => {
   });
 
   for (const [name, changes, reason] of [
-    ['a decal', { found: ['colour', 'decal'] }, 'the body (a decal'],
+    ['a decal', { found: ['colour', 'decal'] }, 'the body (water-slide decal'],
     ['tinplate', { material: 'tinplate' }, 'the body (tinplate'],
     ['lead', { material: 'lead alloy' }, 'the body (lead'],
     ['bare steel', { material: 'steel', painted: false, found: [] }, 'the body (bare steel'],
+    ['celluloid', { material: 'acetate or celluloid', painted: false, found: [] }, 'the body (acetate'],
+    ['plastic nobody knows', { material: 'unknown plastic', painted: false, found: [] }, 'the body (unknown plastic'],
     ['card', { material: 'fibre board' }, 'the body (fibre board'],
     ['pest', { findings: [makeFinding('smell'), makeFinding('pest')] }, 'the body (signs of pest'],
   ] as const)

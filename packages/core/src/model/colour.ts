@@ -118,6 +118,7 @@ export interface WetReading {
   /** null in logs from before it was kept: as finely as an instrument reads. */
   readonly sd?: LabColour | null;
   readonly how?: PatchReading['how'];
+  readonly words?: PatchReading['words'];
 }
 
 /** Takes a mislogged step out of the account; the step itself stays in the log. */

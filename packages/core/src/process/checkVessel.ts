@@ -87,6 +87,15 @@ export const computeVesselLitres = ({ lengthMm, widthMm, depthMm, isRound }: Ves
 /** As much liquor as may stand in a vessel, litres: the rest stays free for heat, gas, a part and a hand. */
 export const computeMostLiquor = (vessel: Vessel): number => (1 - HEADSPACE) * computeVesselLitres(vessel);
 
+/** Why so much liquor does not go into a vessel, and which would do; null where it does. */
+export function refuseLiquor(vessel: Vessel & { readonly name: string }, litres: number): string | null {
+  const most = computeMostLiquor(vessel);
+  if (litres <= most + 1e-9) return null;
+  const rim = computeVesselLitres(vessel).toFixed(1);
+  const wanted = (litres / (1 - HEADSPACE)).toFixed(1);
+  return `The ${vessel.name} holds ${rim} l to the rim, and half of it stays free for heat, gas and a hand: at most ${most.toFixed(1)} l go in. ${litres} l want a vessel of ${wanted} l.`;
+}
+
 /** Each lies in the vessel, and all floors together are not more than the vessel's. */
 function fits({ lengthMm, widthMm, isRound }: Vessel, dipped: readonly Dipped[]): boolean {
   const long = Math.max(lengthMm, widthMm);

@@ -102,7 +102,11 @@ function findBakedWrongly(
 const holds = (keys: readonly string[], { parts }: PlanInput) =>
   parts.filter((part) => keys.includes(part.key) && part.state !== 'missing').length > 1;
 
-const RUSTS_OR_SWELLS = ['tinplate', 'paper', 'cloth', 'fibre board', 'lead alloy', 'pest-suspect zinc'];
+/** Rust, swell, warp or shed into the water. */
+const HURT_BY_WATER = [
+  ...['tinplate', 'paper', 'cloth', 'fibre board', 'lead alloy', 'pest-suspect zinc'],
+  ...['acetate or celluloid', 'unknown plastic'],
+];
 
 /** A model washed in one piece wets all of it: decals float, seams rust, card swells, pest goes on. */
 function findWetted(task: PlannedTask, input: PlanInput): string[] {
@@ -111,7 +115,7 @@ function findWetted(task: PlannedTask, input: PlanInput): string[] {
     .filter((part) => part.state !== 'missing')
     .filter(
       ({ material, found, findings, painted }) =>
-        RUSTS_OR_SWELLS.includes(material) ||
+        HURT_BY_WATER.includes(material) ||
         found.includes('decal') ||
         findings.some((finding) => finding.kind === 'pest') ||
         (material === 'steel' && !painted && !found.includes('plating')),

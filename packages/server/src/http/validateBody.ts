@@ -10,7 +10,7 @@ export async function validateBody<T extends object>(type: new () => T, body: un
   const errors = await validate(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (errors.length === 0) return instance;
   const fields = Object.fromEntries(errors.flatMap((error) => flatten(error, '')));
-  throw badInput(`Not saved: ${Object.values(fields).join(' ')}`, fields);
+  throw badInput(Object.values(fields).join(' '), fields);
 }
 
 function flatten(error: ValidationError, prefix: string): [string, string][] {

@@ -53,9 +53,9 @@ export function adviseRound(question: RoundQuestion): RoundAdvice {
 }
 
 /** The last reading is of what is in the cup now. */
-function isReadSince({ volumes }: MixState, readings: readonly Reading[]): boolean {
+function isReadSince(state: MixState, readings: readonly Reading[]): boolean {
   const last = readings.at(-1);
-  return last !== undefined && isSameMix({ ...last, volumes }, last);
+  return last !== undefined && isSameMix(state, last);
 }
 
 /** The plan after the last reading, or after the last pour since then that it knew nothing of. */

@@ -1,5 +1,5 @@
 import type { Surface } from '../kubelkaMunk.ts';
-import { createMixRoom, evaluateMix, readLab } from '../match/mixModel.ts';
+import { createMixRoom, evaluateMix, MOST_IN_RECIPE, readLab } from '../match/mixModel.ts';
 import { polishMix, scoreMix, type MatchTarget } from '../match/polish.ts';
 import { mayMix, type Shelf } from '../match/shelfOptics.ts';
 import { estimateStrengths, STRENGTH_SD, type Strengths } from './estimateStrengths.ts';
@@ -25,9 +25,6 @@ export type Advice =
 /** Another pot is looked for when the mix stays off by more than this part of the tolerance. */
 const HELP_FROM = 0.4;
 const PLANNED_POTS = 5;
-/** More paints than this in one pot turn to mud. */
-const MOST_HELPED = 5;
-
 /** dE00 that nobody calls clearly off. */
 const NOT_OFF = 1;
 const room = createMixRoom();
@@ -53,8 +50,8 @@ export function startMix(shares: ArrayLike<number>, { needMl, doseMl }: Addition
 }
 
 /**
- * What to do after a dried patch: stop, look again, or the smallest addition. Strengths are learned from all patches so far; the last
- * patch itself counts with what the strengths say of it.
+ * What to do after a patch: stop, look again, or the smallest addition. Strengths are learned from all patches so far; the
+ * last patch itself counts with what the strengths say of it.
  */
 export function guideMix(
   shelf: Shelf,
@@ -66,7 +63,7 @@ export function guideMix(
   learns = true,
 ): Advice {
   const last = patches.at(-1);
-  const read = last && isSameMix({ ...last, volumes: mix.volumes }, last) ? readCup(patches, target.d65) : null;
+  const read = last && isSameMix(mix, last) ? readCup(patches, target.d65) : null;
   const learned = estimateStrengths(shelf, mix.ids, learns ? patches : [], surface);
   const isDoubted =
     read !== null && last!.isOff === true && distanceOf(shelf, mix, learned, target, surface) <= limits.tolerance;
@@ -79,6 +76,7 @@ export function guideMix(
   const isSure =
     read !== null &&
     !last!.isOff &&
+    !last!.isWet &&
     de <= limits.tolerance &&
     computeSureness(read, target.d65, limits.tolerance) >= (last!.eyeSd ? SURE_BY_EYE : SURE);
   if (isEnough && isSure) return { kind: 'stop', de, strengths };
@@ -137,7 +135,7 @@ function addPot(
   limits: AdditionLimits,
   own: Addition,
 ): Addition {
-  if (ids.length >= MOST_HELPED) return own;
+  if (ids.length >= MOST_IN_RECIPE) return own;
   const shares = effectiveShares({ ids, volumes }, strengths);
   const strength = ids.reduce((sum, id, i) => sum + shares[i]! * shelf.strength[id]!, 0);
   const wider: Strengths = {

@@ -1,6 +1,7 @@
 import type { LabColour, MixStep } from '../../model/colour.ts';
 import { learnEye, type EyePair } from './judgeByEye.ts';
 import type { Eyes } from './listReadings.ts';
+import { isSameMix } from './patch.ts';
 import { replayMix } from './replayMix.ts';
 
 /** The eyes of a house, each learned from patches that it judged and that were measured too, with nothing poured between. */
@@ -10,7 +11,7 @@ export function learnEyes(mixes: readonly { readonly target: LabColour; readonly
     const { patches } = replayMix(steps);
     for (const { step, reading, volumes } of patches) {
       if (!reading.words) continue;
-      const measured = patches.find((one) => one.reading.words === null && one.volumes.join() === volumes.join());
+      const measured = patches.find((one) => one.reading.how !== 'by eye' && isSameMix(one, { volumes }));
       if (!measured) continue;
       const [lightness, redGreen, yellowBlue] = reading.words;
       const off = measured.reading.lab.map((value, c) => value - target[c]!);

@@ -1,4 +1,4 @@
-import type { MixStep, PatchReading } from '../../model/colour.ts';
+import type { MixStep, PatchReading, WetReading } from '../../model/colour.ts';
 import type { Lab } from '../colorimetry.ts';
 import { predictDry, type DryingShift } from '../wetToDry.ts';
 import { isSameMix, type Patch } from './patch.ts';
@@ -36,14 +36,23 @@ export function computeMixDistance(steps: readonly MixStep[], target: Lab): numb
 
 const fill = ({ productIds }: MixState, volumes: readonly number[]) => productIds.map((_, i) => volumes[i] ?? 0);
 
-const doubtOf = (how: PatchReading['how'] | undefined, who: string, eyes: Eyes): Pick<Patch, 'eyeSd'> =>
-  how === 'by eye' ? { eyeSd: (Object.hasOwn(eyes, who) ? eyes[who]! : UNKNOWN_EYE).sd } : {};
+/** Of somebody whose eye was never compared nothing is known. */
+export const eyeOf = (eyes: Eyes, who: string): Eye => (Object.hasOwn(eyes, who) ? eyes[who]! : UNKNOWN_EYE);
+
+/** What an eye adds to a reading: its own doubt, and whether it saw the colour clearly off. */
+const seenBy = (
+  { how, words }: Pick<PatchReading | WetReading, 'how' | 'words'>,
+  who: string,
+  eyes: Eyes,
+): Pick<Patch, 'eyeSd' | 'isOff'> => ({
+  ...(how === 'by eye' ? { eyeSd: eyeOf(eyes, who).sd } : {}),
+  ...(words ? { isOff: isClearlyOff(words) } : {}),
+});
 
 const listDry = (state: MixState, eyes: Eyes): Reading[] =>
   state.patches.map(({ step, reading, volumes }) => ({
     ...{ stepId: step.id, volumes: fill(state, volumes), lab: reading.lab, sd: reading.sd },
-    ...doubtOf(reading.how, step.who, eyes),
-    isOff: reading.words !== null && isClearlyOff(reading.words),
+    ...seenBy(reading, step.who, eyes),
   }));
 
 const listWet = (state: MixState, drying: DryingShift, eyes: Eyes): Reading[] =>
@@ -53,6 +62,7 @@ const listWet = (state: MixState, drying: DryingShift, eyes: Eyes): Reading[] =>
     return {
       ...{ stepId: step.id, volumes: fill(state, volumes), lab: expected.lab },
       sd: [0, 1, 2].map((c) => Math.hypot(expected.sd[c]!, own[c]!)) as unknown as Lab,
-      ...doubtOf(reading.how, step.who, eyes),
+      ...seenBy(reading, step.who, eyes),
+      isWet: true,
     };
   });

@@ -11,10 +11,12 @@ export interface Patch {
   readonly eyeSd?: Lab;
   /** Somebody called it clearly or strongly off. */
   readonly isOff?: boolean;
+  /** As it will probably dry: nothing is called there by that. */
+  readonly isWet?: boolean;
 }
 
 /** Nothing was poured between the two. */
-export function isSameMix(a: Patch, b: Patch): boolean {
+export function isSameMix(a: Pick<Patch, 'volumes'>, b: Pick<Patch, 'volumes'>): boolean {
   const most = Math.max(a.volumes.length, b.volumes.length);
   for (let i = 0; i < most; i++) if (Math.abs((a.volumes[i] ?? 0) - (b.volumes[i] ?? 0)) > 1e-9) return false;
   return true;

@@ -166,11 +166,12 @@ function improveAcross(
   limits: DoseLimits,
 ): DosedRecipe {
   let best = from;
-  for (const { ids, doses } of listMoves(from, 1))
-    for (const fixed of ids) {
-      const step = judge(shelf, ids, doses, target, surface, limits);
-      const shifted = step && improve(shelf, step, target, surface, limits, STRIDES, fixed);
-      if (shifted && price(shifted) < price(best) - 1e-9) best = shifted;
+  for (const { ids, doses } of listMoves(from, 1)) {
+    const step = judge(shelf, ids, doses, target, surface, limits);
+    for (const fixed of step ? ids : []) {
+      const shifted = improve(shelf, step!, target, surface, limits, STRIDES, fixed);
+      if (price(shifted) < price(best) - 1e-9) best = shifted;
     }
+  }
   return best === from ? from : improveAcross(shelf, best, target, surface, limits);
 }

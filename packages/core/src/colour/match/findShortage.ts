@@ -1,8 +1,6 @@
 import { groupBy } from '../../groupBy.ts';
+import { MOST_IN_RECIPE } from './mixModel.ts';
 import type { ShelfPaint } from './shelfOptics.ts';
-
-/** More paints than this turn to mud. */
-const MOST_IN_RECIPE = 5;
 
 export interface Shortage {
   /** The most that so many pots of one family hold together, ml. */

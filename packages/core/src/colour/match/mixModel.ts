@@ -4,8 +4,10 @@ import { WEIGHTS, type Lab } from '../colorimetry.ts';
 import type { Surface } from '../kubelkaMunk.ts';
 import type { Shelf } from './shelfOptics.ts';
 
-/** As many as may come together in one pot; the solver itself stops at five. */
+/** As many as may come together in one pot. */
 export const MOST_PAINTS = 8;
+/** More than this turn to mud: no recipe has more, and no pot more is advised. */
+export const MOST_IN_RECIPE = 5;
 
 /** Room for one evaluation; made once and used again, for it is asked for a hundred thousand times. */
 export interface MixRoom {

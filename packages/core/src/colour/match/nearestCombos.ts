@@ -24,8 +24,9 @@ export function selectNearest(
   for (let combo = 0; combo < combos; combo++) {
     let best = Infinity;
     let point = 0;
-    const within = most && admits(combo) ? listWithin(table, combo, most) : null;
-    if (admits(combo))
+    const isIn = admits(combo);
+    const within = most && isIn ? listWithin(table, combo, most) : null;
+    if (isIn)
       for (let at = starts[combo]!; at < starts[combo + 1]!; at++) {
         if (within && !within[at - starts[combo]!]) continue;
         const l = labs[3 * at]! - target[0];

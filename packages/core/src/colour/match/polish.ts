@@ -70,60 +70,49 @@ export function polishMix(
   mostSteps: number,
   most: ArrayLike<number> | null = null,
 ): Polished {
-  let best = descend(shelf, ids, from, target, surface, mostSteps, most);
+  const n = ids.length;
+  let best = descend(from);
   for (let isBetter = most !== null; isBetter;) {
     isBetter = false;
-    for (let p = 0; p < ids.length; p++) {
+    for (let p = 0; p < n; p++) {
       if (best.shares[p]! < most![p]! - AT_BOUND) continue;
-      const below = best.shares.map((share, i) => (i === p ? BELOW * share : share));
-      const tried = descend(shelf, ids, below, target, surface, mostSteps, most);
+      const tried = descend(best.shares.map((share, i) => (i === p ? BELOW * share : share)));
       if (tried.objective >= best.objective - 1e-6) continue;
       best = tried;
       isBetter = true;
     }
   }
   return best;
-}
 
-function descend(
-  shelf: Shelf,
-  ids: ArrayLike<number>,
-  from: ArrayLike<number>,
-  target: MatchTarget,
-  surface: Surface,
-  mostSteps: number,
-  most: ArrayLike<number> | null,
-): Polished {
-  const n = ids.length;
-  let shares = Float64Array.from({ length: n }, (_, p) => from[p]!);
-  let held = new Array<boolean>(n).fill(false);
-  normalise(shares, most, held);
-  let best = scoreMix(shelf, ids, shares, target, surface);
-  let damping = 1e-2;
-  for (let round = 0; round < mostSteps && n > 1; round++) {
-    evaluateMix(shelf, ids, shares, surface, room, true);
-    holdAtBound(shares, held);
-    gather(n, target);
-    let isBetter = false;
-    for (let attempt = 0; attempt < 6; attempt++) {
-      if (!solveDamped(n, damping)) break;
-      const next = Float64Array.from(shares, (share, p) => share * Math.exp(Math.max(-2, Math.min(2, step[p]!))));
-      const nextHeld = [...held];
-      normalise(next, most, nextHeld);
-      const score = scoreMix(shelf, ids, next, target, surface);
-      if (score.objective < best.objective) {
-        isBetter = best.objective - score.objective > 1e-6;
-        shares = next;
-        held = nextHeld;
-        best = score;
-        damping = Math.max(1e-6, damping / 5);
-        break;
+  function descend(start: ArrayLike<number>): Polished {
+    let shares = Float64Array.from({ length: n }, (_, p) => start[p]!);
+    let held = new Array<boolean>(n).fill(false);
+    normalise(shares, most, held);
+    let now = scoreMix(shelf, ids, shares, target, surface);
+    let damping = 1e-2;
+    for (let round = 0; round < mostSteps && n > 1; round++) {
+      evaluateMix(shelf, ids, shares, surface, room, true);
+      holdAtBound(shares, held);
+      gather(n, target);
+      let isBetter = false;
+      for (let attempt = 0; attempt < 6; attempt++) {
+        if (!solveDamped(n, damping)) break;
+        const next = Float64Array.from(shares, (share, p) => share * Math.exp(Math.max(-2, Math.min(2, step[p]!))));
+        const nextHeld = [...held];
+        normalise(next, most, nextHeld);
+        const score = scoreMix(shelf, ids, next, target, surface);
+        if (score.objective < now.objective) {
+          isBetter = now.objective - score.objective > 1e-6;
+          [shares, held, now] = [next, nextHeld, score];
+          damping = Math.max(1e-6, damping / 5);
+          break;
+        }
+        damping *= 6;
       }
-      damping *= 6;
+      if (!isBetter) break;
     }
-    if (!isBetter) break;
+    return { shares, ...now };
   }
-  return { shares, ...best };
 }
 
 /** Slopes along shares that keep their sum while paints at their bound stand still. */

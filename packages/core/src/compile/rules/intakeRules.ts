@@ -5,7 +5,7 @@ import type { PlanContext } from '../planContext.ts';
 import type { DraftFields, TaskDetails, TaskDraft } from '../planTypes.ts';
 import type { PlanPart, PlanWant } from '../../facts/specimenFacts.ts';
 import type { WayToGet } from '../../model/workpiece.ts';
-import { findWaterRefusals } from '../../process/findWaterRefusals.ts';
+import { findWaterRefusals } from '../findWaterRefusals.ts';
 import { selectWants, type PlanRule } from './planRule.ts';
 
 /** Identify and Survey: what must be known before anything is touched. */
@@ -189,7 +189,11 @@ const CLEANING: Readonly<Record<SchoolOption<'S23'>, TaskDetails['dust']>> = {
   'cloth on clear parts': { hands: 'gloved', clear: 'cloth' },
 };
 
-function createCleanOnlyTasks({ input: { scope, parts }, option }: PlanContext): TaskDraft[] {
+function createCleanOnlyTasks(context: PlanContext): TaskDraft[] {
+  const {
+    input: { scope, parts },
+    option,
+  } = context;
   if (scope !== 'clean only') return [];
   return [
     {
@@ -210,20 +214,22 @@ function createCleanOnlyTasks({ input: { scope, parts }, option }: PlanContext):
       uses: uses(['gloves']),
       detail: CLEANING[option('S23')],
     },
-    ...(isWashed(parts) ? [createWashOnce(parts)] : []),
+    ...(isWashed(context) ? [createWashOnce(parts)] : []),
     { act: 'raking-light', station: 'strip', partKeys: [], tags: ['after dusting'], handsOnMin: 5 },
   ];
 }
 
 /** Smoke and cellar go no other way; where any part forbids water the model stays as it smells. */
-const isWashed = (parts: readonly PlanPart[]) =>
-  parts.some((part) => part.findings.some(({ kind }) => kind === 'smell')) && findWaterRefusals(parts).length === 0;
+const isWashed = (context: PlanContext) =>
+  context.input.parts.some((part) => part.findings.some(({ kind }) => kind === 'smell')) &&
+  findWaterRefusals(context).length === 0;
 
 const createWashOnce = (parts: readonly PlanPart[]): TaskDraft => ({
   act: 'wash-once',
   station: 'strip',
   partKeys: parts.filter((part) => part.state !== 'missing').map((part) => part.key),
   tags: ['wash', 'wash once'],
+  process: 'soap and water',
   handsOnMin: 15,
   passiveMin: 30,
   uses: uses(['soft brush']),

@@ -86,16 +86,16 @@ async function addCasting(manager: EntityManager, body: CreateCasting): Promise<
   if (!(await manager.existsBy(ToyRangeRow, { id: body.rangeId }))) await addOwnRange(manager, body.rangeId);
   const keys = new Set(body.parts.map((part) => part.key));
   if (keys.size < body.parts.length)
-    throw badInput('Not saved: two parts have the same key.', { parts: 'Each part needs its own key.' });
+    throw badInput('Two parts have the same key.', { parts: 'Each part needs its own key.' });
   body.joints.forEach((joint, i) => {
     const unknown = joint.partKeys.find((key) => !keys.has(key));
     if (unknown)
-      throw badInput(`Not saved: the joint "${joint.label}" names a part "${unknown}" that is not on the list.`, {
+      throw badInput(`The joint "${joint.label}" names a part "${unknown}" that is not on the list.`, {
         [`joints.${i}.partKeys`]: 'Choose parts of this casting.',
       });
   });
   if (await manager.existsBy(CastingRow, { rangeId: body.rangeId, number: body.number }))
-    throw badInput(`Not saved: number ${body.number} is in this range already.`, { number: 'This number is taken.' });
+    throw badInput(`Number ${body.number} is in this range already.`, { number: 'This number is taken.' });
   const { rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction } = body;
   const drawing = createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm);
   const casting = manager.create(CastingRow, {

@@ -14,10 +14,10 @@ export async function recordStates(
   await findRow(manager, VariantRow, variantId, 'This issue');
   const known = await manager.findBy(FeatureStateRow, { featureId, id: In(states.map((state) => state.stateId)) });
   if (known.length !== new Set(states.map((state) => state.stateId)).size || known.length !== states.length)
-    throw refused('state', 'Not saved: a state is named twice, or is not one of this feature.');
+    throw refused('state', 'A state is named twice, or is not one of this feature. Nothing was saved.');
   const sum = states.reduce((total, state) => total + state.share, 0);
   if (sum > 1 + 1e-6)
-    throw refused('shares', `Not saved: the shares add up to ${Number(sum.toFixed(3))}.`, {
+    throw refused('shares', `The shares add up to ${Number(sum.toFixed(3))}. Nothing was saved.`, {
       share: 'At most 1 together.',
     });
   await manager.delete(VariantStateRow, { variantId, featureId });

@@ -104,13 +104,13 @@ async function moveStepOn(
 function assertPossible(appliedAt: Date, job: JobRow, now: Date): void {
   if (appliedAt.getTime() > now.getTime() + 60_000)
     throw badInput(
-      'Not saved: this time has not come yet.',
+      'This time has not come yet. Nothing was saved.',
       { appliedAt: 'This time has not come yet.' },
       'impossible-date',
     );
   if (appliedAt.toISOString().slice(0, 10) < job.intakeOn)
     throw badInput(
-      `Not saved: ${job.number} came in on ${job.intakeOn}, after this.`,
+      `${job.number} came in on ${job.intakeOn}, after this. Nothing was saved.`,
       { appliedAt: `The model came in on ${job.intakeOn}.` },
       'impossible-date',
     );

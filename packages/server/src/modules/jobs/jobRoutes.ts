@@ -63,8 +63,7 @@ async function putOnBench(manager: EntityManager, body: CreateJob, now: Date): P
   const today = now.toISOString().slice(0, 10);
   if (body.castingId && !(await manager.existsBy(CastingRow, { id: body.castingId })))
     throw badInput('This casting is not in the catalogue.', { castingId: 'Choose one from the catalogue.' });
-  if (body.dueOn && body.dueOn < today)
-    throw badInput(`Not saved: ${body.dueOn} is past.`, { dueOn: 'The due day is past.' });
+  if (body.dueOn && body.dueOn < today) throw badInput(`${body.dueOn} is past.`, { dueOn: 'The due day is past.' });
   const id = randomUUID();
   const job = manager.create(JobRow, {
     id,

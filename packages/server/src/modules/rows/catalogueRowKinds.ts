@@ -117,7 +117,7 @@ export const CATALOGUE_ROW_KINDS: readonly RowKind[] = [
 
 function checkYears(from: number | null, to: number | null, field: string): void {
   if (from !== null && to !== null && from > to)
-    throw refused('years', `Not saved: ${to} is before ${from}.`, { [field]: `Not before ${from}.` });
+    throw refused('years', `${to} is before ${from}. Nothing was saved.`, { [field]: `Not before ${from}.` });
 }
 
 /** A statement is about one specimen, or about a casting and perhaps one of its variants. */

@@ -22,7 +22,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
     router.post(`/${kind.path}`, async (request, response) => {
       // Taking back a deletion sends the old id along, so that what refers to it fits again.
       const { id = randomUUID(), ...fields } = (request.body ?? {}) as Record<string, unknown>;
-      if (typeof id !== 'string' || !/^[\w.:-]{1,120}$/.test(id)) throw badInput('Not saved: this id cannot be used.');
+      if (typeof id !== 'string' || !/^[\w.:-]{1,120}$/.test(id)) throw badInput('This id cannot be used.');
       const body = await validateBody(createType, fields);
       let touched: TouchedJobs = 'all';
       const row = await change(

@@ -1,4 +1,4 @@
-import { adviseCausticBath, computeMostLiquor, computeVesselLitres, getSchool, isSchoolOption } from '@sardonyx/core';
+import { adviseCausticBath, getSchool, isSchoolOption, refuseLiquor } from '@sardonyx/core';
 import {
   ChangeBath,
   ChangeHouseChoice,
@@ -65,7 +65,8 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
       if (await manager.existsBy(BathRow, { id: Not(row.id), vesselId: row.vesselId, endedAt: IsNull() }))
         throw refused('in-use', `A bath stands in the ${vessel.name} already.`, { vesselId: 'Choose another vessel.' });
       if (row.kind === 'caustic') assertCausticMayBeMade(row, vessel);
-      assertVesselHolds(vessel, row.litres);
+      const overfull = refuseLiquor(vessel, row.litres);
+      if (overfull) throw refused('vessel', overfull, { litres: 'Less of it, or another vessel.' });
     },
   },
   {
@@ -116,15 +117,4 @@ function assertCausticMayBeMade({ litres, gramsPerLitre, waterC }: BathRow, vess
     });
   const { refusals } = adviseCausticBath({ litres, gramsPerLitre, waterC });
   if (refusals.length) throw refused('caustic', refusals.join(' '));
-}
-
-/** A bath stands in its vessel with room for heat, gas and what goes in. */
-function assertVesselHolds(vessel: VesselRow, litres: number): void {
-  const most = computeMostLiquor(vessel);
-  if (litres <= most + 1e-9) return;
-  throw refused(
-    'vessel',
-    `The ${vessel.name} holds ${computeVesselLitres(vessel).toFixed(1)} l to the rim, and half of it stays free: at most ${most.toFixed(1)} l go in. ${litres.toFixed(1)} l want a vessel of ${(2 * litres).toFixed(1)} l.`,
-    { litres: `At most ${most.toFixed(1)} l in this vessel.` },
-  );
 }

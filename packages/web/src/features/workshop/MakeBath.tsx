@@ -2,8 +2,8 @@ import {
   adviseCausticBath,
   BATH_KINDS,
   CAUSTIC,
-  computeMostLiquor,
   InvalidInputError,
+  refuseLiquor,
   type BathKind,
   type CausticAdvice,
   type VesselRecord,
@@ -36,8 +36,7 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
   const [vesselId, setVesselId] = useState<string | null>(null);
   // One that was just written down, or stands free again, is there at once.
   const vessel = vessels.find((one) => one.id === vesselId) ?? vessels[0];
-  const mostLitres = vessel ? computeMostLiquor(vessel) : 0;
-  const isTooMuch = Number(draft.litres) > mostLitres + 1e-9;
+  const overfull = vessel ? refuseLiquor(vessel, Number(draft.litres)) : null;
   const [error, setError] = useState<AppError | null>(null);
   const advice = kind === 'caustic' ? tryAdvice(draft) : null;
   const mayBeMade = advice === null || (typeof advice !== 'string' && advice.refusals.length === 0);
@@ -94,14 +93,9 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
           ))}
         </div>
         {!vessel && <p role="status">No vessel is free: write one down, or pour a bath away.</p>}
-        {vessel && isTooMuch && (
-          <p role="status">
-            ▲ The {vessel.name.toLowerCase()} takes {mostLitres.toFixed(1)} l at most: half of it stays free for heat,
-            gas and a hand. {Number(draft.litres)} l want a vessel of {(2 * Number(draft.litres)).toFixed(1)} l.
-          </p>
-        )}
+        {overfull && <p role="status">▲ {overfull}</p>}
         {advice !== null && <Advice advice={advice} />}
-        <HeldButton disabled={!mayBeMade || !vessel || isTooMuch} onHeld={() => void make()}>
+        <HeldButton disabled={!mayBeMade || !vessel || overfull !== null} onHeld={() => void make()}>
           It is made up and stands in the vessel
         </HeldButton>
         {error && <ErrorNote error={error} onClose={() => setError(null)} />}

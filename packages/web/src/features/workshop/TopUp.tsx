@@ -1,4 +1,4 @@
-import type { Bath } from '@sardonyx/core';
+import { topUpBath, type Bath } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
@@ -14,14 +14,11 @@ export function TopUp({ bath, mostLitres }: { readonly bath: Bath; readonly most
   const now = Number(litres.replace(',', '.'));
   const isRight = now > bath.litres && now <= mostLitres + 1e-9;
   const isCaustic = bath.kind === 'caustic';
-  const strength = isWater ? (bath.gramsPerLitre * bath.litres) / now : bath.gramsPerLitre;
+  const filled = topUpBath(bath, now, isWater ? 'water' : 'the same');
   const save = async () => {
-    const gramsPerLitre = isCaustic ? Math.round(strength * 10) / 10 : bath.gramsPerLitre;
     const label = `${bath.kind} bath topped up to ${now} l`;
     setError(
-      await dispatch(
-        changeRow({ kind: 'baths', row: bath, changes: { litres: now, gramsPerLitre }, label, isShownInPlace: true }),
-      ).unwrap(),
+      await dispatch(changeRow({ kind: 'baths', row: bath, changes: filled, label, isShownInPlace: true })).unwrap(),
     );
   };
   return (
@@ -51,7 +48,7 @@ export function TopUp({ bath, mostLitres }: { readonly bath: Bath; readonly most
           </label>
         )}
         <button type="button" className="plain-button" disabled={!isRight} onClick={() => void save()}>
-          {isCaustic && isRight ? `Topped up: ${strength.toFixed(0)} g per litre now` : 'Topped up'}
+          {isCaustic && isRight ? `Topped up: ${filled.gramsPerLitre.toFixed(0)} g per litre now` : 'Topped up'}
         </button>
       </div>
       {isCaustic && (

@@ -17,10 +17,18 @@ export function ErrorNote({ error, onClose }: { readonly error: AppError; readon
       <span aria-hidden className="mt-0.5 font-bold text-sard">
         ▲
       </span>
-      <p className="grow">
-        {!error.message.startsWith('Not saved') && <strong>{HEADINGS[error.kind]}: </strong>}
-        {error.message}
-      </p>
+      <div className="grow">
+        <strong>{HEADINGS[error.kind]}: </strong>
+        {error.reasons ? (
+          <ul className="list-inside list-disc">
+            {error.reasons.map(({ message }) => (
+              <li key={message}>{message}</li>
+            ))}
+          </ul>
+        ) : (
+          error.message
+        )}
+      </div>
       {onClose && (
         <button type="button" className="quiet-button" onClick={onClose}>
           Close

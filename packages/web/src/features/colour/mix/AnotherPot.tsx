@@ -22,9 +22,10 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
   const [productId, setProductId] = useState('');
   const [amount, setAmount] = useState('');
   const [isSent, setSent] = useState(false);
-  const binder = findProduct(shelf, state.productIds[0] ?? mix.recipe[0]?.productId ?? '')?.binder;
+  const known = [...state.productIds, ...mix.recipe.map((line) => line.productId)];
+  const binder = known.map((id) => findProduct(shelf, id)?.binder).find((one) => one !== undefined);
   const pots = shelf.products.filter(
-    (one) => one.binder === binder && mayBeMixed(one) && sumLeft(shelf.pots, one.id) > 0,
+    (one) => (binder === undefined || one.binder === binder) && mayBeMixed(one) && sumLeft(shelf.pots, one.id) > 0,
   );
   const product = findProduct(shelf, productId);
   const isByWeight = mix.dosing === 'scales';
@@ -40,7 +41,7 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
   return (
     <section aria-label="Pour from another pot" className="space-y-2 pt-2">
       <p className="text-note text-soft-ink">
-        Any {binder} that can be reckoned with. It counts, and what comes next is worked out from there.
+        Any {binder ?? 'paint'} that can be reckoned with. It counts, and what comes next is worked out from there.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <label>

@@ -1,14 +1,5 @@
-import type { MixView } from '@sardonyx/contract';
-import {
-  describeDifference,
-  EYE_WAYS,
-  measureByEye,
-  STEPS,
-  UNKNOWN_EYE,
-  type Eye,
-  type EyeWord,
-  type Lab,
-} from '@sardonyx/core';
+import type { LogWet, MixView } from '@sardonyx/contract';
+import { EYE_WAYS, eyeOf, measureByEye, STEPS, type Eye, type EyeWord, type Lab } from '@sardonyx/core';
 import { useState } from 'react';
 import { useLogMixStepMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
@@ -48,7 +39,7 @@ export function JudgeByEye({ mix, what, expected, onDone }: JudgeByEyeProps) {
   useNeutral(true);
   const [who] = useWho();
   const { shelf } = useColourBench();
-  const eye = shelf.eyes[who] ?? UNKNOWN_EYE;
+  const eye = eyeOf(shelf.eyes, who);
   const [words, setWords] = useState<readonly [EyeWord, EyeWord, EyeWord]>([NONE, NONE, NONE]);
   const [unsure, setUnsure] = useState(20);
   const [log, { error, isLoading }] = useLogMixStepMutation();
@@ -60,14 +51,8 @@ export function JudgeByEye({ mix, what, expected, onDone }: JudgeByEyeProps) {
     const lab = [...read.lab] as [number, number, number];
     const sd = [...read.sd] as [number, number, number];
     const seen = { lab, sd, how: 'by eye', who } as const;
-    const { data } =
-      what === 'wet'
-        ? await log({ mixId: mix.id, path: 'wet', body: seen })
-        : await log({
-            mixId: mix.id,
-            path: 'patches',
-            body: { ...seen, words: [{ ...lightness }, { ...redGreen }, { ...yellowBlue }] },
-          });
+    const body = { ...seen, words: [{ ...lightness }, { ...redGreen }, { ...yellowBlue }] } satisfies LogWet;
+    const { data } = await log({ mixId: mix.id, path: what === 'wet' ? 'wet' : 'patches', body });
     if (data) onDone();
   };
   return (
@@ -149,9 +134,6 @@ export function JudgeByEye({ mix, what, expected, onDone }: JudgeByEyeProps) {
 /** What this eye sees otherwise than an instrument, and from how many patches that is known. */
 function describeEye({ bias, pairs }: Eye): string {
   if (pairs === 0) return 'Judge a patch and measure it too: what your eye always sees otherwise is learned from that.';
-  const words = describeDifference(bias, [0, 0, 0]);
-  const from = pairs === 1 ? 'one patch' : `${pairs} patches`;
-  return words
-    ? `Your eye sees things ${words} than the instrument (learned from ${from}); that is taken off.`
-    : `Your eye and the instrument agree (${from}).`;
+  const [l, a, b] = bias.map((one) => `${one < 0 ? '−' : '+'}${Math.abs(one).toFixed(1)}`);
+  return `Your eye reads L* ${l}, a* ${a}, b* ${b} beside the instrument (${pairs === 1 ? 'one patch' : `${pairs} patches`}); that is taken off.`;
 }

@@ -39,6 +39,7 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
   if (!advice) return <p className="text-act font-semibold">Reckoning ...</p>;
   const { kind, read, sureness, deNext, deNextSd, totalMl, pours } = advice;
   const deNow = read?.de ?? null;
+  const isFirst = state.patches.length + state.wets.length === 0;
   const after = `${deNext.toFixed(1)} ± ${deNextSd.toFixed(1)} dE00`;
   const names = pours.map((pour) => nameOfProduct(shelf, pour.productId)).join(', ');
   if (kind === 'stop')
@@ -87,12 +88,12 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
   return (
     <div aria-live="polite">
       <p className="text-act font-semibold">
-        {deNow === null
+        {isFirst
           ? `First mix: ${formatMl(totalMl)}${names && ` of ${names}`}`
-          : `${state.isPatchDue ? 'As it should dry ' : ''}${deNow.toFixed(1)} dE00 off. Add ${names}: ${formatMl(totalMl)} in all`}
+          : `${deNow === null ? '' : `${state.isPatchDue ? 'As it should dry ' : ''}${deNow.toFixed(1)} dE00 off. `}Add ${names}: ${formatMl(totalMl)} in all`}
       </p>
       <p>
-        {state.patches.length + state.wets.length === 0
+        {isFirst
           ? `On ${formatMl(firstMl(mix.needMl))} of the ${formatMl(mix.needMl)} needed, so that the first correction only fills up. `
           : ''}
         Should then be {after} off.

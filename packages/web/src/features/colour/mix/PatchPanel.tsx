@@ -36,7 +36,7 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
     const sd = [...reading.sd] as [number, number, number];
     const { data: step } =
       what === 'wet patch'
-        ? await log({ mixId: mix.id, path: 'wet', body: { lab, sd, how: 'spectrophotometer', who } })
+        ? await log({ mixId: mix.id, path: 'wet', body: { lab, sd, how: 'spectrophotometer', words: null, who } })
         : await log({
             mixId: mix.id,
             path: 'patches',

@@ -1,8 +1,7 @@
 import { findReasonNotAsked, sayDecision, SCHOOLS, type School } from '@sardonyx/core';
-import { changeRow, createRow } from '../../../shared/edits/editRow.ts';
 import { SchoolQuestion } from '../../../shared/schools/SchoolQuestion.tsx';
-import { useAppDispatch } from '../../../shared/store.ts';
 import { useJob } from '../JobContext.tsx';
+import { useDecide } from '../useDecide.ts';
 import { usePlanContext } from '../usePlanContext.ts';
 
 /** Questions on which good restorers disagree: what this job does, and why. Only what has work on this model is asked. */
@@ -39,31 +38,10 @@ export function Decisions({ keys }: { readonly keys: readonly string[] }) {
 function OfThisJob({ school }: { readonly school: School }) {
   const { view, specimen, isClosed } = useJob();
   const { option } = usePlanContext();
-  const dispatch = useAppDispatch();
+  const decide = useDecide(school.key);
   const decision = view.decisions.find((candidate) => candidate.school === school.key);
   const houseOption =
     view.houseChoices.find((candidate) => candidate.school === school.key)?.option ?? school.defaultOption;
-  const decide = (chosen: string, reason: string) => {
-    const label = `${school.question}: ${chosen}`;
-    return decision
-      ? dispatch(
-          changeRow({
-            kind: 'decisions',
-            row: decision,
-            changes: { option: chosen, reason },
-            label,
-            isShownInPlace: true,
-          }),
-        ).unwrap()
-      : dispatch(
-          createRow({
-            kind: 'decisions',
-            body: { jobId: view.job.id, school: school.key, option: chosen, reason },
-            label,
-            isShownInPlace: true,
-          }),
-        ).unwrap();
-  };
   return (
     <SchoolQuestion
       school={school}

@@ -2,12 +2,13 @@ import type { Task } from '@sardonyx/core';
 import { useState, type ReactNode } from 'react';
 import { useAcknowledgeTimerMutation, useGetWorkshopQuery } from '../../../shared/api/api.ts';
 import type { AppError } from '../../../shared/api/appError.ts';
-import { changeRow, createRow } from '../../../shared/edits/editRow.ts';
+import { changeRow } from '../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../shared/store.ts';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useTimers } from '../../clocks/index.ts';
 import { useJob } from '../JobContext.tsx';
+import { useDecide } from '../useDecide.ts';
 import { PhotoDrop } from '../../photos/index.ts';
 
 /** What a start may carry besides the act. */
@@ -26,27 +27,14 @@ interface HeldBackProps {
 
 /** Why a step did not start: every reason with the act that puts it right, where there is one. */
 export function HeldBack({ task, error, onClose, onAgain }: HeldBackProps) {
-  const reasons = error.reasons ?? [{ code: error.code, message: error.message }];
-  const codes = [...new Set(reasons.flatMap(({ code }) => code ?? []))];
-  const ways = codes.flatMap((code) => {
-    const Way = WAYS_ON[code];
-    return Way ? [<Way key={code} task={task} onAgain={onAgain} />] : [];
-  });
+  const codes = new Set(error.reasons ? error.reasons.map(({ code }) => code) : [error.code]);
   return (
     <div className="space-y-2">
-      {reasons.length > 1 ? (
-        <div role="alert" className="border-l-4 border-sard pl-3">
-          <p className="font-semibold">▲ Held back for {reasons.length} reasons:</p>
-          <ul className="list-inside list-disc">
-            {reasons.map(({ message }) => (
-              <li key={message}>{message}</li>
-            ))}
-          </ul>
-        </div>
-      ) : (
-        <ErrorNote error={error} onClose={onClose} />
-      )}
-      {ways}
+      <ErrorNote error={error} onClose={onClose} />
+      {[...codes].map((code) => {
+        const Way = code && WAYS_ON[code];
+        return Way && <Way key={code} task={task} onAgain={onAgain} />;
+      })}
     </div>
   );
 }
@@ -105,28 +93,28 @@ function AirIt({ onAgain }: WayProps) {
 
 /** Blasting waits for the weather, or its corners are done by the way that took the rest of the paint. */
 function DryDay({ task, onAgain }: WayProps) {
-  const { tasks, view } = useJob();
-  const dispatch = useAppDispatch();
+  const { tasks } = useJob();
+  const decide = useDecide('S11');
+  const [error, setError] = useState<AppError | null>(null);
   const other = tasks.find((one) => one.act === 'strip' && one.partKeys[0] === task.partKeys[0])?.method;
-  const decision = view.decisions.find((one) => one.school === 'S11');
-  const change = () => {
-    const fields = { option: other!, reason: 'no dry day to blast' };
-    const common = { kind: 'decisions', label: `stripping: ${other}`, isShownInPlace: true } as const;
-    return decision
-      ? dispatch(changeRow({ ...common, row: decision, changes: fields }))
-      : dispatch(createRow({ ...common, body: { jobId: view.job.id, school: 'S11', ...fields } }));
-  };
   return (
-    <div className="flex flex-wrap gap-3">
-      <button type="button" className="main-button" onClick={() => onAgain({ isDryDay: true })}>
-        It is dry today: go on
-      </button>
-      {other && (
-        <button type="button" className="plain-button" onClick={() => void change()}>
-          No dry day: do it all with {other}
+    <>
+      <div className="flex flex-wrap gap-3">
+        <button type="button" className="main-button" onClick={() => onAgain({ isDryDay: true })}>
+          It is dry today: go on
         </button>
-      )}
-    </div>
+        {other && (
+          <button
+            type="button"
+            className="plain-button"
+            onClick={() => void decide(other, 'no dry day to blast').then(setError)}
+          >
+            No dry day: do it all with {other}
+          </button>
+        )}
+      </div>
+      {error && <ErrorNote error={error} onClose={() => setError(null)} />}
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import {
   PASS_RESULTS,
   asStripMethod,
   STRIP_METHOD_FACTS,
+  topUpBath,
   type PassResult,
   type StripMethod,
   type StripPass,
@@ -152,7 +153,7 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
         changeRow({
           kind: 'baths',
           row: bath!,
-          changes: { litres: Math.ceil(litres * 100) / 100 },
+          changes: topUpBath(bath!, Math.ceil(litres * 100) / 100, 'the same'),
           label: `${bath!.kind} bath topped up`,
           isShownInPlace: true,
         }),
