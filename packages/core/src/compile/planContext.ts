@@ -97,14 +97,15 @@ export function createPlanContext(input: PlanInput): PlanContext {
     const { stripped: method } = part.done;
     const neighbours = pieces.neighboursOf(part.key);
     const all = [part, ...neighbours].flatMap((one) => materialsOf(one).filter((it) => !comesOffWithPaint(it)));
-    // What came off already came off so, whatever is decided now.
-    if (method) {
-      const verdict = judgePart(all, STRIP_METHOD_FACTS[method].process);
-      return { best: { method, verdict }, insteadOf: null, alternatives: [], refusals: [] };
-    }
-    if (option('S22') === 'honest wear' && part.coats.length === 0) return null;
     const school = isMetal(part.material) ? option('S11') : option('S18');
     const advice = chooseStripping({ materials: all, school, isJoined: neighbours.length > 0 });
+    // What came off already came off so, whatever is decided now; its corners may still be blasted.
+    if (method) {
+      const verdict = judgePart(all, STRIP_METHOD_FACTS[method].process);
+      const alternatives = advice.best?.method === 'blast' ? [advice.best] : [];
+      return { best: { method, verdict }, insteadOf: null, alternatives, refusals: [] };
+    }
+    if (option('S22') === 'honest wear' && part.coats.length === 0) return null;
     // Stripper would reach paint that is kept.
     return neighbours.some(wearsKeptPaint) ? { ...advice, best: null, alternatives: [] } : advice;
   }

@@ -2,6 +2,7 @@ import type { MixStep } from '../../model/colour.ts';
 import { computeLab, type Lab } from '../colorimetry.ts';
 import { computeDe00 } from '../difference.ts';
 import { predictMix, type Surface } from '../kubelkaMunk.ts';
+import { MOST_IN_RECIPE } from '../match/mixModel.ts';
 import { scoreMix } from '../match/polish.ts';
 import type { Shelf } from '../match/shelfOptics.ts';
 import { STRENGTH_SD, type Strengths } from './estimateStrengths.ts';
@@ -156,13 +157,17 @@ function planNext(
   indexOf: (id: string) => number,
 ): Plan {
   const { shelf, target, surface, limits } = question;
-  const ids = base.productIds.map(indexOf);
+  // A paint of the recipe that is not in yet may still come in.
+  const all = [...new Set([...base.productIds, ...question.recipe.map(({ productId }) => productId)])];
+  const productIds = all.slice(0, Math.max(base.productIds.length, MOST_IN_RECIPE));
+  const ids = productIds.map(indexOf);
+  const volumes = productIds.map((id) => volumeOf(base, id));
   // Until something of it was painted a mix stays below the need, so that the first correction wastes nothing.
   const own = readings.length
     ? limits
     : { ...limits, needMl: Math.min(limits.needMl, Math.max(FIRST_SHARE * limits.needMl, base.totalMl)) };
-  const patches = readings.map((one) => ({ ...one, volumes: base.productIds.map((_, i) => one.volumes[i] ?? 0) }));
-  const advice = guideMix(shelf, { ids, volumes: base.volumes }, patches, target, surface, own);
+  const patches = readings.map((one) => ({ ...one, volumes: productIds.map((_, i) => one.volumes[i] ?? 0) }));
+  const advice = guideMix(shelf, { ids, volumes }, patches, target, surface, own);
   const common = { strengths: advice.strengths };
   if (advice.kind === 'stop' || advice.kind === 'unsure')
     return {

@@ -65,9 +65,12 @@ export function guideMix(
   const last = patches.at(-1);
   const read = last && isSameMix(mix, last) ? readCup(patches, target.d65) : null;
   const learned = estimateStrengths(shelf, mix.ids, learns ? patches : [], surface);
+  const trusted = learns && read && trustReading(shelf, mix, learned, read, surface);
   const isDoubted =
-    read !== null && last!.isOff === true && distanceOf(shelf, mix, learned, target, surface) <= limits.tolerance;
-  const strengths = isDoubted ? trustReading(shelf, mix, learned, read, surface) : learned;
+    trusted &&
+    (isImplausible(learned, trusted, read) ||
+      (last!.isOff === true && distanceOf(shelf, mix, learned, target, surface) <= limits.tolerance));
+  const strengths = isDoubted ? trusted : learned;
   const aim = aimBeside(target, strengths);
   const de = distanceOf(shelf, mix, strengths, target, surface);
   const nowMl = mix.volumes.reduce((sum, one) => sum + one, 0);
@@ -112,7 +115,7 @@ const distanceOf = (
   surface: Surface,
 ): number => scoreMix(shelf, mix.ids, effectiveShares(mix, strengths), aimBeside(target, strengths), surface).de65;
 
-/** What somebody sees clearly off is off, whatever was learned: the model takes the whole of it for its own fault. */
+/** The model as it would have to be for the reading to be true: it takes the whole difference for its own fault. */
 function trustReading(
   shelf: Shelf,
   mix: MixInHand,
@@ -123,6 +126,15 @@ function trustReading(
   evaluateMix(shelf, mix.ids, effectiveShares(mix, strengths), surface, room, false);
   const [l, a, b] = readLab(room.lab[0]);
   return { ...strengths, bias: [lab[0] - l, lab[1] - a, lab[2] - b] };
+}
+
+/** One reading in a thousand is so far from what was learned by chance alone (chi square, three degrees of freedom). */
+const FARTHEST = 16.3;
+
+/** What was read does not fit what was learned: labels or films are other than they say, and the cup itself is right. */
+function isImplausible(learned: Strengths, trusted: Strengths, { sd }: CupReading): boolean {
+  const off = [0, 1, 2].map((c) => ((trusted.bias[c]! - learned.bias[c]!) / sd[c]!) ** 2);
+  return off.reduce((sum, one) => sum + one, 0) > FARTHEST;
 }
 
 /** The pots that bring the mix nearest are planned to the end; the one with the least difference wins. */

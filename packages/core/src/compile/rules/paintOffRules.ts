@@ -76,9 +76,12 @@ export const PAINT_OFF_RULES: readonly PlanRule[] = [
 
 function createStripTasks(part: PlanPart, advice: StripAdvice, context: PlanContext): TaskDraft[] {
   const { method } = advice.best!;
+  const isBlasted =
+    context.option('S11') === 'blast' && [advice.best!, ...advice.alternatives].some((one) => one.method === 'blast');
+  if (!isBlasted) return [createStripTask(part, method, advice, context)];
   // Leaded paint goes wet; grit only finishes what is bare.
-  if (method !== 'blast') return [createStripTask(part, method, advice, context)];
-  const wet = advice.alternatives.find((one) => one.method === 'gel')?.method ?? 'mild slow';
+  const wet =
+    method !== 'blast' ? method : (advice.alternatives.find((one) => one.method === 'gel')?.method ?? 'mild slow');
   const { process, hazards, handsOnMin, uses: taken } = STRIP_METHOD_FACTS.blast;
   return [
     createStripTask(part, wet, advice, context),

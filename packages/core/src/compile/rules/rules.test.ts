@@ -58,6 +58,16 @@ describe('plan rules', () => {
 describe('paint off', () => {
   const body = makePart('body', { painted: true, found: ['primer', 'colour', 'colour'], coats: COLOUR });
 
+  it('still blasts when the wet stripping is logged, and no more when the school is another one', () => {
+    const bare = { ...body, done: { ...body.done, stripped: 'gel' as const } };
+    expect(planFor([bare], { decisions: { S11: 'blast' } }).keys).include.members([
+      'strip:body',
+      'wash:body',
+      'blast:body',
+    ]);
+    expect(planFor([bare], { decisions: { S11: 'gel' } }).keys).not.include('blast:body');
+  });
+
   it('blasts only what was stripped wet and washed before (O38)', () => {
     const { keys, find } = planFor([body], { decisions: { S11: 'blast' } });
     expect(find('strip:body').title).equal('Brush gel stripper on the body');
