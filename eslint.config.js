@@ -4,7 +4,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['**/dist/', '**/node_modules/', '.data/', 'packages/server/src/migrations/[0-9]*'] },
+  { ignores: ['**/dist/', '**/dist-kit/', '**/node_modules/', '.data/', 'packages/server/src/migrations/[0-9]*'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {

@@ -1,28 +1,17 @@
-import { createRequire } from 'node:module';
-import { readFile } from 'node:fs/promises';
 import { expect } from 'chai';
 import type { Browser, Page } from 'playwright-core';
 import { openBrowser, openWindow } from './support/openBrowser.ts';
+import { runAxe } from './support/runAxe.ts';
 import { expectNoFaults, findCutText } from './support/restorer.ts';
 import { startBench, type RunningBench } from './support/startBench.ts';
 import { VIEWS } from './support/views.ts';
-
-const AXE = createRequire(import.meta.url).resolve('axe-core/axe.min.js');
-
-interface AxeFinding {
-  readonly id: string;
-  readonly impact: string;
-  readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
-}
 
 describe('every view', function () {
   this.timeout(60_000);
   let bench: RunningBench;
   let browser: Browser;
-  let axe: string;
   const windows = new Map<string, Page & { faults: string[] }>();
   before(async () => {
-    axe = await readFile(AXE, 'utf8');
     bench = await startBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
     browser = await openBrowser();
     windows.set('day at 1280', await openWindow(browser));
@@ -45,22 +34,7 @@ describe('every view', function () {
         // Codes of rules, needs and schools are ours.
         expect(await page.locator('body').innerText()).not.match(/\b[OSN]\d{1,2}\b/);
         if (look === 'day at 820') return;
-        // Runs in the page's own world: the content policy lets no script tag in.
-        await page.evaluate(axe);
-        const findings = await page.evaluate(async () => {
-          const { violations } = await (
-            window as unknown as {
-              axe: { run: (where: Document, options: object) => Promise<{ violations: AxeFinding[] }> };
-            }
-          ).axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-          return violations
-            .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-            .map(
-              (one) =>
-                `${one.id}: ${one.nodes.map((node) => `${node.html.slice(0, 120)} ${node.failureSummary}`).join(' ; ')}`,
-            );
-        });
-        expect(findings).deep.equal([]);
+        expect(await runAxe(page, 'serious')).deep.equal([]);
       });
     }
   }

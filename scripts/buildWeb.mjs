@@ -11,13 +11,14 @@ function newest(path) {
   return Math.max(
     0,
     ...readdirSync(path)
-      .filter((name) => name !== 'dist' && name !== 'node_modules')
+      .filter((name) => !name.startsWith('dist') && name !== 'node_modules')
       .map((name) => newest(join(path, name))),
   );
 }
 
-export async function buildWeb() {
-  const built = join(root, 'packages/web/dist/index.html');
+/** `mode`: 'production' is what restorers get; 'kit' has the page of the kit besides, in a folder of its own. */
+export async function buildWeb(mode = 'production') {
+  const built = join(root, 'packages/web', mode === 'kit' ? 'dist-kit' : 'dist', 'index.html');
   if (existsSync(built) && statSync(built).mtimeMs > Math.max(...SOURCES.map((source) => newest(join(root, source)))))
     return;
   console.log('Building the page ...');
@@ -25,6 +26,8 @@ export async function buildWeb() {
     'node_modules/vite/bin/vite.js',
     'build',
     'packages/web',
+    '--mode',
+    mode,
     '--config',
     'packages/web/vite.config.ts',
     '--logLevel',

@@ -90,6 +90,7 @@ await Promise.all([
   })(),
 ]);
 await buildWeb();
+await buildWeb('kit');
 await driver;
 const chromium = await findChromium();
 const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });

@@ -3,7 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { router } from './app/router.tsx';
-import { applyKeptTheme } from './app/useTheme.ts';
+import { applyKeptTheme } from './shared/ui/useTheme.ts';
 import { store } from './shared/store.ts';
 import './styles.css';
 

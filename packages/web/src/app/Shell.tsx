@@ -7,7 +7,7 @@ import { useAppDispatch, useAppSelector } from '../shared/store.ts';
 import { ErrorNote, LoadingNote } from '../shared/ui/Notice.tsx';
 import { TopLine } from './TopLine.tsx';
 import { useShortcuts } from './useShortcuts.ts';
-import { useTheme } from './useTheme.ts';
+import { useTheme } from '../shared/ui/useTheme.ts';
 
 const loadFind = () => import('../features/find/index.ts').then((module) => ({ default: module.FindAnything }));
 const FindAnything = lazy(loadFind);

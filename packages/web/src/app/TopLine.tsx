@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useGetHealthQuery } from '../shared/api/api.ts';
 import { EditState } from './EditState.tsx';
 import { Tray } from './Tray.tsx';
-import type { Theme } from './useTheme.ts';
+import type { Theme } from '../shared/ui/useTheme.ts';
 
 // What opens on a press comes after the first view.
 const RoomPlan = lazy(() => import('./RoomPlan.tsx').then((module) => ({ default: module.RoomPlan })));

@@ -6,7 +6,14 @@ import { Shell } from './Shell.tsx';
 
 const lazyPage = (load: () => Promise<React.ComponentType>) => async () => ({ Component: await load() });
 
+/** For whoever builds and checks screens; it is not in what restorers get. */
+const KIT =
+  import.meta.env.MODE === 'production'
+    ? []
+    : [{ path: 'kit', lazy: lazyPage(() => import('../features/kit/index.ts').then((module) => module.KitPage)) }];
+
 export const router = createBrowserRouter([
+  ...KIT,
   {
     element: <Shell />,
     errorElement: <Broken />,

@@ -3,7 +3,7 @@ import { CreateFeature, CreateFeatureState } from '@sardonyx/contract';
 import { ALTERATION_GROUPS, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
 import { deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
-import { Field } from '../../shared/form/Field.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
 import { useRowForm } from '../../shared/form/useRowForm.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { AskTwice } from '../../shared/ui/AskTwice.tsx';

@@ -3,7 +3,7 @@ import { BODY_TYPES, JOINT_KINDS, MATERIALS, PART_ROLES } from '@sardonyx/core';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useCreateCastingMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
-import { Field } from '../../shared/form/Field.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 

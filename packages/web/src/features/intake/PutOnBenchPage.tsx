@@ -2,7 +2,7 @@ import { CreateJob } from '@sardonyx/contract';
 import { JOB_SCOPES } from '@sardonyx/core';
 import { useNavigate } from 'react-router';
 import { useCreateJobMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
-import { Field } from '../../shared/form/Field.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';
 import { SCOPE_WORDS } from '../../shared/scopeWords.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';

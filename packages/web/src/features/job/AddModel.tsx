@@ -2,7 +2,7 @@ import { AddSpecimen, type CatalogueView } from '@sardonyx/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddSpecimenMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
-import { Field } from '../../shared/form/Field.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';
 import { useJob } from './JobContext.tsx';
 

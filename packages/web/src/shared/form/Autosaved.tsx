@@ -3,7 +3,7 @@ import type { NounPath } from '@sardonyx/contract';
 import type { Row } from '../api/api.ts';
 import type { AppError } from '../api/appError.ts';
 import { changeRow } from '../edits/editRow.ts';
-import { Field } from './Field.tsx';
+import { Field } from '../ui/Field.tsx';
 import { useAppDispatch } from '../store.ts';
 
 interface AutosavedProps<R extends Row> {

@@ -1,6 +1,6 @@
 import { CreateSource } from '@sardonyx/contract';
 import { SOURCE_CERTAINTIES, type Source, type Variant } from '@sardonyx/core';
-import { Field } from '../form/Field.tsx';
+import { Field } from '../ui/Field.tsx';
 import { useRowForm } from '../form/useRowForm.ts';
 
 const asYear = { setValueAs: (text: unknown) => (text === '' || text === null ? null : Number(text)) };

@@ -2,7 +2,7 @@ import { LogCoat } from '@sardonyx/contract';
 import type { Area, SpecimenPart } from '@sardonyx/core';
 import { useGetShelfQuery, useLogCoatMutation } from '../../../../shared/api/api.ts';
 import { toLocalField } from '../../../../shared/format.ts';
-import { Field } from '../../../../shared/form/Field.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';

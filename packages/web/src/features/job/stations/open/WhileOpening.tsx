@@ -3,7 +3,7 @@ import { JOINT_KINDS, PHOTO_SIDES, type SpecimenPart } from '@sardonyx/core';
 import { useState, type ReactNode } from 'react';
 import type { Row } from '../../../../shared/api/api.ts';
 import { createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
-import { Field } from '../../../../shared/form/Field.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';

@@ -1,6 +1,6 @@
 import { CreateLayer } from '@sardonyx/contract';
 import { COAT_OWNERS, LAYER_KINDS, type Area, type CoatOwner } from '@sardonyx/core';
-import { Field } from '../../../../shared/form/Field.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 
 export const COAT_OWNER_WORDS: Readonly<Record<CoatOwner, string>> = {

@@ -9,7 +9,7 @@ import {
 } from '@sardonyx/core';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
-import { Field } from '../../../../shared/form/Field.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { Autosaved } from '../../../../shared/form/Autosaved.tsx';
 import { useJob } from '../../JobContext.tsx';

@@ -1,0 +1,145 @@
+import { convertHexToLab, convertLabToHex, convertLabToRgb, type Lab } from '@sardonyx/core';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import type { ControlProps } from './controlProps.ts';
+import { readColour, writeLab } from './writtenColour.ts';
+import { Slider } from './Slider.tsx';
+
+interface ColourFieldProps extends ControlProps {
+  /** "#rrggbb". */
+  readonly value: string;
+  readonly onChange: (hex: string) => void;
+}
+
+/** Beyond this no paint is. */
+const MOST_CHROMA = 100;
+
+/** A colour as paint people speak of it: how light, how full, which hue; or typed as L*, a*, b* or as a screen's figures. */
+export function ColourField({ value, onChange, ...control }: ColourFieldProps) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const type = (text: string) => {
+    setDraft(text);
+    onChange(readColour(text) ?? text);
+  };
+  const isKnown = readColour(value) !== null;
+  return (
+    <span className="flex">
+      <Popover.Root>
+        <Popover.Trigger
+          className="min-h-11 w-14 shrink-0 border border-r-0 border-strong-line"
+          aria-label="Set the colour by lightness, fullness and hue"
+          data-swatch
+          style={{ background: isKnown ? value : 'none' }}
+        />
+        <Popover.Portal>
+          <Popover.Content
+            align="start"
+            sideOffset={2}
+            aria-label="The colour"
+            className="z-60 w-[min(92vw,22rem)] border border-ink bg-sheet p-4 text-ink"
+          >
+            <Rails
+              lab={isKnown ? convertHexToLab(value) : [50, 0, 0]}
+              onChange={(hex) => {
+                setDraft(null);
+                onChange(hex);
+              }}
+            />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      <input
+        {...control}
+        autoComplete="off"
+        spellCheck={false}
+        value={draft ?? value}
+        onChange={(event) => type(event.target.value)}
+        onBlur={() => setDraft(null)}
+      />
+    </span>
+  );
+}
+
+function Rails({ lab, onChange }: { readonly lab: Lab; readonly onChange: (hex: string) => void }) {
+  const given = convertToPolar(lab);
+  // A grey has no hue, and what the screen cannot show comes back changed: the rails keep what was set.
+  const [set, setSet] = useState(given);
+  const change = (next: Partial<Polar>) => {
+    const now = { ...set, ...next };
+    setSet(now);
+    onChange(convertLabToHex(convertFromPolar(now)));
+  };
+  const { isShown } = convertLabToRgb(convertFromPolar(set));
+  const railOf = (at: (t: number) => Polar) => ({
+    background: `linear-gradient(to right, ${[0, 0.2, 0.4, 0.6, 0.8, 1].map((t) => convertLabToHex(convertFromPolar(at(t)))).join()})`,
+  });
+  return (
+    <div className="space-y-2">
+      <Rail
+        word="Lightness"
+        value={set.lightness}
+        max={100}
+        rail={railOf((t) => ({ ...set, lightness: 100 * t }))}
+        onChange={(lightness) => change({ lightness })}
+      />
+      <Rail
+        word="Fullness"
+        value={set.chroma}
+        max={MOST_CHROMA}
+        rail={railOf((t) => ({ ...set, chroma: MOST_CHROMA * t }))}
+        onChange={(chroma) => change({ chroma })}
+      />
+      <Rail
+        word="Hue"
+        value={set.hue}
+        max={360}
+        rail={railOf((t) => ({ ...set, chroma: Math.max(30, set.chroma), hue: 360 * t }))}
+        onChange={(hue) => change({ hue })}
+      />
+      <p className="figure text-note">L*, a*, b* {writeLab(convertFromPolar(set))}</p>
+      {!isShown && <p className="text-note">Fuller than this screen can show: the nearest is taken.</p>}
+    </div>
+  );
+}
+
+interface RailProps {
+  readonly word: string;
+  readonly value: number;
+  readonly max: number;
+  readonly rail: { readonly background: string };
+  readonly onChange: (value: number) => void;
+}
+
+const Rail = ({ word, value, max, rail, onChange }: RailProps) => (
+  <div>
+    <span className="text-note">{word}</span>
+    <Slider
+      label={word}
+      value={value}
+      min={0}
+      max={max}
+      rail={rail}
+      onChange={onChange}
+      say={(one) => (max === 360 ? `${Math.round(one)}°` : one.toFixed(0))}
+    />
+  </div>
+);
+
+/** CIE 1976 L*, C*ab, h_ab in degrees. */
+interface Polar {
+  readonly lightness: number;
+  readonly chroma: number;
+  readonly hue: number;
+}
+
+const convertToPolar = ([l, a, b]: Lab): Polar => ({
+  lightness: l,
+  chroma: Math.hypot(a, b),
+  hue: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360,
+});
+
+const convertFromPolar = ({ lightness, chroma, hue }: Polar): Lab => [
+  lightness,
+  chroma * Math.cos((hue * Math.PI) / 180),
+  chroma * Math.sin((hue * Math.PI) / 180),
+];

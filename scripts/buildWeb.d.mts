@@ -1,0 +1,1 @@
+export function buildWeb(mode?: 'production' | 'kit'): Promise<void>;
