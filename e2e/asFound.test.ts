@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import { expectNoFaults, openStation, taskLine } from './support/restorer.ts';
@@ -16,7 +17,7 @@ describe('a model as it was found', function () {
   it('opens no tabs that were found without theirs, and closes them all the same', async () => {
     await test.page.goto(`${test.bench.address}/jobs/sg-06/open`);
     expect(await keysOf()).include('open:front-tabs');
-    await joint().getByLabel('Found').selectOption('open, its fastener lost');
+    await choose(joint().getByLabel('Found'), 'open, its fastener lost');
     await joint().getByText('It was found open, its fastener lost.').waitFor();
     await joint().getByText(': open').waitFor();
     const keys = await keysOf();
@@ -29,7 +30,7 @@ describe('a model as it was found', function () {
     await test.page.reload();
     await joint().getByText('It was found open, its fastener lost.').waitFor();
     expect((await view()).planChanges[0]!.because.join()).match(/found open, its fastener lost/);
-    await joint().getByLabel('Found').selectOption('as the factory made it');
+    await choose(joint().getByLabel('Found'), 'as the factory made it');
     await joint().getByText('It was found open, its fastener lost.').waitFor({ state: 'detached' });
     expect(await keysOf()).include('open:front-tabs');
   });

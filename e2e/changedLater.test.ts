@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import { expectNoFaults, taskLine } from './support/restorer.ts';
@@ -22,7 +23,7 @@ describe('a job that is changed later', function () {
     // What nobody looked at is not better: it is described first.
     await go('/jobs/sg-06/survey?specimen=sg-06-2&part=sg-06-2.wheels');
     const found = page.getByRole('form', { name: 'Finding on the Wheels' });
-    await found.getByLabel('Finding').selectOption('scuffed');
+    await choose(found.getByLabel('Finding'), 'scuffed');
     await found.getByLabel('Where and how').fill('left front');
     await found.getByRole('button', { name: 'Add the finding' }).click();
     await page
@@ -30,7 +31,7 @@ describe('a job that is changed later', function () {
       .getByText(/Scuffed/)
       .waitFor();
     await go('/jobs/sg-06/identify?specimen=sg-06-1');
-    await page.getByLabel('Compare part by part with').selectOption({ label: 'Second plough' });
+    await choose(page.getByLabel('Compare part by part with'), 'Second plough');
     await page.getByRole('button', { name: /^Take it ?: Wheels/ }).click();
     await page
       .getByRole('cell', { name: /look at it first|against/ })
@@ -47,8 +48,8 @@ describe('a job that is changed later', function () {
     const { page } = test;
     await go('/jobs/sg-03/survey?part=sg-03-1.body');
     const found = page.getByRole('form', { name: 'Finding on the Body' });
-    await found.getByLabel('Finding').selectOption('over-drilled');
-    await found.getByLabel('How bad').selectOption({ label: 'must be mended' });
+    await choose(found.getByLabel('Finding'), 'over-drilled');
+    await choose(found.getByLabel('How bad'), 'must be mended');
     await found.getByLabel('Of what on it').fill('rear post');
     await found.getByRole('button', { name: 'Add the finding' }).click();
     await page.getByRole('list', { name: 'Findings on the Body' }).getByText('Rear post over-drilled').waitFor();
@@ -64,7 +65,7 @@ describe('a job that is changed later', function () {
     await go('/jobs/sg-06/strip?specimen=sg-06-1');
     await taskLine(page, 'strip:body').waitFor({ state: 'attached' });
     await page.getByText('Facts of the job').click();
-    await page.getByLabel('How far shall it go?').selectOption({ label: 'Repairs and parts only: its paint stays' });
+    await choose(page.getByLabel('How far shall it go?'), 'Repairs and parts only: its paint stays');
     await taskLine(page, 'strip:body').waitFor({ state: 'detached' });
     await page
       .getByText(/Only repairs are asked for/)

@@ -43,7 +43,7 @@ describe('the colour lab in trouble', function () {
     await page.getByText('Nothing is being mixed.').waitFor();
     await page.getByRole('link', { name: 'Choose a recipe under Match' }).waitFor();
     await go('/jobs/sg-05/colour/capture');
-    await page.getByText(/▲ The (card was not found|fields between the dots do not look)/).waitFor();
+    await page.getByText(/The (card was not found|fields between the dots do not look)/).waitFor();
     await go('/jobs/sg-00/colour/capture');
     await page.getByText('Capture the old colour while it is there').waitFor();
     expect(await page.getByRole('button', { name: /^Keep it as/ }).count()).equal(0);
@@ -113,7 +113,7 @@ describe('the colour lab in trouble', function () {
     await page.getByLabel('strongly redder').check({ force: true });
     await page.getByLabel('strongly darker').check({ force: true });
     await page.getByRole('button', { name: 'That is how it looks' }).click();
-    await page.getByText('▲ Adding cannot bring it within 1.0 any more.').waitFor();
+    await page.getByText('Adding cannot bring it within 1.0 any more.').waitFor();
     const begin = page.getByRole('region', { name: 'What each way costs' }).locator('li', { hasText: 'Begin again' });
     expect(await begin.innerText()).match(/2\.00 ml in all, \d+\.\d+ ml wasted/);
     await page.getByRole('button', { name: 'Throw the mix away' }).click();
@@ -141,7 +141,7 @@ describe('the colour lab in trouble', function () {
     await page.getByText(/^Paint scales.*(steady|moving)$/).waitFor();
     await test.bench.stop();
     await typeGrams('0.30');
-    const away = page.getByText('▲ The bench cannot be reached.');
+    const away = page.getByText('The bench cannot be reached.');
     await away.waitFor();
     await test.restart(NOW);
     await away.waitFor({ state: 'detached', timeout: 20_000 });

@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
 import type { Locator } from 'playwright-core';
@@ -36,7 +37,7 @@ describe('work that is done', function () {
     await trolley('strip');
     await test.page.getByText('How this job is done, where restorers disagree').click();
     const stripping = test.page.locator('li', { has: test.page.getByText('Stripping', { exact: true }) });
-    await stripping.getByRole('combobox').selectOption('mild slow');
+    await choose(stripping.getByRole('combobox'), 'mild slow');
     await stripping.getByLabel('Reason, for the record').fill('no hurry');
     await stripping.getByRole('button', { name: 'Decide' }).click();
     await test.page.getByText(/On this job, no hurry\./).waitFor();

@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
 import { PDFDocument } from 'pdf-lib';
@@ -76,8 +77,8 @@ describe('SG-04 from intake to sign-off', function () {
 
     await test.page.getByRole('option', { name: /^Axles/ }).click();
     const axles = test.page.getByRole('region', { name: 'Part: Axles' });
-    await axles.getByLabel('Finding', { exact: true }).selectOption('rust');
-    await axles.getByLabel('How bad').selectOption({ label: 'must be mended' });
+    await choose(axles.getByLabel('Finding', { exact: true }), 'rust');
+    await choose(axles.getByLabel('How bad'), 'must be mended');
     await axles.getByLabel('Where and how').fill('Seized in the wheels');
     await axles.getByRole('button', { name: 'Add the finding' }).click();
     await axles.getByText('Seized in the wheels').waitFor();
@@ -103,7 +104,7 @@ describe('SG-04 from intake to sign-off', function () {
     await taskLine(test.page, 'order-wants').getByRole('button', { name: 'Done', exact: true }).click();
     await taskLine(test.page, 'order-wants').getByText('Not on order yet: tyres.').waitFor();
     await test.page.getByRole('button', { name: 'Change tyres' }).click();
-    await test.page.getByRole('region', { name: 'Wants' }).getByLabel('State').selectOption('ordered');
+    await choose(test.page.getByRole('region', { name: 'Wants' }).getByLabel('State'), 'ordered');
     await test.page.getByRole('button', { name: 'Save the want' }).click();
     // On order now: nothing more is to be sent off.
     await taskLine(test.page, 'order-wants').waitFor({ state: 'detached' });
@@ -125,14 +126,14 @@ describe('SG-04 from intake to sign-off', function () {
     await openStation(test.page, 'Survey');
     await test.page.getByRole('button', { name: 'Change tyres' }).click();
     const wants = test.page.getByRole('region', { name: 'Wants' });
-    await wants.getByLabel('State').selectOption('waived');
+    await choose(wants.getByLabel('State'), 'waived');
     await test.page.getByRole('button', { name: 'Save the want' }).click();
     await test.page.getByText('A want is waived with a reason').waitFor();
-    await wants.getByLabel('State').selectOption('solved');
+    await choose(wants.getByLabel('State'), 'solved');
     await test.page.getByLabel('From where, or how').fill('Tern Street Spares');
     await test.page.getByRole('button', { name: 'Save the want' }).click();
     await test.page.getByText('A want is solved with where it came from').waitFor();
-    await wants.getByLabel('It is').selectOption('bought');
+    await choose(wants.getByLabel('It is'), 'bought');
     await test.page.getByRole('button', { name: 'Save the want' }).click();
     await test.page.getByText('solved, Tern Street Spares').first().waitFor();
   }
@@ -143,7 +144,7 @@ describe('SG-04 from intake to sign-off', function () {
       await test.page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
       const coats = test.page.getByRole('region', { name: `Coats: ${part}` });
       for (const pot of ['Lanthorn Light grey primer (primer)', 'Marlstone Works ochre (colour)']) {
-        await coats.getByLabel('Plan a coat for the outside').selectOption({ label: pot });
+        await choose(coats.getByLabel('Plan a coat for the outside'), pot);
         await coats.getByRole('button', { name: 'Plan it' }).first().click();
         await coats.getByRole('img', { name: new RegExp(`outside, as planned.*${pot.split(' (')[0]}`) }).waitFor();
       }
@@ -156,7 +157,7 @@ describe('SG-04 from intake to sign-off', function () {
     await test.page.getByRole('option', { name: /^Body/ }).click();
     await test.page.getByText('Log a coat on the body').click();
     const form = test.page.getByRole('form', { name: 'Log a coat on the Body' });
-    await form.getByLabel('Pot').selectOption({ label: 'Marlstone Works ochre (colour)' });
+    await choose(form.getByLabel('Pot'), 'Marlstone Works ochre (colour)');
     await form.getByLabel('Note').fill('too early');
     await form.getByRole('button', { name: 'Log the coat' }).click();
     await form
@@ -231,7 +232,7 @@ describe('SG-04 from intake to sign-off', function () {
 
   it('is signed off, and after that nothing can be changed', async () => {
     await openStation(test.page, 'Sign off');
-    await test.page.getByLabel('Stage').selectOption('after');
+    await choose(test.page.getByLabel('Stage'), 'after');
     for (const side of ['left', 'right', 'front', 'rear', 'top', 'base']) {
       await test.page
         .getByLabel('Add a photo, or drop it here')

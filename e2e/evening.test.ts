@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import { expectNoFaults, makePhoto, openStation, taskLine, isWeighed } from './support/restorer.ts';
@@ -70,7 +71,7 @@ describe('an evening at the bench', function () {
     await test.page.goto(`${test.bench.address}/jobs/sg-07/open`);
     await test.page.getByText('How this job is done, where restorers disagree').click();
     const line = test.page.getByRole('listitem').filter({ hasText: 'Opening a rivet' });
-    await line.getByRole('combobox').selectOption('big bit first');
+    await choose(line.getByRole('combobox'), 'big bit first');
     await line.getByRole('button', { name: 'Decide' }).click();
     await line
       .getByRole('alert')
@@ -91,7 +92,7 @@ describe('an evening at the bench', function () {
     await form.getByLabel('What is it?').fill('Red household paint');
     await form.getByLabel('Thickness, µm').fill('many');
     await form.getByRole('button', { name: 'Add the coating' }).click();
-    await panel.getByText(/▲ .*thickness/i).waitFor();
+    await form.getByLabel('Thickness, µm').and(form.locator('[aria-invalid="true"]')).waitFor();
     await form.getByLabel('Thickness, µm').fill('60');
     await form.getByRole('button', { name: 'Add the coating' }).click();
     await panel
@@ -107,10 +108,10 @@ describe('an evening at the bench', function () {
     await test.page.goto(`${test.bench.address}/jobs/sg-04/survey?part=sg-04-1.skip`);
     const before = (await jobOf('sg-04')).tasks.map((task) => task.key);
     expect(before).include('strip:skip');
-    await test.page
-      .getByRole('region', { name: 'Part: Tipping skip' })
-      .getByLabel('Made of')
-      .selectOption('pest-suspect zinc');
+    await choose(
+      test.page.getByRole('region', { name: 'Part: Tipping skip' }).getByLabel('Made of'),
+      'pest-suspect zinc',
+    );
     await test.page.getByText(/Signs of pest on the tipping skip/).waitFor();
     expect((await jobOf('sg-04')).tasks.map((task) => task.key)).not.include('strip:skip');
     await test.page.getByRole('button', { name: /^Undo/ }).click();
@@ -153,7 +154,7 @@ describe('an evening at the bench', function () {
 
   it('shows several models of one job in hand, one at a time', async () => {
     await test.page.goto(`${test.bench.address}/jobs/sg-07/close`);
-    await test.page.getByLabel('Model in hand').selectOption('Sound trolley');
+    await choose(test.page.getByLabel('Model in hand'), 'Sound trolley');
     await test.page.waitForURL(/specimen=sg-07-3/);
     await test.page.getByText(/^\d of \d+ steps left/).waitFor();
     await test.page.goBack();

@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
@@ -41,15 +42,15 @@ describe('mended, new and powdered', function () {
     const { page } = test;
     await go('/jobs/sg-03/survey?part=sg-03-1.body');
     const found = page.getByRole('form', { name: 'Finding on the Body' });
-    await found.getByLabel('Finding').selectOption('broken');
-    await found.getByLabel('How bad').selectOption({ label: 'must be mended' });
+    await choose(found.getByLabel('Finding'), 'broken');
+    await choose(found.getByLabel('How bad'), 'must be mended');
     await found.getByLabel('Of what on it').fill('left pillar');
     await found.getByRole('button', { name: 'Add the finding' }).click();
     await page.getByRole('list', { name: 'Findings on the Body' }).getByText('Left pillar broken').waitFor();
     await go('/jobs/sg-03/strip?part=sg-03-1.body');
     await page.getByText('Mend, straighten, smooth: body').click();
     const mend = page.getByRole('region', { name: /^Mend: .*left pillar/i });
-    await mend.getByLabel('Mend it with').selectOption('splint');
+    await choose(mend.getByLabel('Mend it with'), 'splint');
     await mend.getByText(/: splint, chosen for this damage/).waitFor();
     const step = taskLine(page, 'mend:body');
     await step
@@ -63,7 +64,7 @@ describe('mended, new and powdered', function () {
     expect(lines.some((line) => line.includes('"by":"splint"') && line.includes('"act":"done"'))).equal(true);
     // Chosen otherwise afterwards: what is done stands, and is said.
     await page.getByText('Mend, straighten, smooth: body').click();
-    await mend.getByLabel('Mend it with').selectOption('glue and powder');
+    await choose(mend.getByLabel('Mend it with'), 'glue and powder');
     await page
       .getByText(/left pillar.* was done by: splint.*What is done stands/)
       .first()
@@ -91,7 +92,7 @@ describe('mended, new and powdered', function () {
     await go('/jobs/sg-03/finish?part=sg-03-1.step');
     for (const pot of ['Lanthorn Light grey primer (primer)', 'Marlstone Slate blue (colour)']) {
       const form = page.getByLabel(/^Plan a coat for the/).first();
-      await form.selectOption({ label: pot });
+      await choose(form, pot);
       await page.getByRole('button', { name: 'Plan it' }).first().click();
       await page.getByText(pot.replace(/ \(.*/, '')).first().waitFor();
     }
@@ -126,7 +127,7 @@ describe('mended, new and powdered', function () {
     });
     await go('/jobs/sg-06/finish?part=sg-06-1.body');
     await page.getByText('How this job is done, where restorers disagree').click();
-    await page.getByLabel(/^Putting paint on/).selectOption('powder');
+    await choose(page.getByLabel(/^Putting paint on/), 'powder');
     await page.getByLabel('Reason, for the record').fill('It is played with by grandchildren.');
     await page.getByRole('button', { name: 'Decide' }).click();
     await taskLine(page, 'cure:body').waitFor({ state: 'attached' });

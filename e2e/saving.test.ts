@@ -97,11 +97,11 @@ describe('saving', function () {
   it('says under the field what is wrong with it, before and after asking the server', async () => {
     await here.goto(`${test.bench.address}/put-on-bench`);
     await here.getByRole('button', { name: 'Put it on the bench' }).click();
-    await here.getByText('▲ Give the model a name.').waitFor();
+    await here.getByText('Give the model a name.').waitFor();
     await here.getByLabel('What do you call it?').fill('Ferry');
     await here.getByLabel('Due on').fill('2020-01-01');
     await here.getByRole('button', { name: 'Put it on the bench' }).click();
-    await here.getByText('▲ The due day is past.').waitFor();
+    await here.getByText('The due day is past.').waitFor();
     expect(await here.getByLabel('What do you call it?').inputValue()).equal('Ferry');
     expectNoFaults(here);
     expectNoFaults(there);

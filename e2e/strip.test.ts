@@ -1,3 +1,4 @@
+import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import { createServer } from 'node:http';
@@ -15,7 +16,7 @@ describe('strip and mend', function () {
   const open = (jobId: string, part: string) =>
     test.page.goto(`${test.bench.address}/jobs/${jobId}/strip?part=${jobId}-1.${part}`);
   const group = (heading: string) =>
-    test.page.locator('details', { has: test.page.locator('summary', { hasText: new RegExp(`^.?\\s*${heading}:`) }) });
+    test.page.locator('[data-fold]', { has: test.page.getByRole('button', { name: new RegExp(`^${heading}:`) }) });
   const post = (path: string, data: object) => test.page.request.post(`${test.bench.address}/api/${path}`, { data });
 
   // Its axles throw sparks: they are off before anything of the others is in a bath.
@@ -30,7 +31,7 @@ describe('strip and mend', function () {
     await test.page.getByRole('heading', { name: 'Body: what may touch it' }).waitFor();
     const never = group('Never');
     for (const process of ['heat gun', 'oven', 'powder bake', 'torch anneal', 'caustic bath'])
-      expect(await never.locator('summary').innerText()).include(process);
+      expect(await never.getByRole('button').first().innerText()).include(process);
     await test.page.getByRole('heading', { name: 'Body: never in the oven' }).waitFor();
     await test.page.getByText('Lead alloy: it melts from 183 °C and softens long before.').waitFor();
     // What was stripped is history; nothing is advised for it any more.
@@ -43,7 +44,7 @@ describe('strip and mend', function () {
     await test.page.goto(`${test.bench.address}/jobs/sg-08/finish`);
     await test.page.getByText('How this job is done, where restorers disagree').click();
     const drying = test.page.locator('li', { has: test.page.getByText('Drying', { exact: true }) });
-    await drying.getByRole('combobox').selectOption('low bake');
+    await choose(drying.getByRole('combobox'), 'low bake');
     await drying.getByLabel('Reason, for the record').fill('it should be hard before the opening');
     await drying.getByRole('button', { name: 'Decide' }).click();
     const says = test.page.getByRole('region', { name: 'The plan says' });
@@ -57,7 +58,7 @@ describe('strip and mend', function () {
     for (const part of ['glazing', 'tyres']) {
       await open('sg-09', part);
       await test.page.getByRole('heading', { name: new RegExp(`^${part}: what may touch it`, 'i') }).waitFor();
-      expect(await group('Never').locator('summary').innerText(), part).include('caustic bath');
+      expect(await group('Never').getByRole('button').first().innerText(), part).include('caustic bath');
     }
     await open('sg-09', 'trim');
     const tried = taskLine(test.page, 'plating-test:trim');
@@ -70,7 +71,7 @@ describe('strip and mend', function () {
       await off.getByRole('button').first().click();
     await off.getByText(/glazing and tyres stay in their bags/).waitFor();
     await hold(off.getByRole('button', { name: /^Start/ }));
-    await off.getByText(/● Covered: the liquor stands/).waitFor();
+    await off.getByText(/Covered: the liquor stands/).waitFor();
     await off.getByText(/Bath thermometer: 2\d\.\d °C/).waitFor();
     await off.getByLabel('Look again after, min').fill('4');
     await off.getByRole('button', { name: /^In it goes/ }).click();
@@ -86,10 +87,10 @@ describe('strip and mend', function () {
     await hold(strip.getByRole('button', { name: /^Start/ }));
     await strip.getByText(/Beside it: SG-09 bumpers and strips/).waitFor();
     await strip.getByLabel('high, mm').fill('48');
-    await strip.getByText(/▲ .*too low: half of it stays free/).waitFor();
+    await strip.getByText(/too low: half of it stays free/).waitFor();
     await strip.getByLabel('high, mm').fill('18');
     await strip.getByLabel('long, mm').fill('50');
-    await strip.getByText(/● Covered/).waitFor();
+    await strip.getByText(/Covered/).waitFor();
     await strip.getByRole('button', { name: /^In it goes/ }).click();
     await strip.getByText(/Look at it again in/).waitFor();
   });
@@ -134,7 +135,7 @@ describe('strip and mend', function () {
       has: test.page.getByText('Parting lines and casting marks', { exact: true }),
     });
     await lines.getByText(/dressed, the surface is even and metal is gone for good/).waitFor();
-    await lines.getByRole('combobox').selectOption('dress what shows');
+    await choose(lines.getByRole('combobox'), 'dress what shows');
     await lines.getByLabel('Reason, for the record').fill('the cabinet is lit from the side');
     await lines.getByRole('button', { name: 'Decide' }).click();
     await lines.getByText('This house, because: the cabinet is lit from the side').waitFor();
@@ -147,7 +148,7 @@ describe('strip and mend', function () {
     const own = test.page.locator('li', {
       has: test.page.getByText('Parting lines and casting marks', { exact: true }),
     });
-    await own.getByRole('combobox').selectOption('leave as issued');
+    await choose(own.getByRole('combobox'), 'leave as issued');
     await own.getByLabel('Reason, for the record').fill('the lines are part of this one');
     await own.getByRole('button', { name: 'Decide' }).click();
     await own.getByText(/On this job, the lines are part of this one/).waitFor();
@@ -166,14 +167,14 @@ describe('strip and mend', function () {
       .getByRole('heading', { name: 'Hook broken: splint, glue alone does not bear what hangs on it' })
       .waitFor();
     await taskLine(test.page, 'mend:load').getByText('Mend the hook of the grit body with a metal splint').waitFor();
-    await hook.getByLabel('Mend it with').selectOption('new piece');
+    await choose(hook.getByLabel('Mend it with'), 'new piece');
     await taskLine(test.page, 'mend:load').getByText('Mend the hook of the grit body with a new piece').waitFor();
     const { specimens } = await readJob('sg-06');
     expect(specimens[0]!.wants.filter((want) => want.kind === 'feature').map((want) => want.what)).deep.equal(['hook']);
     await test.page.getByLabel('It is off by').fill('5');
     await test.page.getByRole('heading', { name: 'Straighten warm: 3 steps of at most 2°' }).waitFor();
-    await test.page.getByLabel('It is now').selectOption('scuffed clear');
-    await test.page.getByLabel('It should be').selectOption('clear');
+    await choose(test.page.getByLabel('It is now'), 'scuffed clear');
+    await choose(test.page.getByLabel('It should be'), 'clear');
     await test.page.getByText('1000 → 1500 → 2000 → 3000').waitFor();
   });
 
@@ -246,10 +247,10 @@ describe('the workshop', function () {
     await page.getByText(/The strength, in grams per litre, must be 1 to 500/).waitFor();
     await page.getByLabel('Grams per litre').fill('50');
     await page.getByLabel('Liquor, litres').fill('0.4');
-    await page.getByRole('combobox', { name: 'Vessel' }).selectOption({ label: 'Glass dish (glass)' });
+    await choose(page.getByRole('combobox', { name: 'Vessel' }), 'Glass dish (glass)');
     await hold(page.getByRole('button', { name: /^It is made up/ }));
     await page.getByText(/Caustic stands in HDPE or polypropylene only/).waitFor();
-    await page.getByRole('combobox', { name: 'Vessel' }).selectOption({ label: 'Tall jar with lid (polypropylene)' });
+    await choose(page.getByRole('combobox', { name: 'Vessel' }), 'Tall jar with lid (polypropylene)');
     await hold(page.getByRole('button', { name: /^It is made up/ }));
     await page.getByRole('heading', { name: '2 baths stand' }).waitFor();
   });
@@ -257,7 +258,7 @@ describe('the workshop', function () {
   it('keeps the state of tools, and a gun is cleaned with one press', async () => {
     const { page } = test;
     const gun = page.locator('li', { has: page.getByText('Dual-action airbrush') });
-    await gun.locator('summary').click();
+    await gun.getByRole('button', { name: /^Dual-action airbrush/ }).click();
     await gun.getByLabel('Colour in it').fill('Marlstone Black');
     await gun.getByLabel('Note').focus();
     await gun.getByText('holds Marlstone Black').waitFor();
@@ -284,7 +285,7 @@ describe('the workshop', function () {
       await oven.getByLabel('Address on this machine').fill(url);
       await oven.getByLabel('Source').focus();
       await page.getByText('Saved').first().waitFor();
-      await oven.getByLabel('Source').selectOption('endpoint');
+      await choose(oven.getByLabel('Source'), 'endpoint');
       await oven.getByLabel('Address on this machine').focus();
       await oven.locator('span', { hasText: /^simulated$/ }).waitFor({ state: 'detached' });
       await page.reload();

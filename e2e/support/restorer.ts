@@ -1,3 +1,4 @@
+import { choose } from './choose.ts';
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import sharp from 'sharp';
@@ -107,7 +108,7 @@ export async function logCoats(line: Locator, key: string): Promise<boolean> {
   for (let coats = 0; coats < 6; coats++) {
     const form = line.getByRole('form', { name: /^Log a coat on/ });
     const pot = form.getByLabel('Pot');
-    if ((await pot.inputValue()) === '') await pot.selectOption({ label: 'Lanthorn Clear gloss (clear)' });
+    if ((await pot.getAttribute('data-value')) === '') await choose(pot, 'Lanthorn Clear gloss (clear)');
     await button.click();
     const held = form.getByRole('alert');
     const logged = page.waitForResponse((response) => response.url().endsWith('/api/coats') && response.ok());

@@ -1,4 +1,5 @@
 import { Popover } from 'radix-ui';
+import { DownIcon } from '../shared/ui/icons.ts';
 import { Link } from 'react-router';
 
 const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
@@ -16,7 +17,7 @@ export function RoomPlan({ name, isDemo }: { readonly name: string; readonly isD
   return (
     <Popover.Root>
       <Popover.Trigger className="min-h-11 text-lead font-semibold">
-        {name} <span aria-hidden>▾</span>
+        {name} <DownIcon aria-hidden size={20} className="inline align-[-0.2em]" />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content align="start" sideOffset={6} className="z-40 w-80 border border-strong-line bg-sheet p-2">

@@ -1,3 +1,4 @@
+import { Sign } from '../shared/ui/Sign.tsx';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { ClockShelf } from '../features/clocks/index.ts';
@@ -63,8 +64,11 @@ function Offline() {
   const kept = unsent ? ` ${unsent} ${unsent === 1 ? 'edit is' : 'edits are'} kept and will be sent.` : '';
   return (
     <p role="alert" className="border-b border-strong-line bg-sunk px-4 py-2">
-      <strong>▲ The bench cannot be reached.</strong> You can go on reading and typing; nothing is lost.{kept} Trying
-      again every few seconds.
+      <strong>
+        <Sign of="warning" />
+        The bench cannot be reached.
+      </strong>{' '}
+      You can go on reading and typing; nothing is lost.{kept} Trying again every few seconds.
     </p>
   );
 }

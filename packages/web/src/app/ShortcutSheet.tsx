@@ -1,3 +1,4 @@
+import { Checkbox } from '../shared/ui/Checkbox.tsx';
 import { useState } from 'react';
 import { Dialog } from '../shared/ui/Dialog.tsx';
 import { areSingleKeysOn, setSingleKeys } from '../shared/ui/singleKeys.ts';
@@ -29,17 +30,15 @@ export function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; r
           </div>
         ))}
       </dl>
-      <label className="mt-4 flex items-center gap-2">
-        <input
-          type="checkbox"
-          checked={isOn}
-          onChange={(event) => {
-            setOn(event.target.checked);
-            setSingleKeys(event.target.checked);
-          }}
-        />
+      <Checkbox
+        checked={isOn}
+        onChange={(isChecked) => {
+          setOn(isChecked);
+          setSingleKeys(isChecked);
+        }}
+      >
         Single keys are on (b, ?, and those of the list of looks)
-      </label>
+      </Checkbox>
     </Dialog>
   );
 }

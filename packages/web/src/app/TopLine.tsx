@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
+import { DayIcon, FindIcon, KeysIcon, LampIcon } from '../shared/ui/icons.ts';
 import { useGetHealthQuery } from '../shared/api/api.ts';
 import { EditState } from './EditState.tsx';
 import { Tray } from './Tray.tsx';
@@ -37,6 +38,7 @@ export function TopLine({ theme, onTheme, onFind, onKeys }: TopLineProps) {
           <Who />
         </Suspense>
         <button type="button" className="plain-button" onClick={onFind} aria-keyshortcuts="Control+K Meta+K">
+          <FindIcon aria-hidden size={18} />
           Find
         </button>
         <button
@@ -45,10 +47,12 @@ export function TopLine({ theme, onTheme, onFind, onKeys }: TopLineProps) {
           onClick={onTheme}
           aria-label={theme === 'day' ? 'Switch to the lamp bench' : 'Switch to the day bench'}
         >
-          {theme === 'day' ? '☾ Lamp' : '☼ Day'}
+          {theme === 'day' ? <LampIcon aria-hidden size={18} /> : <DayIcon aria-hidden size={18} />}
+          {theme === 'day' ? 'Lamp' : 'Day'}
         </button>
-        <button type="button" className="plain-button" onClick={onKeys} aria-label="Keys" aria-keyshortcuts="?">
-          ?
+        <button type="button" className="plain-button" onClick={onKeys} aria-keyshortcuts="?">
+          <KeysIcon aria-hidden size={18} />
+          Keys
         </button>
       </div>
     </header>

@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { undoLast } from '../shared/edits/editRow.ts';
 import { useAppDispatch } from '../shared/store.ts';
-import { areSingleKeysOn, isField } from '../shared/ui/singleKeys.ts';
+import { areSingleKeysOn, isField, takesLetters } from '../shared/ui/singleKeys.ts';
 
 /** Keys that work on every screen. Single keys act outside fields only, and can be switched off. */
 export function useShortcuts(open: { readonly find: () => void; readonly sheet: () => void }): void {
@@ -19,8 +19,8 @@ export function useShortcuts(open: { readonly find: () => void; readonly sheet: 
       else if (command && !event.shiftKey && event.key.toLowerCase() === 'z' && !isField(event.target))
         void dispatch(undoLast());
       else if (event.altKey && station && jobId) void navigate(`/jobs/${jobId}/${station}`);
-      else if (event.key === '?' && !isField(event.target) && areSingleKeysOn()) open.sheet();
-      else if (event.key === 'b' && !command && !event.altKey && !isField(event.target) && areSingleKeysOn())
+      else if (event.key === '?' && !takesLetters(event.target) && areSingleKeysOn()) open.sheet();
+      else if (event.key === 'b' && !command && !event.altKey && !takesLetters(event.target) && areSingleKeysOn())
         void navigate('/');
       else return;
       event.preventDefault();

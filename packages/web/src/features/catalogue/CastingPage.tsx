@@ -1,3 +1,4 @@
+import { Select } from '../../shared/ui/Select.tsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useGetCastingQuery, useGetSpecimenQuery } from '../../shared/api/api.ts';
@@ -71,18 +72,13 @@ export function CastingPage() {
         <>
           {specimens.length > 0 && (
             <label className="flex flex-wrap items-center gap-3">
-              <span>▼ Evidence of a model on the shelf, notched on the features:</span>
-              <select
-                style={{ width: 'auto' }}
+              <span>Evidence of a model on the shelf, notched on the features:</span>
+              <Select
                 value={shownId}
-                onChange={(event) => setParams({ model: event.target.value }, { replace: true })}
-              >
-                {specimens.map((specimen) => (
-                  <option key={specimen.id} value={specimen.id}>
-                    {specimen.name}
-                  </option>
-                ))}
-              </select>
+                options={specimens.map((specimen) => ({ value: specimen.id, label: specimen.name }))}
+                onChange={(value) => setParams({ model: value }, { replace: true })}
+                style={{ width: 'auto' }}
+              />
               {model?.specimen.jobId && (
                 <Link
                   className="underline underline-offset-4"

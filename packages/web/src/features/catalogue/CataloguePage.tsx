@@ -1,3 +1,5 @@
+import { Radios } from '../../shared/ui/Radios.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import type { CatalogueEntry, CatalogueVariant } from '@sardonyx/contract';
 import { useDeferredValue, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -6,15 +8,16 @@ import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { FileExchange } from './FileExchange.tsx';
+import { OpenIcon } from '../../shared/ui/icons.ts';
 import { PaintFound } from './PaintFound.tsx';
 
-const SHELVES = {
-  all: 'Everything known',
-  here: 'On the shelf',
-  begun: 'Begun, not complete',
-  lacking: 'Not on the shelf',
-} as const;
-type Shelf = keyof typeof SHELVES;
+const SHELVES = [
+  { value: 'all', label: 'Everything known' },
+  { value: 'here', label: 'On the shelf' },
+  { value: 'begun', label: 'Begun, not complete' },
+  { value: 'lacking', label: 'Not on the shelf' },
+] as const;
+type Shelf = (typeof SHELVES)[number]['value'];
 
 /** More than this nobody reads; typing narrows it. */
 const MOST_SHOWN = 60;
@@ -83,23 +86,10 @@ export function CataloguePage() {
             placeholder="Number, name, maker, kind, colour or issue"
           />
         </label>
-        <fieldset className="flex flex-wrap gap-x-4">
-          <legend className="font-semibold">Shelf</legend>
-          {Object.entries(SHELVES).map(([key, label]) => (
-            <label key={key} className="flex min-h-9 items-center gap-2">
-              <input type="radio" name="shelf" checked={shelf === key} onChange={() => want({ shelf: key as Shelf })} />
-              {label}
-            </label>
-          ))}
-        </fieldset>
-        <label className="flex min-h-9 items-center gap-2">
-          <input
-            type="checkbox"
-            checked={isRareOnly}
-            onChange={(event) => want({ isRareOnly: event.target.checked })}
-          />
+        <Radios label="Shelf" value={shelf} options={SHELVES} onChange={(next) => want({ shelf: next })} />
+        <Checkbox checked={isRareOnly} onChange={(isChecked) => want({ isRareOnly: isChecked })}>
           With an issue of rarity {RARE} or more
-        </label>
+        </Checkbox>
       </div>
       {found.length === 0 ? (
         <EmptyNote title={data.castings.length ? 'No casting is like that.' : 'The catalogue is empty.'}>
@@ -143,8 +133,10 @@ function CastingLine({ entry }: { readonly entry: CatalogueEntry }) {
             {entry.fromYear && `, ${entry.fromYear} to ${entry.toYear}`}
           </span>
           <span className="flex flex-wrap items-center gap-x-2 text-note">
-            <span aria-hidden className="tracking-tight">
-              {entry.variants.slice(0, 12).map((variant) => (variant.onShelf.length ? '●' : '○'))}
+            <span aria-hidden className="flex">
+              {entry.variants.slice(0, 12).map((variant) => (
+                <OpenIcon key={variant.id} size={14} className={variant.onShelf.length ? 'fill-ink' : ''} />
+              ))}
             </span>
             <span className="text-soft-ink">
               {entry.variants.length === 0 ? 'no issue known' : `holds ${held} of ${entry.variants.length}`}

@@ -1,3 +1,5 @@
+import { FormSelect } from '../../shared/ui/FormSelect.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import { CreateFeature, CreateFeatureState } from '@sardonyx/contract';
 import { ALTERATION_GROUPS, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
@@ -29,13 +31,17 @@ export function EditFeatures({ view }: { readonly view: CastingView }) {
 function EditFeature({ feature, states }: { readonly feature: Feature; readonly states: readonly FeatureState[] }) {
   const dispatch = useAppDispatch();
   return (
-    <details className="border border-hairline bg-sheet p-3">
-      <summary className="min-h-9 font-semibold">
-        {feature.label}{' '}
-        <span className="font-normal text-soft-ink">
-          {states.length} states, effort {feature.effort}, {feature.group}
-        </span>
-      </summary>
+    <Fold
+      className="border border-hairline bg-sheet p-3"
+      title={
+        <>
+          {feature.label}{' '}
+          <span className="font-normal text-soft-ink">
+            {states.length} states, effort {feature.effort}, {feature.group}
+          </span>
+        </>
+      }
+    >
       <div className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         <Autosaved kind="features" row={feature} field="label" label="Name" />
         <div className="lg:col-span-3">
@@ -84,7 +90,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
         act={`Remove ${feature.label}`}
         onAct={() => void dispatch(deleteRow({ kind: 'features', row: feature, label: feature.label }))}
       />
-    </details>
+    </Fold>
   );
 }
 
@@ -115,7 +121,7 @@ function AddState({ featureId }: { readonly featureId: string }) {
 }
 
 function AddFeature({ rangeId }: { readonly rangeId: string }) {
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'features',
     type: CreateFeature,
     start: {
@@ -133,11 +139,7 @@ function AddFeature({ rangeId }: { readonly rangeId: string }) {
         <input {...register('key')} />
       </Field>
       <Field label="Altered together with" error={errors.group?.message}>
-        <select {...register('group')}>
-          {ALTERATION_GROUPS.map((group) => (
-            <option key={group}>{group}</option>
-          ))}
-        </select>
+        <FormSelect control={control} name="group" options={ALTERATION_GROUPS} />
       </Field>
       <button type="submit" className="plain-button">
         Add the feature

@@ -1,3 +1,5 @@
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import type { Feature, Variant } from '@sardonyx/core';
 import { useState } from 'react';
@@ -46,13 +48,17 @@ export function EditVariants({ view }: { readonly view: CastingView }) {
 function EditVariant({ variant, view }: { readonly variant: Variant; readonly view: CastingView }) {
   const dispatch = useAppDispatch();
   return (
-    <details className="border border-hairline bg-sheet p-3">
-      <summary className="min-h-9 font-semibold">
-        {variant.name}{' '}
-        <span className="font-normal text-soft-ink">
-          {Math.floor(variant.startEarliest)} to {Math.floor(variant.endLatest)}, rarity {variant.rarity}
-        </span>
-      </summary>
+    <Fold
+      className="border border-hairline bg-sheet p-3"
+      title={
+        <>
+          {variant.name}{' '}
+          <span className="font-normal text-soft-ink">
+            {Math.floor(variant.startEarliest)} to {Math.floor(variant.endLatest)}, rarity {variant.rarity}
+          </span>
+        </>
+      }
+    >
       <div className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         <Autosaved kind="variants" row={variant} field="name" label="Name" />
         <Autosaved kind="variants" row={variant} field="rarity" label="Rarity, 0 to 10" type="number" />
@@ -78,7 +84,7 @@ function EditVariant({ variant, view }: { readonly variant: Variant; readonly vi
           onAct={() => void dispatch(deleteRow({ kind: 'variants', row: variant, label: variant.name }))}
         />
       </div>
-    </details>
+    </Fold>
   );
 }
 
@@ -113,14 +119,13 @@ function EditStates({ variant, feature, view }: EditStatesProps) {
       </legend>
       <div className="clear-both flex flex-wrap gap-x-3">
         {own.map((state) => (
-          <label key={state.id} className="flex min-h-8 items-center gap-1.5 text-note">
-            <input
-              type="checkbox"
-              checked={recorded.some((row) => row.stateId === state.id)}
-              onChange={() => void toggle(state.id)}
-            />
+          <Checkbox
+            key={state.id}
+            checked={recorded.some((row) => row.stateId === state.id)}
+            onChange={() => void toggle(state.id)}
+          >
             {state.label}
-          </label>
+          </Checkbox>
         ))}
       </div>
       {problem !== null && <ErrorNote error={readAppError(problem)} onClose={() => setProblem(null)} />}

@@ -1,3 +1,7 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Controlled } from '../../shared/ui/Controlled.tsx';
+import { FormSelect } from '../../shared/ui/FormSelect.tsx';
 import { CreateCasting } from '@sardonyx/contract';
 import { BODY_TYPES, JOINT_KINDS, MATERIALS, PART_ROLES } from '@sardonyx/core';
 import { useFieldArray, useWatch } from 'react-hook-form';
@@ -37,6 +41,8 @@ const START: CreateCasting = {
   ],
 };
 
+const OWN_RANGE = { value: 'own', label: 'My own castings' };
+
 /** The short form for a casting of one's own: sizes, parts, joints. Its drawing is laid out from them. */
 export function NewCastingPage() {
   const navigate = useNavigate();
@@ -44,6 +50,11 @@ export function NewCastingPage() {
   const [create, { isLoading }] = useCreateCastingMutation();
   const form = useContractForm(CreateCasting, START);
   const { register, handleSubmit, formState, control, showError } = form;
+  const known = (catalogue?.ranges ?? []).map((range) => ({
+    value: range.id,
+    label: `${range.makerName}, ${range.name}`,
+  }));
+  const ranges = known.some(({ value }) => value === OWN_RANGE.value) ? known : [OWN_RANGE, ...known];
   const parts = useFieldArray({ control, name: 'parts' });
   const joints = useFieldArray({ control, name: 'joints' });
   const named = useWatch({ control, name: 'parts' });
@@ -61,14 +72,7 @@ export function NewCastingPage() {
       <h1>Add a casting of your own</h1>
       <div className="grid gap-4 sm:grid-cols-3">
         <Field label="Range" error={errors.rangeId?.message}>
-          <select {...register('rangeId')}>
-            {!catalogue?.ranges.some((range) => range.id === 'own') && <option value="own">My own castings</option>}
-            {(catalogue?.ranges ?? []).map((range) => (
-              <option key={range.id} value={range.id}>
-                {range.makerName}, {range.name}
-              </option>
-            ))}
-          </select>
+          <FormSelect control={control} name="rangeId" options={ranges} />
         </Field>
         <Field label="Number" error={errors.number?.message} hint="As cast on it; the stroke after a slash.">
           <input {...register('number')} />
@@ -77,11 +81,7 @@ export function NewCastingPage() {
           <input {...register('name')} />
         </Field>
         <Field label="Kind of vehicle" error={errors.bodyType?.message}>
-          <select {...register('bodyType')}>
-            {BODY_TYPES.map((type) => (
-              <option key={type}>{type}</option>
-            ))}
-          </select>
+          <FormSelect control={control} name="bodyType" options={BODY_TYPES} />
         </Field>
         <Field label="Length, mm" error={errors.lengthMm?.message}>
           <input inputMode="decimal" {...register('lengthMm', { valueAsNumber: true })} />
@@ -141,22 +141,24 @@ interface RowProps {
 }
 
 function PartRow({ index, form, name, onRemove }: RowProps & { readonly name: string }) {
-  const { register, formState } = form;
+  const { register, control, formState } = form;
   const errors = formState.errors.parts?.[index];
   return (
     <div>
       <div className="grid grid-cols-2 items-center gap-2 sm:grid-cols-[1.4fr_1fr_1.4fr_5.5rem_5rem]">
         <input aria-label={`Name of part ${index + 1}`} {...register(`parts.${index}.name`)} />
-        <select aria-label={`Role of ${name}`} {...register(`parts.${index}.role`)}>
-          {PART_ROLES.map((role) => (
-            <option key={role}>{role}</option>
-          ))}
-        </select>
-        <select aria-label={`What ${name} is made of`} {...register(`parts.${index}.material`)}>
-          {MATERIALS.map((material) => (
-            <option key={material}>{material}</option>
-          ))}
-        </select>
+        <FormSelect
+          control={control}
+          name={`parts.${index}.role`}
+          aria-label={`Role of ${name}`}
+          options={PART_ROLES}
+        />
+        <FormSelect
+          control={control}
+          name={`parts.${index}.material`}
+          aria-label={`What ${name} is made of`}
+          options={MATERIALS}
+        />
         <input
           aria-label={`How many of ${name}`}
           inputMode="numeric"
@@ -167,14 +169,17 @@ function PartRow({ index, form, name, onRemove }: RowProps & { readonly name: st
         </button>
       </div>
       {(errors?.name ?? errors?.count) && (
-        <p className="text-note font-semibold text-sard">▲ {errors?.name?.message ?? errors?.count?.message}</p>
+        <p className="text-note font-semibold text-sard">
+          <Sign of="warning" />
+          {errors?.name?.message ?? errors?.count?.message}
+        </p>
       )}
     </div>
   );
 }
 
 function JointRow({ index, form, parts, onRemove }: RowProps & { readonly parts: CreateCasting['parts'] }) {
-  const { register, formState } = form;
+  const { register, control, formState } = form;
   const errors = formState.errors.joints?.[index];
   return (
     <div className="border-t border-hairline pt-2">
@@ -184,11 +189,12 @@ function JointRow({ index, form, parts, onRemove }: RowProps & { readonly parts:
           placeholder="front post"
           {...register(`joints.${index}.label`)}
         />
-        <select aria-label={`Kind of joint ${index + 1}`} {...register(`joints.${index}.kind`)}>
-          {JOINT_KINDS.map((kind) => (
-            <option key={kind}>{kind}</option>
-          ))}
-        </select>
+        <FormSelect
+          control={control}
+          name={`joints.${index}.kind`}
+          aria-label={`Kind of joint ${index + 1}`}
+          options={JOINT_KINDS}
+        />
         <button type="button" className="quiet-button" aria-label={`Remove joint ${index + 1}`} onClick={onRemove}>
           Remove
         </button>
@@ -199,15 +205,29 @@ function JointRow({ index, form, parts, onRemove }: RowProps & { readonly parts:
         className="flex flex-wrap items-center gap-x-4 gap-y-1 pt-1"
       >
         <span className="text-soft-ink">holds together</span>
-        {parts.map((one) => (
-          <label key={one.key} className="inline-flex min-h-9 items-center gap-1.5">
-            <input type="checkbox" value={one.key} {...register(`joints.${index}.partKeys`)} />
-            {one.name}
-          </label>
-        ))}
+        <Controlled
+          control={control}
+          name={`joints.${index}.partKeys`}
+          render={({ value, onChange }) => (
+            <>
+              {parts.map((one) => (
+                <Checkbox
+                  key={one.key}
+                  checked={value.includes(one.key)}
+                  onChange={(isHeld) => onChange(isHeld ? [...value, one.key] : value.filter((key) => key !== one.key))}
+                >
+                  {one.name}
+                </Checkbox>
+              ))}
+            </>
+          )}
+        />
       </div>
       {(errors?.label ?? errors?.partKeys) && (
-        <p className="text-note font-semibold text-sard">▲ {errors?.label?.message ?? errors?.partKeys?.message}</p>
+        <p className="text-note font-semibold text-sard">
+          <Sign of="warning" />
+          {errors?.label?.message ?? errors?.partKeys?.message}
+        </p>
       )}
     </div>
   );

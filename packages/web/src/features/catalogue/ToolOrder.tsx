@@ -1,3 +1,5 @@
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import { computeToolOrder, formatPercent, type IdentifyCatalogue } from '@sardonyx/core';
 import { useState } from 'react';
@@ -18,17 +20,16 @@ export function ToolOrder({ view }: { readonly view: CastingView }) {
   return (
     <section aria-label="Which tool came first">
       <h2>Which tool came first?</h2>
-      <label className="block max-w-sm">
-        <span className="text-note">{name(view.casting.number, view.casting.name)} or</span>
-        <select value={otherId} onChange={(event) => setOtherId(event.target.value)}>
-          <option value="">choose another tool of the range</option>
-          {rivals.map((entry) => (
-            <option key={entry.id} value={entry.id}>
-              {name(entry.number, entry.name)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Field label={`${name(view.casting.number, view.casting.name)} or`} isQuiet>
+        <Select
+          value={otherId}
+          options={[
+            { value: '', label: 'choose another tool of the range' },
+            ...rivals.map((entry) => ({ value: entry.id, label: name(entry.number, entry.name) })),
+          ]}
+          onChange={setOtherId}
+        />
+      </Field>
       {own && other && rival && (
         <Order
           {...{ own, other }}

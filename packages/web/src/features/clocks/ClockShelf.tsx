@@ -1,3 +1,4 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
 import type { Timer } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -46,7 +47,7 @@ function RunningClock({ timer, jobNumber, nowMs }: ClockProps) {
   const [asks, setAsks] = useState(false);
   return (
     <span className="inline-flex items-center gap-1.5">
-      <span aria-hidden>◔</span>
+      <Sign of="clock" />
       <Link to={`/jobs/${timer.jobId}`} className="underline underline-offset-4">
         {jobNumber}
       </Link>
@@ -88,7 +89,8 @@ function DueClock({ timer, jobNumber, nowMs }: ClockProps) {
       onClick={() => void acknowledge(timer.id)}
     >
       <span>
-        ▲ {jobNumber} {timer.label}: time is up{lateMin >= 1 ? `, ${formatMinutes(lateMin)} ago` : ''}
+        <Sign of="warning" />
+        {jobNumber} {timer.label}: time is up{lateMin >= 1 ? `, ${formatMinutes(lateMin)} ago` : ''}
       </span>
       <span>Press to silence</span>
     </button>

@@ -1,3 +1,4 @@
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import type { HouseView } from '@sardonyx/contract';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
@@ -19,24 +20,21 @@ export function LearnedRates({ view: { house, learned } }: { readonly view: Hous
           ? 'Say at Identify which models are settled: what was read of them shows how well the stated rates fit this bench. About 15 take most of the error away, 50 nearly all.'
           : `Parts altered ${times(alteration)}. A sure reading is stated to be right 98 times in 100, a likely one 85, an unsure one 60.`}
       </p>
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={house.learnsRates}
-          onChange={(event) =>
-            void dispatch(
-              changeRow({
-                kind: 'house-style',
-                row: house,
-                changes: { learnsRates: event.target.checked },
-                label: event.target.checked ? 'what was learned is believed' : 'stated rates are believed',
-              }),
-            )
-          }
-        />
+      <Checkbox
+        checked={house.learnsRates}
+        onChange={(isChecked) =>
+          void dispatch(
+            changeRow({
+              kind: 'house-style',
+              row: house,
+              changes: { learnsRates: isChecked },
+              label: isChecked ? 'what was learned is believed' : 'stated rates are believed',
+            }),
+          )
+        }
+      >
         Believe what was learned; without it the stated rates hold
-      </label>
+      </Checkbox>
     </section>
   );
 }

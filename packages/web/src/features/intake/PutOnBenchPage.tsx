@@ -1,3 +1,7 @@
+import { DateField } from '../../shared/ui/DateField.tsx';
+import { Controlled } from '../../shared/ui/Controlled.tsx';
+import { FormSelect } from '../../shared/ui/FormSelect.tsx';
+import { ChooseCasting } from '../../shared/form/ChooseCasting.tsx';
 import { CreateJob } from '@sardonyx/contract';
 import { JOB_SCOPES } from '@sardonyx/core';
 import { useNavigate } from 'react-router';
@@ -7,14 +11,12 @@ import { useContractForm } from '../../shared/form/useContractForm.ts';
 import { SCOPE_WORDS } from '../../shared/scopeWords.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
-const emptyToNull = (value: unknown) => (value === '' ? null : value);
-
 /** A model comes in: what it is called, what it is (or that nobody knows), and what is wanted of it. */
 export function PutOnBenchPage() {
   const navigate = useNavigate();
   const { data: catalogue } = useGetCatalogueQuery();
   const [create, { isLoading }] = useCreateJobMutation();
-  const { register, handleSubmit, formState, showError } = useContractForm(CreateJob, {
+  const { register, control, handleSubmit, formState, showError } = useContractForm(CreateJob, {
     title: '',
     castingId: null,
     scope: 'full',
@@ -41,38 +43,43 @@ export function PutOnBenchPage() {
         <input {...register('title')} autoFocus />
       </Field>
       <Field label="Casting" error={errors.castingId?.message} hint="Its parts and joints come from the catalogue.">
-        <select {...register('castingId', { setValueAs: emptyToNull })}>
-          <option value="">Not known yet</option>
-          {(catalogue?.castings ?? []).map((casting) => (
-            <option key={casting.id} value={casting.id}>
-              {casting.makerName} {casting.number} {casting.name}
-            </option>
-          ))}
-        </select>
+        <Controlled
+          control={control}
+          name="castingId"
+          render={(field) => <ChooseCasting {...field} castings={catalogue?.castings ?? []} />}
+        />
       </Field>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field label="How far shall it go?" error={errors.scope?.message}>
-          <select {...register('scope')}>
-            {JOB_SCOPES.map((scope) => (
-              <option key={scope} value={scope}>
-                {SCOPE_WORDS[scope]}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            control={control}
+            name="scope"
+            options={JOB_SCOPES.map((scope) => ({ value: scope, label: SCOPE_WORDS[scope] }))}
+          />
         </Field>
         <Field label="What is the target?" error={errors.target?.message}>
-          <select {...register('target')}>
-            <option value="as issued">As issued by the factory</option>
-            <option value="period-correct">True to the real vehicle</option>
-            <option value="custom">Custom</option>
-          </select>
+          <FormSelect
+            control={control}
+            name="target"
+            options={[
+              { value: 'as issued', label: 'As issued by the factory' },
+              { value: 'period-correct', label: 'True to the real vehicle' },
+              { value: 'custom', label: 'Custom' },
+            ]}
+          />
         </Field>
       </div>
       <Field label="Why this one?" error={errors.why?.message} hint="Goes into its record.">
         <textarea rows={2} {...register('why')} />
       </Field>
       <Field label="Due on" error={errors.dueOn?.message} hint="Leave empty when nobody waits for it.">
-        <input type="date" {...register('dueOn', { setValueAs: emptyToNull })} />
+        <Controlled
+          control={control}
+          name="dueOn"
+          render={(field) => (
+            <DateField {...field} value={field.value ?? ''} onChange={(day) => field.onChange(day || null)} />
+          )}
+        />
       </Field>
       {errors.root && <ErrorNote error={{ kind: 'bad input', message: errors.root.message ?? '' }} />}
       <button type="submit" className="main-button" disabled={isLoading}>

@@ -1,3 +1,6 @@
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Controlled } from '../../shared/ui/Controlled.tsx';
+import { ChooseCasting } from '../../shared/form/ChooseCasting.tsx';
 import { AddSpecimen, type CatalogueView } from '@sardonyx/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -17,7 +20,7 @@ function AddModelForm({ castings }: Pick<CatalogueView, 'castings'>) {
   const navigate = useNavigate();
   const [add, { isLoading }] = useAddSpecimenMutation();
   const [said, setSaid] = useState('');
-  const { register, handleSubmit, formState, showError, reset } = useContractForm(AddSpecimen, {
+  const { register, control, handleSubmit, formState, showError, reset } = useContractForm(AddSpecimen, {
     name: '',
     castingId: specimen.specimen.castingId,
     isDonor: false,
@@ -44,19 +47,21 @@ function AddModelForm({ castings }: Pick<CatalogueView, 'castings'>) {
         <input {...register('name')} placeholder="A trailer, a second example" />
       </Field>
       <Field label="Casting" error={errors.castingId?.message}>
-        <select {...register('castingId', { setValueAs: (value: string | null) => value || null })}>
-          <option value="">Not known yet</option>
-          {castings.map((casting) => (
-            <option key={casting.id} value={casting.id}>
-              {casting.makerName} {casting.number} {casting.name}
-            </option>
-          ))}
-        </select>
+        <Controlled
+          control={control}
+          name="castingId"
+          render={(field) => <ChooseCasting {...field} castings={castings} />}
+        />
       </Field>
-      <label className="flex min-h-11 items-center gap-2">
-        <input type="checkbox" className="size-5" {...register('isDonor')} />
-        Only gives parts
-      </label>
+      <Controlled
+        control={control}
+        name="isDonor"
+        render={({ value, onChange }) => (
+          <Checkbox checked={value ?? false} onChange={onChange}>
+            Only gives parts
+          </Checkbox>
+        )}
+      />
       <button type="submit" className="plain-button" disabled={isLoading}>
         Add it
       </button>

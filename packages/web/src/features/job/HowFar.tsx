@@ -1,3 +1,5 @@
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { JOB_SCOPES, JOB_TARGETS, type Job } from '@sardonyx/core';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { SCOPE_WORDS } from '../../shared/scopeWords.ts';
@@ -10,30 +12,20 @@ export function HowFar({ job }: { readonly job: Job }) {
     void dispatch(changeRow({ kind: 'jobs', row: job, changes, label }));
   return (
     <div className="grid gap-3 pb-2 sm:grid-cols-2">
-      <label>
-        <span className="font-semibold">How far shall it go?</span>
-        <select
+      <Field label="How far shall it go?">
+        <Select
           value={job.scope}
-          onChange={(event) => change({ scope: event.target.value as Job['scope'] }, `how far: ${event.target.value}`)}
-        >
-          {JOB_SCOPES.map((scope) => (
-            <option key={scope} value={scope}>
-              {SCOPE_WORDS[scope]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="font-semibold">What shall it become?</span>
-        <select
+          options={JOB_SCOPES.map((scope) => ({ value: scope, label: SCOPE_WORDS[scope] }))}
+          onChange={(value) => change({ scope: value }, `how far: ${value}`)}
+        />
+      </Field>
+      <Field label="What shall it become?">
+        <Select
           value={job.target}
-          onChange={(event) => change({ target: event.target.value as Job['target'] }, `target: ${event.target.value}`)}
-        >
-          {JOB_TARGETS.map((target) => (
-            <option key={target}>{target}</option>
-          ))}
-        </select>
-      </label>
+          options={JOB_TARGETS}
+          onChange={(value) => change({ target: value }, `target: ${value}`)}
+        />
+      </Field>
     </div>
   );
 }

@@ -1,3 +1,6 @@
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { Link, useNavigate, useLocation } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { formatDay, formatDue } from '../../shared/format.ts';
@@ -28,24 +31,16 @@ export function JobHead() {
         Colours
       </Link>
       {view.specimens.length > 1 && (
-        <label className="flex items-center gap-2">
-          Model in hand
-          <select
-            style={{ width: 'auto' }}
+        <Field label="Model in hand" width="auto">
+          <Select
             value={specimen.specimen.id}
-            onChange={(event) => void navigate(`${pathname}?specimen=${encodeURIComponent(event.target.value)}`)}
-          >
-            {view.specimens.map((one) => (
-              <option key={one.specimen.id} value={one.specimen.id}>
-                {one.specimen.name}
-              </option>
-            ))}
-          </select>
-        </label>
+            options={view.specimens.map((one) => ({ value: one.specimen.id, label: one.specimen.name }))}
+            onChange={(value) => void navigate(`${pathname}?specimen=${encodeURIComponent(value)}`)}
+          />
+        </Field>
       )}
       {!isClosed && (
-        <details className="ml-auto open:w-full">
-          <summary className="quiet-button">Facts of the job</summary>
+        <Fold className="ml-auto open:w-full" title="Facts of the job">
           <div className="grid w-full gap-3 py-2 sm:grid-cols-2 min-[1100px]:grid-cols-[1fr_12rem_2fr_2fr]">
             <Autosaved kind="jobs" row={job} field="title" label="Name" />
             <Autosaved kind="jobs" row={job} field="dueOn" label="Due on" type="date" />
@@ -54,7 +49,7 @@ export function JobHead() {
           </div>
           <HowFar job={job} />
           <AddModel />
-        </details>
+        </Fold>
       )}
     </div>
   );

@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { formatMoment } from '../../shared/format.ts';
 import { useJob } from './JobContext.tsx';
 
@@ -12,15 +13,12 @@ export function PlanSays() {
         <p key={notice}>{notice}</p>
       ))}
       {change && (
-        <details>
-          <summary className="quiet-button">
-            The plan changed {formatMoment(change.at)}: {summarise(change)}
-          </summary>
+        <Fold title={`The plan changed ${formatMoment(change.at)}: ${summarise(change)}`}>
           <p className="text-note">Because {change.because.join('; ') || 'the rules of the plan changed'}.</p>
           <Titles word="New" titles={change.added} />
           <Titles word="No longer needed" titles={change.dropped} />
           <Titles word="Kept, for it is logged" titles={change.keptAside} />
-        </details>
+        </Fold>
       )}
     </section>
   );

@@ -1,3 +1,4 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
 import { computeStationState, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link, useLocation } from 'react-router';
 import { formatMinutes } from '../../shared/format.ts';
@@ -22,7 +23,7 @@ export function StationRule({ current }: { readonly current: Station }) {
             className={`min-w-0 border-r border-hairline px-2 py-2 min-[1100px]:px-3 last:border-r-0 ${isOpen ? 'grow-[3] border-b-4 border-b-sard bg-sheet' : 'grow bg-bench hover:bg-sunk'}`}
           >
             <span className={`block ${isOpen ? 'text-lead font-semibold' : ''}`}>
-              {done === total && total > 0 && <span aria-hidden>✓ </span>}
+              {done === total && total > 0 && <Sign of="check" />}
               {STATION_LABELS[station]}
             </span>
             <span className="block text-note text-soft-ink">

@@ -63,8 +63,8 @@ export function ShowChoices() {
         </Field>
       </Shown>
       <Shown part="Radios, toggles">
-        <Radios aria-label="Light" value={light} options={['day', 'lamp', LONG]} onChange={setLight} />
-        <Radios aria-label="Closed light" value="day" options={['day', 'lamp']} onChange={setLight} disabled />
+        <Radios label="Light" value={light} options={['day', 'lamp', LONG]} onChange={setLight} />
+        <Radios label="Closed light" look="quiet" value="day" options={['day', 'lamp']} onChange={setLight} disabled />
         <Toggles
           aria-label="See as"
           value={light}

@@ -1,3 +1,7 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Slider } from '../../shared/ui/Slider.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import type { SpecimenView } from '@sardonyx/contract';
 import type { DrawingView, Photo, PhotoMeasure, ViewKind } from '@sardonyx/core';
 import { useEffect, useId, useState, type ReactNode } from 'react';
@@ -42,7 +46,8 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
   if (under.problem)
     return (
       <p className="flex items-center gap-3">
-        ▲ {under.problem}
+        <Sign of="warning" />
+        {under.problem}
         <button type="button" className="plain-button" onClick={() => setRound(round + 1)}>
           Straighten it again
         </button>
@@ -68,32 +73,30 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
   return (
     <section aria-label="Compare" className="space-y-3">
       <div className="flex flex-wrap items-end gap-4">
-        <label>
-          <span className="block text-note">Lay over it</span>
-          <select style={{ width: 'auto' }} value={against} onChange={(event) => setAgainst(event.target.value)}>
-            <option value="drawing">the casting’s drawing</option>
-            {others.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.jobId === photo.jobId ? 'the photo' : one.jobId.toUpperCase()} {one.side}, {one.stage}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="Lay over it" isQuiet width="auto">
+          <Select
+            value={against}
+            options={[
+              { value: 'drawing', label: 'the casting’s drawing' },
+              ...others.map((one) => ({
+                value: one.id,
+                label: `${one.jobId === photo.jobId ? 'the photo' : one.jobId.toUpperCase()} ${one.side}, ${one.stage}`,
+              })),
+            ]}
+            onChange={setAgainst}
+          />
+        </Field>
         {benches.length > 0 && (
-          <label>
-            <span className="block text-note">Another example</span>
-            <select style={{ width: 'auto' }} value={otherJob} onChange={(event) => setOtherJob(event.target.value)}>
-              <option value="">none</option>
-              {benches.map((id) => (
-                <option key={id} value={id}>
-                  {id.toUpperCase()}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Field label="Another example" isQuiet width="auto">
+            <Select
+              value={otherJob}
+              options={[{ value: '', label: 'none' }, ...benches.map((id) => ({ value: id, label: id.toUpperCase() }))]}
+              onChange={setOtherJob}
+            />
+          </Field>
         )}
-        <Slider label="Shown up to" value={wipe} onChange={setWipe} />
-        <Slider label="Strength" value={strength} onChange={setStrength} />
+        <Share label="Shown up to" value={wipe} onChange={setWipe} />
+        <Share label="Strength" value={strength} onChange={setStrength} />
       </div>
       <svg
         role="img"
@@ -216,21 +219,17 @@ function Flat({ flat: { region }, url }: { readonly flat: FlatPicture; readonly 
   return <image href={url} x={region.left} y={region.top} width={region.widthMm} height={region.heightMm} />;
 }
 
-function Slider({
-  label,
-  value,
-  onChange,
-}: {
+interface ShareProps {
   readonly label: string;
   readonly value: number;
   readonly onChange: (value: number) => void;
-}) {
-  return (
-    <label>
-      <span className="block text-note">
-        {label} {value} %
-      </span>
-      <input type="range" min={0} max={100} value={value} onChange={(event) => onChange(Number(event.target.value))} />
-    </label>
-  );
 }
+
+const Share = ({ label, value, onChange }: ShareProps) => (
+  <div className="w-64">
+    <span aria-hidden className="text-note">
+      {label}
+    </span>
+    <Slider label={label} value={value} min={0} max={100} onChange={onChange} say={(one) => `${one} %`} />
+  </div>
+);

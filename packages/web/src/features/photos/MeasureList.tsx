@@ -1,3 +1,4 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
 import type { SpecimenView } from '@sardonyx/contract';
 import { SIZE_NAMES, type PhotoMeasure, type SizeName } from '@sardonyx/core';
 import { changeRow, createRow, deleteRow } from '../../shared/edits/editRow.ts';
@@ -38,6 +39,7 @@ export function MeasureList({ measures, specimen, isClosed }: MeasureListProps) 
         {measures.map((measure) => {
           const { label } = measure;
           const known = isSizeName(label) ? specimen.measurements.find((one) => one.what === label) : undefined;
+          const isUsed = known !== undefined && Math.abs(known.valueMm - measure.value) < 0.006;
           return (
             <li key={measure.id} className="flex flex-wrap items-center gap-x-3 border-t border-hairline py-1">
               <span className="grow">
@@ -48,9 +50,8 @@ export function MeasureList({ measures, specimen, isClosed }: MeasureListProps) 
               </span>
               {!isClosed && isSizeName(label) && measure.kind === 'length' && (
                 <button type="button" className="plain-button" onClick={() => use(measure, label)}>
-                  {known && Math.abs(known.valueMm - measure.value) < 0.006
-                    ? '✓ used at Identify'
-                    : 'Use it at Identify'}
+                  {isUsed && <Sign of="check" />}
+                  {isUsed ? 'used at Identify' : 'Use it at Identify'}
                 </button>
               )}
               {!isClosed && (

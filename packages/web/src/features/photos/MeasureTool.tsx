@@ -1,3 +1,6 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Radios } from '../../shared/ui/Radios.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { CreatePhotoMeasure } from '@sardonyx/contract';
 import {
   computePhotoMeasure,
@@ -62,24 +65,16 @@ export function MeasureTool({ photo, kind, onKind, points, onClear }: MeasureToo
   return (
     <section aria-label="Measure" className="space-y-3">
       <h2>Measure</h2>
-      <fieldset className="flex flex-wrap gap-x-5">
-        <legend className="sr-only">What</legend>
-        {PHOTO_MEASURES.map((one) => (
-          <label key={one} className="inline-flex min-h-9 items-center gap-2">
-            <input type="radio" name="kind" checked={kind === one} onChange={() => choose(one)} />
-            {one}
-          </label>
-        ))}
-      </fieldset>
+      <Radios label="What" look="unseen" value={kind} options={PHOTO_MEASURES} onChange={choose} />
       <p role="status" className="text-act font-semibold">
+        {typeof read === 'string' && <Sign of="warning" />}
         {read === null
           ? `Point at ${POINT_WORDS[kind][points.length]}.`
           : typeof read === 'string'
-            ? `▲ ${read}`
+            ? read
             : formatMeasured(read, kind)}
       </p>
-      <details>
-        <summary className="quiet-button">It lies nearer to the lens than the card</summary>
+      <Fold title="It lies nearer to the lens than the card">
         <div className="flex flex-wrap gap-3 py-2">
           <label>
             <span className="block text-note">Nearer by, mm</span>
@@ -103,7 +98,7 @@ export function MeasureTool({ photo, kind, onKind, points, onClear }: MeasureToo
             A nearer plane reads too long; without the distance it is refused. Angles and twist need neither.
           </p>
         </div>
-      </details>
+      </Fold>
       <div className="flex flex-wrap items-end gap-3">
         <label className="grow">
           <span className="block text-note">Name it</span>

@@ -1,3 +1,4 @@
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import type { JobView } from '@sardonyx/contract';
 import { countPointsNeeded, type Photo, type PhotoMeasure, type PhotoMeasureKind, type Point } from '@sardonyx/core';
 import { useState } from 'react';
@@ -100,7 +101,7 @@ function PhotoBench({ view, photo }: { readonly view: JobView; readonly photo: P
       </div>
       <p>
         {photo.control
-          ? `Straight: ${describeControl(photo.control, photo)}`
+          ? `Straight: ${describeControl(photo.control, photo).text}`
           : 'Not straightened yet: nothing can be measured on it before four places in it are known.'}
       </p>
       <div className="flex flex-col gap-5 min-[1100px]:grid min-[1100px]:grid-cols-[minmax(0,62fr)_minmax(0,38fr)]">
@@ -169,10 +170,9 @@ function PhotoBench({ view, photo }: { readonly view: JobView; readonly photo: P
           {tool === 'measure' && photo.control && !isClosed && (
             <>
               <MeasureTool photo={photo} kind={kind} onKind={setKind} points={points} onClear={() => setPoints([])} />
-              <label className="flex min-h-9 items-center gap-2">
-                <input type="checkbox" checked={isSnapping} onChange={(event) => setSnapping(event.target.checked)} />
+              <Checkbox checked={isSnapping} onChange={setSnapping}>
                 Snap each point to the nearest edge
-              </label>
+              </Checkbox>
             </>
           )}
           {tool === 'pin' && <PinFindings photo={photo} specimen={specimen} inHand={finding} onTake={setFinding} />}

@@ -1,3 +1,5 @@
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { findMissingSides, PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
 import { useId, useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
@@ -95,30 +97,12 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <label className="block">
-        <span className="block text-note">Side</span>
-        <select
-          style={{ width: '7rem' }}
-          value={side}
-          onChange={(event) => setChosen(event.target.value as Photo['side'])}
-        >
-          {PHOTO_SIDES.map((option) => (
-            <option key={option}>{option}</option>
-          ))}
-        </select>
-      </label>
-      <label className="block">
-        <span className="block text-note">Stage</span>
-        <select
-          style={{ width: '7rem' }}
-          value={chosenStage}
-          onChange={(event) => setStage(event.target.value as Photo['stage'])}
-        >
-          {PHOTO_STAGES.map((option) => (
-            <option key={option}>{option}</option>
-          ))}
-        </select>
-      </label>
+      <Field label="Side" isQuiet width="7rem">
+        <Select value={side} options={PHOTO_SIDES} onChange={setChosen} />
+      </Field>
+      <Field label="Stage" isQuiet width="7rem">
+        <Select value={chosenStage} options={PHOTO_STAGES} onChange={setStage} />
+      </Field>
       <label htmlFor={id} className="plain-button cursor-pointer">
         {isLoading ? 'Storing ...' : 'Add a photo, or drop it here'}
       </label>

@@ -1,3 +1,4 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
 import type { SpecimenView } from '@sardonyx/contract';
 import type { Finding, Photo } from '@sardonyx/core';
 import { capitalise } from '../../shared/format.ts';
@@ -26,7 +27,13 @@ export function PinFindings({ photo, specimen, inHand, onTake }: PinFindingsProp
             <span className="grow">
               {nameOf(finding, specimen)}: {capitalise(finding.kind)}
               {finding.note && `, ${finding.note}`}
-              {finding.pinnedTo === pinOf(photo) && <span className="text-soft-ink"> ● pinned here</span>}
+              {finding.pinnedTo === pinOf(photo) && (
+                <span className="text-soft-ink">
+                  {' '}
+                  <Sign of="pin" />
+                  pinned here
+                </span>
+              )}
             </span>
             <button
               type="button"

@@ -1,3 +1,5 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Radios } from '../../shared/ui/Radios.tsx';
 import {
   computeMisfit,
   drawBenchCard,
@@ -21,6 +23,10 @@ interface StraightenProps {
   readonly onDone: () => void;
 }
 
+const WAYS = [
+  { value: 'card', label: 'by the bench card' },
+  { value: 'rectangle', label: 'by a rectangle of known size' },
+] as const;
 const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'];
 const CARD_HREF = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawBenchCard())}`;
 
@@ -63,15 +69,7 @@ export function Straighten({ photo, points, worker, onDone }: StraightenProps) {
   return (
     <section aria-label="Straighten it" className="space-y-3">
       <h2>Straighten it</h2>
-      <fieldset className="flex flex-wrap gap-x-5">
-        <legend className="sr-only">By what</legend>
-        {(['card', 'rectangle'] as const).map((one) => (
-          <label key={one} className="inline-flex min-h-9 items-center gap-2">
-            <input type="radio" name="by" checked={by === one} onChange={() => setBy(one)} />
-            {one === 'card' ? 'by the bench card' : 'by a rectangle of known size'}
-          </label>
-        ))}
-      </fieldset>
+      <Radios label="By what" look="unseen" value={by} options={WAYS} onChange={setBy} />
       {by === 'card' ? (
         <p>
           {found && !isPointed ? FOUND : LOOKED_FOR}{' '}
@@ -96,13 +94,14 @@ export function Straighten({ photo, points, worker, onDone }: StraightenProps) {
         </div>
       )}
       <p role="status">
+        {(problem ?? (told && !told.fits)) && <Sign of="warning" />}
         {isPointing || (by === 'rectangle' && !isPointed)
           ? `Next: ${CORNERS[points.length]} corner.`
           : problem
-            ? `▲ ${problem}`
-            : (told ?? 'Looking for the card ...')}
+            ? problem
+            : (told?.text ?? 'Looking for the card ...')}
       </p>
-      <button type="button" className="main-button" disabled={!control || told === null} onClick={() => void save()}>
+      <button type="button" className="main-button" disabled={!control || !told?.fits} onClick={() => void save()}>
         Straighten by these points
       </button>
     </section>
@@ -121,15 +120,18 @@ function fromRectangle(points: readonly Point[], size: { width: string; height: 
   return { name: `rectangle, ${width} by ${height} mm`, points: corners.map((mm, i) => ({ mm, pixel: points[i]! })) };
 }
 
-/** How well the points fit one plane; what is wrong with them starts with a mark. */
-export function describeControl(control: PhotoControl, photo: Photo): string {
+/** How well the points fit one plane, or what is wrong with them. */
+export function describeControl(
+  control: PhotoControl,
+  photo: Photo,
+): { readonly fits: boolean; readonly text: string } {
   try {
     const { lens, points } = preparePlane(control, photo);
     solveHomography(points);
     const fit = points.length > 4 ? `, they fit within ${computeMisfit(points).toFixed(2)} mm` : '';
     const bend = lens ? `; the lens bends by ${Math.abs(100 * lens.k).toFixed(1)} % at the corners, taken out` : '';
-    return `${points.length} points of the ${control.name}${fit}${bend}.`;
+    return { fits: true, text: `${points.length} points of the ${control.name}${fit}${bend}.` };
   } catch (error) {
-    return error instanceof InvalidInputError ? `▲ ${error.message}` : '▲ These points do not fit.';
+    return { fits: false, text: error instanceof InvalidInputError ? error.message : 'These points do not fit.' };
   }
 }

@@ -1,3 +1,8 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Radios } from '../../shared/ui/Radios.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import type { IdentifyCatalogue, PracticeGuess } from '@sardonyx/core';
 import { useState, type FormEvent } from 'react';
 
@@ -24,57 +29,57 @@ export function PracticeGuessForm({ catalogue, lookedAt, onGuess }: PracticeGues
     onGuess({ variantId, fromYear: years.from, toYear: years.to, alteredIds, lookedAt });
   };
   const yearField = (label: string, end: 'from' | 'to') => (
-    <label>
-      <span className="text-note">{label}</span>
-      <select value={years[end]} onChange={(event) => setYears({ ...years, [end]: Number(event.target.value) })}>
-        {list.map((year) => (
-          <option key={year}>{year}</option>
-        ))}
-      </select>
-    </label>
+    <Field label={label} isQuiet>
+      <Select value={years[end]} options={list} onChange={(value) => setYears({ ...years, [end]: value })} />
+    </Field>
   );
   return (
     <form onSubmit={send} className="space-y-4">
-      <fieldset>
-        <legend className="font-semibold">Which issue is it?</legend>
-        {catalogue.variants.map((variant) => (
-          <label key={variant.id} className="flex min-h-10 items-center gap-2 border-t border-hairline">
-            <input
-              type="radio"
-              name="issue"
-              checked={variantId === variant.id}
-              onChange={() => setVariantId(variant.id)}
-            />
-            {variant.name}
-            <span className="ml-auto text-note text-soft-ink">
-              {variant.span && `${Math.floor(variant.span.startEarliest)} to ${Math.floor(variant.span.endLatest)}`}
+      <Radios
+        label="Which issue is it?"
+        isList
+        value={variantId}
+        options={catalogue.variants.map((variant) => variant.id)}
+        onChange={setVariantId}
+        describe={(id) => {
+          const { name, span } = catalogue.variants.find((variant) => variant.id === id)!;
+          return (
+            <span className="flex gap-2">
+              {name}
+              <span className="ml-auto text-note text-soft-ink">
+                {span && `${Math.floor(span.startEarliest)} to ${Math.floor(span.endLatest)}`}
+              </span>
             </span>
-          </label>
-        ))}
-      </fieldset>
+          );
+        }}
+      />
       <fieldset>
         <legend className="font-semibold">When was this one made?</legend>
         <div className="grid max-w-sm grid-cols-2 gap-3">
           {yearField('From', 'from')}
           {yearField('To the end of', 'to')}
         </div>
-        {years.from > years.to && <p className="text-note font-semibold">▲ Ends before it begins.</p>}
+        {years.from > years.to && (
+          <p className="text-note font-semibold">
+            <Sign of="warning" />
+            Ends before it begins.
+          </p>
+        )}
       </fieldset>
       <fieldset>
         <legend className="font-semibold">What is not as it left the factory?</legend>
         {lookedAt.length === 0 && <p className="text-soft-ink">Look at something first.</p>}
         <div className="flex flex-wrap gap-x-5">
           {lookedAt.map((id) => (
-            <label key={id} className="flex min-h-10 items-center gap-2">
-              <input
-                type="checkbox"
-                checked={wrong.includes(id)}
-                onChange={() =>
-                  setWrong((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before, id]))
-                }
-              />
+            <Checkbox
+              key={id}
+              checked={wrong.includes(id)}
+              onChange={() =>
+                setWrong((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before, id]))
+              }
+            >
               {catalogue.features.find((feature) => feature.id === id)?.label}
-            </label>
+            </Checkbox>
           ))}
         </div>
       </fieldset>

@@ -1,3 +1,4 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import type { IdentifyCatalogue, PracticeRound } from '@sardonyx/core';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
@@ -73,7 +74,12 @@ export function PracticeLooks({ view, catalogue, round, lookedAt, isOver, onLook
               </span>
               <span className="min-w-0 grow">
                 {feature.label}
-                {feature.destroys && <span className="block text-note">▲ destroys {feature.destroys}</span>}
+                {feature.destroys && (
+                  <span className="block text-note">
+                    <Sign of="warning" />
+                    destroys {feature.destroys}
+                  </span>
+                )}
               </span>
               {isSeen ? (
                 <span className="flex items-center gap-2 font-semibold">

@@ -1,3 +1,5 @@
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import type { CatalogueEntry } from '@sardonyx/contract';
 import { createPracticeRound, createSeededRandom, pickOne, type PracticeGuess } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
@@ -68,17 +70,16 @@ function Round({ castingId, seed, fit, isFixed, draw }: RoundProps) {
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
-          <label>
-            <span className="text-note">Casting</span>
-            <select value={isFixed ? castingId : ''} onChange={(event) => draw(event.target.value || null)}>
-              <option value="">any</option>
-              {fit.map((entry) => (
-                <option key={entry.id} value={entry.id}>
-                  {entry.number} {entry.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Field label="Casting" isQuiet>
+            <Select
+              value={isFixed ? castingId : ''}
+              options={[
+                { value: '', label: 'any' },
+                ...fit.map((entry) => ({ value: entry.id, label: `${entry.number} ${entry.name}` })),
+              ]}
+              onChange={(value) => draw(value || null)}
+            />
+          </Field>
           <button type="button" className="plain-button" onClick={() => draw(isFixed ? castingId : null)}>
             Another specimen
           </button>

@@ -1,3 +1,4 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
 import {
   describeVerdict,
   findLookPath,
@@ -60,7 +61,8 @@ export function PracticeResult({ catalogue, round, guess, onAgain }: PracticeRes
               return (
                 <li key={feature.id} className="border-t border-hairline py-1">
                   <strong>{feature.label}</strong>: left the factory as {name(originalId)}, shows {name(shownId)}.{' '}
-                  {isFound ? '● found' : guess.lookedAt.includes(feature.id) ? '○ overlooked' : '○ not looked at'}
+                  <Sign of={isFound ? 'done' : 'open'} />
+                  {isFound ? 'found' : guess.lookedAt.includes(feature.id) ? 'overlooked' : 'not looked at'}
                 </li>
               );
             })}

@@ -1,3 +1,6 @@
+import { ColourField } from '../../shared/ui/ColourField.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { FINISHES, type Finish, type PaintProduct } from '@sardonyx/core';
 import { useState, type FormEvent } from 'react';
 import { useAddPotMutation } from '../../shared/api/api.ts';
@@ -32,14 +35,9 @@ export function AddPotForm() {
     </label>
   );
   const choice = (name: string, label: string, options: readonly string[]) => (
-    <label>
-      <span className="block text-note">{label}</span>
-      <select style={{ width: '8.5rem' }} value={fields[name]} onChange={(event) => set(name, event.target.value)}>
-        {options.map((one) => (
-          <option key={one}>{one}</option>
-        ))}
-      </select>
-    </label>
+    <Field label={label} isQuiet width="8.5rem">
+      <Select value={fields[name]} options={options} onChange={(value) => set(name, value)} />
+    </Field>
   );
   return (
     <form aria-label="Put a pot on the shelf" className="space-y-3" onSubmit={(event) => void save(event)}>
@@ -50,16 +48,9 @@ export function AddPotForm() {
         {choice('kind', 'Kind', KINDS)}
         {choice('binder', 'Binder', BINDERS)}
         {choice('gloss', 'Finish', FINISHES)}
-        <label>
-          <span className="block text-note">Colour</span>
-          <input
-            type="color"
-            data-swatch
-            style={{ width: '3.5rem' }}
-            value={fields.colourHex}
-            onChange={(event) => set('colourHex', event.target.value)}
-          />
-        </label>
+        <Field label="Colour" isQuiet width="13rem">
+          <ColourField value={fields.colourHex!} onChange={(hex) => set('colourHex', hex)} />
+        </Field>
         {field('leftMl', 'Left, ml', '5rem')}
         {field('place', 'Where it stands', '9rem')}
       </div>

@@ -1,5 +1,10 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { ColourField } from '../../shared/ui/ColourField.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import {
   convertHexToLab,
+  convertLabToHex,
   mayBeMixed,
   rankPots,
   sumLeft,
@@ -15,6 +20,7 @@ import { formatAge } from '../../shared/format.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Swatch, useNeutral } from '../colour/index.ts';
+import { writeLab } from '../../shared/ui/writtenColour.ts';
 import { AddPotForm } from './AddPotForm.tsx';
 import { PotDetails } from './PotDetails.tsx';
 import { ShelfFiles } from './ShelfFiles.tsx';
@@ -51,14 +57,9 @@ export function ShelfPage() {
             onChange={(event) => set('q', event.target.value)}
           />
         </label>
-        <label>
-          <span className="block text-note">Kind</span>
-          <select style={{ width: '10rem' }} value={kind} onChange={(event) => set('kind', event.target.value)}>
-            {KINDS.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
+        <Field label="Kind" isQuiet width="10rem">
+          <Select value={kind} options={KINDS} onChange={(value) => set('kind', value)} />
+        </Field>
         <NearTo near={near} onNear={(value) => set('near', value)} />
       </div>
       <Pots
@@ -120,18 +121,14 @@ function NearTo({ near, onNear }: { readonly near: Lab | null; readonly onNear: 
           onChange={(event) => take(event.target.value)}
         />
       </label>
-      <label>
-        <span className="block text-note">or pick it</span>
-        <input
-          type="color"
-          style={{ width: '3.5rem' }}
-          data-swatch
-          onChange={(event) => {
-            const lab = convertHexToLab(event.target.value);
-            take(lab.map((one) => one.toFixed(1)).join(', '));
+      <Field label="or set it" isQuiet width="13rem">
+        <ColourField
+          value={near ? convertLabToHex(near) : ''}
+          onChange={(hex) => {
+            if (/^#[0-9a-f]{6}$/.test(hex)) take(writeLab(convertHexToLab(hex)));
           }}
         />
-      </label>
+      </Field>
       {near && (
         <button type="button" className="quiet-button" onClick={() => take('')}>
           By line again
@@ -210,7 +207,7 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
 function Level({ leftMl }: { readonly leftMl: number }) {
   return (
     <span className="figure w-36 shrink-0 text-right text-note">
-      {leftMl < LOW_ML && '▲ '}
+      {leftMl < LOW_ML && <Sign of="warning" />}
       {leftMl.toFixed(1)} ml left
       <span aria-hidden className="mt-1 block h-1.5 bg-sunk">
         <span className="block h-full bg-ink" style={{ width: `${Math.min(100, 5 * leftMl)}%` }} />

@@ -1,3 +1,5 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { WorkshopView } from '@sardonyx/contract';
 import { computeMostLiquor, judgeBath } from '@sardonyx/core';
 import { useState } from 'react';
@@ -63,9 +65,10 @@ function OneBath({ bath, workshop }: OneBathProps) {
       </h3>
       {state && (
         <p>
+          <Sign of={state.spentBecause ? 'warning' : 'done'} />
           {state.spentBecause
-            ? `▲ Make it anew: ${state.spentBecause}.`
-            : `● Good: ${state.ageDays < 1 ? 'made today' : `${Math.floor(state.ageDays)} days old`}, ${Math.round(state.leftShare * 100)} % left (planning estimate).`}
+            ? `Make it anew: ${state.spentBecause}.`
+            : `Good: ${state.ageDays < 1 ? 'made today' : `${Math.floor(state.ageDays)} days old`}, ${Math.round(state.leftShare * 100)} % left (planning estimate).`}
         </p>
       )}
       {inIt.length === 0 ? (
@@ -79,7 +82,10 @@ function OneBath({ bath, workshop }: OneBathProps) {
                 <Link className="underline underline-offset-4" to={`/jobs/${pass.jobId}/strip`}>
                   {pass.jobNumber} {pass.partName.toLowerCase()}
                 </Link>
-                <strong className="figure">{left > 0 ? formatClock(left) : '▲ look now'}</strong>
+                <strong className="figure">
+                  {left <= 0 && <Sign of="warning" />}
+                  {left > 0 ? formatClock(left) : 'look now'}
+                </strong>
                 <span className="text-note text-soft-ink">until it is looked at again</span>
               </li>
             );
@@ -88,13 +94,12 @@ function OneBath({ bath, workshop }: OneBathProps) {
       )}
       {vessel && <TopUp key={bath.version} bath={bath} mostLitres={computeMostLiquor(vessel)} />}
       {inIt.length === 0 && (
-        <details>
-          <summary className="quiet-button">Pour it away</summary>
+        <Fold title="Pour it away">
           <HeldButton onHeld={() => void pour()}>
             It is poured into the waste tin
             <span className="block text-note">Old liquor goes to the hazardous-waste depot, never down the sink</span>
           </HeldButton>
-        </details>
+        </Fold>
       )}
       {error && <ErrorNote error={error} onClose={() => setError(null)} />}
     </div>

@@ -1,3 +1,5 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { Instrument } from '@sardonyx/core';
 import { useState } from 'react';
 import { useTurnDialMutation } from '../../shared/api/api.ts';
@@ -30,11 +32,15 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
       {!isThermometer && (
         <p className="text-soft-ink">Reads in the colour lab, where its reading belongs to a mix or a part.</p>
       )}
-      {live.fault && <p role="alert">▲ {live.fault}</p>}
+      {live.fault && (
+        <p role="alert">
+          <Sign of="warning" />
+          {live.fault}
+        </p>
+      )}
       <Trail live={live} name={instrument.name} />
       {isSimulated && instrument.kind === 'oven probe' && <Dial instrument={instrument} setC={live.setC} />}
-      <details>
-        <summary className="quiet-button">Where its readings come from</summary>
+      <Fold title="Where its readings come from">
         <div className="grid gap-4 py-2 sm:grid-cols-2">
           <Autosaved
             kind="instruments"
@@ -49,7 +55,7 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
           A real one answers a GET with {ANSWERS[instrument.kind]}; docs/formats/instrument.md says more. Give the
           address first, then choose endpoint.
         </p>
-      </details>
+      </Fold>
     </section>
   );
 }

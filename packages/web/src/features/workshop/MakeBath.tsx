@@ -1,3 +1,7 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import {
   adviseCausticBath,
   BATH_KINDS,
@@ -47,39 +51,22 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
     setError(await dispatch(createRow({ kind: 'baths', body, label: `${kind} bath`, isShownInPlace: true })).unwrap());
   };
   return (
-    <details>
-      <summary className="quiet-button">Make up a bath</summary>
+    <Fold title="Make up a bath">
       <div className="space-y-3 py-2">
         <HazardCard
           hazard={kind === 'caustic' ? 'caustic-bath' : kind === 'dip stripper' ? 'gel-stripper' : 'glycol-ether'}
         />
         <div className="flex flex-wrap gap-3">
-          <label>
-            <span className="block text-note">Kind</span>
-            <select
-              style={{ width: '11rem' }}
-              value={kind}
-              onChange={(event) => setKind(event.target.value as BathKind)}
-            >
-              {BATH_KINDS.map((one) => (
-                <option key={one}>{one}</option>
-              ))}
-            </select>
-          </label>
-          <label>
-            <span className="block text-note">Vessel</span>
-            <select
-              style={{ width: '13rem' }}
+          <Field label="Kind" isQuiet width="11rem">
+            <Select value={kind} options={BATH_KINDS} onChange={setKind} />
+          </Field>
+          <Field label="Vessel" isQuiet width="13rem">
+            <Select
               value={vessel?.id ?? ''}
-              onChange={(event) => setVesselId(event.target.value)}
-            >
-              {vessels.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.name} ({one.material})
-                </option>
-              ))}
-            </select>
-          </label>
+              options={vessels.map((one) => ({ value: one.id, label: `${one.name} (${one.material})` }))}
+              onChange={setVesselId}
+            />
+          </Field>
           {FIELDS.filter(({ isFor }) => isFor === 'all' || isFor === kind).map(({ field, word }) => (
             <label key={field}>
               <span className="block text-note">{word}</span>
@@ -93,19 +80,30 @@ export function MakeBath({ vessels, now }: { readonly vessels: readonly VesselRe
           ))}
         </div>
         {!vessel && <p role="status">No vessel is free: write one down, or pour a bath away.</p>}
-        {overfull && <p role="status">▲ {overfull}</p>}
+        {overfull && (
+          <p role="status">
+            <Sign of="warning" />
+            {overfull}
+          </p>
+        )}
         {advice !== null && <Advice advice={advice} />}
         <HeldButton disabled={!mayBeMade || !vessel || overfull !== null} onHeld={() => void make()}>
           It is made up and stands in the vessel
         </HeldButton>
         {error && <ErrorNote error={error} onClose={() => setError(null)} />}
       </div>
-    </details>
+    </Fold>
   );
 }
 
 function Advice({ advice }: { readonly advice: CausticAdvice | string }) {
-  if (typeof advice === 'string') return <p role="alert">▲ {advice}</p>;
+  if (typeof advice === 'string')
+    return (
+      <p role="alert">
+        <Sign of="warning" />
+        {advice}
+      </p>
+    );
   return (
     <>
       <p role="status" className="text-act font-semibold">
@@ -114,7 +112,10 @@ function Advice({ advice }: { readonly advice: CausticAdvice | string }) {
           : `${Math.round(advice.grams)} g of pure sodium hydroxide; it may reach ${Math.round(advice.reachedC)} °C.`}
       </p>
       {[...advice.refusals, ...advice.warnings].map((text) => (
-        <p key={text}>▲ {text}</p>
+        <p key={text}>
+          <Sign of="warning" />
+          {text}
+        </p>
       ))}
       {advice.refusals.length === 0 && (
         <ol className="list-inside list-decimal">

@@ -1,3 +1,7 @@
+import { Sign, type SignName } from '../../shared/ui/Sign.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { TOOL_KINDS, TOOL_STATES, type Tool } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
@@ -6,13 +10,13 @@ import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
-const MARKS: Readonly<Record<Tool['state'], string>> = {
-  ready: '●',
-  'needs cleaning': '◐',
-  worn: '▲',
-  incomplete: '▲',
-  lent: '→',
-  'to be made': '○',
+const MARKS: Readonly<Record<Tool['state'], SignName>> = {
+  ready: 'done',
+  'needs cleaning': 'begun',
+  worn: 'warning',
+  incomplete: 'warning',
+  lent: 'lent',
+  'to be made': 'open',
 };
 
 /** Every tool with its state; what is not ready first. */
@@ -41,19 +45,22 @@ function OneTool({ tool }: { readonly tool: Tool }) {
     );
   return (
     <li className="border-t border-hairline py-2">
-      <details>
-        <summary className="cursor-pointer">
-          <span aria-hidden>{MARKS[tool.state]} </span>
-          <strong>{tool.name}</strong>: {tool.state}
-          {tool.holds && `, holds ${tool.holds}`}
-          {tool.note && <span className="text-soft-ink"> · {tool.note}</span>}
-        </summary>
+      <Fold
+        title={
+          <>
+            <Sign of={MARKS[tool.state]} />
+            <strong>{tool.name}</strong>: {tool.state}
+            {tool.holds && `, holds ${tool.holds}`}
+            {tool.note && <span className="text-soft-ink"> · {tool.note}</span>}
+          </>
+        }
+      >
         <div className="grid gap-4 py-2 sm:grid-cols-3">
           <Autosaved kind="tools" row={tool} field="state" label="State" options={TOOL_STATES} />
           <Autosaved kind="tools" row={tool} field="note" label="Note" />
           {tool.kind === 'airbrush' && <Autosaved kind="tools" row={tool} field="holds" label="Colour in it" />}
         </div>
-      </details>
+      </Fold>
       {(tool.holds !== '' || tool.state === 'needs cleaning') && (
         <button type="button" className="plain-button mt-1" onClick={() => void clean()}>
           It is clean now
@@ -75,8 +82,7 @@ function AddTool() {
     if (!problem) setDraft({ ...draft, name: '', note: '' });
   };
   return (
-    <details>
-      <summary className="quiet-button">Write a tool down</summary>
+    <Fold title="Write a tool down">
       <div className="flex flex-wrap items-end gap-3 py-2">
         <label>
           <span className="block text-note">Name</span>
@@ -86,23 +92,14 @@ function AddTool() {
             onChange={(event) => setDraft({ ...draft, name: event.target.value })}
           />
         </label>
-        <label>
-          <span className="block text-note">Kind</span>
-          <select
-            style={{ width: '10rem' }}
-            value={draft.kind}
-            onChange={(event) => setDraft({ ...draft, kind: event.target.value })}
-          >
-            {TOOL_KINDS.map((kind) => (
-              <option key={kind}>{kind}</option>
-            ))}
-          </select>
-        </label>
+        <Field label="Kind" isQuiet width="10rem">
+          <Select value={draft.kind} options={TOOL_KINDS} onChange={(value) => setDraft({ ...draft, kind: value })} />
+        </Field>
         <button type="button" className="plain-button" onClick={() => void add()}>
           Hang it up
         </button>
         {error && <ErrorNote error={error} onClose={() => setError(null)} />}
       </div>
-    </details>
+    </Fold>
   );
 }

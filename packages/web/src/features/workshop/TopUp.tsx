@@ -1,3 +1,6 @@
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { topUpBath, type Bath } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
@@ -22,8 +25,7 @@ export function TopUp({ bath, mostLitres }: { readonly bath: Bath; readonly most
     );
   };
   return (
-    <details>
-      <summary className="quiet-button">Top it up</summary>
+    <Fold title="Top it up">
       <div className="flex flex-wrap items-end gap-3 py-2">
         <label>
           <span className="block text-note">
@@ -37,15 +39,9 @@ export function TopUp({ bath, mostLitres }: { readonly bath: Bath; readonly most
           />
         </label>
         {isCaustic && (
-          <label className="flex min-h-10 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={isWater}
-              onChange={(event) => setWater(event.target.checked)}
-            />
+          <Checkbox checked={isWater} onChange={setWater}>
             with water alone
-          </label>
+          </Checkbox>
         )}
         <button type="button" className="plain-button" disabled={!isRight} onClick={() => void save()}>
           {isCaustic && isRight ? `Topped up: ${filled.gramsPerLitre.toFixed(0)} g per litre now` : 'Topped up'}
@@ -53,11 +49,12 @@ export function TopUp({ bath, mostLitres }: { readonly bath: Bath; readonly most
       </div>
       {isCaustic && (
         <p className="text-note">
-          ▲ Liquor of the same strength is made up cold by itself and poured in slowly; crystals never go into a bath
-          that stands. Goggles and gloves first.
+          <Sign of="warning" />
+          Liquor of the same strength is made up cold by itself and poured in slowly; crystals never go into a bath that
+          stands. Goggles and gloves first.
         </p>
       )}
       {error && <ErrorNote error={error} onClose={() => setError(null)} />}
-    </details>
+    </Fold>
   );
 }

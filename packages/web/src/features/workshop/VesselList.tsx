@@ -1,3 +1,7 @@
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { computeVesselLitres, VESSEL_MATERIALS, type VesselRecord } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
@@ -68,31 +72,19 @@ function AddVessel() {
     </label>
   );
   return (
-    <details>
-      <summary className="quiet-button">Write a vessel down</summary>
+    <Fold title="Write a vessel down">
       <div className="flex flex-wrap items-end gap-3 py-2">
         {field('name', 'Name', '12rem')}
-        <label>
-          <span className="block text-note">Material</span>
-          <select
-            style={{ width: '10rem' }}
+        <Field label="Material" isQuiet width="10rem">
+          <Select
             value={draft.material}
-            onChange={(event) => setDraft({ ...draft, material: event.target.value })}
-          >
-            {VESSEL_MATERIALS.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
-        <label className="flex min-h-10 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={draft.isRound}
-            onChange={(event) => setDraft({ ...draft, isRound: event.target.checked })}
+            options={VESSEL_MATERIALS}
+            onChange={(value) => setDraft({ ...draft, material: value })}
           />
+        </Field>
+        <Checkbox checked={draft.isRound} onChange={(isChecked) => setDraft({ ...draft, isRound: isChecked })}>
           Round
-        </label>
+        </Checkbox>
         {field('lengthMm', draft.isRound ? 'Inside diameter, mm' : 'Inside length, mm', '8rem')}
         {!draft.isRound && field('widthMm', 'Inside width, mm', '8rem')}
         {field('depthMm', 'Inside depth, mm', '8rem')}
@@ -101,6 +93,6 @@ function AddVessel() {
         </button>
         {error && <ErrorNote error={error} onClose={() => setError(null)} />}
       </div>
-    </details>
+    </Fold>
   );
 }

@@ -1,3 +1,5 @@
+import { DateField } from '../ui/DateField.tsx';
+import { Select } from '../ui/Select.tsx';
 import { useState } from 'react';
 import type { NounPath } from '@sardonyx/contract';
 import type { Row } from '../api/api.ts';
@@ -17,14 +19,25 @@ interface AutosavedProps<R extends Row> {
   readonly options?: readonly string[];
 }
 
-/** A field that saves itself when it is left. What was refused stays in the field, with the reason under it. */
+interface Draft<R> {
+  readonly text: string;
+  /** The row as it was when the edit began. */
+  readonly from: R;
+}
+
+/** A field that saves itself when it is left; a choice at once. What was refused stays in the field, with the reason under it. */
 export function Autosaved<R extends Row>({ kind, row, field, label, type = 'text', options }: AutosavedProps<R>) {
   const dispatch = useAppDispatch();
   const saved = String(row[field] ?? '');
   // The edit keeps the row it began with: a save made meanwhile elsewhere must show as such.
-  const [draft, setDraft] = useState<{ readonly text: string; readonly from: R } | null>(null);
+  const [draft, setDraft] = useState<Draft<R> | null>(null);
   const [error, setError] = useState<AppError | null>(null);
-  const save = async () => {
+  const edit = (text: string) => {
+    const next = { text, from: draft?.from ?? row };
+    setDraft(next);
+    return next;
+  };
+  const save = async (draft: Draft<R> | null) => {
     if (!draft) return;
     const value = readValue(draft.text, type);
     if (draft.text === String(draft.from[field] ?? '')) return setDraft(null);
@@ -43,22 +56,15 @@ export function Autosaved<R extends Row>({ kind, row, field, label, type = 'text
   return (
     <Field label={label} error={error?.fields?.[field] ?? error?.message}>
       {options ? (
-        <select
-          value={draft?.text ?? saved}
-          onChange={(event) => setDraft({ text: event.target.value, from: draft?.from ?? row })}
-          onBlur={() => void save()}
-        >
-          {options.map((option) => (
-            <option key={option}>{option}</option>
-          ))}
-        </select>
+        <Select value={draft?.text ?? saved} options={options} onChange={(value) => void save(edit(value))} />
+      ) : type === 'date' ? (
+        <DateField value={draft?.text ?? saved} onChange={edit} onLeave={(day) => void save(edit(day))} />
       ) : (
         <input
-          type={type === 'number' ? 'text' : type}
           inputMode={type === 'number' ? 'decimal' : undefined}
           value={draft?.text ?? saved}
-          onChange={(event) => setDraft({ text: event.target.value, from: draft?.from ?? row })}
-          onBlur={() => void save()}
+          onChange={(event) => edit(event.target.value)}
+          onBlur={() => void save(draft)}
         />
       )}
     </Field>

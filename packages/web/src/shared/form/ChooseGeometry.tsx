@@ -1,3 +1,5 @@
+import { Field } from '../ui/Field.tsx';
+import { Select } from '../ui/Select.tsx';
 import { GEOMETRIES, type Geometry } from '@sardonyx/core';
 
 interface ChooseGeometryProps {
@@ -9,17 +11,8 @@ interface ChooseGeometryProps {
 /** Whether the instrument that measured saw the gloss. */
 export function ChooseGeometry({ label, geometry, onChoose }: ChooseGeometryProps) {
   return (
-    <label>
-      <span className="block text-note">{label}</span>
-      <select
-        style={{ width: '11rem' }}
-        value={geometry}
-        onChange={(event) => onChoose(event.target.value as Geometry)}
-      >
-        {GEOMETRIES.map((one) => (
-          <option key={one}>{one}</option>
-        ))}
-      </select>
-    </label>
+    <Field label={label} isQuiet width="11rem">
+      <Select value={geometry} options={GEOMETRIES} onChange={onChoose} />
+    </Field>
   );
 }

@@ -22,5 +22,5 @@ export function useRowForm<T extends FieldValues>({ kind, type, start, labelOf }
     if (problem) form.showError(problem);
     else form.reset();
   });
-  return { register: form.register, errors: form.formState.errors, save };
+  return { register: form.register, control: form.control, errors: form.formState.errors, save };
 }

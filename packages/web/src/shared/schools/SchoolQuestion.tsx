@@ -1,3 +1,5 @@
+import { Field } from '../ui/Field.tsx';
+import { Select } from '../ui/Select.tsx';
 import type { School } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../api/appError.ts';
@@ -30,21 +32,17 @@ export function SchoolQuestion(props: SchoolQuestionProps) {
   };
   return (
     <li className="space-y-1 border-t border-hairline py-2">
-      <label className="grid grid-cols-2 items-center gap-3">
-        <span>{school.question}</span>
-        <select
+      <Field label={school.question}>
+        <Select
           disabled={isClosed}
           value={draft?.option ?? option}
-          onChange={(event) => setDraft({ option: event.target.value, reason: draft?.reason ?? reason })}
-        >
-          {school.options.map((one) => (
-            <option key={one} value={one}>
-              {one}
-              {one === fallback.option ? ` (${fallback.word})` : ''}
-            </option>
-          ))}
-        </select>
-      </label>
+          options={school.options.map((one) => ({
+            value: one,
+            label: `${one}${one === fallback.option ? ` (${fallback.word})` : ''}`,
+          }))}
+          onChange={(value) => setDraft({ option: value, reason: draft?.reason ?? reason })}
+        />
+      </Field>
       <p className="text-note">{school.tradeOff}</p>
       <p className="text-note text-soft-ink">{because}</p>
       {draft && (

@@ -1,3 +1,4 @@
+import { FormSelect } from '../ui/FormSelect.tsx';
 import { CreateSource } from '@sardonyx/contract';
 import { SOURCE_CERTAINTIES, type Source, type Variant } from '@sardonyx/core';
 import { Field } from '../ui/Field.tsx';
@@ -14,7 +15,7 @@ interface AddSourceProps {
 
 /** A form for what somebody says of a date. */
 export function AddSource({ about, variants = [] }: AddSourceProps) {
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'sources',
     type: CreateSource,
     start: {
@@ -27,14 +28,14 @@ export function AddSource({ about, variants = [] }: AddSourceProps) {
     <form className="mt-2 grid items-start gap-3 sm:grid-cols-3" noValidate onSubmit={(event) => void save(event)}>
       {variants.length > 0 && (
         <Field label="About" error={errors.variantId?.message}>
-          <select {...register('variantId', { setValueAs: (id: string | null) => id || null })}>
-            <option value="">the casting as a whole</option>
-            {variants.map((variant) => (
-              <option key={variant.id} value={variant.id}>
-                {variant.name}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            control={control}
+            name="variantId"
+            options={[
+              { value: null, label: 'the casting as a whole' },
+              ...variants.map((variant) => ({ value: variant.id, label: variant.name })),
+            ]}
+          />
         </Field>
       )}
       <Field label="What it says" error={errors.statement?.message ?? errors.root?.message}>
@@ -50,11 +51,7 @@ export function AddSource({ about, variants = [] }: AddSourceProps) {
         <input inputMode="decimal" {...register('toYear', asYear)} />
       </Field>
       <Field label="How certain" error={errors.certainty?.message}>
-        <select {...register('certainty')}>
-          {SOURCE_CERTAINTIES.map((certainty) => (
-            <option key={certainty}>{certainty}</option>
-          ))}
-        </select>
+        <FormSelect control={control} name="certainty" options={SOURCE_CERTAINTIES} />
       </Field>
       <button type="submit" className="plain-button justify-self-start">
         Add the statement

@@ -11,7 +11,8 @@ interface DateFieldProps extends ControlProps {
   /** YYYY-MM-DD; empty for none. What is no day is kept as it was typed, for whoever checks it. */
   readonly value: string;
   readonly onChange: (day: string) => void;
-  readonly onLeave?: () => void;
+  /** Called with what stands there when it is left or a day was pointed at. */
+  readonly onLeave?: (day: string) => void;
 }
 
 /** A day, typed in the reader's own way of writing, or pointed at in a month. */
@@ -24,7 +25,7 @@ export function DateField({ value, onChange, onLeave, ...control }: DateFieldPro
   };
   const leave = () => {
     setDraft(null);
-    onLeave?.();
+    onLeave?.(value);
   };
   return (
     <span className="flex">
@@ -55,7 +56,7 @@ export function DateField({ value, onChange, onLeave, ...control }: DateFieldPro
                   setDraft(null);
                   onChange(day);
                   setOpen(false);
-                  onLeave?.();
+                  onLeave?.(day);
                 }}
               />
             </Suspense>

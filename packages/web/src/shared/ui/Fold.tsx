@@ -16,7 +16,7 @@ export function Fold({ title, children, isOpen = false, className = '', titleCla
   const [pressed, setPressed] = useState<boolean | null>(null);
   const open = pressed ?? isOpen;
   return (
-    <Radix.Root open={open} onOpenChange={setPressed} className={className}>
+    <Radix.Root open={open} onOpenChange={setPressed} className={className} data-fold>
       <Radix.Trigger className={`flex min-h-9 items-start gap-1 py-1 text-left ${titleClass}`}>
         <RightIcon aria-hidden size={18} className={`mt-0.5 shrink-0 ${open ? 'rotate-90' : ''}`} />
         <span>{title}</span>

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { WarningIcon } from './icons.ts';
 import type { AppError } from '../api/appError.ts';
 
 const HEADINGS: Readonly<Record<AppError['kind'], string>> = {
@@ -14,9 +15,7 @@ const HEADINGS: Readonly<Record<AppError['kind'], string>> = {
 export function ErrorNote({ error, onClose }: { readonly error: AppError; readonly onClose?: () => void }) {
   return (
     <div role="alert" className="flex items-start gap-3 border-l-4 border-sard bg-sheet px-3 py-2">
-      <span aria-hidden className="mt-0.5 font-bold text-sard">
-        ▲
-      </span>
+      <WarningIcon aria-hidden size={22} className="mt-0.5 shrink-0 text-sard" />
       <div className="grow">
         <strong>{HEADINGS[error.kind]}: </strong>
         {error.reasons ? (

@@ -6,10 +6,18 @@ interface TogglesProps<V extends OptionValue> extends ControlProps {
   readonly value: V;
   readonly options: readonly OptionLike<V>[];
   readonly onChange: (value: V) => void;
+  /** Of each, where they shall be alike. */
+  readonly size?: string;
 }
 
 /** Two to five ways to see the same, side by side; one always holds. */
-export function Toggles<V extends OptionValue>({ value, options, onChange, ...control }: TogglesProps<V>) {
+export function Toggles<V extends OptionValue>({
+  value,
+  options,
+  onChange,
+  size = 'min-h-11 px-3',
+  ...control
+}: TogglesProps<V>) {
   const known = options.map(asOption);
   return (
     <Radix.Root
@@ -24,7 +32,7 @@ export function Toggles<V extends OptionValue>({ value, options, onChange, ...co
           key={i}
           value={String(i)}
           disabled={option.isDisabled ?? false}
-          className="min-h-11 px-3 underline-offset-4 not-first:border-l not-first:border-strong-line disabled:text-soft-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet"
+          className={`${size} underline-offset-4 not-first:border-l not-first:border-strong-line disabled:text-soft-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
         >
           {option.label}
         </Radix.Item>

@@ -36,6 +36,12 @@ export {
   ZoomOut as FartherIcon,
   Maximize as WholeIcon,
   MapPin as PinIcon,
+  CircleQuestionMark as UnknownIcon,
+  Equal as EqualIcon,
+  RectangleVertical as GradeIcon,
+  SquareX as AlteredIcon,
+  SquareDashed as DoubtIcon,
+  SquareCheck as SoundIcon,
   ArrowRightFromLine as LentIcon,
   Undo2 as UndoIcon,
 } from 'lucide-react';

@@ -1,3 +1,7 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Radios } from '../../../shared/ui/Radios.tsx';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import type { ColourSample, Point } from '@sardonyx/core';
 import { CAPTURE_PLACES, type CapturePlace } from '@sardonyx/core';
 import { useEffect, useState } from 'react';
@@ -61,17 +65,16 @@ export function CaptureAct() {
         )}
         <HouseCard />
         {photos.length > 1 && (
-          <label className="block max-w-sm">
-            <span className="text-note">Photograph</span>
-            <select value={photo?.id} onChange={(event) => set('photo', event.target.value)}>
-              {photos.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.side}
-                  {one.caption && `: ${one.caption}`}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Field label="Photograph" isQuiet>
+            <Select
+              value={photo?.id}
+              options={photos.map((one) => ({
+                value: one.id,
+                label: `${one.side}${one.caption ? `: ${one.caption}` : ''}`,
+              }))}
+              onChange={(value) => set('photo', value)}
+            />
+          </Field>
         )}
       </div>
       <div className="min-w-0 space-y-5">
@@ -79,25 +82,14 @@ export function CaptureAct() {
         {!isClosed && (
           <>
             <div className="flex flex-wrap items-end gap-4">
-              <label>
-                <span className="block text-note">Part</span>
-                <select style={{ width: '14rem' }} value={partId} onChange={(event) => set('part', event.target.value)}>
-                  {parts.map((part) => (
-                    <option key={part.id} value={part.id}>
-                      {nameOfPart(part.id)}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <fieldset className="flex gap-4">
-                <legend className="text-note">Place</legend>
-                {CAPTURE_PLACES.map((one) => (
-                  <label key={one} className="inline-flex min-h-10 items-center gap-2">
-                    <input type="radio" name="place" checked={place === one} onChange={() => choosePlace(one)} />
-                    {one}
-                  </label>
-                ))}
-              </fieldset>
+              <Field label="Part" isQuiet width="14rem">
+                <Select
+                  value={partId}
+                  options={parts.map((part) => ({ value: part.id, label: nameOfPart(part.id) }))}
+                  onChange={(value) => set('part', value)}
+                />
+              </Field>
+              <Radios label="Place" look="quiet" value={place} options={CAPTURE_PLACES} onChange={choosePlace} />
             </div>
             <p className="text-soft-ink">
               {place === 'sheltered'
@@ -160,26 +152,24 @@ function PhotoSampler({ photo, onSample }: PhotoSamplerProps) {
     <>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <p role="status" className="grow">
+          {!isPointing && (problem ?? (fitted && fault)) && <Sign of="warning" />}
           {isPointing
             ? `Point at the card’s dots: next the ${CORNERS[corners.length]} one.`
             : problem
-              ? `▲ ${problem}`
+              ? problem
               : !fitted
                 ? 'Looking for the colour card ...'
                 : fault
-                  ? `▲ ${fault}`
+                  ? fault
                   : `Card found: ${fitted.dots.length} dots, ${fitted.fit.model}, off by ${fitted.fit.heldOut.median.toFixed(1)} dE00 (worst ${fitted.fit.heldOut.worst.toFixed(1)}) on fields that were left out of the fit.${point ? '' : ' Now set the loupe on the paint.'}`}
         </p>
-        <label className="inline-flex items-center gap-2">
-          <span>Loupe</span>
-          <select style={{ width: '7rem' }} value={radius} onChange={(event) => setRadius(Number(event.target.value))}>
-            {LOUPES.map((one) => (
-              <option key={one} value={one}>
-                {2 * one} px
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="Loupe" width="7rem">
+          <Select
+            value={radius}
+            options={LOUPES.map((one) => ({ value: one, label: `${2 * one} px` }))}
+            onChange={setRadius}
+          />
+        </Field>
         {fitted && !corners && (
           <button type="button" className="quiet-button" onClick={() => setCorners(fitted.dots.slice(0, 4))}>
             Drag the card’s corners

@@ -1,3 +1,5 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { BENCH_CARD, drawColourCardFace, readCardValues } from '@sardonyx/core';
 import { useState } from 'react';
 import { changeRow } from '../../../shared/edits/editRow.ts';
@@ -24,10 +26,7 @@ export function HouseCard() {
     if (values) await save(values, 'colour card as measured');
   };
   return (
-    <details>
-      <summary className="quiet-button">
-        {house.colourCard ? 'The card: the house’s own, as it was measured' : 'The card: as it was designed'}
-      </summary>
+    <Fold title={house.colourCard ? 'The card: the house’s own, as it was measured' : 'The card: as it was designed'}>
       <div className="space-y-3 py-2">
         <p>
           A card printed at home has colours of its own. Have its 28 fields (row by row from the upper left) and its
@@ -56,7 +55,10 @@ export function HouseCard() {
         </div>
         {problems.length > 0 && (
           <div role="alert">
-            <p>▲ Not taken over; the card stays as it was.</p>
+            <p>
+              <Sign of="warning" />
+              Not taken over; the card stays as it was.
+            </p>
             <ul className="text-note">
               {problems.slice(0, SHOWN).map((problem) => (
                 <li key={problem}>{problem}</li>
@@ -66,6 +68,6 @@ export function HouseCard() {
           </div>
         )}
       </div>
-    </details>
+    </Fold>
   );
 }

@@ -1,3 +1,4 @@
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import type { Geometry, Lab } from '@sardonyx/core';
 import { ChooseGeometry } from '../../../shared/form/ChooseGeometry.tsx';
 import { useState } from 'react';
@@ -15,8 +16,7 @@ export function TypeColour({ onTyped }: { readonly onTyped: (draft: CaptureDraft
   const [l, a, b] = numbers as [number, number, number];
   const isRight = l >= 0 && l <= 100 && Math.abs(a) <= 128 && Math.abs(b) <= 128;
   return (
-    <details className="border-t border-hairline pt-2">
-      <summary className="quiet-button">Type the numbers</summary>
+    <Fold className="border-t border-hairline pt-2" title="Type the numbers">
       <div className="flex flex-wrap items-end gap-3 py-2">
         {FIELDS.map((word, i) => (
           <label key={word}>
@@ -48,6 +48,6 @@ export function TypeColour({ onTyped }: { readonly onTyped: (draft: CaptureDraft
         D65, 2° observer. L* from 0 to 100, a* and b* from −128 to 128. 45/0 and photographs leave the gloss out; a
         sphere with its trap closed has it in.
       </p>
-    </details>
+    </Fold>
   );
 }

@@ -1,3 +1,4 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { describeDifference, estimateGloss, type Dosing, type Lab, type Proposal, type Shortage } from '@sardonyx/core';
 import { formatMl } from '../swatch/formatColour.ts';
 import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
@@ -19,7 +20,10 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing, ta
   const { shelf } = useColourBench();
   if (problem)
     return (
-      <p role="status">▲ {problem === 'Ended.' ? 'You ended the search. Change a wish to begin it again.' : problem}</p>
+      <p role="status">
+        <Sign of="warning" />
+        {problem === 'Ended.' ? 'You ended the search. Change a wish to begin it again.' : problem}
+      </p>
     );
   if (!proposals)
     return (
@@ -56,7 +60,8 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing, ta
     <div aria-live="polite">
       {!chosen.isReached && (
         <p className="text-act font-semibold">
-          ▲ These pots do not reach it: the nearest stays {describeDifference(chosen.lab, target) || 'visibly off'}.
+          <Sign of="warning" />
+          These pots do not reach it: the nearest stays {describeDifference(chosen.lab, target) || 'visibly off'}.
         </p>
       )}
       <p className="text-act font-semibold">{parts.join(', ')}.</p>

@@ -1,8 +1,10 @@
+import { Radios } from '../../../shared/ui/Radios.tsx';
 import type { Dosing, MixWay, Proposal } from '@sardonyx/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStartMixMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
+import type { Option } from '../../../shared/ui/options.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
@@ -11,9 +13,9 @@ import type { WantedColour } from './useTarget.ts';
 /** dE00 that is good enough: beside each other few see it. */
 const TOLERANCE = 1;
 
-const WAYS: readonly (readonly [MixWay, string, string])[] = [
-  ['light end', 'from the light end', 'a dark can always go in, never come out'],
-  ['nearest pot', 'from the nearest pot', 'fewest pours when a pot is close already'],
+const WAYS: readonly Option<MixWay>[] = [
+  { value: 'light end', label: 'from the light end', note: 'a dark can always go in, never come out' },
+  { value: 'nearest pot', label: 'from the nearest pot', note: 'fewest pours when a pot is close already' },
 ];
 
 interface BeginMixingProps {
@@ -46,17 +48,7 @@ export function BeginMixing({ target, chosen, needMl, dosing, doseMl }: BeginMix
   };
   return (
     <div className="space-y-2">
-      <fieldset className="flex flex-wrap gap-x-6">
-        <legend className="text-note">Begin</legend>
-        {WAYS.map(([one, word, why]) => (
-          <label key={one} className="inline-flex min-h-9 items-center gap-2">
-            <input type="radio" name="begin" checked={way === one} onChange={() => setWay(one)} />
-            <span>
-              {word} <span className="text-note text-soft-ink">{why}</span>
-            </span>
-          </label>
-        ))}
-      </fieldset>
+      <Radios label="Begin" look="quiet" value={way} options={WAYS} onChange={setWay} />
       <button type="button" className="main-button" disabled={isLoading} onClick={() => void begin()}>
         Mix {formatMl(needMl)} of it
       </button>

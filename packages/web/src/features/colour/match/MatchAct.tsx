@@ -1,3 +1,7 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Radios } from '../../../shared/ui/Radios.tsx';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import type { ShelfView } from '@sardonyx/contract';
 import { DOSINGS, findShortage, mayBeMixed, type Dosing, type ProposalKind } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
@@ -20,6 +24,10 @@ import { WhichColour } from './WhichColour.tsx';
 
 const SCALES_ML = 0.01;
 const WEIGHT_A = 0.3;
+const LIGHTS = [
+  { value: 'D65', label: 'by daylight (D65)' },
+  { value: 'A', label: 'by a filament lamp (A)' },
+] as const;
 
 /** From a captured colour to a recipe in whole doses. */
 export function MatchAct() {
@@ -84,15 +92,7 @@ function Match({ target }: { readonly target: WantedColour }) {
       look={
         <>
           <MeetingSwatches target={wanted} mix={mixed ?? null} />
-          <fieldset className="flex flex-wrap gap-x-5">
-            <legend className="sr-only">Light</legend>
-            {(['D65', 'A'] as const).map((one) => (
-              <label key={one} className="inline-flex min-h-9 items-center gap-2">
-                <input type="radio" name="light" checked={light === one} onChange={() => setLight(one)} />
-                {one === 'D65' ? 'by daylight (D65)' : 'by a filament lamp (A)'}
-              </label>
-            ))}
-          </fieldset>
+          <Radios label="Light" look="unseen" value={light} options={LIGHTS} onChange={setLight} />
           <WhichColour target={target} />
           {chosen && <OverPrimers lines={chosen.lines} geometry={target.geometry} />}
         </>
@@ -109,20 +109,13 @@ function Match({ target }: { readonly target: WantedColour }) {
             onChange={(event) => setNeedMl(event.target.value)}
           />
         </label>
-        <label>
-          <span className="block text-note">Dosed by</span>
-          <select
-            style={{ width: '12rem' }}
+        <Field label="Dosed by" isQuiet width="12rem">
+          <Select
             value={dosing}
-            onChange={(event) => setDosing(event.target.value as Dosing)}
-          >
-            {DOSINGS.map((one) => (
-              <option key={one} value={one}>
-                {one === 'scales' ? 'scales, 0.01 g' : 'drops'}
-              </option>
-            ))}
-          </select>
-        </label>
+            options={DOSINGS.map((one) => ({ value: one, label: one === 'scales' ? 'scales, 0.01 g' : 'drops' }))}
+            onChange={setDosing}
+          />
+        </Field>
         {dosing === 'drops' && (
           <label>
             <span className="block text-note">One drop, ml</span>
@@ -134,22 +127,20 @@ function Match({ target }: { readonly target: WantedColour }) {
             />
           </label>
         )}
-        <label>
-          <span className="block text-note">At most</span>
-          <select
-            style={{ width: '8rem' }}
+        <Field label="At most" isQuiet width="8rem">
+          <Select
             value={mostPaints}
-            onChange={(event) => setMostPaints(Number(event.target.value))}
-          >
-            {[1, 2, 3, 4, 5].map((one) => (
-              <option key={one} value={one}>
-                {one} {one === 1 ? 'paint' : 'paints'}
-              </option>
-            ))}
-          </select>
-        </label>
+            options={[1, 2, 3, 4, 5].map((one) => ({ value: one, label: `${one} ${one === 1 ? 'paint' : 'paints'}` }))}
+            onChange={setMostPaints}
+          />
+        </Field>
       </div>
-      {!isRight && <p role="alert">▲ How much is needed: 0.2 to 200 ml; a drop: 0.005 to 0.2 ml.</p>}
+      {!isRight && (
+        <p role="alert">
+          <Sign of="warning" />
+          How much is needed: 0.2 to 200 ml; a drop: 0.005 to 0.2 ml.
+        </p>
+      )}
       {proposals && chosen && <ProposalList proposals={proposals} chosen={chosen} onChoose={setKind} />}
       {chosen && !isClosed && (
         <BeginMixing target={target} chosen={chosen} needMl={need} dosing={dosing} doseMl={doseMl} />

@@ -1,3 +1,4 @@
+import { Radios } from '../../../shared/ui/Radios.tsx';
 import { sumLeft, type Proposal, type ProposalKind } from '@sardonyx/core';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
@@ -20,23 +21,31 @@ interface ProposalListProps {
 export function ProposalList({ proposals, chosen, onChoose }: ProposalListProps) {
   const { shelf } = useColourBench();
   return (
-    <fieldset>
-      <legend className="font-semibold">Ways to it</legend>
-      {proposals.map(({ kind, lines, de65, deA, cost }) => (
-        <label key={kind} className="flex min-h-11 items-baseline gap-3 border-b border-hairline py-1.5">
-          <input type="radio" name="way" checked={kind === chosen.kind} onChange={() => onChoose(kind)} />
-          <span className="grow">
-            <strong>{WORDS[kind]}</strong>: {lines.map(({ productId }) => nameOfProduct(shelf, productId)).join(', ')}
-            <span className="block text-note text-soft-ink">{listUsedUp(lines)}</span>
-          </span>
-          <span className="figure shrink-0 text-right text-note">
-            {de65.toFixed(1)} by day, {deA.toFixed(1)} by lamp
-            <span className="block">cost {cost.toFixed(2)}</span>
-          </span>
-        </label>
-      ))}
-    </fieldset>
+    <Radios
+      label="Ways to it"
+      isList
+      value={chosen.kind}
+      options={proposals.map(({ kind }) => kind)}
+      onChange={onChoose}
+      describe={describe}
+    />
   );
+
+  function describe(kind: ProposalKind) {
+    const { lines, de65, deA, cost } = proposals.find((one) => one.kind === kind)!;
+    return (
+      <span className="flex items-baseline gap-3">
+        <span className="grow">
+          <strong>{WORDS[kind]}</strong>: {lines.map(({ productId }) => nameOfProduct(shelf, productId)).join(', ')}
+          <span className="block text-note text-soft-ink">{listUsedUp(lines)}</span>
+        </span>
+        <span className="figure shrink-0 text-right text-note">
+          {de65.toFixed(1)} by day, {deA.toFixed(1)} by lamp
+          <span className="block">cost {cost.toFixed(2)}</span>
+        </span>
+      </span>
+    );
+  }
 
   /** "uses up Black" where a pot would be all but empty. */
   function listUsedUp(lines: Proposal['lines']): string {

@@ -1,3 +1,5 @@
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import { useSearchParams } from 'react-router';
 import { useColourBench } from '../ColourContext.tsx';
 import { formatLabSpread } from '../swatch/formatColour.ts';
@@ -9,20 +11,16 @@ export function WhichColour({ target }: { readonly target: WantedColour }) {
   const [, setParams] = useSearchParams();
   return (
     <div className="space-y-1">
-      <label className="block">
-        <span className="text-note">Wanted</span>
-        <select
+      <Field label="Wanted" isQuiet>
+        <Select
           value={target.capture.id}
-          onChange={(event) => setParams({ capture: event.target.value }, { replace: true })}
-        >
-          {colour.captures.map((one) => (
-            <option key={one.id} value={one.id}>
-              {nameOfPart(one.specimenPartId)}, {one.place}
-              {one.note && `, ${one.note}`} ({one.method})
-            </option>
-          ))}
-        </select>
-      </label>
+          options={colour.captures.map((one) => ({
+            value: one.id,
+            label: `${nameOfPart(one.specimenPartId)}, ${one.place}${one.note ? `, ${one.note}` : ''} (${one.method})`,
+          }))}
+          onChange={(value) => setParams({ capture: value }, { replace: true })}
+        />
+      </Field>
       <p className="text-note text-soft-ink">
         <span className="figure">{formatLabSpread(target.lab, target.capture.sd)}</span>, {target.geometry}
         {!target.capture.spectrum && '; by lamp from the smoothest spectrum of that colour (planning estimate)'}

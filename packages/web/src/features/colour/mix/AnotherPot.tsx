@@ -1,6 +1,9 @@
-import type { MixView } from '@sardonyx/contract';
-import { mayBeMixed, sumLeft, type MixState } from '@sardonyx/core';
-import { useState } from 'react';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Chooser, type ChooserOption } from '../../../shared/ui/Chooser.tsx';
+import { describePot } from '../../../shared/form/potOptions.ts';
+import type { MixView, ShelfView } from '@sardonyx/contract';
+import { mayBeMixed, sumLeft, type MixState, type PaintProduct } from '@sardonyx/core';
+import { useMemo, useState } from 'react';
 import { useLogMixStepMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
@@ -24,9 +27,7 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
   const [isSent, setSent] = useState(false);
   const known = [...state.productIds, ...mix.recipe.map((line) => line.productId)];
   const binder = known.map((id) => findProduct(shelf, id)?.binder).find((one) => one !== undefined);
-  const pots = shelf.products.filter(
-    (one) => (binder === undefined || one.binder === binder) && mayBeMixed(one) && sumLeft(shelf.pots, one.id) > 0,
-  );
+  const options = useMemo(() => listPots(shelf, binder), [shelf, binder]);
   const product = findProduct(shelf, productId);
   const isByWeight = mix.dosing === 'scales';
   const number = Number(amount.replace(',', '.'));
@@ -44,17 +45,9 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
         Any {binder ?? 'paint'} that can be reckoned with. It counts, and what comes next is worked out from there.
       </p>
       <div className="flex flex-wrap items-end gap-3">
-        <label>
-          <span className="block text-note">Which pot</span>
-          <select style={{ width: '17rem' }} value={productId} onChange={(event) => setProductId(event.target.value)}>
-            <option value="">choose</option>
-            {pots.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.line} {one.name}, {formatMl(sumLeft(shelf.pots, one.id))} left
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="Which pot" isQuiet width="17rem">
+          <Chooser value={productId} options={options} onChange={setProductId} placeholder="choose a pot" />
+        </Field>
         <label>
           <span className="block text-note">{isByWeight ? 'Grams of it' : 'Drops of it'}</span>
           <input
@@ -76,4 +69,19 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
       {error !== undefined && <ErrorNote error={readAppError(error)} />}
     </section>
   );
+}
+
+/** What can be poured into this binder and reckoned with; the rest with what forbids it. */
+function listPots(shelf: ShelfView, binder: PaintProduct['binder'] | undefined): ChooserOption[] {
+  const pots = shelf.products.map((product) => {
+    const whyNot = findWhyNot(shelf, product, binder);
+    return { ...describePot(shelf, product), ...(whyNot ? { whyNot, group: 'Would not do' } : { group: 'Would do' }) };
+  });
+  return [...pots.filter(({ group }) => group === 'Would do'), ...pots.filter(({ group }) => group !== 'Would do')];
+}
+
+function findWhyNot(shelf: ShelfView, product: PaintProduct, binder: PaintProduct['binder'] | undefined): string {
+  if (binder !== undefined && product.binder !== binder) return `${product.binder} does not mix with ${binder}`;
+  if (!mayBeMixed(product)) return 'no colour to mix: it cannot be reckoned with';
+  return sumLeft(shelf.pots, product.id) > 0 ? '' : 'nothing left in it';
 }

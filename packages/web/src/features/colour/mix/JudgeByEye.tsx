@@ -1,3 +1,5 @@
+import { Toggles } from '../../../shared/ui/Toggles.tsx';
+import { Slider } from '../../../shared/ui/Slider.tsx';
 import type { LogWet, MixView } from '@sardonyx/contract';
 import { EYE_WAYS, eyeOf, measureByEye, STEPS, type Eye, type EyeWord, type Lab } from '@sardonyx/core';
 import { useState } from 'react';
@@ -33,6 +35,14 @@ const STEP_WORDS: Readonly<Record<EyeWord['step'], string>> = {
   strong: 'strongly',
 };
 const TITLES = ['Light or dark', 'Red or green', 'Yellow or blue'] as const;
+
+const indexOf = ({ step, way }: EyeWord) =>
+  CHOICES.findIndex((one) => one.step === step && (step === 'none' || one.way === way));
+
+function sayWord({ step, way }: EyeWord, at: number): string {
+  const { more, less } = EYE_WAYS[at]!;
+  return step === 'none' ? STEP_WORDS.none : `${STEP_WORDS[step]} ${way > 0 ? more : less}`;
+}
 
 /** The patch beside the old paint, in words; everything else on the screen has lost its colour. */
 export function JudgeByEye({ mix, what, expected, onDone }: JudgeByEyeProps) {
@@ -73,49 +83,24 @@ export function JudgeByEye({ mix, what, expected, onDone }: JudgeByEyeProps) {
         />
         <div className="space-y-4">
           {TITLES.map((title, at) => (
-            <fieldset key={title}>
-              <legend className="font-semibold">{title}</legend>
-              <div className="flex flex-wrap gap-1">
-                {CHOICES.map((word) => {
-                  const { more, less } = EYE_WAYS[at]!;
-                  const said =
-                    word.step === 'none' ? 'the same' : `${STEP_WORDS[word.step]} ${word.way > 0 ? more : less}`;
-                  const isOn = words[at]!.step === word.step && (word.step === 'none' || words[at]!.way === word.way);
-                  return (
-                    <label
-                      key={said}
-                      className={`flex min-h-12 w-[4.9rem] items-center justify-center border px-1 text-center text-note ${isOn ? 'border-ink bg-ink font-semibold text-sheet' : 'border-strong-line'}`}
-                    >
-                      <input
-                        type="radio"
-                        name={title}
-                        className="sr-only"
-                        checked={isOn}
-                        onChange={() => set(at, word)}
-                      />
-                      {said}
-                    </label>
-                  );
-                })}
-              </div>
-            </fieldset>
+            <div key={title} className="space-y-1">
+              <p className="font-semibold">{title}</p>
+              <Toggles
+                aria-label={title}
+                size="w-[4.9rem] min-h-12 text-note"
+                value={indexOf(words[at]!)}
+                options={CHOICES.map((word, i) => ({ value: i, label: sayWord(word, at) }))}
+                onChange={(i) => set(at, CHOICES[i]!)}
+              />
+            </div>
           ))}
-          <label className="block max-w-md">
-            <span className="flex justify-between text-note">
+          <div className="max-w-md">
+            <span aria-hidden className="flex justify-between text-note">
               <span>sure</span>
               <span>unsure</span>
             </span>
-            <input
-              type="range"
-              min={0}
-              max={100}
-              step={10}
-              value={unsure}
-              aria-label="How unsure"
-              style={{ width: '100%' }}
-              onChange={(event) => setUnsure(Number(event.target.value))}
-            />
-          </label>
+            <Slider label="How unsure" min={0} max={100} step={10} value={unsure} onChange={setUnsure} />
+          </div>
           <div className="flex flex-wrap gap-3">
             <button type="button" className="main-button min-h-16!" disabled={isLoading} onClick={() => void save()}>
               That is how it looks

@@ -1,3 +1,5 @@
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { nameOfArea } from '@sardonyx/core';
 import { useState } from 'react';
@@ -42,17 +44,16 @@ export function KeepMixForm({ mix, isGood }: { readonly mix: MixView; readonly i
             onChange={(event) => setPlace(event.target.value)}
           />
         </label>
-        <label>
-          <span className="block text-note">Planned for</span>
-          <select style={{ width: '14rem' }} value={areaId} onChange={(event) => setAreaId(event.target.value)}>
-            <option value="">nothing yet</option>
-            {areas.map((area) => (
-              <option key={area.id} value={area.id}>
-                {area.partName}, {nameOfArea(area)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="Planned for" isQuiet width="14rem">
+          <Select
+            value={areaId}
+            options={[
+              { value: '', label: 'nothing yet' },
+              ...areas.map((area) => ({ value: area.id, label: `${area.partName}, ${nameOfArea(area)}` })),
+            ]}
+            onChange={setAreaId}
+          />
+        </Field>
       </div>
       <div className="flex flex-wrap items-center gap-4">
         <button

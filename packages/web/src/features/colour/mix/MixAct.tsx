@@ -1,3 +1,6 @@
+import { Fold } from '../../../shared/ui/Fold.tsx';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { type MixState, type RoundAdvice } from '@sardonyx/core';
 import { useState } from 'react';
@@ -40,17 +43,16 @@ export function MixAct() {
   return (
     <>
       {mixes.length > 1 && (
-        <label className="block max-w-sm">
-          <span className="text-note">Mix</span>
-          <select value={mix.id} onChange={(event) => setParams({ mix: event.target.value }, { replace: true })}>
-            {mixes.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}, {one.startedAt.slice(0, 10)}
-                {one.endedAt ? (one.productId ? ' (kept)' : ' (given up)') : ''}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="Mix" isQuiet>
+          <Select
+            value={mix.id}
+            options={mixes.map((one) => ({
+              value: one.id,
+              label: `${one.name}, ${one.startedAt.slice(0, 10)}${one.endedAt ? (one.productId ? ' (kept)' : ' (given up)') : ''}`,
+            }))}
+            onChange={(value) => setParams({ mix: value }, { replace: true })}
+          />
+        </Field>
       )}
       <Mixing key={mix.id} mix={mix} />
     </>
@@ -120,18 +122,12 @@ function Mixing({ mix }: { readonly mix: MixView }) {
       {!isOver && advice?.read && <Paths paths={advice.paths} />}
       {!isOver && advice && last && !state.isPatchDue && <KeepMixForm mix={mix} isGood={advice.kind === 'stop'} />}
       {!isOver && advice && (
-        <details>
-          <summary className="quiet-button">Pour from another pot</summary>
+        <Fold title="Pour from another pot">
           <AnotherPot key={mix.steps.length} mix={mix} state={state} isStale={isStale} />
-        </details>
+        </Fold>
       )}
       {!isOver && advice && <GiveUpMix mixId={mix.id} />}
-      {state.totalMl > 0 && hazard && (
-        <details>
-          <summary className="quiet-button">What can hurt while mixing</summary>
-          {hazard}
-        </details>
-      )}
+      {state.totalMl > 0 && hazard && <Fold title="What can hurt while mixing">{hazard}</Fold>}
       <LightLadder target={mix.target} patches={state.patches} />
       <MixLog mix={mix} state={state} />
     </Halves>

@@ -1,3 +1,4 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { computeDe00, firstMl, type MixState, type RoundAdvice } from '@sardonyx/core';
 import { Link } from 'react-router';
@@ -35,7 +36,13 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
         )}
       </div>
     );
-  if (problem) return <p role="alert">▲ {problem}</p>;
+  if (problem)
+    return (
+      <p role="alert">
+        <Sign of="warning" />
+        {problem}
+      </p>
+    );
   if (!advice) return <p className="text-act font-semibold">Reckoning ...</p>;
   const { kind, read, sureness, deNext, deNextSd, totalMl, pours } = advice;
   const deNow = read?.de ?? null;
@@ -77,7 +84,10 @@ export function MixVerdict({ mix, state, advice, problem }: MixVerdictProps) {
   if (kind === 'beyond')
     return (
       <div aria-live="polite">
-        <p className="text-act font-semibold">▲ Adding cannot bring it within {mix.tolerance.toFixed(1)} any more.</p>
+        <p className="text-act font-semibold">
+          <Sign of="warning" />
+          Adding cannot bring it within {mix.tolerance.toFixed(1)} any more.
+        </p>
         <p>
           {deNow === null ? '' : `Now ${deNow.toFixed(1)} off; `}the best addition ends at {after} and{' '}
           {formatMl(totalMl)}. Begin again where that is too far off: throw this mix away below, or keep it as a

@@ -1,3 +1,4 @@
+import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { computeDe00, predictDry, selectDrying, type MixState } from '@sardonyx/core';
 import { useState } from 'react';
@@ -68,10 +69,9 @@ export function PatchPanel({ mix, state, onJudge }: PatchPanelProps) {
         </div>
       )}
       <Drying mix={mix} state={state} />
-      <label className="flex min-h-11 items-center gap-3">
-        <input type="checkbox" className="size-6" checked={isDry} onChange={(event) => setDry(event.target.checked)} />
+      <Checkbox checked={isDry} onChange={setDry}>
         The patch is dry
-      </label>
+      </Checkbox>
       <div className="flex flex-wrap gap-3">
         {instrument && (
           <button

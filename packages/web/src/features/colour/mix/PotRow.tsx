@@ -1,3 +1,4 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { computePaintLab, convertLabToHex, selectOptics, sumLeft, type Geometry } from '@sardonyx/core';
 import { findProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
@@ -35,7 +36,7 @@ export function PotRow({ pots, geometry }: PotRowProps) {
               />
             </span>
             <strong className="block">
-              {isNext && <span aria-hidden>▸ </span>}
+              {isNext && <Sign of="next" />}
               {product?.name ?? 'gone from the shelf'}
             </strong>
             <span className="block text-note">

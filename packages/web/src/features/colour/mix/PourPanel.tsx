@@ -1,3 +1,5 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import type { MixView } from '@sardonyx/contract';
 import type { PlannedPour } from '@sardonyx/core';
 import { useEffect, useState } from 'react';
@@ -50,12 +52,16 @@ export function PourPanel({ mix, pour, doseMl, isStale }: PourPanelProps) {
       </p>
       {isFirstGo && (
         <p>
-          ▲ <strong>Strong paint.</strong> This is the first part of {formatMl(pour.ml)}; stir and look before the rest.
+          <Sign of="warning" />
+          <strong>Strong paint.</strong> This is the first part of {formatMl(pour.ml)}; stir and look before the rest.
           What is in cannot come out again.
         </p>
       )}
       {pour.isShort && (
-        <p>▲ The pot holds less than that: pour what there is and log it; the next round counts with it.</p>
+        <p>
+          <Sign of="warning" />
+          The pot holds less than that: pour what there is and log it; the next round counts with it.
+        </p>
       )}
       {mix.dosing === 'scales' ? (
         <OnScales
@@ -134,7 +140,12 @@ function OnScales({ wantedG, isLogging, onLog }: OnScalesProps) {
             <span className="absolute inset-y-0 left-0 bg-ink" style={{ width: `${(100 * share) / 1.15}%` }} />
             <span className="absolute inset-y-[-5px] w-0.5 bg-soft-ink" style={{ left: `${100 / 1.15}%` }} />
           </div>
-          {fault && <p role="alert">▲ {fault}</p>}
+          {fault && (
+            <p role="alert">
+              <Sign of="warning" />
+              {fault}
+            </p>
+          )}
           <div className="flex flex-wrap gap-3">
             {isSimulated && (
               <button
@@ -158,8 +169,7 @@ function OnScales({ wantedG, isLogging, onLog }: OnScalesProps) {
           {error !== undefined && <ErrorNote error={readAppError(error)} />}
         </>
       )}
-      <details open={!scales}>
-        <summary className="quiet-button">Weighed elsewhere</summary>
+      <Fold isOpen={!scales} title="Weighed elsewhere">
         <div className="flex flex-wrap items-end gap-3">
           <label>
             <span className="block text-note">Grams</span>
@@ -179,7 +189,7 @@ function OnScales({ wantedG, isLogging, onLog }: OnScalesProps) {
             Log it
           </button>
         </div>
-      </details>
+      </Fold>
     </div>
   );
 }

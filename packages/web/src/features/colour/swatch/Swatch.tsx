@@ -1,3 +1,4 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { convertLabToRgb, convertLabToHex, type Lab } from '@sardonyx/core';
 
 interface SwatchProps {
@@ -19,7 +20,8 @@ export function Swatch({ lab, label, className = '' }: SwatchProps) {
     >
       {!isShown && (
         <span aria-hidden className="absolute right-1 bottom-1 bg-[#000000] px-1 text-note text-[#ffffff]">
-          ◊ beyond the screen
+          <Sign of="warning" />
+          beyond the screen
         </span>
       )}
     </span>

@@ -1,3 +1,4 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { computeStationState } from '@sardonyx/core';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
@@ -33,7 +34,18 @@ export function CloseStation() {
       }
     >
       <Verdict
-        rest={`${dryFit && dryFit.state !== 'done' && dryFit.state !== 'not needed' ? '▲ It has not been put together dry yet. ' : ''}Motion is tried before the base goes on, wheels are looked at before an axle end is formed, decals cross a seam after the last joint, slow ink comes last of all.`}
+        rest={
+          <>
+            {dryFit && dryFit.state !== 'done' && dryFit.state !== 'not needed' && (
+              <>
+                <Sign of="warning" />
+                It has not been put together dry yet.{' '}
+              </>
+            )}
+            Motion is tried before the base goes on, wheels are looked at before an axle end is formed, decals cross a
+            seam after the last joint, slow ink comes last of all.
+          </>
+        }
       >
         {total === 0
           ? 'Nothing was opened, nothing is closed.'

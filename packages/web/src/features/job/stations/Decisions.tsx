@@ -1,3 +1,4 @@
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { findReasonNotAsked, sayDecision, SCHOOLS, type School } from '@sardonyx/core';
 import { SchoolQuestion } from '../../../shared/schools/SchoolQuestion.tsx';
 import { useJob } from '../JobContext.tsx';
@@ -15,8 +16,7 @@ export function Decisions({ keys }: { readonly keys: readonly string[] }) {
   }));
   const idle = here.filter(({ reason }) => reason !== null);
   return (
-    <details>
-      <summary className="quiet-button">How this job is done, where restorers disagree</summary>
+    <Fold title="How this job is done, where restorers disagree">
       <ul>
         {here
           .filter(({ reason }) => reason === null)
@@ -30,7 +30,7 @@ export function Decisions({ keys }: { readonly keys: readonly string[] }) {
           {idle.map(({ school, reason }) => `${school.question.toLowerCase()} (${reason})`).join('; ')}.
         </p>
       )}
-    </details>
+    </Fold>
   );
 }
 

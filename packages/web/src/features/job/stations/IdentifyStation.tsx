@@ -1,3 +1,4 @@
+import { Radios } from '../../../shared/ui/Radios.tsx';
 import {
   describeVerdict,
   QUESTIONS,
@@ -99,14 +100,13 @@ function NextLookLine({ catalogue, looks, question, onQuestion, onChoose }: Next
   const isWorth = next !== undefined && next.gainBits >= WORTH_A_LOOK_BITS;
   return (
     <>
-      <span role="radiogroup" aria-label="Which question to settle first" className="mt-2 flex flex-wrap gap-x-4">
-        {QUESTIONS.map((one) => (
-          <label key={one} className="flex min-h-9 items-center gap-2">
-            <input type="radio" name="question" checked={one === question} onChange={() => onQuestion(one)} />
-            {QUESTION_WORDS[one]}
-          </label>
-        ))}
-      </span>
+      <Radios
+        label="Which question to settle first"
+        look="unseen"
+        value={question}
+        options={QUESTIONS.map((one) => ({ value: one, label: QUESTION_WORDS[one] }))}
+        onChange={onQuestion}
+      />
       {isWorth && label ? (
         <span>
           Look next at{' '}

@@ -1,3 +1,4 @@
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { checkSignOff } from '@sardonyx/core';
 import { useState } from 'react';
 import { useNow } from '../../clocks/index.ts';
@@ -104,8 +105,7 @@ function Log() {
   const { view } = useJob();
   if (view.log.length === 0) return null;
   return (
-    <details>
-      <summary className="quiet-button">{view.log.length} entries in the log</summary>
+    <Fold title={`${view.log.length} entries in the log`}>
       <ol>
         {view.log.map((entry) => (
           <li key={entry.id} className="border-t border-hairline py-1">
@@ -114,6 +114,6 @@ function Log() {
           </li>
         ))}
       </ol>
-    </details>
+    </Fold>
   );
 }

@@ -1,3 +1,4 @@
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { isSettled, type Task, type TaskMeasure } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -83,7 +84,7 @@ function GoOnAllTheSame({ task, message, isLoading, onSend }: GoOnProps) {
   return (
     <div role="alert" className="space-y-2 border-4 border-sard bg-sheet p-3">
       <p className="font-semibold">
-        <span aria-hidden>■ </span>
+        <Sign of="stop" />
         {message}
       </p>
       <p>

@@ -1,3 +1,4 @@
+import { Sign, type SignName } from '../../../shared/ui/Sign.tsx';
 import { isSettled, selectOpenLinks, type OpenLink, type Task } from '@sardonyx/core';
 import { formatMinutes, formatMoment } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
@@ -11,12 +12,12 @@ interface TaskLineProps {
   readonly onToggle: () => void;
 }
 
-const MARKS: Readonly<Record<Task['state'], string>> = {
-  'to do': '○',
-  doing: '◐',
-  done: '●',
-  'not needed': '–',
-  'set aside': '–',
+const MARKS: Readonly<Record<Task['state'], SignName>> = {
+  'to do': 'open',
+  doing: 'begun',
+  done: 'done',
+  'not needed': 'left out',
+  'set aside': 'left out',
 };
 
 /** One task: folded to its title and why it waits, unfolded with how, hazards, clock and acts. */
@@ -32,7 +33,7 @@ export function TaskLine({ task, now, isUnfolded, onToggle }: TaskLineProps) {
           className="flex w-full items-baseline gap-2 text-left"
           onClick={onToggle}
         >
-          <span aria-hidden>{MARKS[task.state]}</span>
+          <Sign of={MARKS[task.state]} />
           <span className={isUnfolded ? 'text-lead font-semibold' : ''}>{task.title}</span>
           <span className="ml-auto shrink-0 text-note text-soft-ink">
             <span className="sr-only">{task.state}, </span>

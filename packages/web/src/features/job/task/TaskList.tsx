@@ -1,3 +1,4 @@
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { isSettled, selectOpenLinks, type Station, type Task } from '@sardonyx/core';
 import { useState } from 'react';
 import { useNow } from '../../clocks/index.ts';
@@ -39,10 +40,9 @@ export function TaskList({ station, heading = 'Do' }: { readonly station: Statio
         </>
       )}
       {own.some((task) => !isOpen(task)) && (
-        <details className="mt-2">
-          <summary className="quiet-button">{count(own.length - own.filter(isOpen).length)} done</summary>
+        <Fold className="mt-2" title={`${count(own.length - own.filter(isOpen).length)} done`}>
           <ol>{own.filter((task) => !isOpen(task)).map(line)}</ol>
-        </details>
+        </Fold>
       )}
     </section>
   );

@@ -1,11 +1,20 @@
+import { Chooser } from '../../../../shared/ui/Chooser.tsx';
+import { MomentField } from '../../../../shared/ui/MomentField.tsx';
+import { Controlled } from '../../../../shared/ui/Controlled.tsx';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
+import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { LogCoat } from '@sardonyx/contract';
 import type { Area, SpecimenPart } from '@sardonyx/core';
+import { useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useGetShelfQuery, useLogCoatMutation } from '../../../../shared/api/api.ts';
 import { toLocalField } from '../../../../shared/format.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
+import { useJob } from '../../JobContext.tsx';
+import { listCoatPots } from './coatPots.ts';
 
 const toIso = (value: unknown) =>
   typeof value === 'string' && value !== '' && !Number.isNaN(Date.parse(value)) ? new Date(value).toISOString() : value;
@@ -23,7 +32,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
   const { data: shelf } = useGetShelfQuery();
   const [who] = useWho();
   const [log, { isLoading, isSuccess }] = useLogCoatMutation();
-  const { register, handleSubmit, formState, showError, clearErrors } = useContractForm(LogCoat, {
+  const { register, control, handleSubmit, formState, showError, clearErrors } = useContractForm(LogCoat, {
     areaId: first?.areaId ?? areas[0]?.id ?? '',
     productId: first?.productId ?? '',
     tempC: 20,
@@ -32,6 +41,21 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     note: '',
   });
   const { errors } = formState;
+  const { specimen, view } = useJob();
+  const [areaId, tempC, appliedAt] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt'] });
+  const at = new Date(appliedAt).getTime();
+  const pots = useMemo(
+    () =>
+      shelf
+        ? listCoatPots(shelf, {
+            ...{ partKey: part.key, partName: part.name, material: part.material, tempC },
+            appliedAt: new Date(Number.isNaN(at) ? Date.now() : at),
+            layers: specimen.layers.filter((layer) => layer.areaId === areaId),
+            tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
+          })
+        : [],
+    [shelf, part, specimen, view.tasks, areaId, tempC, at],
+  );
   const save = handleSubmit(async (values) => {
     clearErrors();
     try {
@@ -41,8 +65,11 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     }
   });
   return (
-    <details className="border-t border-strong-line pt-3" open={isOpen}>
-      <summary className="plain-button">Log a coat on the {part.name.toLowerCase()}</summary>
+    <Fold
+      className="border-t border-strong-line pt-3"
+      isOpen={isOpen}
+      title={`Log a coat on the ${part.name.toLowerCase()}`}
+    >
       <form
         aria-label={`Log a coat on the ${part.name}`}
         className="grid gap-3 pt-3 sm:grid-cols-2"
@@ -50,29 +77,28 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
         onSubmit={(event) => void save(event)}
       >
         <Field label="Area" error={errors.areaId?.message}>
-          <select {...register('areaId')}>
-            {areas.map((area) => (
-              <option key={area.id} value={area.id}>
-                {area.name}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            control={control}
+            name="areaId"
+            options={areas.map((area) => ({ value: area.id, label: area.name }))}
+          />
         </Field>
         <Field label="Pot" error={errors.productId?.message}>
-          <select {...register('productId')}>
-            <option value="">Choose a pot</option>
-            {(shelf?.products ?? []).map((product) => (
-              <option key={product.id} value={product.id}>
-                {product.line} {product.name} ({product.kind})
-              </option>
-            ))}
-          </select>
+          <Controlled
+            control={control}
+            name="productId"
+            render={(field) => <Chooser {...field} options={pots} placeholder="choose a pot" />}
+          />
         </Field>
         <Field label="Temperature in the room, °C" error={errors.tempC?.message}>
           <input inputMode="decimal" {...register('tempC', { valueAsNumber: true })} />
         </Field>
         <Field label="When" error={errors.appliedAt?.message}>
-          <input type="datetime-local" {...register('appliedAt')} />
+          <Controlled
+            control={control}
+            name="appliedAt"
+            render={({ onLeave: _, ...field }) => <MomentField {...field} />}
+          />
         </Field>
         <Field label="Who" error={errors.who?.message}>
           <input {...register('who')} />
@@ -92,6 +118,6 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
           {isSuccess && !errors.root && <span role="status">Logged.</span>}
         </div>
       </form>
-    </details>
+    </Fold>
   );
 }

@@ -1,3 +1,4 @@
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { computeStack, isStanding, type Area, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -81,8 +82,7 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
           );
         })}
       </div>
-      <details>
-        <summary className="quiet-button">Coats in words</summary>
+      <Fold title="Coats in words">
         {STAGES.map(([stage, word]) => {
           const layers = layersOf(stage);
           return (
@@ -94,7 +94,7 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
             )
           );
         })}
-      </details>
+      </Fold>
       {planNext}
     </div>
   );

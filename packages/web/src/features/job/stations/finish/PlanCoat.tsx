@@ -1,5 +1,10 @@
+import { Chooser, type ChooserOption } from '../../../../shared/ui/Chooser.tsx';
+import { capitalise } from '../../../../shared/format.ts';
+import { describePot } from '../../../../shared/form/potOptions.ts';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import type { ShelfView } from '@sardonyx/contract';
 import type { Area, PaintProduct } from '@sardonyx/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -15,6 +20,7 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
   );
   const usual = `${area.name} decal${decals.length ? ` ${decals.length + 1}` : ''}`;
   const { data: shelf } = useGetShelfQuery();
+  const options = useMemo(() => (shelf ? listCoats(shelf) : []), [shelf]);
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState('');
   const [name, setName] = useState('');
@@ -43,18 +49,9 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
   };
   return (
     <div className="flex flex-wrap items-end gap-2 pt-1">
-      <label>
-        <span className="text-note">Plan a coat for the {area.name}</span>
-        <select value={chosen} onChange={(event) => setChosen(event.target.value)}>
-          <option value="">Choose a pot</option>
-          {(shelf?.products ?? []).map((product) => (
-            <option key={product.id} value={product.id}>
-              {product.line} {product.name} ({product.kind})
-            </option>
-          ))}
-          <option value={DECAL}>A decal</option>
-        </select>
-      </label>
+      <Field label={`Plan a coat for the ${area.name}`} isQuiet>
+        <Chooser value={chosen} options={options} onChange={setChosen} placeholder="choose a pot or a decal" />
+      </Field>
       {chosen === DECAL && (
         <label>
           <span className="block text-note">Which decal</span>
@@ -72,6 +69,12 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
       </button>
     </div>
   );
+}
+
+/** A decal, then the pots by what they are for. */
+function listCoats(shelf: ShelfView): ChooserOption[] {
+  const pots = shelf.products.map((product) => ({ ...describePot(shelf, product), group: capitalise(product.kind) }));
+  return [{ value: DECAL, label: 'A decal' }, ...pots];
 }
 
 function layerOf(product: PaintProduct) {

@@ -1,3 +1,6 @@
+import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { compareSpecimens, type ComparedPart, type SpecimenPart } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGetSpecimenQuery, useTakePartMutation } from '../../../../shared/api/api.ts';
@@ -15,29 +18,30 @@ export function CompareExamples() {
   return (
     <section aria-label="Another example of this casting">
       <h2 className="mb-1">Another example of this casting</h2>
-      <label className="block max-w-sm">
-        <span className="text-note">Compare part by part with</span>
-        <select value={otherId} onChange={(event) => setOtherId(event.target.value)}>
-          <option value="">choose one</option>
-          {others.map((other) => (
-            <option key={other.id} value={other.id}>
-              {other.name}
-              {other.jobId ? '' : ' (in the drawer)'}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Field label="Compare part by part with" isQuiet>
+        <Select
+          value={otherId}
+          options={[
+            { value: '', label: 'choose one' },
+            ...others.map((other) => ({
+              value: other.id,
+              label: `${other.name}${other.jobId ? '' : ' (in the drawer)'}`,
+            })),
+          ]}
+          onChange={setOtherId}
+        />
+      </Field>
       {otherId && <Compared otherId={otherId} />}
     </section>
   );
 }
 
-const PICKS: Readonly<Record<ComparedPart['pick'], string>> = {
-  first: '◀ this one',
-  second: '▶ the other',
-  even: '= even',
-  none: '✕ neither',
-  unknown: '? not known',
+const PICKS: Readonly<Record<ComparedPart['pick'], readonly [sign: SignName, word: string]>> = {
+  first: ['left', 'this one'],
+  second: ['right', 'the other'],
+  even: ['even', 'even'],
+  none: ['neither', 'neither'],
+  unknown: ['unknown', 'not known'],
 };
 
 function Compared({ otherId }: { readonly otherId: string }) {
@@ -73,7 +77,10 @@ function Compared({ otherId }: { readonly otherId: string }) {
               <th scope="row" className="py-1 text-left font-normal">
                 {row.name}
               </th>
-              <td className={`py-1 ${row.pick === 'second' ? 'font-semibold' : ''}`}>{PICKS[row.pick]}</td>
+              <td className={`py-1 ${row.pick === 'second' ? 'font-semibold' : ''}`}>
+                <Sign of={PICKS[row.pick][0]} />
+                {PICKS[row.pick][1]}
+              </td>
               <td className="py-1 text-soft-ink">{row.because}</td>
               <td className="py-1">
                 <TakeIt part={other.parts.find((part) => part.key === row.key)} />

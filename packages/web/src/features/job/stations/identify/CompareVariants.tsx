@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { compareVariants, computeToolOrder, formatPercent, type IdentifyCatalogue } from '@sardonyx/core';
 import { useJob } from '../../JobContext.tsx';
 
@@ -45,7 +46,12 @@ export function CompareVariants({ catalogue, variantIds }: CompareVariantsProps)
                         key={state.stateId}
                         className={`block ${seenOf.get(feature.id) === state.stateId ? 'font-bold' : ''}`}
                       >
-                        {seenOf.get(feature.id) === state.stateId && <span>✓ seen: </span>}
+                        {seenOf.get(feature.id) === state.stateId && (
+                          <span>
+                            <Sign of="check" />
+                            seen:{' '}
+                          </span>
+                        )}
                         {state.label}
                         {state.share < 1 && ` (${formatPercent(state.share)})`}
                       </span>

@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { describeRegion, type Identification, type IdentifyCatalogue, type IdentifyState } from '@sardonyx/core';
 import { useJob } from '../../JobContext.tsx';
 
@@ -93,7 +94,10 @@ export function DateRuler({ identification, catalogue }: DateRulerProps) {
       </figcaption>
       {bounds.conflict && (
         <p role="note" className="mt-2 border-l-4 border-sard pl-3 text-ink">
-          <strong>▲ These did not leave the factory together: </strong>
+          <strong>
+            <Sign of="warning" />
+            These did not leave the factory together:{' '}
+          </strong>
           {bounds.conflict.later.setBy} (from {Math.floor(bounds.conflict.later.year)}) and{' '}
           {bounds.conflict.earlier.setBy} (to {Math.floor(bounds.conflict.earlier.year)}). Parts were changed, or it is
           put together from two models.

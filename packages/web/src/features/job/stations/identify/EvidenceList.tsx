@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { findOverpaint, formatPercent, type Identification, type IdentifyCatalogue } from '@sardonyx/core';
 import { useJob } from '../../JobContext.tsx';
 
@@ -20,7 +21,8 @@ export function EvidenceList({ identification, catalogue }: EvidenceListProps) {
       <h2 className="mb-1">What speaks for and against</h2>
       {overpaint && (
         <p className="mb-1 text-note">
-          ▲ The body is overpainted ({overpaint}): the colours outside are somebody else’s and speak for no issue. A
+          <Sign of="warning" />
+          The body is overpainted ({overpaint}): the colours outside are somebody else’s and speak for no issue. A
           sheltered place shows what is under it.
         </p>
       )}

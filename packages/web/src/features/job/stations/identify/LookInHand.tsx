@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { CERTAINTIES, type IdentifyFeature } from '@sardonyx/core';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
@@ -27,7 +28,10 @@ export function LookInHand({ feature, hasNext, onNext }: LookInHandProps) {
           <h2 className="text-lead!">{feature.label}</h2>
           <p className="text-soft-ink">{feature.howToLook}</p>
           {feature.destroys && (
-            <p className="font-semibold">▲ Destroys {feature.destroys}. Every harmless look comes first.</p>
+            <p className="font-semibold">
+              <Sign of="warning" />
+              Destroys {feature.destroys}. Every harmless look comes first.
+            </p>
           )}
         </div>
       </div>

@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatPercent, type Identification, type IdentifyCatalogue, type PartRole } from '@sardonyx/core';
 import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -64,7 +65,7 @@ export function Originality({ identification, catalogue }: OriginalityProps) {
           {doubts.map(({ role, worst, labels }) => (
             <li key={role} className="border-t border-hairline py-1">
               <span className="font-semibold">
-                {worst >= ALTERED ? '▨ ' : worst >= DOUBTFUL ? '░ ' : '□ '}
+                <Sign of={worst >= ALTERED ? 'altered' : worst >= DOUBTFUL ? 'doubtful' : 'original'} />
                 {role}
               </span>
               : {worst >= ALTERED ? 'altered' : worst >= DOUBTFUL ? 'doubtful' : 'original'}{' '}

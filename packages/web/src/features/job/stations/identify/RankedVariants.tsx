@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatPercent, type Identification, type IdentifyCatalogue } from '@sardonyx/core';
 import { useState } from 'react';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
@@ -69,7 +70,8 @@ export function RankedVariants({ identification, catalogue }: RankedVariantsProp
                   className={`quiet-button ml-2 ${compared.includes(variant.variantId) ? 'font-bold text-ink' : ''}`}
                   onClick={() => toggle(variant.variantId)}
                 >
-                  {compared.includes(variant.variantId) ? '● compared' : '○ compare'}
+                  <Sign of={compared.includes(variant.variantId) ? 'check' : 'open'} />
+                  {compared.includes(variant.variantId) ? 'compared' : 'compare'}
                   <span className="sr-only"> {variant.name}</span>
                 </button>
               </td>

@@ -1,3 +1,5 @@
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { SETTLED_BY, type Identification, type IdentifyCatalogue, type SettledBy } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../../../shared/api/appError.ts';
@@ -34,36 +36,25 @@ export function Settled({ identification: { ranked }, catalogue }: SettledProps)
         models are altered and readings are wrong. What it learned stands in House style.
       </p>
       <div className="grid gap-3 sm:grid-cols-2">
-        <label>
-          It is
-          <select
+        <Field label="It is">
+          <Select
             disabled={isClosed}
             value={variantId}
-            onChange={(event) => {
-              setVariantId(event.target.value);
-              if (row.settledBy) void settle(row.settledBy, event.target.value);
+            options={catalogue.variants.map((variant) => ({ value: variant.id, label: variant.name }))}
+            onChange={(value) => {
+              setVariantId(value);
+              if (row.settledBy) void settle(row.settledBy, value);
             }}
-          >
-            {catalogue.variants.map((variant) => (
-              <option key={variant.id} value={variant.id}>
-                {variant.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          Known because it was
-          <select
+          />
+        </Field>
+        <Field label="Known because it was">
+          <Select
             disabled={isClosed}
-            value={row.settledBy ?? ''}
-            onChange={(event) => void settle((event.target.value || null) as SettledBy | null, variantId)}
-          >
-            <option value="">not settled</option>
-            {SETTLED_BY.map((by) => (
-              <option key={by}>{by}</option>
-            ))}
-          </select>
-        </label>
+            value={row.settledBy}
+            options={[{ value: null, label: 'not settled' }, ...SETTLED_BY]}
+            onChange={(value) => void settle(value, variantId)}
+          />
+        </Field>
       </div>
       {error && <ErrorNote error={error} />}
     </section>

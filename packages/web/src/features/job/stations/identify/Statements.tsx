@@ -1,3 +1,4 @@
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { AddSource } from '../../../../shared/sources/AddSource.tsx';
 import { SourceLine } from '../../../../shared/sources/SourceLine.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -18,10 +19,9 @@ export function Statements() {
         ))}
       </ul>
       {!isClosed && (
-        <details className="mt-1">
-          <summary className="quiet-button">Add what somebody says</summary>
+        <Fold className="mt-1" title="Add what somebody says">
           <AddSource key={id} about={{ castingId: null, specimenId: id }} />
-        </details>
+        </Fold>
       )}
     </section>
   );

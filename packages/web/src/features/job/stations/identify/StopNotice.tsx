@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatPercent, type IdentifyCatalogue, type StopCheck } from '@sardonyx/core';
 
 interface StopNoticeProps {
@@ -15,7 +16,8 @@ export function StopNotice({ stop, catalogue, onChoose }: StopNoticeProps) {
   return (
     <section aria-label="Stop before you strip" className="border-4 border-sard bg-sheet p-3">
       <h2 className="text-act!">
-        <span aria-hidden>■ </span>Stop before you strip
+        <Sign of="stop" />
+        Stop before you strip
       </h2>
       <p>
         {worst.name}, rarity <span className="figure">{worst.rarity}</span> of 10, in its original coat:{' '}

@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import type { OpeningAlternative } from '@sardonyx/core';
 import { formatMinutes } from '../../../../shared/format.ts';
 
@@ -33,7 +34,8 @@ export function Alternatives({ alternatives }: { readonly alternatives: readonly
                 {NAMES[one.name]}
                 {one.keepOldPaint.length > 0 && (
                   <span className="block font-normal">
-                    ▲ old paint stays on: {one.keepOldPaint.join(', ').toLowerCase()}
+                    <Sign of="warning" />
+                    old paint stays on: {one.keepOldPaint.join(', ').toLowerCase()}
                   </span>
                 )}
               </th>

@@ -1,3 +1,4 @@
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { JOINT_CONDITIONS, sayCondition, type JointCondition, type JointReason } from '@sardonyx/core';
 import { useId } from 'react';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
@@ -25,20 +26,16 @@ export function FoundConditionChoice({ reason }: { readonly reason: JointReason 
       <label htmlFor={id}>
         Found<span className="sr-only">: {reason.label}</span>
       </label>
-      <select
+      <Select
         id={id}
-        className="max-w-60"
         disabled={isClosed}
         value={row?.condition ?? ''}
-        onChange={(event) => choose(event.target.value as JointCondition | '')}
-      >
-        <option value="">{sayCondition(undefined)}</option>
-        {JOINT_CONDITIONS.map((condition) => (
-          <option key={condition} value={condition}>
-            {sayCondition(condition)}
-          </option>
-        ))}
-      </select>
+        options={[
+          { value: '', label: sayCondition(undefined) },
+          ...JOINT_CONDITIONS.map((condition) => ({ value: condition, label: sayCondition(condition) })),
+        ]}
+        onChange={choose}
+      />
     </span>
   );
 }

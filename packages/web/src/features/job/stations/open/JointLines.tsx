@@ -1,3 +1,5 @@
+import { Radios } from '../../../../shared/ui/Radios.tsx';
+import { EqualIcon, OpenIcon } from '../../../../shared/ui/icons.ts';
 import { listInHand, type JointReason, type JointWish } from '@sardonyx/core';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise, formatMinutes } from '../../../../shared/format.ts';
@@ -31,7 +33,7 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
           aria-hidden
           className={`figure inline-grid h-6 min-w-6 shrink-0 place-items-center border border-ink px-1 font-bold ${number !== null ? 'bg-ink text-sheet' : 'bg-sheet text-ink'}`}
         >
-          {number ?? (reason.isFoundOpen ? '○' : '=')}
+          {number ?? (reason.isFoundOpen ? <OpenIcon size={14} /> : <EqualIcon size={14} />)}
         </span>
         <div className="min-w-0 grow">
           <p>
@@ -75,9 +77,9 @@ function describeOther({ isOpened, otherwiseMin, forgoes }: JointReason): string
 }
 
 const WISHES = [
-  { value: '', word: 'as planned' },
-  { value: 'open', word: 'open it' },
-  { value: 'closed', word: 'leave it closed' },
+  { value: '', label: 'as planned' },
+  { value: 'open', label: 'open it' },
+  { value: 'closed', label: 'leave it closed' },
 ] as const;
 
 /** What if: the plan follows at once. */
@@ -96,19 +98,13 @@ function WishChoice({ reason }: { readonly reason: JointReason }) {
     }
   };
   return (
-    <fieldset disabled={isClosed} className="flex flex-wrap gap-x-4 text-note">
-      <legend className="sr-only">What you want for the {reason.label}</legend>
-      {WISHES.map(({ value, word }) => (
-        <label key={value} className="inline-flex min-h-8 items-center gap-1.5">
-          <input
-            type="radio"
-            name={`wish-${reason.jointKey}`}
-            checked={(row?.wish ?? '') === value}
-            onChange={() => choose(value)}
-          />
-          {word}
-        </label>
-      ))}
-    </fieldset>
+    <Radios
+      label={`What you want for the ${reason.label}`}
+      look="unseen"
+      disabled={isClosed}
+      value={row?.wish ?? ''}
+      options={WISHES}
+      onChange={choose}
+    />
   );
 }

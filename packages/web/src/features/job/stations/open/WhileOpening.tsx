@@ -1,3 +1,5 @@
+import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { CreateComingOff, CreateFoundJoint } from '@sardonyx/contract';
 import { JOINT_KINDS, PHOTO_SIDES, type SpecimenPart } from '@sardonyx/core';
 import { useState, type ReactNode } from 'react';
@@ -17,16 +19,13 @@ export function WhileOpening() {
     <section aria-label="While it comes apart" className="space-y-3 border border-strong-line bg-sheet p-4">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <h2>While it comes apart</h2>
-        <label className="flex items-center gap-2">
-          Part in hand
-          <select style={{ width: 'auto' }} value={part.id} onChange={(event) => setPartId(event.target.value)}>
-            {specimen.parts.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="Part in hand" width="auto">
+          <Select
+            value={part.id}
+            options={specimen.parts.map((one) => ({ value: one.id, label: one.name }))}
+            onChange={setPartId}
+          />
+        </Field>
       </div>
       <CameOff key={`off-${part.id}`} part={part} />
       <div className="grid gap-4 border-t border-hairline pt-3 lg:grid-cols-2">
@@ -41,7 +40,7 @@ export function WhileOpening() {
 function CameOff({ part }: { readonly part: SpecimenPart }) {
   const { view } = useJob();
   const photos = view.photos.filter((photo) => photo.stage === 'during');
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'comings-off',
     type: CreateComingOff,
     start: { specimenPartId: part.id, fromSide: 'top', note: '', photoId: photos.at(-1)?.id ?? null },
@@ -55,24 +54,20 @@ function CameOff({ part }: { readonly part: SpecimenPart }) {
       onSubmit={(event) => void save(event)}
     >
       <Field label="Came off from" error={errors.fromSide?.message}>
-        <select {...register('fromSide')}>
-          {PHOTO_SIDES.map((side) => (
-            <option key={side}>{side}</option>
-          ))}
-        </select>
+        <FormSelect control={control} name="fromSide" options={PHOTO_SIDES} />
       </Field>
       <Field label="Which way round it sat" error={errors.note?.message ?? errors.root?.message}>
         <input {...register('note')} placeholder="Dished side outwards" />
       </Field>
       <Field label="Photograph" error={errors.photoId?.message}>
-        <select {...register('photoId', { setValueAs: (value: string | null) => value || null })}>
-          <option value="">none</option>
-          {photos.map((photo, i) => (
-            <option key={photo.id} value={photo.id}>
-              {i + 1}: {photo.side}
-            </option>
-          ))}
-        </select>
+        <FormSelect
+          control={control}
+          name="photoId"
+          options={[
+            { value: null, label: 'none' },
+            ...photos.map((photo, i) => ({ value: photo.id, label: `${i + 1}: ${photo.side}` })),
+          ]}
+        />
       </Field>
       <button type="submit" className="plain-button">
         Write it down
@@ -113,7 +108,7 @@ function ItBroke({ part }: { readonly part: SpecimenPart }) {
 function HiddenJoint({ part }: { readonly part: SpecimenPart }) {
   const { specimen } = useJob();
   const others = specimen.parts.filter((one) => one.id !== part.id);
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'found-joints',
     type: CreateFoundJoint,
     start: {
@@ -134,20 +129,14 @@ function HiddenJoint({ part }: { readonly part: SpecimenPart }) {
       </Field>
       <div className="grid grid-cols-2 gap-2">
         <Field label="It is a" error={errors.kind?.message}>
-          <select {...register('kind')}>
-            {JOINT_KINDS.map((kind) => (
-              <option key={kind}>{kind}</option>
-            ))}
-          </select>
+          <FormSelect control={control} name="kind" options={JOINT_KINDS} />
         </Field>
         <Field label={`${part.name} to`}>
-          <select {...register('partKeys.1')}>
-            {others.map((one) => (
-              <option key={one.id} value={one.key}>
-                {one.name}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            control={control}
+            name="partKeys.1"
+            options={others.map((one) => ({ value: one.key, label: one.name }))}
+          />
         </Field>
       </div>
       <button type="submit" className="plain-button">

@@ -1,3 +1,7 @@
+import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import {
   createLadder,
   describeFinding,
@@ -28,8 +32,7 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
   const planned = context.partOf(part.key);
   const mends = selectMends(planned, context);
   return (
-    <details>
-      <summary className="quiet-button">Mend, straighten, smooth: {part.name.toLowerCase()}</summary>
+    <Fold title={`Mend, straighten, smooth: ${part.name.toLowerCase()}`}>
       <div className="space-y-4 py-2">
         {mends.length === 0 && (
           <p className="text-soft-ink">Nothing on it is cracked, broken or gone. What you find is added at Survey.</p>
@@ -44,7 +47,7 @@ export function ChooseMend({ part }: { readonly part: SpecimenPart }) {
         />
         <Smooth />
       </div>
-    </details>
+    </Fold>
   );
 }
 
@@ -81,30 +84,21 @@ function OneMend({ mend: { finding, carriesLoad, advice } }: { readonly mend: Me
         </p>
       )}
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 py-1">
-        <label>
-          <span className="block text-note">Mend it with</span>
-          <select
-            style={{ width: '14rem' }}
+        <Field label="Mend it with" isQuiet width="14rem">
+          <Select
             disabled={isClosed}
-            value={(sent.mend === undefined ? finding.mend : sent.mend) ?? ''}
-            onChange={(event) => void change({ mend: (event.target.value || null) as Finding['mend'] })}
-          >
-            <option value="">what fits best</option>
-            {choices.map((method) => (
-              <option key={method}>{method}</option>
-            ))}
-          </select>
-        </label>
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            disabled={isClosed}
-            checked={sent.carriesLoad ?? carriesLoad}
-            onChange={(event) => void change({ carriesLoad: event.target.checked })}
+            value={sent.mend === undefined ? finding.mend : sent.mend}
+            options={[{ value: null, label: 'what fits best' }, ...choices]}
+            onChange={(value) => void change({ mend: value })}
           />
+        </Field>
+        <Checkbox
+          disabled={isClosed}
+          checked={sent.carriesLoad ?? carriesLoad}
+          onChange={(isChecked) => void change({ carriesLoad: isChecked })}
+        >
           It must bear something
-        </label>
+        </Checkbox>
       </div>
       {error && <ErrorNote error={error} />}
       <p className="text-note text-soft-ink">
@@ -157,34 +151,16 @@ function Smooth() {
   return (
     <section aria-label="Smooth">
       <h3>
-        Grits, wet: <span className="figure">{grits.join(' → ')}</span>
+        Grits, wet: <span className="figure">{grits.join(', then ')}</span>
         {finish && `, then ${finish}`}
       </h3>
       <div className="flex flex-wrap gap-4 py-1">
-        <label>
-          <span className="block text-note">It is now</span>
-          <select
-            style={{ width: '10rem' }}
-            value={state}
-            onChange={(event) => setState(event.target.value as RoughState)}
-          >
-            {ROUGH_STATES.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="block text-note">It should be</span>
-          <select
-            style={{ width: '10rem' }}
-            value={goal}
-            onChange={(event) => setGoal(event.target.value as SmoothGoal)}
-          >
-            {SMOOTH_GOALS.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
+        <Field label="It is now" isQuiet width="10rem">
+          <Select value={state} options={ROUGH_STATES} onChange={setState} />
+        </Field>
+        <Field label="It should be" isQuiet width="10rem">
+          <Select value={goal} options={SMOOTH_GOALS} onChange={setGoal} />
+        </Field>
       </div>
       <p className="text-note text-soft-ink">{because} Steps are planning estimates; dry only on metal that is bare.</p>
     </section>

@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import {
   adviseBake,
   BAKE_C,
@@ -40,19 +41,20 @@ function PaintOff({ part, advice }: { readonly part: PlanPart; readonly advice: 
       <ul className="text-note">
         {best && !done.stripped && (
           <li>
-            <span aria-hidden>◐ </span>
+            <Sign of="care" />
             {capitalise(STRIP_METHOD_FACTS[best.method].process)}: {best.verdict.reason}.{' '}
             {best.verdict.limit && `${capitalise(best.verdict.limit)}.`}
           </li>
         )}
         {alternatives.length > 0 && (
           <li>
-            <span aria-hidden>○ </span>Would do too: {alternatives.map((one) => one.method).join(', ')}.
+            <Sign of="open" />
+            Would do too: {alternatives.map((one) => one.method).join(', ')}.
           </li>
         )}
         {refusals.map(({ method, reason }) => (
           <li key={method}>
-            <span aria-hidden>✕ </span>
+            <Sign of="never" />
             <strong>Not {method}:</strong> {reason}.
           </li>
         ))}
@@ -79,7 +81,7 @@ function Bakes({ part }: { readonly part: PlanPart }) {
           .filter((answer) => answer.refusals.length > 0)
           .map(({ bake, refusals }) => (
             <li key={bake}>
-              <span aria-hidden>✕ </span>
+              <Sign of="never" />
               <strong>
                 {capitalise(bake)}, {BAKE_C[bake]} °C:
               </strong>{' '}

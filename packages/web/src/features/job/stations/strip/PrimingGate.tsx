@@ -1,3 +1,5 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { checkPrimingGate } from '@sardonyx/core';
 import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -18,21 +20,26 @@ export function PrimingGate() {
         Ready for primer: {ready} of {gates.length} {gates.length === 1 ? 'part' : 'parts'}
       </h2>
       {gates.map(({ part, lines, open }) => (
-        <details key={part.id} className="border-t border-hairline py-1">
-          <summary className="cursor-pointer">
-            <span aria-hidden>{open ? '○' : '●'} </span>
-            {part.name}: {open ? `${open} of ${lines.length} missing` : 'all true'}
-          </summary>
+        <Fold
+          key={part.id}
+          className="border-t border-hairline py-1"
+          title={
+            <>
+              <Sign of={open ? 'open' : 'done'} />
+              {part.name}: {open ? `${open} of ${lines.length} missing` : 'all true'}
+            </>
+          }
+        >
           <ul className="pl-5">
             {lines.map(({ what, isMet, missing }) => (
               <li key={what}>
-                <span aria-hidden>{isMet ? '● ' : '○ '}</span>
+                <Sign of={isMet ? 'done' : 'open'} />
                 {what}
                 {isMet ? ': true' : <span className="text-soft-ink">. Missing: {missing.join('; ')}</span>}
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       ))}
     </section>
   );

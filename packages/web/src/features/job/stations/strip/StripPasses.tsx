@@ -1,3 +1,6 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import {
   checkVessel,
   expectPasses,
@@ -175,16 +178,16 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
       {isImmersed && baths.length === 0 && <p>No such bath stands: make one up in Workshop, or go without.</p>}
       {bath && vessel && (
         <>
-          <label className="block">
-            <span className="text-note">Bath</span>
-            <select value={bath.id} onChange={(event) => setBathId(event.target.value)}>
-              {baths.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {workshop?.vessels.find((other) => other.id === one.vesselId)?.name}, {one.litres} l
-                </option>
-              ))}
-            </select>
-          </label>
+          <Field label="Bath" isQuiet>
+            <Select
+              value={bath.id}
+              options={baths.map((one) => ({
+                value: one.id,
+                label: `${workshop?.vessels.find((other) => other.id === one.vesselId)?.name}, ${one.litres} l`,
+              }))}
+              onChange={setBathId}
+            />
+          </Field>
           <div className="flex flex-wrap gap-3">
             {SIZES.map(([field, word]) => (
               <label key={field}>
@@ -201,10 +204,11 @@ function NextPass({ task, method, partId, layers }: NextPassProps) {
           <p role="status">
             {beside.length > 0 &&
               `Beside it: ${beside.map((pass) => `${pass.jobNumber} ${pass.partName.toLowerCase()}`).join(', ')}. `}
+            {check && <Sign of={check.problems.length === 0 ? 'done' : 'warning'} />}
             {check &&
               (check.problems.length === 0
-                ? `● Covered: the liquor stands ${Math.round(check.levelMm)} mm high.`
-                : `▲ ${check.problems.join(' ')}${describeWhatWouldDo(check, bath.litres)}`)}
+                ? `Covered: the liquor stands ${Math.round(check.levelMm)} mm high.`
+                : `${check.problems.join(' ')}${describeWhatWouldDo(check, bath.litres)}`)}
           </p>
           {check && !check.isCovered && check.pourMl !== null && check.leastMm === null && (
             <button type="button" className="plain-button" onClick={() => void topUp(check.pourMl! / 1000)}>

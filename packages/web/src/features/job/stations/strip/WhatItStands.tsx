@@ -1,13 +1,15 @@
+import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { judgePart, PROCESSES, type PartVerdict, type Verdict } from '@sardonyx/core';
 import { capitalise } from '../../../../shared/format.ts';
 import { useJob } from '../../JobContext.tsx';
 import { usePlanContext } from '../../usePlanContext.ts';
 
-const WORDS: Readonly<Record<Verdict, { readonly mark: string; readonly heading: string }>> = {
-  fine: { mark: '●', heading: 'Stands it' },
-  'with care': { mark: '◐', heading: 'With care' },
-  'test first': { mark: '?', heading: 'Not known: test on a hidden spot' },
-  never: { mark: '✕', heading: 'Never' },
+const WORDS: Readonly<Record<Verdict, { readonly mark: SignName; readonly heading: string }>> = {
+  fine: { mark: 'done', heading: 'Stands it' },
+  'with care': { mark: 'care', heading: 'With care' },
+  'test first': { mark: 'unknown', heading: 'Not known: test on a hidden spot' },
+  never: { mark: 'never', heading: 'Never' },
 };
 const ORDER: readonly Verdict[] = ['fine', 'with care', 'test first', 'never'];
 
@@ -49,11 +51,16 @@ function Group({ verdict, list, own }: GroupProps) {
   if (list.length === 0) return null;
   const { mark, heading } = WORDS[verdict];
   return (
-    <details open={verdict !== 'never'} className="border-t border-hairline py-1">
-      <summary className="cursor-pointer font-semibold">
-        <span aria-hidden>{mark} </span>
-        {heading}: {list.map((one) => one.process).join(', ')}
-      </summary>
+    <Fold
+      className="border-t border-hairline py-1"
+      isOpen={verdict !== 'never'}
+      title={
+        <>
+          <Sign of={mark} />
+          {heading}: {list.map((one) => one.process).join(', ')}
+        </>
+      }
+    >
       <ul className="pl-5">
         {list.map((one) => (
           <li key={one.process} className="py-0.5">
@@ -63,6 +70,6 @@ function Group({ verdict, list, own }: GroupProps) {
           </li>
         ))}
       </ul>
-    </details>
+    </Fold>
   );
 }

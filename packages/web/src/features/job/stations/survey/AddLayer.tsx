@@ -1,3 +1,7 @@
+import { ColourField } from '../../../../shared/ui/ColourField.tsx';
+import { Controlled } from '../../../../shared/ui/Controlled.tsx';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
+import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { CreateLayer } from '@sardonyx/contract';
 import { COAT_OWNERS, LAYER_KINDS, type Area, type CoatOwner } from '@sardonyx/core';
 import { Field } from '../../../../shared/ui/Field.tsx';
@@ -12,7 +16,7 @@ export const COAT_OWNER_WORDS: Readonly<Record<CoatOwner, string>> = {
 
 /** Writes down a coating that was found, outside the ones before it. */
 export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'layers',
     type: CreateLayer,
     start: {
@@ -30,8 +34,7 @@ export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly next
     labelOf: (values) => `found ${values.name}`,
   });
   return (
-    <details>
-      <summary className="quiet-button">Add a coating found on the {area.name}</summary>
+    <Fold title={`Add a coating found on the ${area.name}`}>
       <form
         aria-label={`Coating found on the ${area.name}`}
         className="grid gap-2 py-2 sm:grid-cols-2"
@@ -42,23 +45,17 @@ export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly next
           <input {...register('name')} placeholder="Factory green" />
         </Field>
         <Field label="Kind" error={errors.kind?.message}>
-          <select {...register('kind')}>
-            {LAYER_KINDS.map((kind) => (
-              <option key={kind}>{kind}</option>
-            ))}
-          </select>
+          <FormSelect control={control} name="kind" options={LAYER_KINDS} />
         </Field>
         <Field label="Whose coat" error={errors.whose?.message}>
-          <select {...register('whose')}>
-            {COAT_OWNERS.map((owner) => (
-              <option key={owner} value={owner}>
-                {COAT_OWNER_WORDS[owner]}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            control={control}
+            name="whose"
+            options={COAT_OWNERS.map((owner) => ({ value: owner, label: COAT_OWNER_WORDS[owner] }))}
+          />
         </Field>
         <Field label="Colour" error={errors.colourHex?.message}>
-          <input type="color" {...register('colourHex')} />
+          <Controlled control={control} name="colourHex" render={(field) => <ColourField {...field} />} />
         </Field>
         <Field
           label="Thickness, µm"
@@ -71,6 +68,6 @@ export function AddLayer({ area, nextSeq }: { readonly area: Area; readonly next
           Add the coating
         </button>
       </form>
-    </details>
+    </Fold>
   );
 }

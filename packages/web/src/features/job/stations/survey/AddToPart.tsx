@@ -1,9 +1,10 @@
+import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
 import { FINDING_KINDS, FINDING_UNITS, type SpecimenPart } from '@sardonyx/core';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
-import { WantKindOptions, WayToGetOptions } from './WantOptions.tsx';
+import { WANT_KIND_OPTIONS, WAY_TO_GET_OPTIONS } from './wantOptions.ts';
 
 export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
   1: 'cosmetic',
@@ -12,7 +13,7 @@ export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
 };
 
 export function AddFinding({ part }: { readonly part: SpecimenPart }) {
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'findings',
     type: CreateFinding,
     start: {
@@ -30,20 +31,14 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
     >
       <div className="grid grid-cols-2 gap-2">
         <Field label="Finding" error={errors.kind?.message}>
-          <select {...register('kind')}>
-            {FINDING_KINDS.map((kind) => (
-              <option key={kind}>{kind}</option>
-            ))}
-          </select>
+          <FormSelect control={control} name="kind" options={FINDING_KINDS} />
         </Field>
         <Field label="How bad" error={errors.severity?.message}>
-          <select {...register('severity', { valueAsNumber: true })}>
-            {[1, 2, 3].map((severity) => (
-              <option key={severity} value={severity}>
-                {SEVERITY_WORDS[severity]}
-              </option>
-            ))}
-          </select>
+          <FormSelect
+            control={control}
+            name="severity"
+            options={[1, 2, 3].map((severity) => ({ value: severity, label: SEVERITY_WORDS[severity]! }))}
+          />
         </Field>
       </div>
       <Field
@@ -64,11 +59,7 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
           />
         </Field>
         <Field label="In" error={errors.measuredUnit?.message}>
-          <select {...register('measuredUnit')}>
-            {FINDING_UNITS.map((unit) => (
-              <option key={unit}>{unit}</option>
-            ))}
-          </select>
+          <FormSelect control={control} name="measuredUnit" options={FINDING_UNITS} />
         </Field>
       </div>
       <button type="submit" className="plain-button">
@@ -81,7 +72,7 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
 export function AddWant({ part }: { readonly part: SpecimenPart }) {
   const { specimen } = useJob();
   const bits = specimen.casting?.parts.find((candidate) => candidate.key === part.key)?.dependentBits ?? '';
-  const { register, errors, save } = useRowForm({
+  const { register, control, errors, save } = useRowForm({
     kind: 'wants',
     type: CreateWant,
     start: {
@@ -109,14 +100,10 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
       </Field>
       <div className="grid grid-cols-2 gap-2">
         <Field label="Kind" error={errors.kind?.message}>
-          <select {...register('kind')}>
-            <WantKindOptions />
-          </select>
+          <FormSelect control={control} name="kind" options={WANT_KIND_OPTIONS} />
         </Field>
         <Field label="Come by it" error={errors.getBy?.message}>
-          <select {...register('getBy', { setValueAs: (value: string | null) => value || null })}>
-            <WayToGetOptions />
-          </select>
+          <FormSelect control={control} name="getBy" options={WAY_TO_GET_OPTIONS} />
         </Field>
       </div>
       <Field label="Small bits it needs with it" error={errors.dependentBits?.message ?? errors.root?.message}>

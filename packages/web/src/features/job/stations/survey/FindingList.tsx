@@ -1,9 +1,11 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import type { Finding, SpecimenPart } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
+import { GradeIcon } from '../../../../shared/ui/icons.ts';
 import { SEVERITY_WORDS } from './AddToPart.tsx';
 
 interface FindingListProps {
@@ -23,7 +25,11 @@ export function FindingList({ part, inHand, onTake }: FindingListProps) {
       {own.map((finding) => (
         <li key={finding.id} className="flex flex-wrap items-center gap-x-3 border-t border-hairline py-1">
           <span className="figure w-5 font-bold">{specimen.findings.indexOf(finding) + 1}</span>
-          <span aria-hidden>{'▮'.repeat(finding.severity)}</span>
+          <span aria-hidden className="flex">
+            {Array.from({ length: finding.severity }, (_, i) => (
+              <GradeIcon key={i} size={14} className="-mx-0.5 fill-ink" />
+            ))}
+          </span>
           <span className="min-w-40 grow">
             <strong>{capitalise(finding.feature ? `${finding.feature} ${finding.kind}` : finding.kind)}</strong>,{' '}
             {SEVERITY_WORDS[finding.severity]}
@@ -71,7 +77,8 @@ function PinnedTo({ jobId, finding: { pinnedTo } }: { readonly jobId: string; re
   return (
     <span className="text-soft-ink">
       {' '}
-      ● pinned on{' '}
+      <Sign of="pin" />
+      pinned on{' '}
       {photoId ? (
         <Link className="underline underline-offset-4" to={`/jobs/${jobId}/photos/${photoId}?tool=pin`}>
           a photo

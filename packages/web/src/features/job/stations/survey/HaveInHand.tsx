@@ -1,3 +1,4 @@
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import type { SupplyLine } from '@sardonyx/core';
 import { useGetWorkshopQuery } from '../../../../shared/api/api.ts';
 import { capitalise } from '../../../../shared/format.ts';
@@ -32,10 +33,9 @@ export function HaveInHand() {
       </p>
       <Lines lines={first} stateOf={stateOf} />
       {later.length > 0 && (
-        <details>
-          <summary className="quiet-button">Later: {later.length} more</summary>
+        <Fold title={`Later: ${later.length} more`}>
           <Lines lines={later} stateOf={stateOf} />
-        </details>
+        </Fold>
       )}
     </section>
   );

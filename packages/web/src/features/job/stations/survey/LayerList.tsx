@@ -1,3 +1,4 @@
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { COAT_OWNERS, isStanding, type CoatingLayer } from '@sardonyx/core';
 import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { formatMoment } from '../../../../shared/format.ts';
@@ -49,28 +50,24 @@ function WhoseCoat({ layer, isClosed }: { readonly layer: CoatingLayer; readonly
   const dispatch = useAppDispatch();
   if (isClosed) return <span className="text-note text-soft-ink">by {COAT_OWNER_WORDS[layer.whose]}</span>;
   return (
-    <label className="flex items-center gap-2 text-note">
+    <span className="flex items-center gap-2">
       by
-      <select
+      <Select
         aria-label={`Whose coat is ${layer.name}`}
         value={layer.whose}
-        onChange={(event) =>
+        options={COAT_OWNERS.map((owner) => ({ value: owner, label: COAT_OWNER_WORDS[owner] }))}
+        onChange={(value) =>
           void dispatch(
             changeRow({
               kind: 'layers',
               row: layer,
-              changes: { whose: event.target.value as CoatingLayer['whose'] },
-              label: `${layer.name}: by ${COAT_OWNER_WORDS[event.target.value as CoatingLayer['whose']]}`,
+              changes: { whose: value },
+              label: `${layer.name}: by ${COAT_OWNER_WORDS[value]}`,
             }),
           )
         }
-      >
-        {COAT_OWNERS.map((owner) => (
-          <option key={owner} value={owner}>
-            {COAT_OWNER_WORDS[owner]}
-          </option>
-        ))}
-      </select>
-    </label>
+        style={{ width: '9.5rem' }}
+      />
+    </span>
   );
 }

@@ -1,3 +1,5 @@
+import { Select } from '../../../../shared/ui/Select.tsx';
+import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
 import {
   computeStack,
   MATERIAL_CERTAINTIES,
@@ -94,23 +96,22 @@ function FoundArea({ area, part }: { readonly area: Area; readonly part: Specime
 function KeepChoice({ part }: { readonly part: SpecimenPart }) {
   const dispatch = useAppDispatch();
   return (
-    <label className="inline-flex min-h-11 items-center gap-2 sm:col-span-4">
-      <input
-        type="checkbox"
-        checked={part.isKept}
-        onChange={(event) =>
-          void dispatch(
-            changeRow({
-              kind: 'specimen-parts',
-              row: part,
-              changes: { isKept: event.target.checked },
-              label: `${part.name}: ${event.target.checked ? 'kept as it is' : 'worked on'}`,
-            }),
-          )
-        }
-      />
+    <Checkbox
+      className="sm:col-span-4"
+      checked={part.isKept}
+      onChange={(isChecked) =>
+        void dispatch(
+          changeRow({
+            kind: 'specimen-parts',
+            row: part,
+            changes: { isKept: isChecked },
+            label: `${part.name}: ${isChecked ? 'kept as it is' : 'worked on'}`,
+          }),
+        )
+      }
+    >
       Keep it as it is: neither stripped, mended nor painted, covered while others are
-    </label>
+    </Checkbox>
   );
 }
 
@@ -127,23 +128,20 @@ function Choice<F extends ChoiceField>({ part, field, label, options }: ChoicePr
   const dispatch = useAppDispatch();
   return (
     <Field label={label}>
-      <select
+      <Select
         value={part[field]}
-        onChange={(event) =>
+        options={options}
+        onChange={(value) =>
           void dispatch(
             changeRow({
               kind: 'specimen-parts',
               row: part,
-              changes: { [field]: event.target.value },
-              label: `${part.name}, ${label.toLowerCase()}: ${event.target.value}`,
+              changes: { [field]: value },
+              label: `${part.name}, ${label.toLowerCase()}: ${value}`,
             }),
           )
         }
-      >
-        {options.map((option) => (
-          <option key={option}>{option}</option>
-        ))}
-      </select>
+      />
     </Field>
   );
 }

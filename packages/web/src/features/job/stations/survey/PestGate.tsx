@@ -1,3 +1,4 @@
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useState } from 'react';
 import { useActOnTaskMutation } from '../../../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../../../shared/api/appError.ts';
@@ -21,8 +22,11 @@ export function PestGate() {
   if (suspects.length > 0)
     return (
       <p role="note" className="border-l-4 border-sard pl-3">
-        <strong>▲ Pest suspected: {suspects.map((part) => part.name.toLowerCase()).join(', ')}.</strong> No heat, clamp,
-        bath, wash, ultrasonic or blasting; opened only if you say so; keep it dry.
+        <strong>
+          <Sign of="warning" />
+          Pest suspected: {suspects.map((part) => part.name.toLowerCase()).join(', ')}.
+        </strong>{' '}
+        No heat, clamp, bath, wash, ultrasonic or blasting; opened only if you say so; keep it dry.
       </p>
     );
   if (!task) return null;
@@ -30,7 +34,10 @@ export function PestGate() {
     const last = view.log.filter((entry) => entry.taskId === task.id).at(-1);
     return (
       <p role="note" className="border-l-4 border-ink pl-3">
-        <strong>● Looked over for pest: no sign.</strong>{' '}
+        <strong>
+          <Sign of="done" />
+          Looked over for pest: no sign.
+        </strong>{' '}
         <span className="text-soft-ink">{last ? `${last.who}, ${formatMoment(last.at)}` : ''}</span>
       </p>
     );
@@ -46,7 +53,11 @@ export function PestGate() {
   return (
     <section aria-label="Pest check" className="space-y-2 border-l-4 border-sard pl-3">
       <p>
-        <strong>○ Not looked over for pest yet:</strong> washing, stripping, heat and drilling wait for it. {task.how}
+        <strong>
+          <Sign of="open" />
+          Not looked over for pest yet:
+        </strong>{' '}
+        washing, stripping, heat and drilling wait for it. {task.how}
       </p>
       {!isClosed && (
         <button type="button" className="plain-button" disabled={isLoading} onClick={() => void pass()}>

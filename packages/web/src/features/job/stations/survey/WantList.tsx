@@ -1,12 +1,7 @@
-import {
-  ORIGINS,
-  WANT_STATES,
-  type Origin,
-  type Want,
-  type WantKind,
-  type WantState,
-  type WayToGet,
-} from '@sardonyx/core';
+import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
+import { ORIGINS, WANT_STATES, type Want, type WantState } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../../../shared/api/appError.ts';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
@@ -14,9 +9,15 @@ import { formatDay } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useJob } from '../../JobContext.tsx';
-import { WantKindOptions, WayToGetOptions } from './WantOptions.tsx';
+import { WANT_KIND_OPTIONS, WAY_TO_GET_OPTIONS } from './wantOptions.ts';
+import { DateField } from '../../../../shared/ui/DateField.tsx';
 
-const MARKS: Readonly<Record<WantState, string>> = { open: '○', ordered: '◐', solved: '●', waived: '–' };
+const MARKS: Readonly<Record<WantState, SignName>> = {
+  open: 'open',
+  ordered: 'begun',
+  solved: 'done',
+  waived: 'left out',
+};
 
 /** Everything missing or broken, visible until it is solved or waived with a reason. */
 export function WantList() {
@@ -41,7 +42,7 @@ function WantLine({ want }: { readonly want: Want }) {
   return (
     <li className="border-t border-hairline py-2">
       <div className="flex items-baseline gap-3">
-        <span aria-hidden>{MARKS[want.state]}</span>
+        <Sign of={MARKS[want.state]} />
         <span className="grow">
           <strong>{want.what}</strong>
           {want.dependentBits && ` with ${want.dependentBits}`}: {want.state}
@@ -84,17 +85,9 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
   };
   return (
     <div className="grid gap-3 py-2 pl-6 sm:grid-cols-2">
-      <label>
-        State
-        <select
-          value={draft.state}
-          onChange={(event) => setDraft({ ...draft, state: event.target.value as WantState })}
-        >
-          {WANT_STATES.map((state) => (
-            <option key={state}>{state}</option>
-          ))}
-        </select>
-      </label>
+      <Field label="State">
+        <Select value={draft.state} options={WANT_STATES} onChange={(value) => setDraft({ ...draft, state: value })} />
+      </Field>
       {draft.state === 'waived' ? (
         <label>
           Reason, for the record
@@ -107,43 +100,27 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
         </label>
       )}
       {draft.state === 'solved' && (
-        <label>
-          It is
-          <select
-            value={draft.origin ?? ''}
-            onChange={(event) => setDraft({ ...draft, origin: (event.target.value || null) as Origin | null })}
-          >
-            <option value="">Say where it came from</option>
-            {ORIGINS.filter((origin) => origin !== 'unknown').map((origin) => (
-              <option key={origin}>{origin}</option>
-            ))}
-          </select>
-        </label>
-      )}
-      <label>
-        Kind
-        <select value={draft.kind} onChange={(event) => setDraft({ ...draft, kind: event.target.value as WantKind })}>
-          <WantKindOptions />
-        </select>
-      </label>
-      <label>
-        Come by it
-        <select
-          value={draft.getBy ?? ''}
-          onChange={(event) => setDraft({ ...draft, getBy: (event.target.value || null) as WayToGet | null })}
-        >
-          <WayToGetOptions />
-        </select>
-      </label>
-      {draft.state === 'ordered' && (
-        <label>
-          Due on
-          <input
-            type="date"
-            value={draft.dueOn ?? ''}
-            onChange={(event) => setDraft({ ...draft, dueOn: event.target.value || null })}
+        <Field label="It is">
+          <Select
+            value={draft.origin}
+            options={[
+              { value: null, label: 'Say where it came from' },
+              ...ORIGINS.filter((origin) => origin !== 'unknown'),
+            ]}
+            onChange={(value) => setDraft({ ...draft, origin: value })}
           />
-        </label>
+        </Field>
+      )}
+      <Field label="Kind">
+        <Select value={draft.kind} options={WANT_KIND_OPTIONS} onChange={(kind) => setDraft({ ...draft, kind })} />
+      </Field>
+      <Field label="Come by it">
+        <Select value={draft.getBy} options={WAY_TO_GET_OPTIONS} onChange={(getBy) => setDraft({ ...draft, getBy })} />
+      </Field>
+      {draft.state === 'ordered' && (
+        <Field label="Due on">
+          <DateField value={draft.dueOn ?? ''} onChange={(day) => setDraft({ ...draft, dueOn: day || null })} />
+        </Field>
       )}
       <div className="sm:col-span-2">
         <button type="button" className="plain-button" onClick={() => void save()}>

@@ -1,4 +1,5 @@
 import { WANT_KINDS, WAYS_TO_GET, type WantKind, type WayToGet } from '@sardonyx/core';
+import type { Option } from '../../../../shared/ui/options.ts';
 
 /** What comes for a want does there. */
 const KIND_WORDS: Readonly<Record<WantKind, string>> = {
@@ -15,24 +16,13 @@ const WAY_WORDS: Readonly<Record<WayToGet, string>> = {
   make: 'made here',
 };
 
-export const WantKindOptions = () => (
-  <>
-    {WANT_KINDS.map((kind) => (
-      <option key={kind} value={kind}>
-        {KIND_WORDS[kind]}
-      </option>
-    ))}
-  </>
-);
+export const WANT_KIND_OPTIONS: readonly Option<WantKind>[] = WANT_KINDS.map((kind) => ({
+  value: kind,
+  label: KIND_WORDS[kind],
+}));
 
 /** How it is come by; as the school of broken parts answers where nothing is said. */
-export const WayToGetOptions = () => (
-  <>
-    <option value="">as this job does</option>
-    {WAYS_TO_GET.map((way) => (
-      <option key={way} value={way}>
-        {WAY_WORDS[way]}
-      </option>
-    ))}
-  </>
-);
+export const WAY_TO_GET_OPTIONS: readonly Option<WayToGet | null>[] = [
+  { value: null, label: 'as this job does' },
+  ...WAYS_TO_GET.map((way) => ({ value: way, label: WAY_WORDS[way] })),
+];
