@@ -255,7 +255,7 @@ describe('the colour lab', function () {
     await patch.check();
     await page.getByRole('button', { name: 'Judge it by eye' }).click();
     await page.getByText('Hold the dry patch to the old paint').waitFor();
-    await page.getByLabel('slightly darker').check({ force: true });
+    await page.getByRole('radio', { name: 'slightly darker' }).check();
     await page.getByLabel('How unsure').focus();
     await page.keyboard.press('ArrowRight');
     expect(await findHue(page, 'whole frame')).deep.equal([]);
@@ -280,7 +280,7 @@ describe('the colour lab', function () {
       if (await judge.count()) await judge.click();
       await patch.check();
       await page.getByRole('button', { name: 'Judge it by eye' }).click();
-      await page.getByLabel('clearly darker').check({ force: true });
+      await page.getByRole('radio', { name: 'clearly darker' }).check();
       await page.getByRole('button', { name: 'That is how it looks' }).click();
       await logged.nth(before).waitFor();
       await page

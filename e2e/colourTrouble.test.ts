@@ -110,8 +110,8 @@ describe('the colour lab in trouble', function () {
     expect(before).match(/g of /);
     await page.getByLabel('The patch is dry').check();
     await page.getByRole('button', { name: 'Judge it by eye' }).click();
-    await page.getByLabel('strongly redder').check({ force: true });
-    await page.getByLabel('strongly darker').check({ force: true });
+    await page.getByRole('radio', { name: 'strongly redder' }).check();
+    await page.getByRole('radio', { name: 'strongly darker' }).check();
     await page.getByRole('button', { name: 'That is how it looks' }).click();
     await page.getByText('Adding cannot bring it within 1.0 any more.').waitFor();
     const begin = page.getByRole('region', { name: 'What each way costs' }).locator('li', { hasText: 'Begin again' });
@@ -141,7 +141,7 @@ describe('the colour lab in trouble', function () {
     await page.getByText(/^Paint scales.*(steady|moving)$/).waitFor();
     await test.bench.stop();
     await typeGrams('0.30');
-    const away = page.getByText('The bench cannot be reached.');
+    const away = page.getByText('The bench cannot be reached.', { exact: true });
     await away.waitFor();
     await test.restart(NOW);
     await away.waitFor({ state: 'detached', timeout: 20_000 });
@@ -155,9 +155,11 @@ describe('the colour lab in trouble', function () {
   it('names the model with the part where a job has several', async () => {
     const { page } = test;
     await go('/jobs/sg-07/colour/capture');
-    const options = page.locator('option', { hasText: /^Body, / });
-    await options.first().waitFor({ state: 'attached' });
+    await page.getByLabel('Part', { exact: true }).click();
+    const options = page.getByRole('option', { name: /^Body, / });
+    await options.first().waitFor();
     expect(new Set(await options.allInnerTexts()).size).equal(3);
+    await page.keyboard.press('Escape');
     await go('/jobs/sg-07/colour/mix');
     await page.getByText(/^Kept: 1\.45 ml of/).waitFor();
     expect(await page.getByText('to go').count()).equal(0);

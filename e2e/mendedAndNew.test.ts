@@ -94,7 +94,10 @@ describe('mended, new and powdered', function () {
       const form = page.getByLabel(/^Plan a coat for the/).first();
       await choose(form, pot);
       await page.getByRole('button', { name: 'Plan it' }).first().click();
-      await page.getByText(pot.replace(/ \(.*/, '')).first().waitFor();
+      await page
+        .getByRole('img', { name: new RegExp(`as planned.*${pot.replace(/ \(.*/, '')}`) })
+        .first()
+        .waitFor();
     }
     const keys = (await read<JobView>('jobs/sg-03')).tasks.map((task) => task.key);
     expect(keys).include.members(['trial-fit:step', 'degrease:step', 'prime:step', 'close:step-pegs']);
@@ -104,7 +107,8 @@ describe('mended, new and powdered', function () {
     await page.reload();
     const line = taskLine(page, 'prime:step');
     await line.locator('button[aria-expanded]').first().click();
-    await logCoats(line, 'prime:step');
+    await line.getByRole('button', { name: 'Log the coat' }).waitFor();
+    expect(await logCoats(line, 'prime:step')).equal(true);
     await way('sg-03', 'close:step-pegs');
     await go('/jobs/sg-03/close');
     await doStep('close:step-pegs');

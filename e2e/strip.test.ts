@@ -175,7 +175,7 @@ describe('strip and mend', function () {
     await test.page.getByRole('heading', { name: 'Straighten warm: 3 steps of at most 2°' }).waitFor();
     await choose(test.page.getByLabel('It is now'), 'scuffed clear');
     await choose(test.page.getByLabel('It should be'), 'clear');
-    await test.page.getByText('1000 → 1500 → 2000 → 3000').waitFor();
+    await test.page.getByText('1000, then 1500, then 2000, then 3000').waitFor();
   });
 
   it('shows the priming gate, part by part', async () => {

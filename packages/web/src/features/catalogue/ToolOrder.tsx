@@ -23,10 +23,8 @@ export function ToolOrder({ view }: { readonly view: CastingView }) {
       <Field label={`${name(view.casting.number, view.casting.name)} or`} isQuiet>
         <Select
           value={otherId}
-          options={[
-            { value: '', label: 'choose another tool of the range' },
-            ...rivals.map((entry) => ({ value: entry.id, label: name(entry.number, entry.name) })),
-          ]}
+          placeholder="choose another tool of the range"
+          options={rivals.map((entry) => ({ value: entry.id, label: name(entry.number, entry.name) }))}
           onChange={setOtherId}
         />
       </Field>

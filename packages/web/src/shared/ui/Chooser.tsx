@@ -41,7 +41,7 @@ export function Chooser(props: ChooserProps) {
       <Popover.Trigger {...control} className="picked-field" disabled={disabled} style={style} data-value={value}>
         <span className="flex min-w-0 items-center gap-2">
           {chosen?.swatch && <Dab colour={chosen.swatch} />}
-          <span className="truncate">{chosen?.label ?? placeholder}</span>
+          <span className="wrap-anywhere">{chosen?.label ?? placeholder}</span>
         </span>
         <DownIcon aria-hidden size={18} className="shrink-0" />
       </Popover.Trigger>

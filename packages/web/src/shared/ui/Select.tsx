@@ -36,7 +36,7 @@ export function Select<V extends OptionValue>(props: SelectProps<V>) {
     >
       <Radix.Trigger {...control} className="picked-field" style={style} data-value={at < 0 ? '' : String(value)}>
         {/* Words of our own, so that a closed list need not exist at all. */}
-        <span className="min-w-0 truncate">
+        <span className="min-w-0 wrap-anywhere">
           <Radix.Value placeholder={placeholder}>{known[at]?.label}</Radix.Value>
         </span>
         <DownIcon aria-hidden size={18} className="shrink-0" />

@@ -37,64 +37,62 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
   const planNext = !isClosed && (
     <PlanCoat area={area} nextSeq={Math.max(-1, ...planned.map((layer) => layer.seq)) + 1} />
   );
-  if (STAGES.every(([stage]) => layersOf(stage).length === 0)) {
-    return (
-      <div className="border-t border-hairline pt-2">
-        <h3>
-          {area.name} <span className="font-normal text-soft-ink">bare as found, nothing planned</span>
-        </h3>
-        {planNext}
-      </div>
-    );
-  }
+  const isBare = STAGES.every(([stage]) => layersOf(stage).length === 0);
   return (
     <div className="border-t border-hairline pt-2">
-      <h3>{area.name}</h3>
-      <div className="grid gap-3 sm:grid-cols-3">
-        {STAGES.map(([stage, word]) => {
-          const layers = layersOf(stage);
-          // What was rejected counts for the record, not for what is on it now.
-          const on = stage === 'applied' ? layers.filter(isStanding) : layers;
-          const stack = computeStack(on);
-          return (
-            <div key={stage} className="flex gap-2">
-              <Band
-                layers={on}
-                material={part.material}
-                width={44}
-                height={72}
-                label={`${part.name}, ${area.name}, ${word.toLowerCase()}`}
-              />
-              <p className="text-note">
-                <strong className="block">{word}</strong>
-                {on.length ? (
-                  <>
-                    <span className="figure">
-                      {Math.round(stack.totalUm)} ± {Math.round(stack.spreadUm)} µm
-                    </span>
-                    <span className="block text-soft-ink">{stack.measured ? 'measured' : 'estimated'}</span>
-                  </>
-                ) : (
-                  <span className="text-soft-ink">nothing</span>
-                )}
-              </p>
-            </div>
-          );
-        })}
-      </div>
-      <Fold title="Coats in words">
-        {STAGES.map(([stage, word]) => {
-          const layers = layersOf(stage);
-          return (
-            layers.length > 0 && (
-              <div key={stage}>
-                <p className="text-note text-soft-ink">{word}, from the metal outwards</p>
-                <LayerList layers={layers} />
-              </div>
-            )
-          );
-        })}
-      </Fold>
+      <h3>
+        {area.name}
+        {isBare && <span className="font-normal text-soft-ink"> bare as found, nothing planned</span>}
+      </h3>
+      {!isBare && (
+        <>
+          <div className="grid gap-3 sm:grid-cols-3">
+            {STAGES.map(([stage, word]) => {
+              const layers = layersOf(stage);
+              // What was rejected counts for the record, not for what is on it now.
+              const on = stage === 'applied' ? layers.filter(isStanding) : layers;
+              const stack = computeStack(on);
+              return (
+                <div key={stage} className="flex gap-2">
+                  <Band
+                    layers={on}
+                    material={part.material}
+                    width={44}
+                    height={72}
+                    label={`${part.name}, ${area.name}, ${word.toLowerCase()}`}
+                  />
+                  <p className="text-note">
+                    <strong className="block">{word}</strong>
+                    {on.length ? (
+                      <>
+                        <span className="figure">
+                          {Math.round(stack.totalUm)} ± {Math.round(stack.spreadUm)} µm
+                        </span>
+                        <span className="block text-soft-ink">{stack.measured ? 'measured' : 'estimated'}</span>
+                      </>
+                    ) : (
+                      <span className="text-soft-ink">nothing</span>
+                    )}
+                  </p>
+                </div>
+              );
+            })}
+          </div>
+          <Fold title="Coats in words">
+            {STAGES.map(([stage, word]) => {
+              const layers = layersOf(stage);
+              return (
+                layers.length > 0 && (
+                  <div key={stage}>
+                    <p className="text-note text-soft-ink">{word}, from the metal outwards</p>
+                    <LayerList layers={layers} />
+                  </div>
+                )
+              );
+            })}
+          </Fold>
+        </>
+      )}
       {planNext}
     </div>
   );

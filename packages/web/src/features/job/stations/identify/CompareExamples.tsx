@@ -21,13 +21,11 @@ export function CompareExamples() {
       <Field label="Compare part by part with" isQuiet>
         <Select
           value={otherId}
-          options={[
-            { value: '', label: 'choose one' },
-            ...others.map((other) => ({
-              value: other.id,
-              label: `${other.name}${other.jobId ? '' : ' (in the drawer)'}`,
-            })),
-          ]}
+          placeholder="choose one"
+          options={others.map((other) => ({
+            value: other.id,
+            label: `${other.name}${other.jobId ? '' : ' (in the drawer)'}`,
+          }))}
           onChange={setOtherId}
         />
       </Field>

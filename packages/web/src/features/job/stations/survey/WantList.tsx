@@ -102,11 +102,9 @@ function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: ()
       {draft.state === 'solved' && (
         <Field label="It is">
           <Select
-            value={draft.origin}
-            options={[
-              { value: null, label: 'Say where it came from' },
-              ...ORIGINS.filter((origin) => origin !== 'unknown'),
-            ]}
+            value={draft.origin ?? undefined}
+            placeholder="say where it came from"
+            options={ORIGINS.filter((origin) => origin !== 'unknown')}
             onChange={(value) => setDraft({ ...draft, origin: value })}
           />
         </Field>
