@@ -377,7 +377,8 @@ export { refineEdge } from './photo/refineEdge.ts';
 export { invertHomography, mapPoint, solveHomography } from './photo/solveHomography.ts';
 
 // Drawings
-export { computePartMap, type PartMap } from './drawing/computePartMap.ts';
+export type { PartMap } from './drawing/computePartMap.ts';
+export { fitPartMap } from './drawing/fitPartMap.ts';
 export { createBodyTypeDrawing } from './drawing/createBodyTypeDrawing.ts';
 export { createView } from './drawing/createView.ts';
 export { fillShape, type PaintOfParts } from './drawing/fillShape.ts';

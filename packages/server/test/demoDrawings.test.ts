@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { resolve } from 'node:path';
 import type { CastingView, CatalogueView } from '@sardonyx/contract';
-import { computePartMap, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
+import { fitPartMap, describeVerdict, identifySpecimen, type JobRecord } from '@sardonyx/core';
 import { planOpening } from '../../core/src/assembly/planOpening.ts';
 import { Ajv } from 'ajv';
 import { expect } from 'chai';
@@ -53,7 +53,7 @@ describe('the demo’s castings', () => {
   it('lie on the part map without overlapping', () => {
     for (const casting of catalogue.castings) {
       const joints = catalogue.joints.filter((joint) => joint.castingId === casting.id);
-      const { parts } = computePartMap(casting.drawing.views[0]!, joints, () => 30);
+      const { parts } = fitPartMap(casting.drawing.views[0]!, joints, 130, () => 30);
       parts.forEach((a, i) => {
         for (const b of parts.slice(i + 1)) {
           const apart = a.box[2] <= b.box[0] || b.box[2] <= a.box[0] || a.box[3] <= b.box[1] || b.box[3] <= a.box[1];

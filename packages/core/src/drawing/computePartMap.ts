@@ -30,7 +30,7 @@ const GAP_MM = 5;
 /** Height of a name, with the air around it. */
 const LABEL_MM = 6;
 /** How wide against its height a map may best be. */
-const ASPECT = 1.05;
+export const ASPECT = 1.05;
 
 interface PartGroup {
   readonly partKey: string;

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { BODY_TYPES } from '../model/catalogue.ts';
 import type { Box } from '../model/drawing.ts';
 import { InvalidInputError } from '../model/errors.ts';
+import { fitPartMap } from './fitPartMap.ts';
 import { computePartMap } from './computePartMap.ts';
 import { createBodyTypeDrawing } from './createBodyTypeDrawing.ts';
 import { createView } from './createView.ts';
@@ -143,6 +144,27 @@ describe('computePartMap', () => {
           }
         }
     }
+  });
+
+  it('fits its sheet whatever the size of the model, and its names keep theirs (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...BODY_TYPES),
+        fc.integer({ min: 15, max: 400 }),
+        fc.integer({ min: 110, max: 180 }),
+        (type, length, sheet) => {
+          const view = createBodyTypeDrawing(type, length, length * 0.5).views[0]!;
+          const map = fitPartMap(view, JOINTS, sheet, () => 18);
+          expect(Math.max(map.widthMm, map.heightMm * 1.05)).within(sheet * 0.9, sheet * 1.1);
+          for (const { partKey, shapes, dx, dy, box } of map.parts) {
+            const drawn = shapes.map((shape) => shape.box.map((edge) => edge * map.scale));
+            expect(Math.min(...drawn.map(([left]) => left! + dx)), partKey).least(box[0] - 1e-6);
+            expect(Math.max(...drawn.map(([, , , bottom]) => bottom! + dy)), partKey).most(box[3] + 1e-6);
+          }
+        },
+      ),
+      { numRuns: 200 },
+    );
   });
 
   it('is empty for a view without shapes', () => {

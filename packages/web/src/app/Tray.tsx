@@ -34,7 +34,7 @@ export function Tray() {
             key={lane.job.id}
             to={`/jobs/${lane.job.id}`}
             title={`${lane.job.number} ${lane.job.title}`}
-            className="flex flex-col items-center px-1 py-1 text-note"
+            className="flex shrink-0 flex-col items-center px-1 py-1 text-note whitespace-nowrap"
           >
             <Band
               layers={lane.band}

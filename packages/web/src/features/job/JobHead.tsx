@@ -31,7 +31,7 @@ export function JobHead() {
         Colours
       </Link>
       {view.specimens.length > 1 && (
-        <Field label="Model in hand" width="auto">
+        <Field label="Model in hand" isBeside>
           <Select
             value={specimen.specimen.id}
             options={view.specimens.map((one) => ({ value: one.specimen.id, label: one.specimen.name }))}
@@ -40,7 +40,7 @@ export function JobHead() {
         </Field>
       )}
       {!isClosed && (
-        <Fold className="ml-auto open:w-full" title="Facts of the job">
+        <Fold className="ml-auto data-[state=open]:w-full" title="Facts of the job">
           <div className="grid w-full gap-3 py-2 sm:grid-cols-2 min-[1100px]:grid-cols-[1fr_12rem_2fr_2fr]">
             <Autosaved kind="jobs" row={job} field="title" label="Name" />
             <Autosaved kind="jobs" row={job} field="dueOn" label="Due on" type="date" />

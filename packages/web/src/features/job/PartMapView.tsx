@@ -1,4 +1,4 @@
-import { computePartMap, type SpecimenPart } from '@sardonyx/core';
+import { fitPartMap, type SpecimenPart } from '@sardonyx/core';
 import { useMemo, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { Shape } from '../../shared/drawing/ModelDrawing.tsx';
 import { useJob } from './JobContext.tsx';
@@ -24,6 +24,8 @@ interface PartMapViewProps {
   readonly onPlace?: ((partId: string, x: number, y: number) => void) | null;
 }
 
+/** Every map is as large, so that names are as large on all of them. */
+const SHEET_MM = 132;
 /** Half the width of a letter of a label, with some room. */
 const LETTER_MM = 1.05;
 /** Room for a number before a label, kept on both sides so that the label stays in the middle. */
@@ -42,7 +44,7 @@ export function PartMapView({ marks = {}, markWord = 'mark', joints = [], pins =
       const part = parts.find((candidate) => candidate.key === key);
       return part ? 2 * LETTER_MM * labelOf(part).length + MARK_ROOM_MM : 0;
     };
-    return view && held ? computePartMap(view, held, labelMm) : null;
+    return view && held ? fitPartMap(view, held, SHEET_MM, labelMm) : null;
   }, [view, held, parts]);
   const svg = useRef<SVGSVGElement>(null);
   if (!map) return null;
@@ -67,7 +69,7 @@ export function PartMapView({ marks = {}, markWord = 'mark', joints = [], pins =
     const matrix = svg.current?.getScreenCTM()?.inverse();
     if (!onPlace || !matrix) return;
     const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-    onPlace(part.id, at.x - dx, at.y - dy);
+    onPlace(part.id, (at.x - dx) / map.scale, (at.y - dy) / map.scale);
   };
   return (
     <svg
@@ -128,11 +130,13 @@ export function PartMapView({ marks = {}, markWord = 'mark', joints = [], pins =
               strokeWidth={0.7}
             />
             <g transform={`translate(${placed.dx} ${placed.dy})`}>
-              {placed.shapes.map((shape, j) => (
-                <Shape key={j} shape={shape} paint={paint} parts={specimen.parts} />
-              ))}
+              <g transform={`scale(${map.scale})`}>
+                {placed.shapes.map((shape, j) => (
+                  <Shape key={j} shape={shape} paint={paint} parts={specimen.parts} />
+                ))}
+              </g>
               {own.map((pin) => (
-                <Pin key={pin.text} {...pin} />
+                <Pin key={pin.text} text={pin.text} x={pin.x * map.scale} y={pin.y * map.scale} />
               ))}
             </g>
             <text

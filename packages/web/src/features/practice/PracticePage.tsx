@@ -96,8 +96,9 @@ function Round({ castingId, seed, fit, isFixed, draw }: RoundProps) {
         />
         <div className="space-y-4">
           <p className="text-act font-semibold">
-            {lookedAt.length} {lookedAt.length === 1 ? 'look' : 'looks'}, effort{' '}
-            <span className="figure">{effort}</span>
+            {lookedAt.length === 0
+              ? 'Nothing looked at yet.'
+              : `${lookedAt.length} ${lookedAt.length === 1 ? 'look' : 'looks'}, effort ${effort}`}
           </p>
           {guess ? (
             <PracticeResult {...{ catalogue, round, guess }} onAgain={() => draw(isFixed ? castingId : null)} />

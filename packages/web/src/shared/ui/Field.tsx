@@ -9,13 +9,15 @@ interface FieldProps {
   readonly hint?: string | undefined;
   /** A small word above, for controls in a row. */
   readonly isQuiet?: boolean;
+  /** The word stands before the control, in a line of others. */
+  readonly isBeside?: boolean;
   /** Width of the control, where it shall not take all there is. */
   readonly width?: string;
   readonly children: ReactElement<ControlProps>;
 }
 
 /** A labelled control; what is wrong stands under it and is read out with it. */
-export function Field({ label, error, hint, isQuiet = false, width, children }: FieldProps) {
+export function Field({ label, error, hint, isQuiet = false, isBeside = false, width, children }: FieldProps) {
   const id = useId();
   const noteId = `${id}-note`;
   const control = cloneElement(children, {
@@ -24,8 +26,11 @@ export function Field({ label, error, hint, isQuiet = false, width, children }: 
     'aria-describedby': error || hint ? noteId : undefined,
   });
   return (
-    <div style={width ? { width, maxWidth: '100%' } : undefined}>
-      <label htmlFor={id} className={isQuiet ? 'block text-note' : 'mb-1 block font-semibold'}>
+    <div className={isBeside ? 'flex items-center gap-2' : ''} style={width ? { width, maxWidth: '100%' } : undefined}>
+      <label
+        htmlFor={id}
+        className={isBeside ? 'whitespace-nowrap' : isQuiet ? 'block text-note' : 'mb-1 block font-semibold'}
+      >
         {label}
       </label>
       {control}

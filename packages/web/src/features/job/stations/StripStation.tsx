@@ -61,7 +61,7 @@ export function StripStation() {
               ? isCleaned
                 ? 'Clean, and as it was.'
                 : 'Bare, mended and ready for primer.'
-              : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands, ${formatMinutes(waitingLeftMin)} of watching and waiting.`}
+              : `${total - done} of ${total} tasks left: ${formatMinutes(handsOnLeftMin)} at the hands${waitingLeftMin >= 1 ? `, ${formatMinutes(waitingLeftMin)} of watching and waiting` : ''}.`}
         </Verdict>
       }
     >

@@ -19,7 +19,7 @@ export function WhileOpening() {
     <section aria-label="While it comes apart" className="space-y-3 border border-strong-line bg-sheet p-4">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <h2>While it comes apart</h2>
-        <Field label="Part in hand" width="auto">
+        <Field label="Part in hand" isBeside>
           <Select
             value={part.id}
             options={specimen.parts.map((one) => ({ value: one.id, label: one.name }))}
