@@ -13,6 +13,7 @@ import { bruteForce } from './identify/bruteForce.ts';
 import { calibration } from './identify/calibration.ts';
 import { policy } from './identify/policy.ts';
 import { speed } from './identify/speed.ts';
+import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
@@ -35,6 +36,7 @@ const topics = [
   door,
   apiTopic,
   web,
+  kitTopic,
 ].filter((topic) => topic.names.some((name) => name.startsWith(values.only)));
 if (topics.length === 0) throw new Error(`No figure begins with "${values.only}".`);
 

@@ -126,7 +126,7 @@ describe('survey, measure and open', function () {
 
     it('lies over the drawing of its casting, wheel on wheel', async () => {
       await test.page.getByRole('button', { name: 'Compare' }).click();
-      await test.page.getByRole('img', { name: /left seen straight, under the drawing/ }).waitFor();
+      await test.page.getByRole('application', { name: /left seen straight, under the drawing/ }).waitFor();
       await test.page.getByText('Laid wheel on wheel, by the measured wheelbase.').waitFor();
     });
 

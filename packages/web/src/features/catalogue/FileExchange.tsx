@@ -1,3 +1,4 @@
+import { Progress } from '../../shared/ui/Progress.tsx';
 import type { ImportReport } from '@sardonyx/contract';
 import { useEffect, useState, type DragEvent } from 'react';
 import { api, useBeginImportMutation, useCancelImportMutation, useGetImportQuery } from '../../shared/api/api.ts';
@@ -64,7 +65,7 @@ export function FileExchange() {
           />
         </label>
         {error !== undefined && <ErrorNote error={readAppError(error)} />}
-        {begun && <Progress key={begun.id} begun={begun} />}
+        {begun && <ImportState key={begun.id} begun={begun} />}
       </div>
     </section>
   );
@@ -81,7 +82,7 @@ const STATE_WORDS: Readonly<Record<ImportReport['state'], string>> = {
 
 const isOver = ({ state }: ImportReport) => state === 'done' || state === 'refused' || state === 'cancelled';
 
-function Progress({ begun }: { readonly begun: ImportReport }) {
+function ImportState({ begun }: { readonly begun: ImportReport }) {
   const [isEnded, setEnded] = useState(false);
   const { data } = useGetImportQuery(begun.id, { pollingInterval: isEnded ? 0 : POLL_MS });
   const [cancel] = useCancelImportMutation();
@@ -96,19 +97,14 @@ function Progress({ begun }: { readonly begun: ImportReport }) {
   return (
     <div role="status" className="space-y-2">
       <p className="font-semibold">
-        {STATE_WORDS[report.state]}
+        {ended && STATE_WORDS[report.state]}
         {report.state === 'done' &&
           `: ${report.added} rows added, ${report.changed} changed, ${report.unchanged} as they were.`}
         {report.state === 'refused' &&
           `: ${report.problemCount} ${report.problemCount === 1 ? 'problem' : 'problems'}.`}
       </p>
       {!ended && (
-        <div className="flex items-center gap-3">
-          <progress className="h-3 grow" max={1} value={report.progress} aria-label={STATE_WORDS[report.state]} />
-          <button type="button" className="quiet-button" onClick={() => void cancel(begun.id)}>
-            Cancel
-          </button>
-        </div>
+        <Progress what={STATE_WORDS[report.state]} share={report.progress} onEnd={() => void cancel(begun.id)} />
       )}
       {report.problems.length > 0 && (
         <div

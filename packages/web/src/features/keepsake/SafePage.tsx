@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { useRestoreEverythingMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { HeldButton } from '../../shared/ui/HeldButton.tsx';
+import { Progress } from '../../shared/ui/Progress.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 /** Everything in one file, and back. */
@@ -37,6 +38,7 @@ export function SafePage() {
             Replace what is here with {file.name}
           </HeldButton>
         )}
+        {isLoading && <Progress what="Checking the copy and putting it in its place" share={null} />}
         {error !== undefined && <ErrorNote error={readAppError(error)} />}
         {data && <p role="status">Restored. What was here before is kept in the folder {data.keptIn}.</p>}
       </section>

@@ -1,3 +1,5 @@
+import { PictureCanvas } from '../../shared/ui/PictureCanvas.tsx';
+import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Slider } from '../../shared/ui/Slider.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
@@ -53,16 +55,9 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
         </button>
       </p>
     );
-  if (!under.flat)
-    return (
-      <p role="status" className="flex items-center gap-3">
-        Straightening {Math.round((worker.progress ?? 0) * 100)} %
-        <button type="button" className="plain-button" onClick={worker.cancel}>
-          Stop
-        </button>
-      </p>
-    );
-  const { region } = under.flat;
+  if (!under.flat) return <Progress what="Straightening the picture" share={worker.progress} onEnd={worker.cancel} />;
+  const { flat } = under;
+  const { region } = flat;
   const onto = findWheels(photo, measures);
   const middle = { x: region.left + region.widthMm / 2, y: region.top + region.heightMm / 2 };
   const isMirrored = photo.side === 'right';
@@ -98,25 +93,42 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
         <Share label="Shown up to" value={wipe} onChange={setWipe} />
         <Share label="Strength" value={strength} onChange={setStrength} />
       </div>
-      <svg
-        role="img"
-        aria-label={`${photo.side} seen straight, under ${other ? `the photo ${other.side}` : 'the drawing of the casting'}`}
-        className="block max-h-[calc(100vh-22rem)] min-h-72 w-full border border-hairline bg-sunk"
-        viewBox={`${region.left} ${region.top} ${region.widthMm} ${region.heightMm}`}
+      <PictureCanvas
+        label={`${photo.side} seen straight, under ${other ? `the photo ${other.side}` : 'the drawing of the casting'}`}
+        box={{ x: region.left, y: region.top, width: region.widthMm, height: region.heightMm }}
       >
-        <clipPath id={clip}>
-          <rect x={region.left} y={region.top} width={x - region.left} height={region.heightMm} />
-        </clipPath>
-        <image href={under.flat.url} x={region.left} y={region.top} width={region.widthMm} height={region.heightMm} />
-        <g clipPath={`url(#${clip})`} opacity={strength / 100}>
-          <g transform={`translate(${placed.x + nudge.x} ${placed.y + nudge.y}) rotate(${placed.turn + nudge.turn})`}>
-            {other
-              ? over.flat && <Flat flat={over.flat} url={over.flat.url} />
-              : view && <Outline view={view} isMirrored={isMirrored} />}
-          </g>
-        </g>
-        <line x1={x} x2={x} y1={region.top} y2={region.top + region.heightMm} stroke="var(--sard)" strokeWidth={0.4} />
-      </svg>
+        {(k) => (
+          <>
+            <clipPath id={clip}>
+              <rect x={region.left} y={region.top} width={x - region.left} height={region.heightMm} />
+            </clipPath>
+            <image
+              href={flat.url}
+              x={region.left}
+              y={region.top}
+              width={region.widthMm}
+              height={region.heightMm}
+            />
+            <g clipPath={`url(#${clip})`} opacity={strength / 100}>
+              <g
+                transform={`translate(${placed.x + nudge.x} ${placed.y + nudge.y}) rotate(${placed.turn + nudge.turn})`}
+              >
+                {other
+                  ? over.flat && <Flat flat={over.flat} url={over.flat.url} />
+                  : view && <Outline view={view} isMirrored={isMirrored} />}
+              </g>
+            </g>
+            <line
+              x1={x}
+              x2={x}
+              y1={region.top}
+              y2={region.top + region.heightMm}
+              stroke="var(--sard)"
+              strokeWidth={2 * k}
+            />
+          </>
+        )}
+      </PictureCanvas>
       <div className="flex flex-wrap items-end gap-3">
         {(['x', 'y', 'turn'] as const).map((field) => (
           <label key={field}>

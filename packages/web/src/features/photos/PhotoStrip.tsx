@@ -1,3 +1,4 @@
+import { Progress } from '../../shared/ui/Progress.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { findMissingSides, PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
@@ -104,7 +105,7 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
         <Select value={chosenStage} options={PHOTO_STAGES} onChange={setStage} />
       </Field>
       <label htmlFor={id} className="plain-button cursor-pointer">
-        {isLoading ? 'Storing ...' : 'Add a photo, or drop it here'}
+        Add a photo, or drop it here
       </label>
       <label htmlFor={`${id}-camera`} className="plain-button cursor-pointer">
         Take one with the camera
@@ -125,6 +126,11 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
         multiple
         onChange={(event) => void send([...(event.target.files ?? [])])}
       />
+      {isLoading && (
+        <div className="w-full">
+          <Progress what="Storing the photograph" share={null} />
+        </div>
+      )}
       {error && (
         <div className="w-full">
           <ErrorNote error={error} />

@@ -1,3 +1,4 @@
+import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { describeDifference, estimateGloss, type Dosing, type Lab, type Proposal, type Shortage } from '@sardonyx/core';
 import { formatMl } from '../swatch/formatColour.ts';
@@ -27,16 +28,11 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing, ta
     );
   if (!proposals)
     return (
-      <div role="status" className="flex flex-wrap items-center gap-4">
-        <p className="text-act font-semibold">
-          {progress !== null
-            ? `Working through all mixes of your pots: ${Math.round(100 * progress)} %`
-            : 'Looking for recipes ...'}
-        </p>
-        <button type="button" className="plain-button" onClick={onEnd}>
-          End it
-        </button>
-      </div>
+      <Progress
+        what={progress !== null ? 'Working through all mixes of your pots' : 'Looking for recipes'}
+        share={progress}
+        onEnd={onEnd}
+      />
     );
   if (!chosen)
     return (

@@ -1,3 +1,4 @@
+import { Progress } from '../../../shared/ui/Progress.tsx';
 import type { ShelfView } from '@sardonyx/contract';
 import {
   computeDe00,
@@ -70,13 +71,10 @@ export function TrainerResult(props: TrainerResultProps) {
             </p>
           )}
         </>
+      ) : problem ? (
+        <p role="status">{problem}</p>
       ) : (
-        <p role="status">
-          {problem ??
-            (worker.progress !== null
-              ? `Working out the guided path: ${Math.round(100 * worker.progress)} %`
-              : 'Working out the guided path ...')}
-        </p>
+        <Progress what="Working out the guided path" share={worker.progress} />
       )}
       <button type="button" className="main-button min-h-16!" onClick={onAgain}>
         Another colour
