@@ -1,3 +1,4 @@
+import { createSilentLog } from '../packages/server/src/http/log.ts';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -18,6 +19,7 @@ export const demo: Topic = {
       isDemo: true,
       now: () => new Date('2026-11-25T18:30:00Z'),
       sentJobs: new Map(),
+      log: createSilentLog(),
     });
     const value = performance.now() - began;
     await source.destroy();

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { notFound, sendError } from './http/errors.ts';
+import { logRequests } from './http/log.ts';
 import { guardOrigin } from './http/guardOrigin.ts';
 import { createBenchRoutes } from './modules/bench/benchRoutes.ts';
 import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
@@ -55,6 +56,7 @@ export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Ex
       originAgentCluster: false,
     }),
   );
+  app.use(logRequests(room.log));
   app.use(guardOrigin(allowedHost));
   app.use('/api', express.json({ limit: '1mb' }));
   const modules = [

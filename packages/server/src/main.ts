@@ -5,6 +5,7 @@ import { readConfig } from './config.ts';
 import { openDatabase } from './data-source.ts';
 import { JobRow } from './entities/work.ts';
 import { BENCH_NAME } from './demo/world.ts';
+import { openLog } from './http/log.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { chooseClock } from './clock.ts';
 import { recompileAnew } from './modules/tasks/recompilePlan.ts';
@@ -21,6 +22,7 @@ const room: Workroom = {
   isDemo: config.isDemo,
   now,
   sentJobs: new Map(),
+  log: openLog(config.folder, process.env.SARDONYX_LOG),
 };
 // A demo that was interrupted while it was filled is filled now; one that was is left as it was edited.
 if (config.isDemo && (await room.source.manager.count(JobRow)) === 0) await seedDemo(room);

@@ -1,3 +1,4 @@
+import type { Logger } from 'pino';
 import type { EntityManager, DataSource } from 'typeorm';
 
 /** What the routes work with. Time comes from here and nowhere else. */
@@ -10,6 +11,7 @@ export interface Workroom {
   readonly now: () => Date;
   /** Job views as sent, kept until anything is written. */
   readonly sentJobs: Map<string, Buffer>;
+  readonly log: Logger;
 }
 
 /** The driver has one connection: what reads several tables or writes waits for its turn, so nobody sees half a change. */

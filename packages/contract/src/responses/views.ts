@@ -318,6 +318,8 @@ export interface ErrorBody {
   readonly taskId?: string;
   /** Every reason by itself, where a gate says no: each may have its own way on. */
   readonly reasons?: readonly Reason[];
+  /** Under this number the server's log tells what broke. */
+  readonly faultId?: string;
 }
 
 export type Reason = Pick<Refusal, 'code' | 'message' | 'from' | 'taskId'>;

@@ -45,8 +45,10 @@ export function refuseAll(refusals: readonly Refusal[]): void {
 /** Last in the chain: turns whatever was thrown into one shape. No database text leaves the house. */
 export function sendError(error: unknown, request: Request, response: Response, _next: NextFunction): void {
   const { status, body } = describeError(error);
-  if (status >= 500) console.error(`${request.method} ${request.path}`, error);
-  response.status(status).json(body);
+  if (status < 500) return void response.status(status).json(body);
+  const faultId = String(request.id);
+  request.log.error({ err: error, faultId }, 'fault');
+  response.status(status).json({ ...body, faultId });
 }
 
 function describeError(error: unknown): { status: number; body: ErrorBody } {

@@ -1,3 +1,4 @@
+import { createSilentLog } from '../../src/http/log.ts';
 import { existsSync, rmSync } from 'node:fs';
 import { cp, mkdtemp, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -41,7 +42,15 @@ export async function createTestBench({ isDemo = true } = {}): Promise<TestBench
 }
 
 export async function openRoom(folder: string, isDemo: boolean, now = () => NOW): Promise<Workroom> {
-  return { source: await openDatabase(folder), folder, benchName: 'Test bench', isDemo, now, sentJobs: new Map() };
+  return {
+    source: await openDatabase(folder),
+    folder,
+    benchName: 'Test bench',
+    isDemo,
+    now,
+    sentJobs: new Map(),
+    log: createSilentLog(),
+  };
 }
 
 /**

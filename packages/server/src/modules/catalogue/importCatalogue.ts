@@ -39,7 +39,7 @@ export function beginImport(room: Workroom, text: string, kind: 'csv' | 'json'):
     isCancelled: false,
   };
   runImport(room, text, kind, running).catch((error: unknown) => {
-    console.error('Import of a catalogue', error);
+    room.log.error({ err: error, faultId: running.report.id }, 'import of a catalogue');
     const message = 'Something broke on our side while it was written. Nothing was changed; try again.';
     note(running, { state: 'refused', problems: [{ line: 0, column: null, message }], problemCount: 1 });
   });

@@ -102,13 +102,7 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
             <clipPath id={clip}>
               <rect x={region.left} y={region.top} width={x - region.left} height={region.heightMm} />
             </clipPath>
-            <image
-              href={flat.url}
-              x={region.left}
-              y={region.top}
-              width={region.widthMm}
-              height={region.heightMm}
-            />
+            <image href={flat.url} x={region.left} y={region.top} width={region.widthMm} height={region.heightMm} />
             <g clipPath={`url(#${clip})`} opacity={strength / 100}>
               <g
                 transform={`translate(${placed.x + nudge.x} ${placed.y + nudge.y}) rotate(${placed.turn + nudge.turn})`}

@@ -15,6 +15,8 @@ export interface AppError {
   readonly taskId?: string;
   /** Every reason by itself, where a gate says no. */
   readonly reasons?: readonly Reason[];
+  /** Under this number the bench's log tells what broke. */
+  readonly faultId?: string;
 }
 
 const KINDS: Readonly<Record<number, AppError['kind']>> = {
@@ -41,6 +43,7 @@ export function convertToAppError(status: number, body: unknown): AppError {
     ...(known.from ? { from: known.from } : {}),
     ...(known.taskId ? { taskId: known.taskId } : {}),
     ...(known.reasons ? { reasons: known.reasons } : {}),
+    ...(known.faultId ? { faultId: known.faultId } : {}),
   };
 }
 

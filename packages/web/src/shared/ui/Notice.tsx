@@ -27,6 +27,12 @@ export function ErrorNote({ error, onClose }: { readonly error: AppError; readon
         ) : (
           error.message
         )}
+        {error.faultId && (
+          <span className="block text-note text-soft-ink">
+            Fault <span className="figure">{error.faultId}</span>: server.log in the bench’s folder tells of it under
+            that number.
+          </span>
+        )}
       </div>
       {onClose && (
         <button type="button" className="quiet-button" onClick={onClose}>
