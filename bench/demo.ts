@@ -1,7 +1,7 @@
-import { createSilentLog } from '../packages/server/src/http/log.ts';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { createSilentLog } from '../packages/server/src/http/log.ts';
 import { openDatabase } from '../packages/server/src/data-source.ts';
 import { seedDemo } from '../packages/server/src/demo/seedDemo.ts';
 import type { Topic } from './figure.ts';

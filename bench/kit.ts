@@ -10,7 +10,8 @@ import { percentile, type Topic } from './figure.ts';
 
 const SOURCE = resolve(import.meta.dirname, '../packages/web/src');
 /** What the browser brings itself, for which the kit has a part. */
-const NATIVE = /<(?:select|details|dialog|progress)\b|<input[^>]*type="(?:date|datetime-local|time|color|range|radio|checkbox)"/g;
+const NATIVE =
+  /<(?:select|details|dialog|progress)\b|<input[^>]*type="(?:date|datetime-local|time|color|range|radio|checkbox)"/g;
 /** The same as it stands on the page; Radix keeps hidden twins of its own parts in forms. */
 const ON_PAGE =
   'select:not([aria-hidden]), details, input:is([type=date], [type=datetime-local], [type=time], [type=color], [type=range], [type=radio], [type=checkbox]):not([aria-hidden])';

@@ -1,6 +1,6 @@
-import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { choose } from './support/choose.ts';
 import { expectNoFaults, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 

@@ -1,10 +1,10 @@
-import { choose } from './support/choose.ts';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { ColourView, JobView, ShelfView } from '@sardonyx/contract';
 import { computeDe00, replayMix } from '@sardonyx/core';
 import { expect } from 'chai';
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import type { Page } from 'playwright-core';
+import { choose } from './support/choose.ts';
 import type { ColourTruth } from '../packages/server/src/demo/colourPhoto.ts';
 import { findHue } from './support/neutral.ts';
 import { expectNoFaults, findCutText } from './support/restorer.ts';
@@ -331,12 +331,12 @@ describe('the shelf and the trainer', function () {
   it('puts the closest pots first, in words, without a number where it would be false', async () => {
     const { page } = test;
     await go('/shelf?near=40.7,-2.7,-14.2');
-    const rows = page.locator('main li');
+    const rows = page.getByRole('region', { name: 'Pots, rows' }).locator('tbody tr');
     await page.getByText(/dE00/).first().waitFor();
-    expect(await rows.first().innerText()).include('Slate blue');
+    expect(await rows.first().innerText()).match(/slate/i);
     expect(await findHue(page, 'near swatches')).deep.equal([]);
     await page.getByLabel('Name or line').fill('pearl');
-    await page.waitForFunction(() => document.querySelectorAll('main li').length === 1);
+    await page.waitForFunction(() => document.querySelectorAll('[aria-label="Pots, rows"] tbody tr').length === 1);
     expect(await rows.innerText()).include('no true number; compare a test card');
     await page.getByRole('button', { name: 'By line again' }).click();
     await page.getByLabel('Name or line').fill('nothing like it');
@@ -347,13 +347,13 @@ describe('the shelf and the trainer', function () {
     const { page } = test;
     await go('/shelf?q=harbour');
     await page.getByRole('button', { name: /^Harbour blue/ }).click();
-    const left = page.locator('main li').getByLabel('Left, ml');
+    const left = page.getByRole('region', { name: 'Pots, rows' }).getByLabel('Left, ml');
     await left.fill('9,5');
     await left.press('Tab');
-    await page.getByRole('button', { name: /9\.5 ml left/ }).waitFor();
+    await page.getByRole('cell', { name: '9.5', exact: true }).waitFor();
     await left.fill('-3');
     await left.press('Tab');
-    await page.locator('main li [aria-invalid="true"]').waitFor();
+    await page.locator('main tbody [aria-invalid="true"]').waitFor();
     await left.fill('9.5');
     await left.press('Tab');
     await page.getByLabel('20 drops weigh, g').fill('0.67');

@@ -1,7 +1,7 @@
-import { choose } from './support/choose.ts';
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
 import type { Locator } from 'playwright-core';
+import { choose } from './support/choose.ts';
 import { begin, expectNoFaults, logCoats, openStation, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 

@@ -1,7 +1,7 @@
-import { choose } from './support/choose.ts';
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
 import { PDFDocument } from 'pdf-lib';
+import { choose } from './support/choose.ts';
 import {
   expectNoFaults,
   hold,

@@ -1,5 +1,5 @@
-import { choose } from './support/choose.ts';
 import { expect } from 'chai';
+import { choose } from './support/choose.ts';
 import { expectNoFaults, hold, openStation } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 

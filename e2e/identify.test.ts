@@ -1,7 +1,7 @@
-import { choose } from './support/choose.ts';
 import { readFile } from 'node:fs/promises';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { choose } from './support/choose.ts';
 import { expectNoFaults, hold, isWeighed, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 

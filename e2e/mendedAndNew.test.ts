@@ -1,7 +1,7 @@
-import { choose } from './support/choose.ts';
 import type { JobView } from '@sardonyx/contract';
 import type { JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
+import { choose } from './support/choose.ts';
 import { clearTheWay } from './support/clearTheWay.ts';
 import { begin, expectNoFaults, logCoats, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';

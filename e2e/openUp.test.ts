@@ -1,8 +1,8 @@
-import { choose } from './support/choose.ts';
-import type { JobView } from '@sardonyx/contract';
-import { expect } from 'chai';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { JobView } from '@sardonyx/contract';
+import { expect } from 'chai';
+import { choose } from './support/choose.ts';
 import { expectNoFaults, hold, makePhoto, openStation, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 

@@ -1,8 +1,8 @@
-import { choose } from './support/choose.ts';
-import type { JobView } from '@sardonyx/contract';
-import { expect } from 'chai';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import type { JobView } from '@sardonyx/contract';
+import { expect } from 'chai';
+import { choose } from './support/choose.ts';
 import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 

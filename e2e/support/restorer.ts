@@ -1,7 +1,7 @@
-import { choose } from './choose.ts';
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import sharp from 'sharp';
+import { choose } from './choose.ts';
 
 /** What a restorer does with hands on the page, in words. */
 

@@ -1,9 +1,9 @@
-import { createSilentLog } from '../../src/http/log.ts';
 import { existsSync, rmSync } from 'node:fs';
 import { cp, mkdtemp, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import supertest from 'supertest';
+import { createSilentLog } from '../../src/http/log.ts';
 import { createApp } from '../../src/app.ts';
 import { openDatabase } from '../../src/data-source.ts';
 import { seedDemo } from '../../src/demo/seedDemo.ts';

@@ -1,3 +1,4 @@
+import { UndoIcon } from '../shared/ui/icons.ts';
 import { undoLast } from '../shared/edits/editRow.ts';
 import { useAppDispatch, useAppSelector } from '../shared/store.ts';
 
@@ -25,6 +26,7 @@ export function EditState() {
           title={`Undo: ${last.label}`}
           onClick={() => void dispatch(undoLast())}
         >
+          <UndoIcon aria-hidden size={18} />
           Undo<span className="sr-only">: {last.label}</span>
         </button>
       )}

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui';
-import { DownIcon } from '../shared/ui/icons.ts';
 import { Link } from 'react-router';
+import { DownIcon } from '../shared/ui/icons.ts';
 
 const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
   ['/', 'Bench', 'All models in work'],

@@ -1,11 +1,12 @@
-import { Sign } from '../shared/ui/Sign.tsx';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
+import { Sign } from '../shared/ui/Sign.tsx';
 import { ClockShelf } from '../features/clocks/index.ts';
 import { useGetHealthQuery } from '../shared/api/api.ts';
 import { refusalClosed } from '../shared/edits/editsSlice.ts';
 import { useAppDispatch, useAppSelector } from '../shared/store.ts';
 import { ErrorNote, LoadingNote } from '../shared/ui/Notice.tsx';
+import { toastClosed } from '../shared/ui/toastsSlice.ts';
 import { TopLine } from './TopLine.tsx';
 import { useShortcuts } from './useShortcuts.ts';
 import { useTheme } from '../shared/ui/useTheme.ts';
@@ -16,6 +17,7 @@ const ConflictDialog = lazy(() =>
   import('./ConflictDialog.tsx').then((module) => ({ default: module.ConflictDialog })),
 );
 const ShortcutSheet = lazy(() => import('./ShortcutSheet.tsx').then((module) => ({ default: module.ShortcutSheet })));
+const Toasts = lazy(() => import('../shared/ui/Toasts.tsx').then((module) => ({ default: module.Toasts })));
 const FIND_AFTER_MS = 800;
 
 /** What stands around every screen: top line, notices, the clock shelf. */
@@ -24,6 +26,10 @@ export function Shell() {
   const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
   const open = useMemo(() => ({ find: () => setSheet('find'), sheet: () => setSheet('keys') }), []);
   const isConflict = useAppSelector((state) => state.edits.conflict !== null);
+  const dispatch = useAppDispatch();
+  const news = useAppSelector((state) => state.toasts.shown);
+  // Once there was news the place for it stays: what is said last must be heard to its end.
+  const hasNews = useAppSelector((state) => state.toasts.next > 1);
   useShortcuts(open);
   // Fetched ahead, so that the first letters typed after Ctrl+K are not lost.
   useEffect(() => {
@@ -46,6 +52,7 @@ export function Shell() {
       <ClockShelf />
       <Suspense>
         {isConflict && <ConflictDialog />}
+        {hasNews && <Toasts shown={news} onClose={(id) => void dispatch(toastClosed(id))} />}
         {sheet === 'keys' && <ShortcutSheet isOpen onClose={() => setSheet(null)} />}
         {sheet === 'find' && <FindAnything onClose={() => setSheet(null)} />}
       </Suspense>

@@ -1,5 +1,5 @@
-import { Checkbox } from '../shared/ui/Checkbox.tsx';
 import { useState } from 'react';
+import { Checkbox } from '../shared/ui/Checkbox.tsx';
 import { Dialog } from '../shared/ui/Dialog.tsx';
 import { areSingleKeysOn, setSingleKeys } from '../shared/ui/singleKeys.ts';
 

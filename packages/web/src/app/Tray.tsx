@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import { useGetBenchQuery } from '../shared/api/api.ts';
 import { Band } from '../shared/drawing/Band.tsx';
@@ -8,6 +8,10 @@ export function Tray() {
   const { data } = useGetBenchQuery();
   const { pathname } = useLocation();
   const row = useRef<HTMLElement>(null);
+  // The one in hand is to be seen however many there are.
+  useEffect(() => {
+    row.current?.querySelector('[aria-current="page"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [pathname, data]);
   const lanes = (data?.lanes ?? [])
     .filter((lane) => !lane.job.signedOffAt)
     .sort((a, b) => a.job.number.localeCompare(b.job.number, undefined, { numeric: true }));
@@ -24,7 +28,7 @@ export function Tray() {
     <nav
       ref={row}
       aria-label="Tray"
-      className="order-last flex w-full min-w-0 grow items-end gap-1 overflow-x-auto min-[1100px]:order-none min-[1100px]:w-0 min-[1100px]:flex-1"
+      className="order-last flex w-full min-w-0 grow items-end overflow-x-auto min-[1100px]:order-none min-[1100px]:w-0 min-[1100px]:flex-1"
       onKeyDown={move}
     >
       {lanes.map((lane) => {
@@ -34,7 +38,7 @@ export function Tray() {
             key={lane.job.id}
             to={`/jobs/${lane.job.id}`}
             title={`${lane.job.number} ${lane.job.title}`}
-            className="flex shrink-0 flex-col items-center px-1 py-1 text-note whitespace-nowrap"
+            className="flex shrink-0 flex-col items-center px-0.5 py-1 text-note whitespace-nowrap"
           >
             <Band
               layers={lane.band}

@@ -1,20 +1,8 @@
 import { expect } from 'chai';
 import { convertToAppError, readAppError } from './api/appError.ts';
-import { capitalise, formatAge, formatClock, formatDue, formatMinutes } from './format.ts';
+import { capitalise, formatClock, formatMinutes } from './format.ts';
 
 describe('format', () => {
-  it('says the age of a pot in words', () => {
-    const now = new Date('2026-11-26T12:00:00Z');
-    const cases = [
-      [null, 'never opened'],
-      ['2026-11-26', 'opened today'],
-      ['2026-11-25', 'opened 1 day ago'],
-      ['2026-08-20', 'opened 3 months ago'],
-      ['2023-01-01', 'opened 3 years ago'],
-    ] as const;
-    for (const [day, words] of cases) expect(formatAge(day, now)).equal(words);
-  });
-
   it('says lengths of time in the coarsest true words', () => {
     const cases: readonly (readonly [number, string])[] = [
       [0.4, 'under 1 min'],
@@ -30,13 +18,6 @@ describe('format', () => {
 
   it('shows a clock with hours only when there are any', () => {
     expect([5, 65, 3661, -61].map(formatClock)).deep.equal(['0:05', '1:05', '1:01:01', '1:01']);
-  });
-
-  it('counts days to the due day as the calendar does', () => {
-    const now = new Date(2026, 10, 25, 23, 30);
-    expect(
-      ['2026-11-25', '2026-11-26', '2027-01-13', '2026-11-24', '2026-11-20'].map((day) => formatDue(day, now)),
-    ).deep.equal(['today', 'tomorrow', 'in 49 days', '1 day late', '5 days late']);
   });
 
   it('begins a sentence with a capital', () => expect([capitalise('rust'), capitalise('')]).deep.equal(['Rust', '']));

@@ -6,6 +6,7 @@ import { api } from './api/api.ts';
 import { cameOnline, connectionSlice } from './api/connectionSlice.ts';
 import { sendUnsent } from './edits/editRow.ts';
 import { editsSlice, keepUnsent } from './edits/editsSlice.ts';
+import { toastsSlice } from './ui/toastsSlice.ts';
 
 const listeners = createListenerMiddleware();
 
@@ -14,6 +15,7 @@ export const store = configureStore({
     [api.reducerPath]: api.reducer,
     [connectionSlice.name]: connectionSlice.reducer,
     [editsSlice.name]: editsSlice.reducer,
+    [toastsSlice.name]: toastsSlice.reducer,
   },
   middleware: (defaults) =>
     defaults({ serializableCheck: { ignoredPaths: ['api'], ignoredActionPaths: ['meta', 'payload'] } })

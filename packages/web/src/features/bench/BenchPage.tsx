@@ -2,7 +2,8 @@ import type { BenchLane, BenchView } from '@sardonyx/contract';
 import { describeTonight, findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { formatMinutes, sayBlocked } from '../../shared/format.ts';
+import { sayBlocked } from '../../shared/dates/sayDates.ts';
+import { formatMinutes } from '../../shared/format.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Lane } from './Lane.tsx';
 

@@ -4,7 +4,8 @@ import { Link } from 'react-router';
 import { Band } from '../../shared/drawing/Band.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { Notches } from '../../shared/drawing/Notches.tsx';
-import { formatDay, formatDue, formatMinutes, sayBlocked } from '../../shared/format.ts';
+import { formatDay, formatDue, sayBlocked } from '../../shared/dates/sayDates.ts';
+import { formatMinutes } from '../../shared/format.ts';
 
 interface LaneProps {
   readonly lane: BenchLane;

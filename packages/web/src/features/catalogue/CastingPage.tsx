@@ -1,6 +1,6 @@
-import { Select } from '../../shared/ui/Select.tsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Select } from '../../shared/ui/Select.tsx';
 import { useGetCastingQuery, useGetSpecimenQuery } from '../../shared/api/api.ts';
 import { deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';

@@ -1,8 +1,8 @@
-import { Radios } from '../../shared/ui/Radios.tsx';
-import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import type { CatalogueEntry, CatalogueVariant } from '@sardonyx/contract';
 import { useDeferredValue, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { Radios } from '../../shared/ui/Radios.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';

@@ -1,8 +1,8 @@
-import { FormSelect } from '../../shared/ui/FormSelect.tsx';
-import { Fold } from '../../shared/ui/Fold.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import { CreateFeature, CreateFeatureState } from '@sardonyx/contract';
 import { ALTERATION_GROUPS, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
+import { FormSelect } from '../../shared/ui/FormSelect.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { Field } from '../../shared/ui/Field.tsx';

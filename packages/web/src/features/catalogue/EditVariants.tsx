@@ -1,8 +1,8 @@
-import { Checkbox } from '../../shared/ui/Checkbox.tsx';
-import { Fold } from '../../shared/ui/Fold.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import type { Feature, Variant } from '@sardonyx/core';
 import { useState } from 'react';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { useRecordStatesMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { createRow, deleteRow } from '../../shared/edits/editRow.ts';

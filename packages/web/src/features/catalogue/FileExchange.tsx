@@ -1,6 +1,7 @@
-import { Progress } from '../../shared/ui/Progress.tsx';
 import type { ImportReport } from '@sardonyx/contract';
 import { useEffect, useState, type DragEvent } from 'react';
+import { TakeOutIcon } from '../../shared/ui/icons.ts';
+import { Progress } from '../../shared/ui/Progress.tsx';
 import { api, useBeginImportMutation, useCancelImportMutation, useGetImportQuery } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { useAppDispatch } from '../../shared/store.ts';
@@ -33,10 +34,10 @@ export function FileExchange() {
         </p>
         <div className="flex flex-wrap gap-3">
           <a className="plain-button" href="/api/catalogue.csv" download>
-            Catalogue as CSV
+            <TakeOutIcon aria-hidden size={18} /> Catalogue as CSV
           </a>
           <a className="plain-button" href="/api/catalogue.json" download>
-            Catalogue as JSON
+            <TakeOutIcon aria-hidden size={18} /> Catalogue as JSON
           </a>
         </div>
       </div>

@@ -1,11 +1,11 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { Checkbox } from '../../shared/ui/Checkbox.tsx';
-import { Controlled } from '../../shared/ui/Controlled.tsx';
-import { FormSelect } from '../../shared/ui/FormSelect.tsx';
 import { CreateCasting } from '@sardonyx/contract';
 import { BODY_TYPES, JOINT_KINDS, MATERIALS, PART_ROLES } from '@sardonyx/core';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Controlled } from '../../shared/ui/Controlled.tsx';
+import { FormSelect } from '../../shared/ui/FormSelect.tsx';
 import { useCreateCastingMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';

@@ -1,8 +1,8 @@
-import { Field } from '../../shared/ui/Field.tsx';
-import { Select } from '../../shared/ui/Select.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import { computeToolOrder, formatPercent, type IdentifyCatalogue } from '@sardonyx/core';
 import { useState } from 'react';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { useGetCatalogueQuery, useGetIdentifyCatalogueQuery } from '../../shared/api/api.ts';
 
 /** Which of two tools of a range came first, from spans and from the years in which their features were used. */

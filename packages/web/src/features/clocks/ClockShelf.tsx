@@ -1,7 +1,7 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
 import type { Timer } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Sign } from '../../shared/ui/Sign.tsx';
 import { useAcknowledgeTimerMutation, useGetBenchQuery } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { formatClock, formatMinutes } from '../../shared/format.ts';

@@ -1,5 +1,5 @@
-import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import type { HouseView } from '@sardonyx/contract';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 

@@ -1,10 +1,10 @@
+import { CreateJob } from '@sardonyx/contract';
+import { JOB_SCOPES } from '@sardonyx/core';
+import { useNavigate } from 'react-router';
 import { DateField } from '../../shared/ui/DateField.tsx';
 import { Controlled } from '../../shared/ui/Controlled.tsx';
 import { FormSelect } from '../../shared/ui/FormSelect.tsx';
 import { ChooseCasting } from '../../shared/form/ChooseCasting.tsx';
-import { CreateJob } from '@sardonyx/contract';
-import { JOB_SCOPES } from '@sardonyx/core';
-import { useNavigate } from 'react-router';
 import { useCreateJobMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';

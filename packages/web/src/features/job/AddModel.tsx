@@ -1,9 +1,9 @@
-import { Checkbox } from '../../shared/ui/Checkbox.tsx';
-import { Controlled } from '../../shared/ui/Controlled.tsx';
-import { ChooseCasting } from '../../shared/form/ChooseCasting.tsx';
 import { AddSpecimen, type CatalogueView } from '@sardonyx/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
+import { Controlled } from '../../shared/ui/Controlled.tsx';
+import { ChooseCasting } from '../../shared/form/ChooseCasting.tsx';
 import { useAddSpecimenMutation, useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { useContractForm } from '../../shared/form/useContractForm.ts';

@@ -1,6 +1,6 @@
+import { JOB_SCOPES, JOB_TARGETS, type Job } from '@sardonyx/core';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import { JOB_SCOPES, JOB_TARGETS, type Job } from '@sardonyx/core';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { SCOPE_WORDS } from '../../shared/scopeWords.ts';
 import { useAppDispatch } from '../../shared/store.ts';

@@ -1,9 +1,9 @@
+import { Link, useNavigate, useLocation } from 'react-router';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import { Link, useNavigate, useLocation } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { formatDay, formatDue } from '../../shared/format.ts';
+import { formatDay, formatDue } from '../../shared/dates/sayDates.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { AddModel } from './AddModel.tsx';
 import { HowFar } from './HowFar.tsx';

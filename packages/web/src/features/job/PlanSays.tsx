@@ -1,5 +1,5 @@
 import { Fold } from '../../shared/ui/Fold.tsx';
-import { formatMoment } from '../../shared/format.ts';
+import { formatMoment } from '../../shared/dates/sayDates.ts';
 import { useJob } from './JobContext.tsx';
 
 /** What the plan leaves out or does otherwise, why, and what changed in it last. */

@@ -1,6 +1,6 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
 import { computeStationState, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link, useLocation } from 'react-router';
+import { Sign } from '../../shared/ui/Sign.tsx';
 import { formatMinutes } from '../../shared/format.ts';
 import { useJob } from './JobContext.tsx';
 

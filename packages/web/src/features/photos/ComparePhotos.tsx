@@ -1,12 +1,12 @@
+import type { SpecimenView } from '@sardonyx/contract';
+import type { DrawingView, Photo, PhotoMeasure, ViewKind } from '@sardonyx/core';
+import { useEffect, useId, useState, type ReactNode } from 'react';
 import { PictureCanvas } from '../../shared/ui/PictureCanvas.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Slider } from '../../shared/ui/Slider.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import type { SpecimenView } from '@sardonyx/contract';
-import type { DrawingView, Photo, PhotoMeasure, ViewKind } from '@sardonyx/core';
-import { useEffect, useId, useState, type ReactNode } from 'react';
 import { useGetJobQuery } from '../../shared/api/api.ts';
 import { alignPairs, findDrawnWheels, findWheels, type Pair } from './alignPictures.ts';
 import type { FlatPicture } from './worker/protocol.ts';

@@ -1,6 +1,6 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
 import type { SpecimenView } from '@sardonyx/contract';
 import { SIZE_NAMES, type PhotoMeasure, type SizeName } from '@sardonyx/core';
+import { Sign } from '../../shared/ui/Sign.tsx';
 import { changeRow, createRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { capitalise } from '../../shared/format.ts';
 import { useAppDispatch } from '../../shared/store.ts';

@@ -1,6 +1,3 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { Radios } from '../../shared/ui/Radios.tsx';
-import { Fold } from '../../shared/ui/Fold.tsx';
 import type { CreatePhotoMeasure } from '@sardonyx/contract';
 import {
   computePhotoMeasure,
@@ -13,6 +10,9 @@ import {
   type Point,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Radios } from '../../shared/ui/Radios.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { createRow } from '../../shared/edits/editRow.ts';
 import type { AppError } from '../../shared/api/appError.ts';
 import { useAppDispatch } from '../../shared/store.ts';

@@ -1,11 +1,11 @@
-import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import type { JobView } from '@sardonyx/contract';
 import { countPointsNeeded, type Photo, type PhotoMeasure, type PhotoMeasureKind, type Point } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { useGetJobQuery } from '../../shared/api/api.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
-import { formatMoment } from '../../shared/format.ts';
+import { formatMoment } from '../../shared/dates/sayDates.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';

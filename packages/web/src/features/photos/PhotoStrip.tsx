@@ -1,12 +1,14 @@
-import { Progress } from '../../shared/ui/Progress.tsx';
-import { Field } from '../../shared/ui/Field.tsx';
-import { Select } from '../../shared/ui/Select.tsx';
 import { findMissingSides, PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
 import { useId, useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
+import { AddPhotoIcon, CameraIcon } from '../../shared/ui/icons.ts';
+import { Progress } from '../../shared/ui/Progress.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { useUploadPhotoMutation } from '../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../shared/api/appError.ts';
-import { capitalise, formatMoment } from '../../shared/format.ts';
+import { formatMoment } from '../../shared/dates/sayDates.ts';
+import { capitalise } from '../../shared/format.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 interface PhotoStripProps {
@@ -105,10 +107,10 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
         <Select value={chosenStage} options={PHOTO_STAGES} onChange={setStage} />
       </Field>
       <label htmlFor={id} className="plain-button cursor-pointer">
-        Add a photo, or drop it here
+        <AddPhotoIcon aria-hidden size={18} /> Add a photo, or drop it here
       </label>
       <label htmlFor={`${id}-camera`} className="plain-button cursor-pointer">
-        Take one with the camera
+        <CameraIcon aria-hidden size={18} /> Take one with the camera
       </label>
       <input
         id={`${id}-camera`}

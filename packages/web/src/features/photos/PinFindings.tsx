@@ -1,6 +1,6 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
 import type { SpecimenView } from '@sardonyx/contract';
 import type { Finding, Photo } from '@sardonyx/core';
+import { Sign } from '../../shared/ui/Sign.tsx';
 import { capitalise } from '../../shared/format.ts';
 
 interface PinFindingsProps {

@@ -1,5 +1,3 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { Radios } from '../../shared/ui/Radios.tsx';
 import {
   computeMisfit,
   drawBenchCard,
@@ -12,6 +10,8 @@ import {
   type Point,
 } from '@sardonyx/core';
 import { useEffect, useState } from 'react';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Radios } from '../../shared/ui/Radios.tsx';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import type { PhotoWorker } from './worker/usePhotoWorker.ts';

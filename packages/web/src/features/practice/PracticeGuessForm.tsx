@@ -1,10 +1,10 @@
+import type { IdentifyCatalogue, PracticeGuess } from '@sardonyx/core';
+import { useState, type FormEvent } from 'react';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Radios } from '../../shared/ui/Radios.tsx';
 import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import type { IdentifyCatalogue, PracticeGuess } from '@sardonyx/core';
-import { useState, type FormEvent } from 'react';
 
 interface PracticeGuessFormProps {
   readonly catalogue: IdentifyCatalogue;

@@ -1,6 +1,6 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
 import type { CastingView } from '@sardonyx/contract';
 import type { IdentifyCatalogue, PracticeRound } from '@sardonyx/core';
+import { Sign } from '../../shared/ui/Sign.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 
 interface PracticeLooksProps {

@@ -1,9 +1,9 @@
-import { Field } from '../../shared/ui/Field.tsx';
-import { Select } from '../../shared/ui/Select.tsx';
 import type { CatalogueEntry } from '@sardonyx/contract';
 import { createPracticeRound, createSeededRandom, pickOne, type PracticeGuess } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { useGetCastingQuery, useGetCatalogueQuery, useGetIdentifyCatalogueQuery } from '../../shared/api/api.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';

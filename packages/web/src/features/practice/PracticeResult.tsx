@@ -1,4 +1,3 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
 import {
   describeVerdict,
   findLookPath,
@@ -9,6 +8,7 @@ import {
   type PracticeRound,
 } from '@sardonyx/core';
 import { useMemo } from 'react';
+import { Sign } from '../../shared/ui/Sign.tsx';
 
 interface PracticeResultProps {
   readonly catalogue: IdentifyCatalogue;

@@ -1,8 +1,8 @@
+import { FINISHES, type Finish, type PaintProduct } from '@sardonyx/core';
+import { useState, type FormEvent } from 'react';
 import { ColourField } from '../../shared/ui/ColourField.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import { FINISHES, type Finish, type PaintProduct } from '@sardonyx/core';
-import { useState, type FormEvent } from 'react';
 import { useAddPotMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';

@@ -1,6 +1,7 @@
 import type { Geometry } from '@sardonyx/core';
-import { ChooseGeometry } from '../../shared/form/ChooseGeometry.tsx';
 import { useState } from 'react';
+import { TakeOutIcon } from '../../shared/ui/icons.ts';
+import { ChooseGeometry } from '../../shared/form/ChooseGeometry.tsx';
 import { useBringShelfFileMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
@@ -22,10 +23,10 @@ export function ShelfFiles() {
       <h2>The shelf as files</h2>
       <p className="flex flex-wrap gap-4">
         <a className="plain-button" href="/api/shelf.csv" download>
-          Pots as CSV
+          <TakeOutIcon aria-hidden size={18} /> Pots as CSV
         </a>
         <a className="plain-button" href="/api/shelf.txt" download>
-          Spectra as CGATS text
+          <TakeOutIcon aria-hidden size={18} /> Spectra as CGATS text
         </a>
       </p>
       <div className="flex flex-wrap items-end gap-4">

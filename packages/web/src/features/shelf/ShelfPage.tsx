@@ -1,7 +1,3 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { ColourField } from '../../shared/ui/ColourField.tsx';
-import { Field } from '../../shared/ui/Field.tsx';
-import { Select } from '../../shared/ui/Select.tsx';
 import {
   convertHexToLab,
   convertLabToHex,
@@ -15,8 +11,13 @@ import {
 import type { ShelfView } from '@sardonyx/contract';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { DataTable, type Column } from '../../shared/ui/DataTable.tsx';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { ColourField } from '../../shared/ui/ColourField.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { useGetHealthQuery, useGetShelfQuery } from '../../shared/api/api.ts';
-import { formatAge } from '../../shared/format.ts';
+import { formatAge } from '../../shared/dates/sayDates.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Swatch, useNeutral } from '../colour/index.ts';
@@ -155,61 +156,94 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
     [shelf, near],
   );
   const { data: health } = useGetHealthQuery();
-  const now = new Date(health?.now ?? Date.now());
+  const now = health?.now;
+  const isNear = near !== null;
+  const columns = useMemo(() => listColumns(shelf, new Date(now ?? Date.now()), isNear), [shelf, now, isNear]);
   const shown = rows.filter(({ product }) => isShown(product));
   if (shown.length === 0)
     return (
       <EmptyNote title="No pot is like that.">Change what you look for, or put a pot on the shelf below.</EmptyNote>
     );
   return (
-    <ul className="border-t border-strong-line">
-      {shown.map(({ product, de, words }) => (
-        <li key={product.id} className="border-b border-hairline">
-          <button
-            type="button"
-            aria-expanded={open === product.id}
-            className="flex w-full items-center gap-4 py-1.5 text-left"
-            onClick={() => onOpen(product.id)}
-          >
-            <Swatch lab={convertHexToLab(product.colourHex)} label={product.name} className="h-9 w-14 shrink-0" />
-            <span className="grow">
-              <strong>{product.name}</strong> <span className="text-soft-ink">{product.line}</span>
-              <span className="block text-note text-soft-ink">
-                {describeKind(product)}, {product.gloss}, {describeAge(shelf, product, now)}
-                {isGuess(product) && ', only its colour known'}
-                {product.recipe && `, mixed from ${product.recipe.map((line) => line.name).join(', ')}`}
-              </span>
-            </span>
-            {!near && (
-              <span className="hidden w-56 shrink-0 text-note text-soft-ink sm:block">{placesOf(shelf, product)}</span>
-            )}
-            {near && (
-              <span className="w-56 shrink-0 text-note">
-                {de === null ? 'no true number; compare a test card' : `${de.toFixed(1)} dE00${words && `: ${words}`}`}
-              </span>
-            )}
-            <Level leftMl={leftOf(shelf, product)} />
-          </button>
-          {open === product.id && (
-            <PotDetails
-              product={product}
-              pots={shelf.pots.filter((pot) => pot.productId === product.id)}
-              shelf={shelf}
-            />
-          )}
-        </li>
-      ))}
-    </ul>
+    <DataTable
+      key={String(isNear)}
+      label="Pots"
+      fileName="pots"
+      isFilterless
+      rows={shown}
+      columns={columns}
+      keyOf={({ product }) => product.id}
+      openKey={open}
+      onOpen={({ product }) => onOpen(product.id)}
+      showOpen={({ product }) => (
+        <PotDetails product={product} pots={shelf.pots.filter((pot) => pot.productId === product.id)} shelf={shelf} />
+      )}
+    />
   );
+}
+
+/** How far off comes into it when a colour is asked for; where it stands goes out then. */
+function listColumns(shelf: ShelfView, now: Date, isNear: boolean): Column<RankedPot>[] {
+  return [
+    {
+      key: 'name',
+      heading: 'Paint',
+      share: 2,
+      read: ({ product }) => product.name,
+      show: ({ product }) => (
+        <span className="flex items-center gap-3">
+          {product.name}
+          <Swatch
+            lab={convertHexToLab(product.colourHex)}
+            label="its colour"
+            className="order-first h-8 w-12 shrink-0"
+          />
+        </span>
+      ),
+    },
+    { key: 'line', heading: 'Line', read: ({ product }) => product.line },
+    {
+      key: 'kind',
+      heading: 'Kind',
+      share: 1.6,
+      read: ({ product }) =>
+        `${describeKind(product)}, ${product.gloss}${isGuess(product) ? ', only its colour known' : ''}`,
+    },
+    {
+      key: 'from',
+      heading: 'Mixed from',
+      isHidden: true,
+      read: ({ product }) => product.recipe?.map((line) => line.name).join(', ') ?? null,
+    },
+    { key: 'opened', heading: 'Opened', isHidden: isNear, read: ({ product }) => describeAge(shelf, product, now) },
+    { key: 'place', heading: 'Where it stands', isHidden: isNear, read: ({ product }) => placesOf(shelf, product) },
+    {
+      key: 'de',
+      heading: 'Off by, dE00',
+      isHidden: !isNear,
+      share: 1.6,
+      read: ({ de }) => (de === null ? null : Math.round(10 * de) / 10),
+      show: ({ de, words }) =>
+        de === null ? 'no true number; compare a test card' : `${de.toFixed(1)}${words && `: ${words}`}`,
+    },
+    {
+      key: 'left',
+      heading: 'Left, ml',
+      isNumber: true,
+      read: ({ product }) => Math.round(10 * leftOf(shelf, product)) / 10,
+      show: ({ product }) => <Level leftMl={leftOf(shelf, product)} />,
+    },
+  ];
 }
 
 /** What is left, as a bar and in words; nearly empty is said, not coloured. */
 function Level({ leftMl }: { readonly leftMl: number }) {
   return (
-    <span className="figure w-36 shrink-0 text-right text-note">
+    <span className="block">
       {leftMl < LOW_ML && <Sign of="warning" />}
-      {leftMl.toFixed(1)} ml left
-      <span aria-hidden className="mt-1 block h-1.5 bg-sunk">
+      {leftMl < LOW_ML && <span className="sr-only">nearly empty </span>}
+      {leftMl.toFixed(1)}
+      <span aria-hidden className="mt-0.5 block h-1 bg-sunk">
         <span className="block h-full bg-ink" style={{ width: `${Math.min(100, 5 * leftMl)}%` }} />
       </span>
     </span>

@@ -1,9 +1,9 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { Fold } from '../../shared/ui/Fold.tsx';
 import type { WorkshopView } from '@sardonyx/contract';
 import { computeMostLiquor, judgeBath } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { AppError } from '../../shared/api/appError.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { capitalise, formatClock } from '../../shared/format.ts';

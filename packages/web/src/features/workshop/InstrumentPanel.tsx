@@ -1,7 +1,7 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { Fold } from '../../shared/ui/Fold.tsx';
 import type { Instrument } from '@sardonyx/core';
 import { useState } from 'react';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { useTurnDialMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';

@@ -1,7 +1,3 @@
-import { Sign } from '../../shared/ui/Sign.tsx';
-import { Fold } from '../../shared/ui/Fold.tsx';
-import { Field } from '../../shared/ui/Field.tsx';
-import { Select } from '../../shared/ui/Select.tsx';
 import {
   adviseCausticBath,
   BATH_KINDS,
@@ -13,6 +9,10 @@ import {
   type VesselRecord,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import type { AppError } from '../../shared/api/appError.ts';
 import { createRow } from '../../shared/edits/editRow.ts';
 import { HazardCard } from '../../shared/hazard/HazardCard.tsx';

@@ -1,9 +1,9 @@
+import { TOOL_KINDS, TOOL_STATES, type Tool } from '@sardonyx/core';
+import { useState } from 'react';
 import { Sign, type SignName } from '../../shared/ui/Sign.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
-import { TOOL_KINDS, TOOL_STATES, type Tool } from '@sardonyx/core';
-import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
 import { changeRow, createRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';

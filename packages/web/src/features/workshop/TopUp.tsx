@@ -1,8 +1,8 @@
+import { topUpBath, type Bath } from '@sardonyx/core';
+import { useState } from 'react';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { Checkbox } from '../../shared/ui/Checkbox.tsx';
-import { topUpBath, type Bath } from '@sardonyx/core';
-import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';

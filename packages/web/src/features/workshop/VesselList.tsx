@@ -1,9 +1,9 @@
+import { computeVesselLitres, VESSEL_MATERIALS, type VesselRecord } from '@sardonyx/core';
+import { useState } from 'react';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import { computeVesselLitres, VESSEL_MATERIALS, type VesselRecord } from '@sardonyx/core';
-import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
 import { createRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';

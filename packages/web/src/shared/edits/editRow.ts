@@ -1,5 +1,6 @@
 import { createAsyncThunk } from '@reduxjs/toolkit';
 import { getNoun, type NounPath } from '@sardonyx/contract';
+import { toastShown } from '../ui/toastsSlice.ts';
 import { api, type Row } from '../api/api.ts';
 import { readAppError, type AppError } from '../api/appError.ts';
 import * as edits from './editsSlice.ts';
@@ -127,7 +128,10 @@ export const undoLast = createAsyncThunk<EditResult, void>('edits/undo', (_, { d
     const { data, error } = await run<Row | null>(dispatch, createUndoRequest(last));
     if (error?.kind === 'offline') return refuse(dispatch, `Undo: ${last.label}`, error);
     dispatch(edits.undoTaken(data?.version ?? null));
-    if (!error) return null;
+    if (!error) {
+      dispatch(toastShown(`Taken back: ${last.label}`));
+      return null;
+    }
     const message =
       error.kind === 'stale'
         ? 'This was changed again since, here or in another window: it was left as it is.'

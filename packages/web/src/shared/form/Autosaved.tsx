@@ -1,7 +1,7 @@
-import { DateField } from '../ui/DateField.tsx';
-import { Select } from '../ui/Select.tsx';
 import { useState } from 'react';
 import type { NounPath } from '@sardonyx/contract';
+import { DateField } from '../ui/DateField.tsx';
+import { Select } from '../ui/Select.tsx';
 import type { Row } from '../api/api.ts';
 import type { AppError } from '../api/appError.ts';
 import { changeRow } from '../edits/editRow.ts';

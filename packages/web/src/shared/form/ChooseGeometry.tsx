@@ -1,6 +1,6 @@
+import { GEOMETRIES, type Geometry } from '@sardonyx/core';
 import { Field } from '../ui/Field.tsx';
 import { Select } from '../ui/Select.tsx';
-import { GEOMETRIES, type Geometry } from '@sardonyx/core';
 
 interface ChooseGeometryProps {
   readonly label: string;

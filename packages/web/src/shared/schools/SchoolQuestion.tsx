@@ -1,7 +1,7 @@
-import { Field } from '../ui/Field.tsx';
-import { Select } from '../ui/Select.tsx';
 import type { School } from '@sardonyx/core';
 import { useState } from 'react';
+import { Field } from '../ui/Field.tsx';
+import { Select } from '../ui/Select.tsx';
 import type { AppError } from '../api/appError.ts';
 import { ErrorNote } from '../ui/Notice.tsx';
 

@@ -1,6 +1,6 @@
-import { FormSelect } from '../ui/FormSelect.tsx';
 import { CreateSource } from '@sardonyx/contract';
 import { SOURCE_CERTAINTIES, type Source, type Variant } from '@sardonyx/core';
+import { FormSelect } from '../ui/FormSelect.tsx';
 import { Field } from '../ui/Field.tsx';
 import { useRowForm } from '../form/useRowForm.ts';
 

@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { useDeferredValue, useMemo, useState, type CSSProperties } from 'react';
 import type { ControlProps } from './controlProps.ts';
 import { DownIcon } from './icons.ts';
+import { findOptions } from './findOptions.ts';
 import { groupOptions, type Option } from './options.ts';
 
 export interface ChooserOption extends Option<string> {
@@ -133,21 +134,6 @@ function ChooserList({ options, value, onChoose }: ChooserListProps) {
       </Command.List>
     </Command>
   );
-}
-
-/** Those that have every typed word somewhere; those that begin with the text come first. */
-export function findOptions<O extends Pick<Option<string>, 'label' | 'group' | 'note'>>(
-  options: readonly O[],
-  text: string,
-): readonly O[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  if (words.length === 0) return options;
-  const hits = options.filter(({ label, group = '', note = '' }) => {
-    const all = `${label} ${group} ${note}`.toLowerCase();
-    return words.every((word) => all.includes(word));
-  });
-  const begins = (option: O) => option.label.toLowerCase().startsWith(words[0]!);
-  return [...hits.filter(begins), ...hits.filter((option) => !begins(option))];
 }
 
 const Dab = ({ colour }: { readonly colour: string }) => (

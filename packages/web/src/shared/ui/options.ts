@@ -17,12 +17,6 @@ export type OptionLike<V extends OptionValue> = V | Option<V>;
 export const asOption = <V extends OptionValue>(one: OptionLike<V>): Option<V> =>
   typeof one === 'object' && one !== null ? one : { value: one, label: String(one) };
 
-/** Rows as options: the id is kept, the name is read. */
-export const listRows = <R extends { readonly id: string }>(
-  rows: readonly R[],
-  labelOf: (row: R) => string,
-): Option<string>[] => rows.map((row) => ({ value: row.id, label: labelOf(row) }));
-
 /** Options in the order of their groups; those without one come under ''. */
 export function groupOptions<O extends { readonly group?: string }>(options: readonly O[]): [group: string, O[]][] {
   const groups = new Map<string, O[]>();

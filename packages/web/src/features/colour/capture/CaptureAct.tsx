@@ -1,11 +1,11 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
-import { Radios } from '../../../shared/ui/Radios.tsx';
-import { Field } from '../../../shared/ui/Field.tsx';
-import { Select } from '../../../shared/ui/Select.tsx';
 import type { ColourSample, Point } from '@sardonyx/core';
 import { CAPTURE_PLACES, type CapturePlace } from '@sardonyx/core';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Radios } from '../../../shared/ui/Radios.tsx';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import { PhotoCanvas, usePhotoWorker } from '../../photos/index.ts';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useColourBench } from '../ColourContext.tsx';

@@ -1,7 +1,7 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
-import { Fold } from '../../../shared/ui/Fold.tsx';
 import { BENCH_CARD, drawColourCardFace, readCardValues } from '@sardonyx/core';
 import { useState } from 'react';
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { changeRow } from '../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../shared/store.ts';
 import { useColourBench } from '../ColourContext.tsx';

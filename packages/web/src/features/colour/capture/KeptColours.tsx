@@ -1,6 +1,6 @@
 import { describeFade, type ColourCapture } from '@sardonyx/core';
 import { Link } from 'react-router';
-import { formatMoment } from '../../../shared/format.ts';
+import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { useColourBench } from '../ColourContext.tsx';
 import { formatLab } from '../swatch/formatColour.ts';
 import { Swatch } from '../swatch/Swatch.tsx';

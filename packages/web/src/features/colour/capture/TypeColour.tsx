@@ -1,7 +1,7 @@
-import { Fold } from '../../../shared/ui/Fold.tsx';
 import type { Geometry, Lab } from '@sardonyx/core';
-import { ChooseGeometry } from '../../../shared/form/ChooseGeometry.tsx';
 import { useState } from 'react';
+import { Fold } from '../../../shared/ui/Fold.tsx';
+import { ChooseGeometry } from '../../../shared/form/ChooseGeometry.tsx';
 import type { CaptureDraft } from './KeepCapture.tsx';
 
 /** Numbers read elsewhere are taken to be so exact (planning estimate). */

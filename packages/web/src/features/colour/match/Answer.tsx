@@ -1,6 +1,6 @@
+import { describeDifference, estimateGloss, type Dosing, type Lab, type Proposal, type Shortage } from '@sardonyx/core';
 import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Sign } from '../../../shared/ui/Sign.tsx';
-import { describeDifference, estimateGloss, type Dosing, type Lab, type Proposal, type Shortage } from '@sardonyx/core';
 import { formatMl } from '../swatch/formatColour.ts';
 import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
 

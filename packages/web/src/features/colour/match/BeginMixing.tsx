@@ -1,7 +1,7 @@
-import { Radios } from '../../../shared/ui/Radios.tsx';
 import type { Dosing, MixWay, Proposal } from '@sardonyx/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { Radios } from '../../../shared/ui/Radios.tsx';
 import { useStartMixMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import type { Option } from '../../../shared/ui/options.ts';

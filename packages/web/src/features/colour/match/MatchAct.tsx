@@ -1,11 +1,11 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
-import { Radios } from '../../../shared/ui/Radios.tsx';
-import { Field } from '../../../shared/ui/Field.tsx';
-import { Select } from '../../../shared/ui/Select.tsx';
 import type { ShelfView } from '@sardonyx/contract';
 import { DOSINGS, findShortage, mayBeMixed, type Dosing, type ProposalKind } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Radios } from '../../../shared/ui/Radios.tsx';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useColourBench } from '../ColourContext.tsx';
 import { Halves } from '../Halves.tsx';

@@ -1,5 +1,5 @@
-import { Radios } from '../../../shared/ui/Radios.tsx';
 import { sumLeft, type Proposal, type ProposalKind } from '@sardonyx/core';
+import { Radios } from '../../../shared/ui/Radios.tsx';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 

@@ -1,6 +1,6 @@
+import { useSearchParams } from 'react-router';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
-import { useSearchParams } from 'react-router';
 import { useColourBench } from '../ColourContext.tsx';
 import { formatLabSpread } from '../swatch/formatColour.ts';
 import type { WantedColour } from './useTarget.ts';

@@ -1,9 +1,9 @@
-import { Field } from '../../../shared/ui/Field.tsx';
-import { Chooser, type ChooserOption } from '../../../shared/ui/Chooser.tsx';
-import { describePot } from '../../../shared/form/potOptions.ts';
 import type { MixView, ShelfView } from '@sardonyx/contract';
 import { mayBeMixed, sumLeft, type MixState, type PaintProduct } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Chooser, type ChooserOption } from '../../../shared/ui/Chooser.tsx';
+import { describePot } from '../../../shared/form/potOptions.ts';
 import { useLogMixStepMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';

@@ -1,7 +1,7 @@
 import { CALIBRATION_HOLDS_MIN, type Instrument } from '@sardonyx/core';
 import { useCalibrateMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
-import { formatMoment } from '../../../shared/format.ts';
+import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 
 /** The white tile under a simulated head; a real instrument has a button of its own for it. */

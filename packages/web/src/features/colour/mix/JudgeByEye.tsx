@@ -1,8 +1,8 @@
-import { Toggles } from '../../../shared/ui/Toggles.tsx';
-import { Slider } from '../../../shared/ui/Slider.tsx';
 import type { LogWet, MixView } from '@sardonyx/contract';
 import { EYE_WAYS, eyeOf, measureByEye, STEPS, type Eye, type EyeWord, type Lab } from '@sardonyx/core';
 import { useState } from 'react';
+import { Toggles } from '../../../shared/ui/Toggles.tsx';
+import { Slider } from '../../../shared/ui/Slider.tsx';
 import { useLogMixStepMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';

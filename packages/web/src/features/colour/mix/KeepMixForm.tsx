@@ -1,8 +1,8 @@
-import { Field } from '../../../shared/ui/Field.tsx';
-import { Select } from '../../../shared/ui/Select.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { nameOfArea } from '@sardonyx/core';
 import { useState } from 'react';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import { useKeepMixMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';

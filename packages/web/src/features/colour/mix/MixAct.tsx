@@ -1,10 +1,10 @@
-import { Fold } from '../../../shared/ui/Fold.tsx';
-import { Field } from '../../../shared/ui/Field.tsx';
-import { Select } from '../../../shared/ui/Select.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { type MixState, type RoundAdvice } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { Fold } from '../../../shared/ui/Fold.tsx';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import { HazardCard } from '../../../shared/hazard/HazardCard.tsx';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { findProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';

@@ -2,7 +2,7 @@ import type { MixView } from '@sardonyx/contract';
 import { computeDe00, describeDifference, type MixState, type MixStep } from '@sardonyx/core';
 import { useLogMixStepMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
-import { formatMoment } from '../../../shared/format.ts';
+import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';

@@ -1,7 +1,7 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { computeDe00, firstMl, type MixState, type RoundAdvice } from '@sardonyx/core';
 import { Link } from 'react-router';
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 

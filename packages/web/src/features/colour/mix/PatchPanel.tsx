@@ -1,7 +1,7 @@
-import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import type { MixView } from '@sardonyx/contract';
 import { computeDe00, predictDry, selectDrying, type MixState } from '@sardonyx/core';
 import { useState } from 'react';
+import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import { useGetWorkshopQuery, useLogMixStepMutation, useMeasureColourMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';

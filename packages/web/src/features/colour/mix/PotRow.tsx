@@ -1,5 +1,5 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
 import { computePaintLab, convertLabToHex, selectOptics, sumLeft, type Geometry } from '@sardonyx/core';
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { findProduct, useColourBench } from '../ColourContext.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 

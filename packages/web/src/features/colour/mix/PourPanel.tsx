@@ -1,8 +1,8 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
-import { Fold } from '../../../shared/ui/Fold.tsx';
 import type { MixView } from '@sardonyx/contract';
 import type { PlannedPour } from '@sardonyx/core';
 import { useEffect, useState } from 'react';
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import {
   useGetWorkshopQuery,
   useLogMixStepMutation,

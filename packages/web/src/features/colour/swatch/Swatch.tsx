@@ -1,5 +1,5 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
 import { convertLabToRgb, convertLabToHex, type Lab } from '@sardonyx/core';
+import { Sign } from '../../../shared/ui/Sign.tsx';
 
 interface SwatchProps {
   readonly lab: Lab;

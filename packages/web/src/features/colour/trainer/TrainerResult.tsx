@@ -1,4 +1,3 @@
-import { Progress } from '../../../shared/ui/Progress.tsx';
 import type { ShelfView } from '@sardonyx/contract';
 import {
   computeDe00,
@@ -11,6 +10,7 @@ import {
   type TrainerStep,
 } from '@sardonyx/core';
 import { useEffect, useState } from 'react';
+import { Progress } from '../../../shared/ui/Progress.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 

@@ -1,5 +1,5 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
 import { computeStationState } from '@sardonyx/core';
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';

@@ -1,5 +1,5 @@
-import { Fold } from '../../../shared/ui/Fold.tsx';
 import { findReasonNotAsked, sayDecision, SCHOOLS, type School } from '@sardonyx/core';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { SchoolQuestion } from '../../../shared/schools/SchoolQuestion.tsx';
 import { useJob } from '../JobContext.tsx';
 import { useDecide } from '../useDecide.ts';

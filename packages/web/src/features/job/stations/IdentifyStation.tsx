@@ -1,4 +1,3 @@
-import { Radios } from '../../../shared/ui/Radios.tsx';
 import {
   describeVerdict,
   QUESTIONS,
@@ -8,6 +7,7 @@ import {
   type Question,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import { Radios } from '../../../shared/ui/Radios.tsx';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { TaskList } from '../task/TaskList.tsx';
 import { useIdentification } from '../useIdentification.ts';

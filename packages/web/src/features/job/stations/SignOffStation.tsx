@@ -1,12 +1,14 @@
-import { Fold } from '../../../shared/ui/Fold.tsx';
+import type { JobView } from '@sardonyx/contract';
 import { checkSignOff } from '@sardonyx/core';
 import { useState } from 'react';
+import { DataTable, type Column } from '../../../shared/ui/DataTable.tsx';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { useNow } from '../../clocks/index.ts';
 import { PhotoStrip } from '../../photos/index.ts';
 import { useSignOffMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
-import { formatMoment } from '../../../shared/format.ts';
+import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
@@ -106,14 +108,22 @@ function Log() {
   if (view.log.length === 0) return null;
   return (
     <Fold title={`${view.log.length} entries in the log`}>
-      <ol>
-        {view.log.map((entry) => (
-          <li key={entry.id} className="border-t border-hairline py-1">
-            {formatMoment(entry.at)}, {entry.who}: {entry.work.title}: {entry.act}
-            {entry.note && ` (${entry.note})`}
-          </li>
-        ))}
-      </ol>
+      <DataTable
+        label="Log"
+        fileName={`${view.job.number}-log`}
+        height="28rem"
+        rows={view.log}
+        columns={LOG_COLUMNS}
+        keyOf={(entry) => entry.id}
+      />
     </Fold>
   );
 }
+
+const LOG_COLUMNS: readonly Column<JobView['log'][number]>[] = [
+  { key: 'at', heading: 'When', read: (entry) => entry.at, show: (entry) => formatMoment(entry.at) },
+  { key: 'who', heading: 'Who', read: (entry) => entry.who },
+  { key: 'what', heading: 'What', share: 2.5, read: (entry) => entry.work.title },
+  { key: 'act', heading: 'How', read: (entry) => entry.act },
+  { key: 'note', heading: 'Note', share: 1.5, read: (entry) => entry.note },
+];

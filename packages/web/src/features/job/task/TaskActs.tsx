@@ -1,7 +1,7 @@
-import { Sign } from '../../../shared/ui/Sign.tsx';
 import { isSettled, type Task, type TaskMeasure } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Sign } from '../../../shared/ui/Sign.tsx';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { HeldBack, type SendMore } from './HeldBack.tsx';
 import { useAct } from './useAct.ts';

@@ -1,6 +1,7 @@
-import { Sign, type SignName } from '../../../shared/ui/Sign.tsx';
 import { isSettled, selectOpenLinks, type OpenLink, type Task } from '@sardonyx/core';
-import { formatMinutes, formatMoment } from '../../../shared/format.ts';
+import { Sign, type SignName } from '../../../shared/ui/Sign.tsx';
+import { formatMoment } from '../../../shared/dates/sayDates.ts';
+import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { Line } from '../Zones.tsx';
 import { TaskBody } from './TaskBody.tsx';

@@ -1,6 +1,6 @@
-import { Fold } from '../../../shared/ui/Fold.tsx';
 import { isSettled, selectOpenLinks, type Station, type Task } from '@sardonyx/core';
 import { useState } from 'react';
+import { Fold } from '../../../shared/ui/Fold.tsx';
 import { useNow } from '../../clocks/index.ts';
 import { useJob } from '../JobContext.tsx';
 import { TaskLine } from './TaskLine.tsx';

@@ -1,6 +1,6 @@
 import type { Task } from '@sardonyx/core';
 import { useState } from 'react';
-import { formatMoment } from '../../../shared/format.ts';
+import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { useAct } from './useAct.ts';

@@ -1,23 +1,20 @@
+import { LogCoat } from '@sardonyx/contract';
+import type { Area, SpecimenPart } from '@sardonyx/core';
+import { useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
 import { MomentField } from '../../../../shared/ui/MomentField.tsx';
 import { Controlled } from '../../../../shared/ui/Controlled.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
-import { LogCoat } from '@sardonyx/contract';
-import type { Area, SpecimenPart } from '@sardonyx/core';
-import { useMemo } from 'react';
-import { useWatch } from 'react-hook-form';
 import { useGetShelfQuery, useLogCoatMutation } from '../../../../shared/api/api.ts';
-import { toLocalField } from '../../../../shared/format.ts';
+import { readWallTime, writeWallTime } from '../../../../shared/dates/sayDates.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
 import { useJob } from '../../JobContext.tsx';
 import { listCoatPots } from './coatPots.ts';
-
-const toIso = (value: unknown) =>
-  typeof value === 'string' && value !== '' && !Number.isNaN(Date.parse(value)) ? new Date(value).toISOString() : value;
 
 interface LogCoatProps {
   readonly part: SpecimenPart;
@@ -36,14 +33,14 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     areaId: first?.areaId ?? areas[0]?.id ?? '',
     productId: first?.productId ?? '',
     tempC: 20,
-    appliedAt: toLocalField(new Date()),
+    appliedAt: writeWallTime(new Date()),
     who,
     note: '',
   });
   const { errors } = formState;
   const { specimen, view } = useJob();
   const [areaId, tempC, appliedAt] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt'] });
-  const at = new Date(appliedAt).getTime();
+  const at = Date.parse(readWallTime(appliedAt));
   const pots = useMemo(
     () =>
       shelf
@@ -59,7 +56,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
   const save = handleSubmit(async (values) => {
     clearErrors();
     try {
-      await log({ ...values, appliedAt: String(toIso(values.appliedAt)) }).unwrap();
+      await log({ ...values, appliedAt: readWallTime(values.appliedAt) }).unwrap();
     } catch (error) {
       showError(error);
     }

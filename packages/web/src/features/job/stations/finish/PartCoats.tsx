@@ -1,5 +1,5 @@
-import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { computeStack, isStanding, type Area, type CoatingLayer, type SpecimenPart } from '@sardonyx/core';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { LayerList } from '../survey/LayerList.tsx';

@@ -1,10 +1,10 @@
+import type { ShelfView } from '@sardonyx/contract';
+import type { Area, PaintProduct } from '@sardonyx/core';
+import { useMemo, useState } from 'react';
 import { Chooser, type ChooserOption } from '../../../../shared/ui/Chooser.tsx';
 import { capitalise } from '../../../../shared/format.ts';
 import { describePot } from '../../../../shared/form/potOptions.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
-import type { ShelfView } from '@sardonyx/contract';
-import type { Area, PaintProduct } from '@sardonyx/core';
-import { useMemo, useState } from 'react';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
 import { useJob } from '../../JobContext.tsx';

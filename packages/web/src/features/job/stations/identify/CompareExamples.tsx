@@ -1,8 +1,8 @@
+import { compareSpecimens, type ComparedPart, type SpecimenPart } from '@sardonyx/core';
+import { useState } from 'react';
 import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { Select } from '../../../../shared/ui/Select.tsx';
-import { compareSpecimens, type ComparedPart, type SpecimenPart } from '@sardonyx/core';
-import { useState } from 'react';
 import { useGetSpecimenQuery, useTakePartMutation } from '../../../../shared/api/api.ts';
 import { readAppError } from '../../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';

@@ -1,5 +1,5 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { compareVariants, computeToolOrder, formatPercent, type IdentifyCatalogue } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useJob } from '../../JobContext.tsx';
 
 interface CompareVariantsProps {

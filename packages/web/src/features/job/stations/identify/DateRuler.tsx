@@ -1,5 +1,5 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { describeRegion, type Identification, type IdentifyCatalogue, type IdentifyState } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useJob } from '../../JobContext.tsx';
 
 const WIDTH = 640;

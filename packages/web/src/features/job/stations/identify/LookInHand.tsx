@@ -1,5 +1,5 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { CERTAINTIES, type IdentifyFeature } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';

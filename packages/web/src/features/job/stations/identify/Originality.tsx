@@ -1,5 +1,5 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatPercent, type Identification, type IdentifyCatalogue, type PartRole } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
 import { useJob } from '../../JobContext.tsx';
 

@@ -1,6 +1,6 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatPercent, type Identification, type IdentifyCatalogue } from '@sardonyx/core';
 import { useState } from 'react';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';

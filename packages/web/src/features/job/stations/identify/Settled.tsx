@@ -1,7 +1,7 @@
-import { Field } from '../../../../shared/ui/Field.tsx';
-import { Select } from '../../../../shared/ui/Select.tsx';
 import { SETTLED_BY, type Identification, type IdentifyCatalogue, type SettledBy } from '@sardonyx/core';
 import { useState } from 'react';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import type { AppError } from '../../../../shared/api/appError.ts';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';

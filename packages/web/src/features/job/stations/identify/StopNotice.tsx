@@ -1,5 +1,5 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatPercent, type IdentifyCatalogue, type StopCheck } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 
 interface StopNoticeProps {
   readonly stop: StopCheck;

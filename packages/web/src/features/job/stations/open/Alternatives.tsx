@@ -1,5 +1,5 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import type { OpeningAlternative } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { formatMinutes } from '../../../../shared/format.ts';
 
 const NAMES: Readonly<Record<OpeningAlternative['name'], string>> = {

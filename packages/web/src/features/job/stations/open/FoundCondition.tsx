@@ -1,6 +1,6 @@
-import { Select } from '../../../../shared/ui/Select.tsx';
 import { JOINT_CONDITIONS, sayCondition, type JointCondition, type JointReason } from '@sardonyx/core';
 import { useId } from 'react';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';

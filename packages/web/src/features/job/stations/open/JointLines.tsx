@@ -1,6 +1,6 @@
+import { listInHand, type JointReason, type JointWish } from '@sardonyx/core';
 import { Radios } from '../../../../shared/ui/Radios.tsx';
 import { EqualIcon, OpenIcon } from '../../../../shared/ui/icons.ts';
-import { listInHand, type JointReason, type JointWish } from '@sardonyx/core';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise, formatMinutes } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';

@@ -1,8 +1,8 @@
-import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
-import { Select } from '../../../../shared/ui/Select.tsx';
 import { CreateComingOff, CreateFoundJoint } from '@sardonyx/contract';
 import { JOINT_KINDS, PHOTO_SIDES, type SpecimenPart } from '@sardonyx/core';
 import { useState, type ReactNode } from 'react';
+import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import type { Row } from '../../../../shared/api/api.ts';
 import { createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';

@@ -1,7 +1,3 @@
-import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
-import { Field } from '../../../../shared/ui/Field.tsx';
-import { Select } from '../../../../shared/ui/Select.tsx';
-import { Fold } from '../../../../shared/ui/Fold.tsx';
 import {
   createLadder,
   describeFinding,
@@ -18,6 +14,10 @@ import {
   type SpecimenPart,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import type { AppError } from '../../../../shared/api/appError.ts';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise } from '../../../../shared/format.ts';

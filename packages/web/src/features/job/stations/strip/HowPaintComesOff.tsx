@@ -1,4 +1,3 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import {
   adviseBake,
   BAKE_C,
@@ -9,6 +8,7 @@ import {
   type SpecimenPart,
   type StripAdvice,
 } from '@sardonyx/core';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { capitalise } from '../../../../shared/format.ts';
 import { usePlanContext } from '../../usePlanContext.ts';
 

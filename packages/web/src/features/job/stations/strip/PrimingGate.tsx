@@ -1,6 +1,6 @@
+import { checkPrimingGate } from '@sardonyx/core';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
-import { checkPrimingGate } from '@sardonyx/core';
 import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 

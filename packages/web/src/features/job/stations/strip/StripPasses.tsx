@@ -1,6 +1,3 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
-import { Field } from '../../../../shared/ui/Field.tsx';
-import { Select } from '../../../../shared/ui/Select.tsx';
 import {
   checkVessel,
   expectPasses,
@@ -16,6 +13,9 @@ import {
 } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
+import { Field } from '../../../../shared/ui/Field.tsx';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { strikeBell, useTimers } from '../../../clocks/index.ts';

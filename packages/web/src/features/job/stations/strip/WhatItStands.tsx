@@ -1,6 +1,6 @@
+import { judgePart, PROCESSES, type PartVerdict, type Verdict } from '@sardonyx/core';
 import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
-import { judgePart, PROCESSES, type PartVerdict, type Verdict } from '@sardonyx/core';
 import { capitalise } from '../../../../shared/format.ts';
 import { useJob } from '../../JobContext.tsx';
 import { usePlanContext } from '../../usePlanContext.ts';

@@ -1,9 +1,9 @@
+import { CreateLayer } from '@sardonyx/contract';
+import { COAT_OWNERS, LAYER_KINDS, type Area, type CoatOwner } from '@sardonyx/core';
 import { ColourField } from '../../../../shared/ui/ColourField.tsx';
 import { Controlled } from '../../../../shared/ui/Controlled.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
-import { CreateLayer } from '@sardonyx/contract';
-import { COAT_OWNERS, LAYER_KINDS, type Area, type CoatOwner } from '@sardonyx/core';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 

@@ -1,6 +1,6 @@
-import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
 import { FINDING_KINDS, FINDING_UNITS, type SpecimenPart } from '@sardonyx/core';
+import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';

@@ -1,6 +1,6 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import type { Finding, SpecimenPart } from '@sardonyx/core';
 import { Link } from 'react-router';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';

@@ -1,5 +1,5 @@
-import { Fold } from '../../../../shared/ui/Fold.tsx';
 import type { SupplyLine } from '@sardonyx/core';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { useGetWorkshopQuery } from '../../../../shared/api/api.ts';
 import { capitalise } from '../../../../shared/format.ts';
 import { useJob } from '../../JobContext.tsx';

@@ -1,7 +1,7 @@
-import { Select } from '../../../../shared/ui/Select.tsx';
 import { COAT_OWNERS, isStanding, type CoatingLayer } from '@sardonyx/core';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
-import { formatMoment } from '../../../../shared/format.ts';
+import { formatMoment } from '../../../../shared/dates/sayDates.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { RejectCoat } from '../finish/RejectCoat.tsx';

@@ -1,5 +1,3 @@
-import { Select } from '../../../../shared/ui/Select.tsx';
-import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
 import {
   computeStack,
   MATERIAL_CERTAINTIES,
@@ -9,6 +7,8 @@ import {
   type Area,
   type SpecimenPart,
 } from '@sardonyx/core';
+import { Select } from '../../../../shared/ui/Select.tsx';
+import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';

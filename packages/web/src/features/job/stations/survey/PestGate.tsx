@@ -1,8 +1,8 @@
-import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useState } from 'react';
+import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useActOnTaskMutation } from '../../../../shared/api/api.ts';
 import { readAppError, type AppError } from '../../../../shared/api/appError.ts';
-import { formatMoment } from '../../../../shared/format.ts';
+import { formatMoment } from '../../../../shared/dates/sayDates.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
 import { useJob } from '../../JobContext.tsx';

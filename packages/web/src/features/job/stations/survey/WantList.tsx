@@ -1,11 +1,11 @@
+import { ORIGINS, WANT_STATES, type Want, type WantState } from '@sardonyx/core';
+import { useState } from 'react';
 import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { Select } from '../../../../shared/ui/Select.tsx';
-import { ORIGINS, WANT_STATES, type Want, type WantState } from '@sardonyx/core';
-import { useState } from 'react';
 import type { AppError } from '../../../../shared/api/appError.ts';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
-import { formatDay } from '../../../../shared/format.ts';
+import { formatDay } from '../../../../shared/dates/sayDates.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useJob } from '../../JobContext.tsx';

@@ -1,0 +1,53 @@
+import { differenceInCalendarDays, format, isValid, parse, parseISO } from 'date-fns';
+
+/*
+ * The one place where the page reads and says days and moments. They are local: of the clock on the wall beside the screen,
+ * as the core's bench hours are of the clock on the wall of the bench.
+ */
+
+const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+const MOMENT = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+/** A day (YYYY-MM-DD, or a moment of it) in the reader's own way of writing. */
+export const formatDay = (day: string) => DAY.format(parseISO(day.slice(0, 10)));
+
+export const formatMoment = (iso: string) => MOMENT.format(parseISO(iso));
+
+/** What everything waits for, and until when where that is known. */
+export const sayBlocked = ({ title, from }: { readonly title: string; readonly from: string | null }) =>
+  from === null ? title : `“${title}” until ${formatMoment(from)}`;
+
+/** "today", "in 5 days", "3 days late". */
+export function formatDue(day: string, now: Date): string {
+  const days = differenceInCalendarDays(parseISO(day), now);
+  if (days === 0) return 'today';
+  if (days > 0) return days === 1 ? 'tomorrow' : `in ${days} days`;
+  return days === -1 ? '1 day late' : `${-days} days late`;
+}
+
+/** "opened today", "opened 5 months ago", "opened 2 years ago"; a pot that was never opened says so. */
+export function formatAge(openedOn: string | null, now: Date): string {
+  if (!openedOn) return 'never opened';
+  const days = differenceInCalendarDays(now, parseISO(openedOn));
+  const count = (n: number, word: string) => `opened ${n} ${word}${n === 1 ? '' : 's'} ago`;
+  if (days < 1) return 'opened today';
+  if (days < 60) return count(days, 'day');
+  if (days < 730) return count(Math.round(days / 30.4), 'month');
+  return count(Math.floor(days / 365), 'year');
+}
+
+const WALL = "yyyy-MM-dd'T'HH:mm";
+
+/** What the clock on the wall shows, as a field of a day and a time holds it. */
+export const writeWallTime = (moment: Date) => format(moment, WALL);
+
+/** The moment (ISO, UTC) at which the wall clock shows this; what is no time stays as it was typed. */
+export function readWallTime(text: string): string {
+  const moment = parse(text, WALL, new Date(2000, 0, 1));
+  return isValid(moment) ? moment.toISOString() : text;
+}
