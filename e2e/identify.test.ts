@@ -169,6 +169,30 @@ describe('identify and date', function () {
       return readFile(await file.path(), 'utf8');
     }
 
+    it('shows the castings as a table too: sorted by year, kept in the address, opened from the keyboard', async () => {
+      const { page } = test;
+      await page.goto(`${test.bench.address}/catalogue`);
+      await page.getByRole('radio', { name: 'Table' }).click();
+      const table = page.getByRole('table', { name: 'Castings' });
+      await table.waitFor();
+      expect(new URL(page.url()).searchParams.get('as')).equal('table');
+      const from = table.getByRole('columnheader', { name: 'From' });
+      await from.getByRole('button').click();
+      await from.getByRole('button').click();
+      expect(await from.getAttribute('aria-sort')).equal('ascending');
+      const years = (await table.locator('tbody tr td:nth-child(5)').allInnerTexts()).filter(Boolean).map(Number);
+      expect(years.length).at.least(8);
+      expect(years).deep.equal([...years].sort((a, b) => a - b));
+      await page.reload();
+      await table.waitFor();
+      await page.getByLabel('Narrow down').fill('milk');
+      await table.getByRole('button', { name: '4/2' }).press('Enter');
+      await page
+        .getByRole('heading', { name: /Milk Float/ })
+        .first()
+        .waitFor();
+    });
+
     it('takes nothing from a broken CSV and names the lines', async () => {
       await test.page.goto(`${test.bench.address}/catalogue`);
       const before = await download('Catalogue as CSV');

@@ -7,6 +7,8 @@ import { useGetCatalogueQuery } from '../../shared/api/api.ts';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
+import { Toggles } from '../../shared/ui/Toggles.tsx';
+import { CastingTable } from './CastingTable.tsx';
 import { FileExchange } from './FileExchange.tsx';
 import { OpenIcon } from '../../shared/ui/icons.ts';
 import { PaintFound } from './PaintFound.tsx';
@@ -18,6 +20,11 @@ const SHELVES = [
   { value: 'lacking', label: 'Not on the shelf' },
 ] as const;
 type Shelf = (typeof SHELVES)[number]['value'];
+
+const LOOKS = [
+  { value: false, label: 'Pictures' },
+  { value: true, label: 'Table' },
+] as const;
 
 /** More than this nobody reads; typing narrows it. */
 const MOST_SHOWN = 60;
@@ -34,6 +41,9 @@ export function CataloguePage() {
     isRareOnly: params.get('rare') === 'yes',
   });
   const { shelf, isRareOnly } = wanted;
+  const isTable = params.get('as') === 'table';
+  const seeAs = (asTable: boolean) =>
+    setParams((before) => (asTable ? before.set('as', 'table') : before.delete('as'), before), { replace: true });
   const words = useDeferredValue(wanted.text).toLowerCase().split(/\s+/).filter(Boolean);
   if (!data) return <Pending what="the catalogue" error={error} />;
   const want = (change: Partial<typeof wanted>) => {
@@ -90,6 +100,7 @@ export function CataloguePage() {
         <Checkbox checked={isRareOnly} onChange={(isChecked) => want({ isRareOnly: isChecked })}>
           With an issue of rarity {RARE} or more
         </Checkbox>
+        <Toggles aria-label="See them as" value={isTable} options={LOOKS} onChange={seeAs} />
       </div>
       {found.length === 0 ? (
         <EmptyNote title={data.castings.length ? 'No casting is like that.' : 'The catalogue is empty.'}>
@@ -97,6 +108,8 @@ export function CataloguePage() {
             ? 'Try fewer letters or another shelf, or add it as a casting of your own.'
             : 'Add the castings that you restore by a short form, or bring a catalogue in as CSV below.'}
         </EmptyNote>
+      ) : isTable ? (
+        <CastingTable castings={found} />
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(19rem,1fr))] gap-x-6">
           {found.slice(0, MOST_SHOWN).map((entry) => (
@@ -104,7 +117,7 @@ export function CataloguePage() {
           ))}
         </ul>
       )}
-      {found.length > MOST_SHOWN && (
+      {!isTable && found.length > MOST_SHOWN && (
         <p className="text-soft-ink">{found.length - MOST_SHOWN} more: type to narrow down.</p>
       )}
       <FileExchange />

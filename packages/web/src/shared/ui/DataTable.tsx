@@ -207,7 +207,7 @@ function Rows<R extends object>(props: RowsProps<R>) {
                 row={row}
                 at={i}
                 shown={shown}
-                isOpen={openKey === key}
+                isOpen={showOpen ? openKey === key : undefined}
                 {...(onOpen ? { onOpen: () => onOpen(row) } : {})}
                 below={openKey === key && showOpen ? showOpen(row) : null}
               />
@@ -262,7 +262,8 @@ interface TableRowProps<R extends object> {
   readonly row: R;
   readonly at: number;
   readonly shown: readonly Column<R>[];
-  readonly isOpen: boolean;
+  /** Whether more of it is shown below; undefined where opening it leads elsewhere. */
+  readonly isOpen: boolean | undefined;
   readonly onOpen?: () => void;
   readonly below: ReactNode;
 }
