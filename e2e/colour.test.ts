@@ -43,9 +43,13 @@ describe('the colour lab', function () {
         .waitFor();
       if (await patch.count()) return;
       const lines = await page.getByRole('button', { name: /^Mislogged/ }).count();
-      await pour.click();
-      // Runs, drips, stops at its aim: then it can be logged.
-      await page.locator('main button:disabled', { hasText: /^Pour \(sim/ }).waitFor();
+      // Runs, drips, stops at its aim: then it can be logged. What stopped short is poured on, as a hand does.
+      const isIn = page.locator('main button:disabled', { hasText: /^Pour \(sim/ });
+      for (let press = 0; press < 4 && !(await isIn.count()); press++) {
+        await pour.click({ timeout: 5_000 }).catch(() => null);
+        await isIn.waitFor({ timeout: 10_000 }).catch(() => null);
+      }
+      await isIn.waitFor();
       const line = page.getByRole('button', { name: /^Mislogged/ }).nth(lines);
       const refusal = page.locator('main').getByRole('alert');
       const ready = page.locator('button:enabled', { hasText: /^Log \d/ });

@@ -186,7 +186,7 @@ describe('identify and date', function () {
       await page.reload();
       await table.waitFor();
       await page.getByLabel('Narrow down').fill('milk');
-      await table.getByRole('button', { name: '4/2' }).press('Enter');
+      await table.getByRole('button', { name: '4/2', exact: true }).press('Enter');
       await page
         .getByRole('heading', { name: /Milk Float/ })
         .first()

@@ -207,5 +207,37 @@ describe('the kit', function () {
     expect(await table.getByRole('row', { name: /Wheel 10000 / }).getAttribute('aria-rowindex')).equal('10001');
   });
 
+  it('sets, moves and shows points of a picture from the keyboard, finer the nearer one looks', async () => {
+    const picture = page.getByRole('application', { name: /^A grey sheet/ });
+    const at = async (word: string) => {
+      const place = await picture.getByRole('button', { name: `Point ${word}` }).getAttribute('transform');
+      return /translate\(([\d.]+) ([\d.]+)\)/.exec(place!)!.slice(1).map(Number) as [number, number];
+    };
+    await picture.focus();
+    await press('Enter');
+    expect(await at('2')).eql([100, 60]);
+    await picture.getByRole('button', { name: 'Point 2' }).focus();
+    await press('ArrowRight');
+    const coarse = (await at('2'))[0] - 100;
+    expect(coarse).above(0);
+    await page.getByRole('button', { name: 'Closer' }).click();
+    await page.getByRole('button', { name: 'Closer' }).click();
+    await picture.getByRole('button', { name: 'Point 2' }).focus();
+    await press('ArrowRight');
+    expect((await at('2'))[0] - 100 - coarse).closeTo(coarse / 2.25, coarse / 20);
+    await press('Shift+ArrowUp');
+    expect((await at('2'))[1]).below(60 - 3 * coarse);
+    await page.getByRole('button', { name: 'Whole picture' }).click();
+    expect(await picture.locator('[data-plane]').getAttribute('transform')).equal('translate(0,0) scale(1)');
+  });
+
+  it('tells the figures of a chart in a table too', async () => {
+    await page.getByRole('img', { name: 'Hours at the bench, seven weeks' }).waitFor();
+    await page.getByRole('button', { name: 'The same as a table' }).focus();
+    await press('Enter');
+    const twin = page.getByRole('region', { name: 'Hours at the bench, seven weeks, as a table' });
+    expect(await twin.getByRole('row').allInnerTexts()).include('week 2\t3.5');
+  });
+
   it('is served without a fault on the page', () => expectNoFaults(page));
 });

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import { choose } from './support/choose.ts';
-import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
+import { begin, expectNoFaults, hold, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
 const NOW = '2026-11-25T18:30:00Z';
@@ -64,13 +64,13 @@ describe('strip and mend', function () {
     const tried = taskLine(test.page, 'plating-test:trim');
     await tried.getByRole('button').first().click();
     await tried.getByRole('region', { name: 'Hazard: Caustic bath' }).waitFor();
-    await hold(tried.getByRole('button', { name: /^Start/ }));
+    await begin(test.page, 'plating-test:trim');
     await tried.getByRole('button', { name: 'Done', exact: true }).click();
     const off = taskLine(test.page, 'plating-off:trim');
     if ((await off.getByRole('button', { name: /^Start/ }).count()) === 0)
       await off.getByRole('button').first().click();
     await off.getByText(/glazing and tyres stay in their bags/).waitFor();
-    await hold(off.getByRole('button', { name: /^Start/ }));
+    await begin(test.page, 'plating-off:trim');
     await off.getByText(/Covered: the liquor stands/).waitFor();
     await off.getByText(/Bath thermometer: 2\d\.\d °C/).waitFor();
     await off.getByLabel('Look again after, min').fill('4');
@@ -84,7 +84,7 @@ describe('strip and mend', function () {
     const strip = taskLine(test.page, 'strip:blade');
     if ((await strip.getByRole('button', { name: /^Start/ }).count()) === 0)
       await strip.getByRole('button').first().click();
-    await hold(strip.getByRole('button', { name: /^Start/ }));
+    await begin(test.page, 'strip:blade');
     await strip.getByText(/Beside it: SG-09 bumpers and strips/).waitFor();
     await strip.getByLabel('high, mm').fill('48');
     await strip.getByText(/too low: half of it stays free/).waitFor();

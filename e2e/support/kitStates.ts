@@ -24,6 +24,7 @@ const STATES: readonly (readonly [state: string, open: (page: Page) => Promise<v
   ['a question', (page) => page.getByRole('button', { name: 'Throw it away' }).click()],
   ['asked twice', (page) => page.getByRole('button', { name: 'Remove the issue' }).click()],
   ['news', (page) => page.getByRole('button', { name: 'Say something' }).click()],
+  ['the twin of a chart', (page) => page.getByRole('button', { name: 'The same as a table' }).click()],
   ['columns of a table', (page) => page.getByRole('button', { name: 'Columns' }).first().click()],
 ];
 

@@ -1,13 +1,8 @@
 import type { CastingView } from '@sardonyx/contract';
 import type { Observation } from '@sardonyx/core';
-import { CustomChart } from 'echarts/charts';
-import { GridComponent } from 'echarts/components';
-import * as echarts from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
+import { Chart, type DrawChart } from '../../shared/ui/Chart.tsx';
 import { createRows, type TimelineRow } from './timelineRows.ts';
-
-echarts.use([CustomChart, GridComponent, SVGRenderer]);
 
 const ROW_PX = 30;
 
@@ -22,43 +17,25 @@ interface VariantTimelineProps {
  * in the years they were used over the whole range. Evidence of a model is notched on its feature. The table is its twin.
  */
 export function VariantTimeline({ view, observations }: VariantTimelineProps) {
-  const box = useRef<HTMLDivElement>(null);
   const rows = useMemo(() => createRows(view, observations), [view, observations]);
-  useEffect(() => {
-    const chart = echarts.init(box.current, null, { renderer: 'svg' });
-    const draw = () => chart.setOption(createOption(rows), { notMerge: true });
-    draw();
-    const resized = new ResizeObserver(() => chart.resize());
-    resized.observe(box.current!);
-    // The chart's colours are read from the theme, so a change of theme draws it again.
-    const themed = new MutationObserver(draw);
-    themed.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
-    return () => {
-      themed.disconnect();
-      resized.disconnect();
-      chart.dispose();
-    };
-  }, [rows]);
+  const draw = useMemo((): DrawChart => (theme) => createOption(rows, theme), [rows]);
   return (
-    <div
-      ref={box}
-      role="img"
-      aria-label="Issues along the years, and the states of features; the same is in the table below"
-      style={{ height: rows.length * ROW_PX + 40 }}
-      className="w-full border border-hairline bg-sheet"
+    <Chart
+      label="Issues along the years, and the states of features; the same is in the table below"
+      draw={draw}
+      heightPx={rows.length * ROW_PX + 40}
+      twin={null}
     />
   );
 }
 
-function createOption(rows: readonly TimelineRow[]) {
-  const style = getComputedStyle(document.documentElement);
-  const [ink, soft, hairline, sheet, sard] = ['--ink', '--strong-line', '--hairline', '--sheet', '--sard'].map((name) =>
-    style.getPropertyValue(name).trim(),
-  );
+function createOption(
+  rows: readonly TimelineRow[],
+  { ink, soft, hairline, sheet, sard }: Parameters<DrawChart>[0],
+): ReturnType<DrawChart> {
   const pieces = rows.flatMap((row, at) => row.pieces.map((piece) => ({ ...piece, at })));
   const text = { color: ink, fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 14 };
   return {
-    animation: false,
     grid: { left: 12, right: 24, top: 8, bottom: 8, containLabel: true },
     xAxis: {
       type: 'value' as const,

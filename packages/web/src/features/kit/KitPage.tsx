@@ -4,6 +4,7 @@ import { ShowChoices } from './ShowChoices.tsx';
 import { ShowFields } from './ShowFields.tsx';
 import { ShowFolds } from './ShowFolds.tsx';
 import { ShowNews } from './ShowNews.tsx';
+import { ShowPictures } from './ShowPictures.tsx';
 import { ShowTables } from './ShowTables.tsx';
 
 /** Every part of the kit in every state, for whoever builds a screen and for the checks that run on it. */
@@ -22,6 +23,7 @@ export function KitPage() {
       <ShowActs />
       <ShowFolds />
       <ShowNews />
+      <ShowPictures />
       <ShowTables />
     </main>
   );

@@ -1,5 +1,6 @@
 import type { Instrument } from '@sardonyx/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { Chart, type DrawChart } from '../../shared/ui/Chart.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { useTurnDialMutation } from '../../shared/api/api.ts';
@@ -67,37 +68,66 @@ const ANSWERS: Readonly<Record<Instrument['kind'], string>> = {
   spectrophotometer: '{"spectrum": [31 numbers], "geometry": "gloss left out"}',
 };
 
-const WIDE = 320;
-const HIGH = 56;
+const HIGH_PX = 150;
+/** The twin has a line for so many readings. */
+const EVERY = 30;
 
-/** The last minutes as a line, with what it went between in figures beside it. */
+/** The last minutes as a line, with what it went between in figures below it. */
 function Trail({ live: { trail }, name }: { readonly live: LiveState; readonly name: string }) {
+  const draw = useMemo((): DrawChart => (theme) => drawTrail(trail, theme), [trail]);
   if (trail.length < 3) return null;
   const values = trail.map(([, celsius]) => celsius);
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  const from = trail[0]![0];
-  const lastS = (trail.at(-1)![0] - from) / 1000;
-  const points = trail.map(([at, celsius]) => {
-    const x = ((at - from) / 1000 / lastS) * WIDE;
-    const y = HIGH / 2 - ((celsius - (low + high) / 2) / Math.max(high - low, 1)) * (HIGH - 8);
-    return `${x.toFixed(1)},${y.toFixed(1)}`;
-  });
+  const lastS = (trail.at(-1)![0] - trail[0]![0]) / 1000;
+  const words = `${name}: ${low.toFixed(1)} to ${high.toFixed(1)} °C in the last ${Math.round(lastS)} s`;
   return (
-    <figure className="flex flex-wrap items-center gap-3">
-      <svg
-        viewBox={`0 0 ${WIDE} ${HIGH}`}
-        width={WIDE}
-        height={HIGH}
-        className="border border-hairline bg-sheet"
-        aria-hidden
-      >
-        <polyline points={points.join(' ')} fill="none" stroke="currentColor" strokeWidth="1.5" />
-      </svg>
-      <figcaption className="text-note text-soft-ink">
-        {name}: {low.toFixed(1)} to {high.toFixed(1)} °C in the last {Math.round(lastS)} s
-      </figcaption>
-    </figure>
+    <div className="max-w-md">
+      <Chart
+        label={words}
+        draw={draw}
+        heightPx={HIGH_PX}
+        twin={{
+          headings: ['When', '°C'],
+          rows: trail
+            .filter((_, i) => (trail.length - 1 - i) % EVERY === 0)
+            .map(([at, celsius]) => [CLOCK.format(at), celsius.toFixed(1)]),
+        }}
+      />
+      <p className="text-note text-soft-ink">{words}</p>
+    </div>
   );
+}
+
+const CLOCK = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', second: '2-digit' });
+
+function drawTrail(trail: LiveState['trail'], { ink, hairline }: Parameters<DrawChart>[0]): ReturnType<DrawChart> {
+  const text = { color: ink, fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 13 };
+  return {
+    grid: { left: 8, right: 16, top: 12, bottom: 4, containLabel: true },
+    xAxis: {
+      type: 'time',
+      axisLabel: { ...text, hideOverlap: true, formatter: (at: number) => CLOCK.format(at) },
+      axisLine: { lineStyle: { color: ink } },
+      splitLine: { show: false },
+    },
+    yAxis: {
+      type: 'value',
+      // Less than a degree is noise, and is to look like it.
+      min: ({ min, max }: { min: number; max: number }) => Math.floor(Math.min(min, (min + max) / 2 - 1)),
+      max: ({ min, max }: { min: number; max: number }) => Math.ceil(Math.max(max, (min + max) / 2 + 1)),
+      axisLabel: { ...text, formatter: '{value} °C' },
+      splitLine: { lineStyle: { color: hairline } },
+    },
+    series: [
+      {
+        type: 'line',
+        silent: true,
+        showSymbol: false,
+        lineStyle: { color: ink, width: 2 },
+        data: trail.map(([at, celsius]) => [at, celsius]),
+      },
+    ],
+  };
 }
 
 function Dial({ instrument, setC }: { readonly instrument: Instrument; readonly setC: number | null }) {
