@@ -1,7 +1,8 @@
 import type { CastingView } from '@sardonyx/contract';
 import type { Observation } from '@sardonyx/core';
 import { useMemo } from 'react';
-import { Chart, type DrawChart } from '../../shared/ui/Chart.tsx';
+import { Chart } from '../../shared/ui/Chart.tsx';
+import type { DrawChart } from '../../shared/ui/drawChart.ts';
 import { createRows, type TimelineRow } from './timelineRows.ts';
 
 const ROW_PX = 30;

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Chart, type DrawChart } from '../../shared/ui/Chart.tsx';
+import { Chart } from '../../shared/ui/Chart.tsx';
+import type { DrawChart } from '../../shared/ui/drawChart.ts';
 import { PictureCanvas, type PicturePoint } from '../../shared/ui/PictureCanvas.tsx';
 import { Shown } from './Shown.tsx';
 

@@ -1,6 +1,7 @@
 import type { Instrument } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
-import { Chart, type DrawChart } from '../../shared/ui/Chart.tsx';
+import { Chart } from '../../shared/ui/Chart.tsx';
+import type { DrawChart } from '../../shared/ui/drawChart.ts';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { useTurnDialMutation } from '../../shared/api/api.ts';

@@ -1,15 +1,6 @@
 import { lazy, Suspense } from 'react';
-import type { EChartsCoreOption } from 'echarts/core';
+import type { DrawChart } from './drawChart.ts';
 import { Fold } from './Fold.tsx';
-
-/** Draws itself in the colours of the theme. The same function as long as it draws the same. */
-export type DrawChart = (theme: {
-  readonly ink: string;
-  readonly soft: string;
-  readonly hairline: string;
-  readonly sheet: string;
-  readonly sard: string;
-}) => EChartsCoreOption;
 
 /** The figures of a chart, in words and numbers. */
 export interface ChartTwin {

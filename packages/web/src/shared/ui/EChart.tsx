@@ -3,7 +3,7 @@ import { GridComponent } from 'echarts/components';
 import * as echarts from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
-import type { DrawChart } from './Chart.tsx';
+import type { DrawChart } from './drawChart.ts';
 
 echarts.use([CustomChart, LineChart, GridComponent, SVGRenderer]);
 

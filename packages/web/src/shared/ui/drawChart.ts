@@ -1,0 +1,10 @@
+import type { EChartsCoreOption } from 'echarts/core';
+
+/** Draws itself in the colours of the theme. The same function as long as it draws the same. */
+export type DrawChart = (theme: {
+  readonly ink: string;
+  readonly soft: string;
+  readonly hairline: string;
+  readonly sheet: string;
+  readonly sard: string;
+}) => EChartsCoreOption;
