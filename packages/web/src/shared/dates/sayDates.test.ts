@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { formatAge, formatDue, readWallTime, writeWallTime } from './sayDates.ts';
+import { formatAge, formatDue } from './sayDates.ts';
+import { readWallTime, writeWallTime } from './wallTime.ts';
 
 describe('days and moments in words', () => {
   it('says the age of a pot in words', () => {

@@ -1,7 +1,7 @@
-import { differenceInCalendarDays, format, isValid, parse, parseISO } from 'date-fns';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 
 /*
- * The one place where the page reads and says days and moments. They are local: of the clock on the wall beside the screen,
+ * With its neighbours the one place where the page reads and says days and moments. They are local: of the clock on the wall beside the screen,
  * as the core's bench hours are of the clock on the wall of the bench.
  */
 
@@ -39,15 +39,4 @@ export function formatAge(openedOn: string | null, now: Date): string {
   if (days < 60) return count(days, 'day');
   if (days < 730) return count(Math.round(days / 30.4), 'month');
   return count(Math.floor(days / 365), 'year');
-}
-
-const WALL = "yyyy-MM-dd'T'HH:mm";
-
-/** What the clock on the wall shows, as a field of a day and a time holds it. */
-export const writeWallTime = (moment: Date) => format(moment, WALL);
-
-/** The moment (ISO, UTC) at which the wall clock shows this; what is no time stays as it was typed. */
-export function readWallTime(text: string): string {
-  const moment = parse(text, WALL, new Date(2000, 0, 1));
-  return isValid(moment) ? moment.toISOString() : text;
 }

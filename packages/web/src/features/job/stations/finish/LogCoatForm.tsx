@@ -8,7 +8,7 @@ import { Controlled } from '../../../../shared/ui/Controlled.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { useGetShelfQuery, useLogCoatMutation } from '../../../../shared/api/api.ts';
-import { readWallTime, writeWallTime } from '../../../../shared/dates/sayDates.ts';
+import { readWallTime, writeWallTime } from '../../../../shared/dates/wallTime.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
