@@ -149,7 +149,7 @@ describe('the kit', function () {
     await fold.focus();
     await press('Enter');
     expect(await page.getByText('Primer, then slate blue.').isVisible()).equal(true);
-    await page.getByRole('button', { name: 'Throw it away' }).focus();
+    await page.getByRole('button', { name: 'Throw the mix away' }).focus();
     await press('Enter');
     const asked = page.getByRole('alertdialog', { name: 'Throw the mix away?' });
     await asked.waitFor();

@@ -125,7 +125,7 @@ describe('survey, measure and open', function () {
     });
 
     it('lies over the drawing of its casting, wheel on wheel', async () => {
-      await test.page.getByRole('button', { name: 'Compare' }).click();
+      await test.page.getByRole('radio', { name: 'Compare' }).click();
       await test.page.getByRole('application', { name: /left seen straight, under the drawing/ }).waitFor();
       await test.page.getByText('Laid wheel on wheel, by the measured wheelbase.').waitFor();
     });
@@ -147,7 +147,7 @@ describe('survey, measure and open', function () {
     });
 
     it('has a finding pinned on the photo too', async () => {
-      await test.page.getByRole('button', { name: 'Pin findings' }).click();
+      await test.page.getByRole('radio', { name: 'Pin findings' }).click();
       await test.page.getByRole('button', { name: 'Pin it bent' }).click();
       await pointAt({ x: 500, y: 200 });
       await test.page.getByText('pinned here').waitFor();

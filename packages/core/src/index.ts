@@ -323,6 +323,8 @@ export {
   selectOptics,
   surfaceOf,
 } from './colour/paintOptics.ts';
+export { convertLabToPolar, convertPolarToLab, type PolarLab } from './colour/polar.ts';
+export { refusePour } from './colour/refusePour.ts';
 export { readCardValues, type CardValues } from './colour/photo/cardValues.ts';
 export { drawColourCardFace } from './colour/photo/colourCard.ts';
 export { fitCamera, type CameraFit } from './colour/photo/fitCamera.ts';

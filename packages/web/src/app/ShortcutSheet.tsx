@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Checkbox } from '../shared/ui/Checkbox.tsx';
+import { Switch } from '../shared/ui/Switch.tsx';
 import { Dialog } from '../shared/ui/Dialog.tsx';
 import { areSingleKeysOn, setSingleKeys } from '../shared/ui/singleKeys.ts';
 
@@ -30,15 +30,15 @@ export function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; r
           </div>
         ))}
       </dl>
-      <Checkbox
-        checked={isOn}
+      <Switch
+        isOn={isOn}
         onChange={(isChecked) => {
           setOn(isChecked);
           setSingleKeys(isChecked);
         }}
       >
-        Single keys are on (b, ?, and those of the list of looks)
-      </Checkbox>
+        Single keys (b, ?, and those of the list of looks):
+      </Switch>
     </Dialog>
   );
 }

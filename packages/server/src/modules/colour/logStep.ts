@@ -1,14 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { mayBeMixed, replayMix, sumLeft, type MixStepBody, type Pour } from '@sardonyx/core';
+import { refusePour, replayMix, sumLeft, type MixStepBody, type Pour } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { MixRow, MixStepRow } from '../../entities/colour.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
-
-/** More pots in one mix than this cannot be told apart by patches. */
-const MOST_POTS = 8;
 
 /** A mix that is still being mixed, of an open job. */
 export async function findOpenMix(manager: EntityManager, mixId: string): Promise<MixRow> {
@@ -48,40 +45,29 @@ export async function logPour(
   now: Date,
 ): Promise<MixStepRow> {
   const product = await findRow(manager, PaintProductRow, pour.productId, 'This pot');
-  if (!mayBeMixed(product))
-    throw refused('outside', `${product.line} ${product.name} cannot be mixed by calculation.`, {
-      productId: 'Choose another pot.',
-    });
-  const state = replayMix(await readSteps(manager, mixId));
-  await assertBinderFits(manager, product, state.productIds);
-  if (!state.productIds.includes(product.id) && state.productIds.length >= MOST_POTS)
-    throw refused('too-many', `${MOST_POTS} pots are in it already: begin anew with fewer.`);
-  await takeFromPots(manager, product, pour.ml);
+  const { productIds } = replayMix(await readSteps(manager, mixId));
+  const inMix = await Promise.all(productIds.map((id) => findRow(manager, PaintProductRow, id, 'A pot of this mix')));
+  const pots = await manager.find(PaintPotRow, { where: { productId: product.id }, order: { leftMl: 'DESC' } });
+  const refusal = refusePour(product, inMix, pour.ml, sumLeft(pots, product.id));
+  if (refusal) {
+    const { code, message, hint } = refusal;
+    const fields = hint === null ? undefined : { [code === 'not-enough' ? 'ml' : 'productId']: hint };
+    throw refused(code, `${message} ${WHAT_NOW[code]}`.trim(), fields);
+  }
+  await takeFrom(manager, pots, pour.ml);
   return logStep(manager, mixId, { kind: 'pour', ...pour }, who, now);
 }
 
-async function assertBinderFits(manager: EntityManager, product: PaintProductRow, inMix: readonly string[]) {
-  for (const id of inMix) {
-    const other = await findRow(manager, PaintProductRow, id, 'A pot of this mix');
-    if (other.binder !== product.binder)
-      throw refused(
-        'binder',
-        `${product.name} is ${product.binder}, the mix is ${other.binder}: these do not mix. Nothing was logged.`,
-        { productId: `Choose another ${other.binder}.` },
-      );
-  }
-}
+/** What stands after the reason where somebody has just poured. */
+const WHAT_NOW = {
+  outside: '',
+  binder: 'Nothing was logged.',
+  'too-many': '',
+  'not-enough': 'Put the shelf right first.',
+} as const;
 
-/** From the fullest pot first; a pot cannot give what it has not. */
-async function takeFromPots(manager: EntityManager, product: PaintProductRow, ml: number): Promise<void> {
-  const pots = await manager.find(PaintPotRow, { where: { productId: product.id }, order: { leftMl: 'DESC' } });
-  const left = sumLeft(pots, product.id);
-  if (left < ml - 1e-6)
-    throw refused(
-      'not-enough',
-      `${product.line} ${product.name} has ${left.toFixed(2)} ml left by the record; ${ml.toFixed(2)} ml cannot have come out of it. Put the shelf right first.`,
-      { ml: `At most ${left.toFixed(2)} ml.` },
-    );
+/** From the fullest pot first. */
+async function takeFrom(manager: EntityManager, pots: readonly PaintPotRow[], ml: number): Promise<void> {
   let wanted = ml;
   for (const pot of pots) {
     const taken = Math.min(wanted, pot.leftMl);

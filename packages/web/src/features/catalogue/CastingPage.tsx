@@ -6,7 +6,7 @@ import { deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
-import { AskTwice } from '../../shared/ui/AskTwice.tsx';
+import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
 import { EmptyNote, LoadingNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { CastingSources } from './CastingSources.tsx';
@@ -191,7 +191,7 @@ function RemoveCasting({ casting, onShelf }: RemoveCastingProps) {
     if (!problem) await navigate('/catalogue');
   };
   return (
-    <AskTwice
+    <AlertDialog
       offer="Remove this casting from the catalogue"
       warning="Its issues, parts and joints go with it, and this cannot be undone. Save the catalogue as JSON first."
       act={`Remove ${casting.number} ${casting.name}`}

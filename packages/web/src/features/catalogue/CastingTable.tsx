@@ -1,6 +1,7 @@
 import type { CatalogueEntry } from '@sardonyx/contract';
 import { useNavigate } from 'react-router';
-import { DataTable, type Column } from '../../shared/ui/DataTable.tsx';
+import { DataTable } from '../../shared/ui/DataTable.tsx';
+import type { Column } from '../../shared/ui/TableRows.tsx';
 
 const countHeld = ({ variants }: CatalogueEntry) => variants.filter((variant) => variant.onShelf.length > 0).length;
 

@@ -8,7 +8,7 @@ import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { useRowForm } from '../../shared/form/useRowForm.ts';
 import { useAppDispatch } from '../../shared/store.ts';
-import { AskTwice } from '../../shared/ui/AskTwice.tsx';
+import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
 
 /** The features of the range: where to look, what may be seen there and in which years; they hold for all its castings. */
 export function EditFeatures({ view }: { readonly view: CastingView }) {
@@ -72,7 +72,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
                 <Autosaved kind="feature-states" row={state} field="toYear" label="To year" type="number" />
               </td>
               <td className="w-44 pt-7 text-right">
-                <AskTwice
+                <AlertDialog
                   offer={`Remove “${state.label}”`}
                   warning="Issues known by it lose it, and this cannot be undone."
                   act={`Remove ${state.label}`}
@@ -84,7 +84,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
         </tbody>
       </table>
       <AddState featureId={feature.id} />
-      <AskTwice
+      <AlertDialog
         offer="Remove this feature"
         warning="Its states go with it, on every issue of the range, and this cannot be undone."
         act={`Remove ${feature.label}`}

@@ -8,7 +8,7 @@ import { readAppError } from '../../shared/api/appError.ts';
 import { createRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
-import { AskTwice } from '../../shared/ui/AskTwice.tsx';
+import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 /** Every issue with its years, its rarity and what it is known by. */
@@ -77,7 +77,7 @@ function EditVariant({ variant, view }: { readonly variant: Variant; readonly vi
         ))}
       </div>
       <div className="mt-2">
-        <AskTwice
+        <AlertDialog
           offer="Remove this issue"
           warning="What it is known by goes with it, and this cannot be undone."
           act={`Remove ${variant.name}`}

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
-import { AskTwice } from '../../shared/ui/AskTwice.tsx';
 import { ContextMenu } from '../../shared/ui/ContextMenu.tsx';
 import { Dialog } from '../../shared/ui/Dialog.tsx';
 import { HeldButton } from '../../shared/ui/HeldButton.tsx';
@@ -66,20 +65,10 @@ export function ShowActs() {
           <p>Esc steps out; the focus goes back to where it was.</p>
         </Dialog>
         <AlertDialog
-          title="Throw the mix away?"
+          offer="Throw the mix away"
           warning="1.30 ml of it are poured; the pots do not get them back."
           act="Throw it away"
           onAct={() => setLast('thrown away')}
-        >
-          <button type="button" className="plain-button">
-            Throw it away
-          </button>
-        </AlertDialog>
-        <AskTwice
-          offer="Remove the issue"
-          warning="What was seen of it goes too."
-          act="Remove it"
-          onAct={() => setLast('removed')}
         />
       </Shown>
     </>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { DataTable, type Column } from '../../shared/ui/DataTable.tsx';
+import { DataTable } from '../../shared/ui/DataTable.tsx';
+import type { Column } from '../../shared/ui/TableRows.tsx';
 import { Shown } from './Shown.tsx';
 
 interface Wheel {

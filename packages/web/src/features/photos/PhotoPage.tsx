@@ -8,6 +8,7 @@ import { changeRow } from '../../shared/edits/editRow.ts';
 import { formatMoment } from '../../shared/dates/sayDates.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { Toggles } from '../../shared/ui/Toggles.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { ComparePhotos } from './ComparePhotos.tsx';
 import { MeasureList } from './MeasureList.tsx';
@@ -18,14 +19,13 @@ import { describeControl, Straighten } from './Straighten.tsx';
 import { usePhotoWorker } from './worker/usePhotoWorker.ts';
 
 const MOST_RIM_POINTS = 24;
-const TOOLS = ['straighten', 'measure', 'pin', 'compare'] as const;
-type Tool = (typeof TOOLS)[number];
-const TOOL_WORDS: Readonly<Record<Tool, string>> = {
-  straighten: 'Straighten',
-  measure: 'Measure',
-  pin: 'Pin findings',
-  compare: 'Compare',
-};
+const TOOL_OPTIONS = [
+  { value: 'straighten', label: 'Straighten' },
+  { value: 'measure', label: 'Measure' },
+  { value: 'pin', label: 'Pin findings' },
+  { value: 'compare', label: 'Compare' },
+] as const;
+type Tool = (typeof TOOL_OPTIONS)[number]['value'];
 
 /** One photograph: straightened by what is known in it, measured, pinned, compared. */
 export function PhotoPage() {
@@ -51,7 +51,11 @@ function PhotoBench({ view, photo }: { readonly view: JobView; readonly photo: P
   const worker = usePhotoWorker();
   const [params, setParams] = useSearchParams();
   const asked = params.get('tool') as Tool | null;
-  const tool: Tool = asked && TOOLS.includes(asked) ? asked : photo.control ? 'measure' : 'straighten';
+  const tool: Tool = TOOL_OPTIONS.some(({ value }) => value === asked)
+    ? asked!
+    : photo.control
+      ? 'measure'
+      : 'straighten';
   const [points, setPoints] = useState<readonly Point[]>([]);
   const [finding, setFinding] = useState<string | null>(null);
   const isClosed = view.job.signedOffAt !== null;
@@ -141,19 +145,7 @@ function PhotoBench({ view, photo }: { readonly view: JobView; readonly photo: P
           )}
         </div>
         <div className="min-w-0 space-y-5">
-          <div role="group" aria-label="What to do with it" className="flex flex-wrap gap-2">
-            {TOOLS.map((one) => (
-              <button
-                key={one}
-                type="button"
-                aria-pressed={tool === one}
-                className={tool === one ? 'main-button' : 'plain-button'}
-                onClick={() => choose(one)}
-              >
-                {TOOL_WORDS[one]}
-              </button>
-            ))}
-          </div>
+          <Toggles aria-label="What to do with it" value={tool} options={TOOL_OPTIONS} onChange={choose} />
           {tool === 'straighten' &&
             (isClosed ? (
               <p>The job is signed off; its photographs stand as they are.</p>

@@ -11,7 +11,8 @@ import {
 import type { ShelfView } from '@sardonyx/contract';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { DataTable, type Column } from '../../shared/ui/DataTable.tsx';
+import { DataTable } from '../../shared/ui/DataTable.tsx';
+import type { Column } from '../../shared/ui/TableRows.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { ColourField } from '../../shared/ui/ColourField.tsx';
 import { Field } from '../../shared/ui/Field.tsx';

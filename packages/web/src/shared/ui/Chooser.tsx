@@ -1,9 +1,9 @@
 import { Command } from 'cmdk';
-import { Popover } from 'radix-ui';
 import { useDeferredValue, useMemo, useState, type CSSProperties } from 'react';
 import type { ControlProps } from './controlProps.ts';
 import { DownIcon } from './icons.ts';
 import { findOptions } from './findOptions.ts';
+import { Popup } from './Popup.tsx';
 import { groupOptions, type Option } from './options.ts';
 
 export interface ChooserOption extends Option<string> {
@@ -38,31 +38,38 @@ export function Chooser(props: ChooserProps) {
     if (!open) onLeave?.();
   };
   return (
-    <Popover.Root open={isOpen} onOpenChange={show}>
-      <Popover.Trigger {...control} className="picked-field" disabled={disabled} style={style} data-value={value}>
-        <span className="flex min-w-0 items-center gap-2">
-          {chosen?.swatch && <Dab colour={chosen.swatch} />}
-          <span className="wrap-anywhere">{chosen?.label ?? placeholder}</span>
-        </span>
-        <DownIcon aria-hidden size={18} className="shrink-0" />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={2}
-          className="z-60 w-[max(var(--radix-popover-trigger-width),min(92vw,26rem))] border border-ink bg-sheet text-ink"
+    <Popup
+      label="Choose"
+      align="start"
+      width="max(var(--radix-popover-trigger-width), min(92vw, 26rem))"
+      isOpen={isOpen}
+      onOpen={show}
+      trigger={
+        <button
+          {...control}
+          type="button"
+          className="picked-field"
+          disabled={disabled}
+          style={style}
+          data-value={value}
         >
-          <ChooserList
-            options={options}
-            value={value}
-            onChoose={(next) => {
-              onChange(next);
-              show(false);
-            }}
-          />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <span className="flex min-w-0 items-center gap-2">
+            {chosen?.swatch && <Dab colour={chosen.swatch} />}
+            <span className="wrap-anywhere">{chosen?.label ?? placeholder}</span>
+          </span>
+          <DownIcon aria-hidden size={18} className="shrink-0" />
+        </button>
+      }
+    >
+      <ChooserList
+        options={options}
+        value={value}
+        onChoose={(next) => {
+          onChange(next);
+          show(false);
+        }}
+      />
+    </Popup>
   );
 }
 

@@ -1,8 +1,16 @@
-import { convertHexToLab, convertLabToHex, convertLabToRgb, type Lab } from '@sardonyx/core';
-import { Popover } from 'radix-ui';
+import {
+  convertHexToLab,
+  convertLabToHex,
+  convertLabToPolar,
+  convertLabToRgb,
+  convertPolarToLab,
+  type Lab,
+  type PolarLab,
+} from '@sardonyx/core';
 import { useState } from 'react';
 import type { ControlProps } from './controlProps.ts';
 import { readColour, writeLab } from './writtenColour.ts';
+import { Popup } from './Popup.tsx';
 import { Slider } from './Slider.tsx';
 
 interface ColourFieldProps extends ControlProps {
@@ -24,30 +32,30 @@ export function ColourField({ value, onChange, ...control }: ColourFieldProps) {
   const isKnown = readColour(value) !== null;
   return (
     <span className="flex">
-      <Popover.Root>
-        <Popover.Trigger
-          className="min-h-11 w-14 shrink-0 border border-r-0 border-strong-line"
-          aria-label="Set the colour by lightness, fullness and hue"
-          data-swatch
-          style={{ background: isKnown ? value : 'none' }}
-        />
-        <Popover.Portal>
-          <Popover.Content
-            align="start"
-            sideOffset={2}
-            aria-label="The colour"
-            className="z-60 w-[min(92vw,22rem)] border border-ink bg-sheet p-4 text-ink"
-          >
-            <Rails
-              lab={isKnown ? convertHexToLab(value) : [50, 0, 0]}
-              onChange={(hex) => {
-                setDraft(null);
-                onChange(hex);
-              }}
-            />
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+      <Popup
+        label="The colour"
+        align="start"
+        width="min(92vw, 22rem)"
+        trigger={
+          <button
+            type="button"
+            className="min-h-11 w-14 shrink-0 border border-r-0 border-strong-line"
+            aria-label="Set the colour by lightness, fullness and hue"
+            data-swatch
+            style={{ background: isKnown ? value : 'none' }}
+          />
+        }
+      >
+        <div className="p-4">
+          <Rails
+            lab={isKnown ? convertHexToLab(value) : [50, 0, 0]}
+            onChange={(hex) => {
+              setDraft(null);
+              onChange(hex);
+            }}
+          />
+        </div>
+      </Popup>
       <input
         {...control}
         autoComplete="off"
@@ -61,17 +69,17 @@ export function ColourField({ value, onChange, ...control }: ColourFieldProps) {
 }
 
 function Rails({ lab, onChange }: { readonly lab: Lab; readonly onChange: (hex: string) => void }) {
-  const given = convertToPolar(lab);
+  const given = convertLabToPolar(lab);
   // A grey has no hue, and what the screen cannot show comes back changed: the rails keep what was set.
   const [set, setSet] = useState(given);
-  const change = (next: Partial<Polar>) => {
+  const change = (next: Partial<PolarLab>) => {
     const now = { ...set, ...next };
     setSet(now);
-    onChange(convertLabToHex(convertFromPolar(now)));
+    onChange(convertLabToHex(convertPolarToLab(now)));
   };
-  const { isShown } = convertLabToRgb(convertFromPolar(set));
-  const railOf = (at: (t: number) => Polar) => ({
-    background: `linear-gradient(to right, ${[0, 0.2, 0.4, 0.6, 0.8, 1].map((t) => convertLabToHex(convertFromPolar(at(t)))).join()})`,
+  const { isShown } = convertLabToRgb(convertPolarToLab(set));
+  const railOf = (at: (t: number) => PolarLab) => ({
+    background: `linear-gradient(to right, ${[0, 0.2, 0.4, 0.6, 0.8, 1].map((t) => convertLabToHex(convertPolarToLab(at(t)))).join()})`,
   });
   return (
     <div className="space-y-2">
@@ -96,7 +104,7 @@ function Rails({ lab, onChange }: { readonly lab: Lab; readonly onChange: (hex: 
         rail={railOf((t) => ({ ...set, chroma: Math.max(30, set.chroma), hue: 360 * t }))}
         onChange={(hue) => change({ hue })}
       />
-      <p className="figure text-note">L*, a*, b* {writeLab(convertFromPolar(set))}</p>
+      <p className="figure text-note">L*, a*, b* {writeLab(convertPolarToLab(set))}</p>
       {!isShown && <p className="text-note">Fuller than this screen can show: the nearest is taken.</p>}
     </div>
   );
@@ -124,22 +132,3 @@ const Rail = ({ word, value, max, rail, onChange }: RailProps) => (
     />
   </div>
 );
-
-/** CIE 1976 L*, C*ab, h_ab in degrees. */
-interface Polar {
-  readonly lightness: number;
-  readonly chroma: number;
-  readonly hue: number;
-}
-
-const convertToPolar = ([l, a, b]: Lab): Polar => ({
-  lightness: l,
-  chroma: Math.hypot(a, b),
-  hue: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360,
-});
-
-const convertFromPolar = ({ lightness, chroma, hue }: Polar): Lab => [
-  lightness,
-  chroma * Math.cos((hue * Math.PI) / 180),
-  chroma * Math.sin((hue * Math.PI) / 180),
-];

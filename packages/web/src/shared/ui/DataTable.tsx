@@ -5,49 +5,22 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Field } from './Field.tsx';
-import { ColumnsIcon, CopyIcon, DownIcon, SortIcon, TakeOutIcon, UpIcon } from './icons.ts';
+import { ColumnsIcon, CopyIcon, TakeOutIcon } from './icons.ts';
 import { Menu } from './Menu.tsx';
-import { filterRows, writeCsv, writeTabbed, type Cell } from './tableText.ts';
+import { TableRows, type Column, type OpenRows } from './TableRows.tsx';
+import { filterRows, writeCsv, writeTabbed } from './tableText.ts';
 
-export interface Column<R extends object> {
-  readonly key: string;
-  readonly heading: string;
-  /** What is sorted, found, copied and written out. */
-  readonly read: (row: R) => Cell;
-  /** What is shown, where that is more than the words. */
-  readonly show?: (row: R) => ReactNode;
-  readonly isNumber?: boolean;
-  /** Not shown until somebody asks for it. */
-  readonly isHidden?: boolean;
-  /** Share of the width, 1 where nothing is said. */
-  readonly share?: number;
-}
-
-interface DataTableProps<R extends object> {
-  readonly label: string;
+interface DataTableProps<R extends object> extends OpenRows<R> {
   readonly rows: readonly R[];
   readonly columns: readonly Column<R>[];
-  readonly keyOf: (row: R) => string;
   /** Name of the file that is taken out, without its ending. */
   readonly fileName: string;
-  /** What Enter or a press on a row does. */
-  readonly onOpen?: (row: R) => void;
-  /** Under the row of this key. */
-  readonly openKey?: string | null;
-  readonly showOpen?: (row: R) => ReactNode;
-  /** Height of the part that scrolls; the page scrolls without one. */
-  readonly height?: string;
   readonly isFilterless?: boolean;
 }
 
 const features = tableFeatures({ rowSortingFeature, columnVisibilityFeature, sortedRowModel: createSortedRowModel() });
-
-/** Longer tables draw only the rows that can be seen. */
-const LONG = 100;
-const ROW_PX = 44;
 
 /** Rows of one kind: sort by a heading, find by words, choose columns, copy or take out what is shown. */
 export function DataTable<R extends object>(props: DataTableProps<R>) {
@@ -122,7 +95,7 @@ export function DataTable<R extends object>(props: DataTableProps<R>) {
           </button>
         </div>
       </div>
-      <Rows
+      <TableRows
         {...props}
         shown={shown}
         sorted={sorted}
@@ -142,162 +115,4 @@ function compareCells(
   const [x, y] = [a.getValue(id), b.getValue(id)];
   if (typeof x === 'number' && typeof y === 'number') return x - y;
   return String(x).localeCompare(String(y), undefined, { numeric: true, sensitivity: 'base' });
-}
-
-interface RowsProps<R extends object> extends DataTableProps<R> {
-  readonly shown: readonly Column<R>[];
-  readonly sorted: readonly R[];
-  readonly sortedBy: (key: string) => false | 'asc' | 'desc';
-  readonly onSort: (key: string) => void;
-}
-
-function Rows<R extends object>(props: RowsProps<R>) {
-  const { label, shown, sorted, keyOf, onOpen, openKey = null, showOpen, height, sortedBy, onSort } = props;
-  const frame = useRef<HTMLDivElement>(null);
-  const isLong = sorted.length > LONG;
-  const virtual = useVirtualizer({
-    count: sorted.length,
-    enabled: isLong,
-    getScrollElement: () => frame.current,
-    estimateSize: () => ROW_PX,
-    getItemKey: (i) => keyOf(sorted[i]!),
-    overscan: 12,
-  });
-  const items = virtual.getVirtualItems();
-  const drawn = isLong ? items.map((item) => item.index) : sorted.map((_, i) => i);
-  const above = isLong ? (items[0]?.start ?? 0) : 0;
-  const below = isLong ? virtual.getTotalSize() - (items.at(-1)?.end ?? 0) : 0;
-  const shares = shown.reduce((sum, one) => sum + (one.share ?? 1), 0);
-  return (
-    <div
-      ref={frame}
-      role="region"
-      aria-label={`${label}, rows`}
-      tabIndex={0}
-      className="overflow-auto border-y border-strong-line"
-      style={isLong || height ? { height: height ?? '70vh' } : undefined}
-      onKeyDown={onOpen && moveAlong}
-    >
-      <table
-        className={`w-full border-collapse ${isLong ? 'table-fixed' : ''}`}
-        aria-rowcount={sorted.length + 1}
-        aria-label={label}
-      >
-        <thead className="sticky top-0 z-10 bg-bench">
-          <tr aria-rowindex={1}>
-            {shown.map((column) => (
-              <Heading
-                key={column.key}
-                column={column}
-                width={isLong ? `${(100 * (column.share ?? 1)) / shares}%` : undefined}
-                sorted={sortedBy(column.key)}
-                onSort={() => onSort(column.key)}
-              />
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {above > 0 && <tr aria-hidden style={{ height: above }} />}
-          {drawn.map((i) => {
-            const row = sorted[i]!;
-            const key = keyOf(row);
-            return (
-              <TableRow
-                key={key}
-                row={row}
-                at={i}
-                shown={shown}
-                isOpen={showOpen ? openKey === key : undefined}
-                {...(onOpen ? { onOpen: () => onOpen(row) } : {})}
-                below={openKey === key && showOpen ? showOpen(row) : null}
-              />
-            );
-          })}
-          {below > 0 && <tr aria-hidden style={{ height: below }} />}
-        </tbody>
-      </table>
-      {sorted.length === 0 && <p className="p-4 text-soft-ink">Nothing here is like that.</p>}
-    </div>
-  );
-}
-
-/** Arrow keys go from row to row. */
-function moveAlong(event: KeyboardEvent<HTMLDivElement>) {
-  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-  if (!step || !(event.target as HTMLElement).matches('[data-row-act]')) return;
-  const all = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-row-act]')];
-  const next = all[all.indexOf(event.target as HTMLElement) + step];
-  if (!next) return;
-  event.preventDefault();
-  next.focus();
-}
-
-interface HeadingProps<R extends object> {
-  readonly column: Column<R>;
-  readonly width: string | undefined;
-  readonly sorted: false | 'asc' | 'desc';
-  readonly onSort: () => void;
-}
-
-const WAYS = { asc: 'ascending', desc: 'descending' } as const;
-
-function Heading<R extends object>({ column, width, sorted, onSort }: HeadingProps<R>) {
-  const Sign = sorted === 'asc' ? UpIcon : sorted === 'desc' ? DownIcon : SortIcon;
-  return (
-    <th
-      scope="col"
-      aria-sort={sorted ? WAYS[sorted] : 'none'}
-      className={`border-b border-strong-line p-0 font-semibold ${column.isNumber ? 'text-right' : 'text-left'}`}
-      style={width ? { width } : undefined}
-    >
-      <button type="button" className="inline-flex min-h-11 items-center gap-1 px-2" onClick={onSort}>
-        {column.heading}
-        <Sign aria-hidden size={16} className={sorted ? '' : 'text-soft-ink'} />
-      </button>
-    </th>
-  );
-}
-
-interface TableRowProps<R extends object> {
-  readonly row: R;
-  readonly at: number;
-  readonly shown: readonly Column<R>[];
-  /** Whether more of it is shown below; undefined where opening it leads elsewhere. */
-  readonly isOpen: boolean | undefined;
-  readonly onOpen?: () => void;
-  readonly below: ReactNode;
-}
-
-function TableRow<R extends object>({ row, at, shown, isOpen, onOpen, below }: TableRowProps<R>) {
-  return (
-    <>
-      <tr aria-rowindex={at + 2} className="border-b border-hairline" style={{ height: ROW_PX }}>
-        {shown.map((column, i) => {
-          const content = column.show?.(row) ?? column.read(row) ?? '';
-          return (
-            <td key={column.key} className={`px-2 py-1 ${column.isNumber ? 'figure text-right' : ''}`}>
-              {i === 0 && onOpen ? (
-                <button
-                  type="button"
-                  data-row-act
-                  aria-expanded={isOpen}
-                  className="min-h-9 text-left underline underline-offset-4"
-                  onClick={onOpen}
-                >
-                  {content}
-                </button>
-              ) : (
-                content
-              )}
-            </td>
-          );
-        })}
-      </tr>
-      {below !== null && (
-        <tr>
-          <td colSpan={shown.length}>{below}</td>
-        </tr>
-      )}
-    </>
-  );
 }

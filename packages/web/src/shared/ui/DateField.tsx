@@ -1,8 +1,8 @@
-import { Popover } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
 import { findDayPattern, readDay, writeDay } from '../dates/writtenDay.ts';
 import type { ControlProps } from './controlProps.ts';
 import { CalendarIcon } from './icons.ts';
+import { Popup } from './Popup.tsx';
 
 const Month = lazy(() => import('./Month.tsx').then((module) => ({ default: module.Month })));
 const PATTERN = findDayPattern();
@@ -38,31 +38,31 @@ export function DateField({ value, onChange, onLeave, ...control }: DateFieldPro
         onChange={(event) => type(event.target.value)}
         onBlur={leave}
       />
-      <Popover.Root open={isOpen} onOpenChange={setOpen}>
-        <Popover.Trigger className="plain-button border-l-0!" aria-label="Choose the day in a month">
-          <CalendarIcon aria-hidden size={18} />
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            align="end"
-            sideOffset={2}
-            aria-label="A month"
-            className="z-60 border border-ink bg-sheet p-3 text-ink"
-          >
-            <Suspense fallback={<p className="text-soft-ink">Fetching the month ...</p>}>
-              <Month
-                day={value}
-                onChoose={(day) => {
-                  setDraft(null);
-                  onChange(day);
-                  setOpen(false);
-                  onLeave?.(day);
-                }}
-              />
-            </Suspense>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+      <Popup
+        label="A month"
+        align="end"
+        isOpen={isOpen}
+        onOpen={setOpen}
+        trigger={
+          <button type="button" className="plain-button border-l-0!" aria-label="Choose the day in a month">
+            <CalendarIcon aria-hidden size={18} />
+          </button>
+        }
+      >
+        <div className="p-3">
+          <Suspense fallback={<p className="text-soft-ink">Fetching the month ...</p>}>
+            <Month
+              day={value}
+              onChoose={(day) => {
+                setDraft(null);
+                onChange(day);
+                setOpen(false);
+                onLeave?.(day);
+              }}
+            />
+          </Suspense>
+        </div>
+      </Popup>
     </span>
   );
 }

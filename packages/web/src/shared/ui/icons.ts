@@ -16,6 +16,7 @@ export {
   X as CloseIcon,
   ChevronDown as DownIcon,
   ChevronRight as RightIcon,
+  ArrowRight as NextIcon,
   ChevronLeft as LeftIcon,
   ChevronUp as UpIcon,
   ChevronsUpDown as SortIcon,

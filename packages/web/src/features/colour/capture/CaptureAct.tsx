@@ -163,7 +163,7 @@ function PhotoSampler({ photo, onSample }: PhotoSamplerProps) {
                   ? fault
                   : `Card found: ${fitted.dots.length} dots, ${fitted.fit.model}, off by ${fitted.fit.heldOut.median.toFixed(1)} dE00 (worst ${fitted.fit.heldOut.worst.toFixed(1)}) on fields that were left out of the fit.${point ? '' : ' Now set the loupe on the paint.'}`}
         </p>
-        <Field label="Loupe" width="7rem">
+        <Field label="Loupe" isBeside>
           <Select
             value={radius}
             options={LOUPES.map((one) => ({ value: one, label: `${2 * one} px` }))}

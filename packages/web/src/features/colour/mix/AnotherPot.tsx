@@ -1,5 +1,5 @@
 import type { MixView, ShelfView } from '@sardonyx/contract';
-import { mayBeMixed, sumLeft, type MixState, type PaintProduct } from '@sardonyx/core';
+import { refusePour, sumLeft, type MixState } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Chooser, type ChooserOption } from '../../../shared/ui/Chooser.tsx';
@@ -25,9 +25,7 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
   const [productId, setProductId] = useState('');
   const [amount, setAmount] = useState('');
   const [isSent, setSent] = useState(false);
-  const known = [...state.productIds, ...mix.recipe.map((line) => line.productId)];
-  const binder = known.map((id) => findProduct(shelf, id)?.binder).find((one) => one !== undefined);
-  const options = useMemo(() => listPots(shelf, binder), [shelf, binder]);
+  const options = useMemo(() => listPots(shelf, mix, state), [shelf, mix, state]);
   const product = findProduct(shelf, productId);
   const isByWeight = mix.dosing === 'scales';
   const number = Number(amount.replace(',', '.'));
@@ -42,7 +40,7 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
   return (
     <section aria-label="Pour from another pot" className="space-y-2 pt-2">
       <p className="text-note text-soft-ink">
-        Any {binder ?? 'paint'} that can be reckoned with. It counts, and what comes next is worked out from there.
+        Any paint of the same binder that can be reckoned with. It counts, and what comes next is worked out from there.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <Field label="Which pot" isQuiet width="17rem">
@@ -71,17 +69,14 @@ export function AnotherPot({ mix, state, isStale }: AnotherPotProps) {
   );
 }
 
-/** What can be poured into this binder and reckoned with; the rest with what forbids it. */
-function listPots(shelf: ShelfView, binder: PaintProduct['binder'] | undefined): ChooserOption[] {
+/** What can be poured into this mix; the rest with what forbids it. Before the first pour the recipe stands for the mix. */
+function listPots(shelf: ShelfView, mix: MixView, { productIds }: MixState): ChooserOption[] {
+  const ids = productIds.length ? productIds : mix.recipe.map((line) => line.productId);
+  const inMix = ids.flatMap((id) => findProduct(shelf, id) ?? []);
   const pots = shelf.products.map((product) => {
-    const whyNot = findWhyNot(shelf, product, binder);
-    return { ...describePot(shelf, product), ...(whyNot ? { whyNot, group: 'Would not do' } : { group: 'Would do' }) };
+    const refusal = refusePour(product, inMix, mix.doseMl, sumLeft(shelf.pots, product.id));
+    const own = refusal ? { whyNot: refusal.message, group: 'Would not do' } : { group: 'Would do' };
+    return { ...describePot(shelf, product), ...own };
   });
   return [...pots.filter(({ group }) => group === 'Would do'), ...pots.filter(({ group }) => group !== 'Would do')];
-}
-
-function findWhyNot(shelf: ShelfView, product: PaintProduct, binder: PaintProduct['binder'] | undefined): string {
-  if (binder !== undefined && product.binder !== binder) return `${product.binder} does not mix with ${binder}`;
-  if (!mayBeMixed(product)) return 'no colour to mix: it cannot be reckoned with';
-  return sumLeft(shelf.pots, product.id) > 0 ? '' : 'nothing left in it';
 }

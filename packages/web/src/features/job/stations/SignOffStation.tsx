@@ -1,7 +1,8 @@
 import type { JobView } from '@sardonyx/contract';
 import { checkSignOff } from '@sardonyx/core';
 import { useState } from 'react';
-import { DataTable, type Column } from '../../../shared/ui/DataTable.tsx';
+import { DataTable } from '../../../shared/ui/DataTable.tsx';
+import type { Column } from '../../../shared/ui/TableRows.tsx';
 import { Fold } from '../../../shared/ui/Fold.tsx';
 import { useNow } from '../../clocks/index.ts';
 import { PhotoStrip } from '../../photos/index.ts';
