@@ -133,6 +133,25 @@ describe('a restorer’s own empty bench', function () {
     await test.page.getByText(/^Restored\. What was here before is kept/).waitFor();
   });
 
+  it('says that the shelf is empty, and at its field what is wrong with a first pot', async () => {
+    const { page } = test;
+    await page.goto(`${test.bench.address}/shelf`);
+    await page.getByText('The shelf is empty.').waitFor();
+    const form = page.getByRole('form', { name: 'Put a pot on the shelf' });
+    await form.getByLabel('Line').fill('Own');
+    await form.getByLabel('Name').fill('Green');
+    await form.getByLabel('Colour', { exact: true }).fill('greenish');
+    await form.getByRole('button', { name: 'Put it there' }).click();
+    await form.getByLabel('Colour', { exact: true }).and(form.locator('[aria-invalid="true"]')).waitFor();
+    expect(await form.locator('[aria-invalid="true"]').count()).equal(1);
+    await form.getByLabel('Colour', { exact: true }).fill('41.2 -20 15.0');
+    await form.getByRole('button', { name: 'Put it there' }).click();
+    await page
+      .getByRole('table', { name: 'Pots' })
+      .getByRole('button', { name: /^Green/ })
+      .waitFor();
+  });
+
   it('says so at an address that has nothing', async () => {
     await test.page.goto(`${test.bench.address}/nowhere`);
     await test.page.getByText('There is nothing at this address.').waitFor();

@@ -28,27 +28,27 @@ export function AddPotForm() {
     });
     if (data) setFields({ ...fields, name: '' });
   };
+  const known = error === undefined ? null : readAppError(error);
   const field = (name: string, label: string, width: string) => (
-    <label>
-      <span className="block text-note">{label}</span>
-      <input style={{ width }} value={fields[name]} onChange={(event) => set(name, event.target.value)} />
-    </label>
+    <Field label={label} isQuiet width={width} error={known?.fields?.[name]}>
+      <input value={fields[name]} onChange={(event) => set(name, event.target.value)} />
+    </Field>
   );
   const choice = (name: string, label: string, options: readonly string[]) => (
-    <Field label={label} isQuiet width="8.5rem">
+    <Field label={label} isQuiet width="8.5rem" error={known?.fields?.[name]}>
       <Select value={fields[name]} options={options} onChange={(value) => set(name, value)} />
     </Field>
   );
   return (
     <form aria-label="Put a pot on the shelf" className="space-y-3" onSubmit={(event) => void save(event)}>
       <h2>Put a pot on the shelf</h2>
-      <div className="flex flex-wrap items-end gap-3">
+      <div className="flex flex-wrap items-start gap-3">
         {field('line', 'Line', '9rem')}
         {field('name', 'Name', '12rem')}
         {choice('kind', 'Kind', KINDS)}
         {choice('binder', 'Binder', BINDERS)}
         {choice('gloss', 'Finish', FINISHES)}
-        <Field label="Colour" isQuiet width="13rem">
+        <Field label="Colour" isQuiet width="13rem" error={known?.fields?.colourHex}>
           <ColourField value={fields.colourHex!} onChange={(hex) => set('colourHex', hex)} />
         </Field>
         {field('leftMl', 'Left, ml', '5rem')}
@@ -57,7 +57,7 @@ export function AddPotForm() {
       <button type="submit" className="main-button" disabled={isLoading}>
         Put it there
       </button>
-      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+      {known && <ErrorNote error={known} />}
     </form>
   );
 }

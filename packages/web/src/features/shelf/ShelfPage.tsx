@@ -163,7 +163,11 @@ function Pots({ shelf, near, isShown, open, onOpen }: PotsProps) {
   const shown = rows.filter(({ product }) => isShown(product));
   if (shown.length === 0)
     return (
-      <EmptyNote title="No pot is like that.">Change what you look for, or put a pot on the shelf below.</EmptyNote>
+      <EmptyNote title={rows.length === 0 ? 'The shelf is empty.' : 'No pot is like that.'}>
+        {rows.length === 0
+          ? 'Put your first pot on it below, or bring a file of them in.'
+          : 'Change what you look for, or put a pot on the shelf below.'}
+      </EmptyNote>
     );
   return (
     <DataTable
