@@ -46,7 +46,9 @@ export function ShelfPage() {
   return (
     <div className="mx-auto max-w-6xl space-y-5 p-6">
       <h1>
-        {data.pots.length} pots
+        {data.pots.length === 0
+          ? 'No pot yet'
+          : `${count(data.pots.length, 'pot')} of ${count(data.products.length, 'paint')}`}
         {low.length > 0 && `; ${low.length} ${low.length === 1 ? 'is' : 'are'} nearly empty`}
       </h1>
       <div className="flex flex-wrap items-end gap-5">
@@ -81,6 +83,8 @@ export function ShelfPage() {
     </div>
   );
 }
+
+const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 
 const leftOf = (shelf: ShelfView, product: PaintProduct) => sumLeft(shelf.pots, product.id);
 
@@ -201,7 +205,7 @@ function listColumns(shelf: ShelfView, now: Date, isNear: boolean): Column<Ranke
           <Swatch
             lab={convertHexToLab(product.colourHex)}
             label="its colour"
-            className="order-first h-8 w-12 shrink-0"
+            className="order-first h-8 w-12 shrink-0 border border-strong-line"
           />
         </span>
       ),

@@ -144,5 +144,5 @@ function ChooserList({ options, value, onChoose }: ChooserListProps) {
 }
 
 const Dab = ({ colour }: { readonly colour: string }) => (
-  <span aria-hidden data-swatch className="size-6 shrink-0" style={{ background: colour }} />
+  <span aria-hidden data-swatch className="size-6 shrink-0 border border-strong-line" style={{ background: colour }} />
 );

@@ -22,7 +22,11 @@ export function KeptColours() {
             <ul className="space-y-3">
               {own.map((capture) => (
                 <li key={capture.id} className="flex flex-wrap items-center gap-4">
-                  <Swatch lab={capture.lab} label={`${part.name}, ${capture.place}`} className="h-12 w-20" />
+                  <Swatch
+                    lab={capture.lab}
+                    label={`${part.name}, ${capture.place}`}
+                    className="h-12 w-20 border border-strong-line"
+                  />
                   <div className="grow">
                     <p>
                       <strong>{capture.place}</strong>

@@ -21,7 +21,7 @@ export function NearestPots({ target, geometry }: { readonly target: Lab; readon
           .map(({ product, lab, de, words }) => (
             <li key={product.id} className="flex items-center gap-3">
               <span data-pot className="shrink-0">
-                <Swatch lab={lab!} label={product.name} className="h-9 w-16" />
+                <Swatch lab={lab!} label={product.name} className="h-9 w-16 border border-strong-line" />
               </span>
               <span>
                 {product.line} {product.name} <span className="text-soft-ink">({product.kind})</span>

@@ -49,7 +49,11 @@ export function TrainerPots({ paints, shelf, openIds, volumes, onPour }: Trainer
               onClick={() => setInHand(id)}
             >
               <span data-pot className="shrink-0">
-                <Swatch lab={computePaintLab(paints[id]!, 'gloss left out')} label={nameOf(id)} className="h-11 w-11" />
+                <Swatch
+                  lab={computePaintLab(paints[id]!, 'gloss left out')}
+                  label={nameOf(id)}
+                  className="border border-strong-line h-11 w-11"
+                />
               </span>
               <span>
                 {nameOf(id)}
