@@ -108,6 +108,18 @@ describe('work that is done', function () {
     const chalk = coats.filter((coat) => coat.name === 'Quay Chalk white');
     expect(chalk.map((coat) => coat.rejectedBecause)).deep.equal(['orange peel', null]);
     await openStation(page, 'Sign off');
+    await page.getByRole('button', { name: /^\d+ coats put on$/ }).click();
+    const table = page.getByRole('region', { name: 'Coats put on', exact: true });
+    await table.getByLabel('Find in it').fill('orange peel');
+    await table.getByText(/^1 of \d+$/).waitFor();
+    expect(await table.locator('tbody tr').innerText()).match(/Quay Chalk white.*taken off: orange peel/s);
+    const work = page.getByRole('region', { name: 'Hand work by station' });
+    await work.getByRole('button', { name: 'The same as a table' }).click();
+    await work.getByRole('row', { name: /^Strip/ }).waitFor();
+    await work.getByRole('img', { name: /^Hand work by station: .* done/ }).locator('svg').waitFor();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Record card (PDF)' }).click();
+    expect((await download).suggestedFilename()).equal('SG-07-record.pdf');
     expectNoFaults(page);
   });
 });

@@ -44,8 +44,8 @@ describe('SG-04 from intake to sign-off', function () {
       const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
       await line.click();
       const answer = test.page
-        .getByRole('group', { name: `${feature}: what do you see?` })
-        .getByRole('button', { name: state });
+        .getByRole('radiogroup', { name: `${feature}: what do you see?` })
+        .getByRole('radio', { name: state });
       if (i % 2) {
         await answer.focus();
         await test.page.keyboard.press('Enter');
@@ -54,8 +54,8 @@ describe('SG-04 from intake to sign-off', function () {
       await line.getByText(new RegExp(`${state}, sure`)).waitFor();
     }
     await test.page
-      .getByRole('group', { name: 'Finish of the base: how sure are you?' })
-      .getByRole('button', { name: 'likely', exact: true })
+      .getByRole('radiogroup', { name: 'Finish of the base: how sure are you?' })
+      .getByRole('radio', { name: 'likely', exact: true })
       .click();
     await test.page.getByText('Body colour, likely').waitFor();
     await isWeighed(test.page);
@@ -252,7 +252,7 @@ describe('SG-04 from intake to sign-off', function () {
   it('leaves a record that tells all of it', async () => {
     await openStation(test.page, 'Sign off');
     const download = test.page.waitForEvent('download');
-    await test.page.getByRole('link', { name: 'Record (JSON)' }).click();
+    await test.page.getByRole('button', { name: 'Record (JSON)' }).click();
     const path = await (await download).path();
     const { readFile } = await import('node:fs/promises');
     const record = JSON.parse(await readFile(path, 'utf8')) as JobRecord;

@@ -38,8 +38,8 @@ describe('an evening at the bench', function () {
       const line = points.getByRole('button', { name: new RegExp(`^\\d+ ${feature}`) });
       await line.click();
       await test.page
-        .getByRole('group', { name: `${feature}: what do you see?` })
-        .getByRole('button', { name: state })
+        .getByRole('radiogroup', { name: `${feature}: what do you see?` })
+        .getByRole('radio', { name: state })
         .click();
       await points.getByText(`${state}, sure`).waitFor();
     }
@@ -50,7 +50,7 @@ describe('an evening at the bench', function () {
       .getByRole('button', { name: /^This casting/ })
       .first()
       .click();
-    await test.page.getByRole('button', { name: 'Base', exact: true }).waitFor();
+    await test.page.getByRole('radio', { name: 'Base', exact: true }).waitFor();
     await openStation(test.page, 'Survey');
     expect(await test.page.locator('[data-part]').count()).greaterThan(3);
     const { specimen, casting } = (await jobOf(test.page.url().split('/jobs/')[1]!.split('/')[0]!)).specimens[0]!;

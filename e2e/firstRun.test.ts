@@ -24,7 +24,7 @@ describe('a restorer’s own empty bench', function () {
       .getByText(/Say who did it/)
       .waitFor();
     await test.page.getByRole('button', { name: 'Who is here?' }).click();
-    await test.page.getByLabel('Somebody else').fill('Nell');
+    await test.page.getByRole('dialog', { name: 'Who is at the bench' }).getByRole('textbox').fill('Nell');
     await test.page.keyboard.press('Escape');
     await test.page.getByRole('button', { name: 'Done', exact: true }).click();
     await test.page.locator('li[data-task="identify"][data-state="done"]').waitFor({ state: 'attached' });
@@ -115,7 +115,7 @@ describe('a restorer’s own empty bench', function () {
   it('saves everything into one file and restores it', async () => {
     await test.page.goto(`${test.bench.address}/safe`);
     const download = test.page.waitForEvent('download');
-    await test.page.getByRole('link', { name: 'Save everything' }).click();
+    await test.page.getByRole('button', { name: 'Save everything' }).click();
     const path = await (await download).path();
     const { readFile } = await import('node:fs/promises');
     await test.page

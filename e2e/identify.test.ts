@@ -23,8 +23,8 @@ describe('identify and date', function () {
       expect(taken.length, `${taken.join(', ')}: ${await verdict().innerText()}`).lessThan(10);
       const name = await inHand().getByRole('heading').innerText();
       const states = await inHand()
-        .getByRole('group', { name: `${name}: what do you see?` })
-        .getByRole('button')
+        .getByRole('radiogroup', { name: `${name}: what do you see?` })
+        .getByRole('radio')
         .allInnerTexts();
       const digit = states.find((state) => state.includes(truth[name] ?? 'nothing of the kind'))?.trim()[0];
       await test.page.keyboard.press(digit ?? 'c');

@@ -163,6 +163,37 @@ describe('the kit', function () {
     await page.getByRole('status').filter({ hasText: '1 pots were added.' }).first().waitFor({ state: 'attached' });
   });
 
+  it('moves things in their order by keyboard and by their grip', async () => {
+    const list = page.getByRole('list', { name: 'Coats in their order' });
+    const names = () => list.getByRole('listitem').allInnerTexts();
+    expect(await names()).eql(['Grey primer', 'Signal red', 'Cream', 'Gloss clear']);
+    await list.getByRole('button', { name: 'Move Signal red' }).focus();
+    await press('Space');
+    await page.getByText(/^Signal red.*place 2 of 4\./).waitFor({ state: 'attached' });
+    await press('ArrowDown');
+    await page.getByText('Signal red: place 3 of 4.').waitFor({ state: 'attached' });
+    await press('Space');
+    await list.getByText('Cream').waitFor();
+    await page.waitForFunction(() => document.querySelector('ol li:nth-child(2)')?.textContent === 'Cream');
+    expect(await names()).eql(['Grey primer', 'Cream', 'Signal red', 'Gloss clear']);
+    // Escape leaves everything as it was.
+    await list.getByRole('button', { name: 'Move Cream' }).focus();
+    await press('Space', 'ArrowUp', 'Escape');
+    await page.getByText('Cream stays where it was.').waitFor({ state: 'attached' });
+    expect(await names()).eql(['Grey primer', 'Cream', 'Signal red', 'Gloss clear']);
+    const grip = (await list.getByRole('button', { name: 'Move Gloss clear' }).boundingBox())!;
+    const top = (await list.getByRole('button', { name: 'Move Grey primer' }).boundingBox())!;
+    await page.mouse.move(grip.x + 20, grip.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(grip.x + 20, grip.y, { steps: 4 });
+    await page.mouse.move(top.x + 20, top.y + 4, { steps: 8 });
+    await page.mouse.up();
+    await page.waitForFunction(() => document.querySelector('ol li')?.textContent === 'Gloss clear');
+    expect((await names())[0]).equal('Gloss clear');
+    const fixed = page.getByRole('list', { name: 'An order that stands' });
+    expect(await fixed.getByRole('button').count()).equal(0);
+  });
+
   it('sorts, finds, shows and hides, opens and copies the rows of a table', async () => {
     await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
     const table = page.getByRole('region', { name: 'Five wheels', exact: true });

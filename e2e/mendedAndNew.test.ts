@@ -118,6 +118,67 @@ describe('mended, new and powdered', function () {
     expectNoFaults(page);
   });
 
+  it('lays planned coats as they must lie, in whatever order they come, and lets one kind change places', async () => {
+    const { page } = test;
+    await go('/jobs/sg-04/finish?part=sg-04-1.skip');
+    const form = page.getByLabel('Plan a coat for the outside');
+    const list = page.getByRole('list', { name: 'Planned for the outside' });
+    const names = async () =>
+      (await list.getByRole('listitem').allInnerTexts()).map((text) => text.split(/ (?:colour|primer|clear), /)[0]!.trim());
+    const plan = async (pot: string) => {
+      await choose(form, pot);
+      await page.getByRole('button', { name: 'Plan it' }).first().click();
+      await list.getByText(pot.replace(/ \(.*/, '')).waitFor();
+    };
+    for (const remove of await list.getByRole('button', { name: /^Remove/ }).all()) {
+      const name = (await remove.getAttribute('aria-label'))!;
+      await page.getByRole('button', { name, exact: true }).first().click();
+      await page.getByRole('button', { name, exact: true }).first().waitFor({ state: 'detached' });
+    }
+    await plan('Marlstone Slate blue (colour)');
+    await plan('Lanthorn Light grey primer (primer)');
+    await plan('Quay Chalk white (colour)');
+    const asPlanned = ['Lanthorn Light grey primer', 'Marlstone Slate blue', 'Quay Chalk white'];
+    expect(await names()).deep.equal(asPlanned);
+    const move = async (name: string, ...keys: readonly string[]) => {
+      await list.getByRole('button', { name: `Move ${name}`, exact: true }).focus();
+      for (const key of ['Space', ...keys, 'Space']) {
+        await page.keyboard.press(key, { delay: 60 });
+        await page.waitForTimeout(300);
+      }
+    };
+    await move('Quay Chalk white', 'ArrowUp');
+    await page.getByRole('button', { name: /^Undo\s*: Quay Chalk white: further in/ }).waitFor();
+    expect(await names()).deep.equal([asPlanned[0], asPlanned[2], asPlanned[1]]);
+    await move('Lanthorn Light grey primer', 'ArrowDown');
+    await page
+      .getByRole('alert')
+      .getByText('Lanthorn Light grey primer stays under Quay Chalk white. A primer lies under the colour.')
+      .waitFor();
+    expect(await names()).deep.equal([asPlanned[0], asPlanned[2], asPlanned[1]]);
+    await page.getByRole('button', { name: /^Undo\s*: Quay Chalk white: further in/ }).click();
+    await list.getByRole('listitem').nth(1).getByText('Marlstone Slate blue').waitFor();
+    expect(await names()).deep.equal(asPlanned);
+    expectNoFaults(page);
+  });
+
+  it('lists what all models lack in one table, and goes to the part that a line is about', async () => {
+    const { page } = test;
+    await go('/?as=wants');
+    const table = page.getByRole('region', { name: 'Wants', exact: true });
+    await table.getByRole('columnheader', { name: 'Due here' }).getByRole('button').click();
+    const first = table.locator('tbody tr').first();
+    const words = await first.innerText();
+    await first.getByRole('button').click();
+    await page.getByRole('region', { name: 'Wants', exact: true }).getByRole('listitem').first().waitFor();
+    expect(page.url()).include('/survey?part=');
+    expect(words).include((await page.getByRole('heading', { level: 1 }).first().innerText()).match(/SG-\d+/)![0]);
+    await page.goBack();
+    await page.getByRole('radio', { name: 'Models' }).click();
+    await page.locator('a[href^="/jobs/sg-03"]').first().waitFor();
+    expectNoFaults(page);
+  });
+
   it('powders a body that had a decal: stripped, baked empty, cured and looked over', async () => {
     const { page } = test;
     await go('/jobs/sg-06/survey?part=sg-06-1.body');

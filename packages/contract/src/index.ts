@@ -87,6 +87,7 @@ export { ChangeCasting, CreateCasting } from './requests/catalogue.ts';
 export type {
   BenchCasting,
   BenchLane,
+  OpenWant,
   BenchView,
   CastingView,
   CatalogueEntry,

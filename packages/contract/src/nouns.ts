@@ -28,7 +28,7 @@ export const NOUNS = {
     views: IN_A_JOB,
     kept: [
       ...['specimenPartId', 'kind', 'severity', 'note', 'pinnedTo', 'pinX', 'pinY'],
-      ...['measuredValue', 'measuredUnit'],
+      ...['feature', 'measuredValue', 'measuredUnit', 'carriesLoad', 'mend'],
     ],
   },
   wants: { views: IN_A_JOB, kept: null },
@@ -36,7 +36,10 @@ export const NOUNS = {
   'specimen-parts': { views: IN_A_JOB, kept: null },
   layers: {
     views: IN_A_JOB,
-    kept: ['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'],
+    kept: [
+      ...['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'],
+      'whose',
+    ],
   },
   jobs: { views: IN_A_JOB, kept: null },
   specimens: { views: IN_A_JOB, kept: null },

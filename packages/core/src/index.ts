@@ -172,6 +172,7 @@ export { compareSpecimens, type ComparedPart } from './identify/compareSpecimens
 export { compareVariants } from './identify/compareVariants.ts';
 export { QUESTIONS, WORTH_A_LOOK_BITS, type NextLook, type Question } from './identify/computeNextLooks.ts';
 export { computeToolOrder } from './identify/computeToolOrder.ts';
+export { computeYearChances } from './identify/computeYearChances.ts';
 export { createIdentifier, type Identifier } from './identify/createIdentifier.ts';
 export { createReport, syncAnswersInPlace, type IdentifyReport } from './identify/createReport.ts';
 export { describeRegion, describeVerdict, formatPercent } from './identify/describeVerdict.ts';
@@ -281,6 +282,7 @@ export { completeProduct } from './film/completeProduct.ts';
 export { computePaint } from './film/computePaint.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { convertProductKind, convertProductToLayer } from './film/convertProductToLayer.ts';
+export { movePlanned, placeNewCoat, refusePlace, sortPlanned } from './film/placeCoat.ts';
 
 // Colour
 export { BANDS } from './colour/cieTables.ts';
@@ -301,6 +303,7 @@ export { STEPS, measureByEye, type Eye, type EyeWord, type Step } from './colour
 export { learnEyes } from './colour/guide/learnEyes.ts';
 export { computeMixDistance, eyeOf, type Eyes } from './colour/guide/listReadings.ts';
 export type { AdditionLimits } from './colour/guide/planAddition.ts';
+export { listPatchPath, type PathPoint } from './colour/guide/listPatchPath.ts';
 export { mainPaintOf, replayMix, type MixState } from './colour/guide/replayMix.ts';
 export type { Path, PlannedPour, RoundAdvice, RoundQuestion } from './colour/guide/roundAdvice.ts';
 export { computeContrastRatio } from './colour/hiding.ts';

@@ -100,7 +100,7 @@ describe('an own casting on an empty bench, clumsily', function () {
               ...{
                 areaId: pickOne(areas, random).id,
                 stage: pickOne(['found', 'planned'], random),
-                seq: layers.length,
+                seq: Math.floor(random() * 5),
               },
               ...{ kind: pickOne(['colour', 'primer', 'decal'], random), name: 'Green', colourHex: '#506070' },
               ...{ thicknessUm: 20, thicknessOrigin: 'planning estimate', productId: null },

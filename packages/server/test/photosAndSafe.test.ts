@@ -7,6 +7,7 @@ import { expect } from 'chai';
 import { unzipSync, zipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
+import { restoreEverything } from '../src/modules/keepsake/restoreEverything.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 
 const makePicture = (width = 64, height = 40) =>
@@ -109,6 +110,16 @@ describe('save everything and restore', () => {
       .set('Content-Type', 'application/zip')
       .send(Buffer.from(zip) as never);
   const whyOf = async () => (await bench.get<JobView>('jobs/sg-04')).job.why;
+
+  it('leaves everything as it is when whoever asked has left before the swap', async () => {
+    const zip = await save();
+    await bench.http.patch('/api/jobs/sg-04').send({ version: 1, why: 'changed after' }).expect(200);
+    const ended = await restoreEverything(bench.room, zip, () => true).catch((error: unknown) => error);
+    expect(ended).instanceOf(Error);
+    expect((ended as Error).message).equal('Nothing was replaced: it was ended.');
+    expect(await whyOf()).equal('changed after');
+    expect((await readdir(bench.room.folder)).filter((name) => /restor/.test(name))).deep.equal([]);
+  });
 
   it('brings back what was saved and keeps what stood there', async () => {
     const was = await whyOf();

@@ -69,6 +69,14 @@ export interface Health {
   readonly isDemo: boolean;
 }
 
+export interface OpenWant extends Pick<
+  Want,
+  'id' | 'what' | 'dependentBits' | 'kind' | 'getBy' | 'state' | 'solution' | 'dueOn'
+> {
+  readonly specimenPartId: string;
+  readonly partName: string;
+}
+
 export interface BenchLane {
   readonly job: Job;
   /** The casting of its first model; null while nobody knows it. */
@@ -88,7 +96,7 @@ export interface BenchLane {
   readonly blockedBy: { readonly title: string; readonly from: string | null } | null;
   /** Why the next act may not share the room with what is in it now; null when it may. */
   readonly roomRefusal: string | null;
-  readonly openWants: readonly { readonly what: string; readonly state: string; readonly dueOn: string | null }[];
+  readonly openWants: readonly OpenWant[];
   /** Share of tasks done per station; null where the station has none. */
   readonly progress: Readonly<Record<Station, number | null>>;
   readonly handsOnLeftMin: number;

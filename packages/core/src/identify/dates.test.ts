@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { look, makeFeature } from '../../test/support/identifyWorld.ts';
 import { computeDateSpan, hullOf, type YearInterval } from './computeDateSpan.ts';
+import { computeYearChances } from './computeYearChances.ts';
 import { computeHardBounds } from './computeHardBounds.ts';
 import { DEFAULT_SETTINGS } from './catalogue.ts';
 import { computeDateWeights, selectDatedAnswers } from './computeDateWeights.ts';
@@ -64,6 +65,21 @@ describe('quarters', () => {
       ),
     );
   });
+});
+
+describe('computeYearChances', () => {
+  it('adds the quarters of each year and leaves out years that cannot be', () => {
+    const density = Float64Array.from([0.1, 0.2, 0, 0, 0, 0, 0, 0, 0, 0, 0.5, 0.2]);
+    const years = computeYearChances({ axis: { firstYear: 1958, count: 12 }, dateDensity: density });
+    expect(years.map(({ year }) => year)).deep.equal([1958, 1960]);
+    expect(years[0]!.chance).closeTo(0.3, 1e-12);
+    expect(years[1]!.chance).closeTo(0.7, 1e-12);
+  });
+
+  it('has none where nothing is known', () =>
+    expect(computeYearChances({ axis: { firstYear: 1950, count: 4 }, dateDensity: new Float64Array(4) })).deep.equal(
+      [],
+    ));
 });
 
 describe('computeDateSpan', () => {

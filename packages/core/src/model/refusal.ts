@@ -27,6 +27,7 @@ export type RefusalCode =
   | 'bare-metal'
   | 'temperature'
   | 'before-the-last'
+  | 'coat-order'
   | 'no-photo'
   | 'no-colour'
   | 'no-coat'

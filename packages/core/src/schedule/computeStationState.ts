@@ -5,9 +5,11 @@ import type { Task } from '../model/task.ts';
 export interface StationState {
   readonly total: number;
   readonly done: number;
+  /** Hands-on minutes of what is done, as planned (planning estimates). */
+  readonly handsOnDoneMin: number;
   /** Hands-on minutes of what is not done (planning estimates). */
   readonly handsOnLeftMin: number;
-  /** Of those, watched and passive minutes. */
+  /** Watched and passive minutes of what is not done. */
   readonly waitingLeftMin: number;
   readonly irreversibleLeft: number;
 }
@@ -18,12 +20,18 @@ export function computeStationState(tasks: readonly Task[], station: Station): S
     (task) => task.station === station && task.state !== 'not needed' && task.state !== 'set aside',
   );
   const left = own.filter((task) => task.state !== 'done');
-  const sum = (minutesOf: (task: Task) => number) => left.reduce((total, task) => total + minutesOf(task), 0);
+  const sumOf = (some: readonly Task[], minutesOf: (task: Task) => number) =>
+    some.reduce((total, task) => total + minutesOf(task), 0);
+  const handsOnMin = (task: Task) => task.handsOnMin;
   return {
     total: own.length,
     done: own.length - left.length,
-    handsOnLeftMin: sum((task) => task.handsOnMin),
-    waitingLeftMin: sum((task) => task.watchedMin + task.passiveMin),
+    handsOnDoneMin: sumOf(
+      own.filter((task) => task.state === 'done'),
+      handsOnMin,
+    ),
+    handsOnLeftMin: sumOf(left, handsOnMin),
+    waitingLeftMin: sumOf(left, (task) => task.watchedMin + task.passiveMin),
     irreversibleLeft: left.filter((task) => task.irreversible).length,
   };
 }

@@ -139,6 +139,7 @@ describe('computeStationState', () => {
     expect(computeStationState(tasks, 'strip')).deep.equal({
       total: 3,
       done: 1,
+      handsOnDoneMin: 9,
       handsOnLeftMin: 15,
       waitingLeftMin: 85,
       irreversibleLeft: 1,

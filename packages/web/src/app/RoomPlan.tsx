@@ -1,5 +1,6 @@
-import { Popover } from 'radix-ui';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { Popup } from '../shared/ui/Popup.tsx';
 import { DownIcon } from '../shared/ui/icons.ts';
 
 const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
@@ -14,29 +15,30 @@ const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = 
 
 /** The bench's name opens the plan of the rooms. */
 export function RoomPlan({ name, isDemo }: { readonly name: string; readonly isDemo: boolean }) {
+  const [isOpen, setOpen] = useState(false);
+  const trigger = (
+    <button type="button" className="min-h-11 text-lead font-semibold">
+      {name} <DownIcon aria-hidden size={20} className="inline align-[-0.2em]" />
+    </button>
+  );
   return (
-    <Popover.Root>
-      <Popover.Trigger className="min-h-11 text-lead font-semibold">
-        {name} <DownIcon aria-hidden size={20} className="inline align-[-0.2em]" />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="start" sideOffset={6} className="z-40 w-80 border border-strong-line bg-sheet p-2">
-          {isDemo && <p className="px-2 py-1 text-note text-soft-ink">Demo world; your own folder is not touched.</p>}
-          <nav aria-label="Rooms">
-            {ROOMS.map(([path, room, what]) => (
-              <Popover.Close key={path} asChild>
-                <Link
-                  to={path}
-                  className="flex min-h-12 items-baseline justify-between gap-4 border-b border-hairline px-2 py-2"
-                >
-                  <span className="text-lead">{room}</span>
-                  <span className="text-note text-soft-ink">{what}</span>
-                </Link>
-              </Popover.Close>
-            ))}
-          </nav>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Popup trigger={trigger} label="Plan of the rooms" align="start" width="20rem" isOpen={isOpen} onOpen={setOpen}>
+      <div className="p-2">
+        {isDemo && <p className="px-2 py-1 text-note text-soft-ink">Demo world; your own folder is not touched.</p>}
+        <nav aria-label="Rooms">
+          {ROOMS.map(([path, room, what]) => (
+            <Link
+              key={path}
+              to={path}
+              className="flex min-h-12 items-baseline justify-between gap-4 border-b border-hairline px-2 py-2"
+              onClick={() => setOpen(false)}
+            >
+              <span className="text-lead">{room}</span>
+              <span className="text-note text-soft-ink">{what}</span>
+            </Link>
+          ))}
+        </nav>
+      </div>
+    </Popup>
   );
 }

@@ -1,33 +1,40 @@
-import { Popover } from 'radix-ui';
+import { useState } from 'react';
 import { useGetBenchQuery } from '../shared/api/api.ts';
+import { Popup } from '../shared/ui/Popup.tsx';
+import { Radios } from '../shared/ui/Radios.tsx';
 import { useWho } from '../shared/ui/useWho.ts';
 
 /** Who stands at the bench: goes into every log entry of this window. */
 export function Who() {
   const { data: bench } = useGetBenchQuery();
   const [who, setWho] = useWho();
+  const [isOpen, setOpen] = useState(false);
+  const restorers = bench?.restorers ?? [];
+  const trigger = (
+    <button type="button" className="quiet-button">
+      {who || 'Who is here?'}
+    </button>
+  );
   return (
-    <Popover.Root>
-      <Popover.Trigger className="quiet-button">{who || 'Who is here?'}</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content sideOffset={6} className="z-40 w-72 space-y-2 border border-strong-line bg-sheet p-4">
-          <p className="font-semibold">Who is at the bench?</p>
-          {(bench?.restorers ?? []).map((restorer) => (
-            <Popover.Close
-              key={restorer.id}
-              className="plain-button w-full"
-              aria-pressed={who === restorer.name}
-              onClick={() => setWho(restorer.name)}
-            >
-              {restorer.name}
-            </Popover.Close>
-          ))}
-          <label className="block">
-            Somebody else
-            <input value={who} onChange={(event) => setWho(event.target.value)} maxLength={80} />
-          </label>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Popup trigger={trigger} label="Who is at the bench" align="end" width="18rem" isOpen={isOpen} onOpen={setOpen}>
+      <div className="space-y-2 p-4">
+        {restorers.length > 0 && (
+          <Radios
+            label="Who is at the bench?"
+            isList
+            value={who}
+            options={restorers.map(({ name }) => name)}
+            onChange={setWho}
+          />
+        )}
+        <label className="block">
+          {restorers.length > 0 ? 'Somebody else' : 'Who is at the bench?'}
+          <input value={who} onChange={(event) => setWho(event.target.value)} maxLength={80} />
+        </label>
+        <button type="button" className="plain-button w-full" onClick={() => setOpen(false)}>
+          That is all
+        </button>
+      </div>
+    </Popup>
   );
 }

@@ -7,7 +7,10 @@ describe('format', () => {
     const cases: readonly (readonly [number, string])[] = [
       [0.4, 'under 1 min'],
       [25, '25 min'],
+      [59.7, '1 h'],
       [60, '1 h'],
+      [119.6, '2 h'],
+      [1439.7, '1 day'],
       [90, '1 h 30 min'],
       [1440, '1 day'],
       [4320, '3 days'],

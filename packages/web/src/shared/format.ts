@@ -1,10 +1,11 @@
 /** "25 min", "1 h 30 min", "3 days": a length of time in the coarsest words that are still true. */
 export function formatMinutes(minutes: number): string {
   if (minutes < 1) return 'under 1 min';
-  if (minutes < 60) return `${Math.round(minutes)} min`;
-  if (minutes < 1440) {
-    const hours = Math.floor(minutes / 60);
-    const rest = Math.round(minutes % 60);
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  if (whole < 1440) {
+    const hours = Math.floor(whole / 60);
+    const rest = whole % 60;
     return rest ? `${hours} h ${rest} min` : `${hours} h`;
   }
   const days = Math.round(minutes / 144) / 10;

@@ -1,4 +1,4 @@
-import type { BenchCasting, BenchLane, BenchView } from '@sardonyx/contract';
+import type { BenchCasting, BenchLane, BenchView, OpenWant } from '@sardonyx/contract';
 import {
   checkRoom,
   computePaint,
@@ -14,7 +14,7 @@ import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, RestorerRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
-import { readSpecimenParts, type SpecimenParts } from './readSpecimenParts.ts';
+import { readSpecimenParts, type PartsOfSpecimen, type SpecimenParts } from './readSpecimenParts.ts';
 
 /** What a lane needs of its tasks; the texts of hundreds of tasks stay where they are. */
 type LaneTask = Pick<
@@ -136,7 +136,6 @@ function createLane(
 ): BenchLane {
   const first = specimens[0];
   const { parts, areas, layers } = first ? all.of(first.id) : { parts: [], areas: [], layers: [] };
-  const wants = specimens.flatMap((specimen) => all.of(specimen.id).wants);
   const next = selectNextOfJob(tasks, now);
   const body = parts.find((part) => part.role === 'body') ?? parts[0];
   const outside = areas.find((area) => area.specimenPartId === body?.id && area.kind === 'outside');
@@ -158,13 +157,19 @@ function createLane(
     },
     blockedBy: next.blockedBy,
     roomRefusal: next.task && refuseRoom(next.task),
-    openWants: wants
-      .filter((want) => want.state === 'open' || want.state === 'ordered')
-      .map(({ what, state, dueOn }) => ({ what, state, dueOn })),
+    openWants: specimens.flatMap((specimen) => listOpenWants(all.of(specimen.id))),
     progress: computeProgress(tasks),
     handsOnLeftMin: tasks.filter((task) => !isSettled(task)).reduce((sum, task) => sum + task.handsOnMin, 0),
   };
 }
+
+const listOpenWants = ({ parts, wants }: PartsOfSpecimen): OpenWant[] =>
+  wants
+    .filter(({ state }) => state === 'open' || state === 'ordered')
+    .map(({ id, specimenPartId, what, dependentBits, kind, getBy, state, solution, dueOn }) => ({
+      ...{ id, specimenPartId, what, dependentBits, kind, getBy, state, solution, dueOn },
+      partName: parts.find((part) => part.id === specimenPartId)!.name,
+    }));
 
 /** The next act over all specimens of a job: one in hand first, then the first that may start. */
 function selectNextOfJob(tasks: readonly LaneTask[], now: Date) {

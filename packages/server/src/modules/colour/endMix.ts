@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { KeepMix } from '@sardonyx/contract';
-import { computeKeptMix, replayMix } from '@sardonyx/core';
+import { computeKeptMix, placeNewCoat, replayMix, sortPlanned } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { MixRow } from '../../entities/colour.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
+import { takePlace } from '../coats/takePlace.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { findOpenMix, readSteps } from './logStep.ts';
@@ -49,11 +50,8 @@ async function planOn(manager: EntityManager, mix: MixRow, areaId: string, produ
   const part = await findRow(manager, SpecimenPartRow, area.specimenPartId, 'This part');
   const specimen = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
   if (specimen.jobId !== mix.jobId) throw refused('other-job', 'This area belongs to another job.');
-  const planned = await manager.find(CoatingLayerRow, {
-    where: { areaId, stage: 'planned' },
-    order: { seq: 'ASC' },
-  });
-  const old = planned.find((layer) => layer.kind === 'colour');
+  const planned = await manager.findBy(CoatingLayerRow, { areaId, stage: 'planned' });
+  const old = sortPlanned(planned).find((layer) => layer.kind === 'colour');
   const fields = {
     name: `${product.line} ${product.name}`,
     colourHex: product.colourHex,
@@ -62,12 +60,15 @@ async function planOn(manager: EntityManager, mix: MixRow, areaId: string, produ
     productId: product.id,
   };
   if (old) await manager.update(CoatingLayerRow, { id: old.id }, { ...fields, version: old.version + 1 });
-  else
-    await manager.insert(CoatingLayerRow, {
+  else {
+    const layer = manager.create(CoatingLayerRow, {
       ...{ id: randomUUID(), version: 1, areaId, stage: 'planned', kind: 'colour', whose: 'restorer', note: '' },
-      ...{ seq: Math.max(-1, ...planned.map((layer) => layer.seq)) + 1, tempC: null, appliedAt: null, appliedBy: null },
+      ...{ seq: placeNewCoat(planned, 'colour'), tempC: null, appliedAt: null, appliedBy: null },
       ...fields,
     });
+    await manager.insert(CoatingLayerRow, layer);
+    await takePlace(manager, layer, null);
+  }
   await recompilePlan(manager, mix.jobId, now);
 }
 

@@ -21,7 +21,8 @@ export function createKeepsakeRoutes(room: Workroom): Router {
     async (request, response) => {
       if (!Buffer.isBuffer(request.body))
         throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
-      response.json({ keptIn: await restoreEverything(room, request.body) });
+      const isGone = () => response.destroyed;
+      response.json({ keptIn: await restoreEverything(room, request.body, isGone) });
     },
   );
   return router;

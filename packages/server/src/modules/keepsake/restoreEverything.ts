@@ -13,8 +13,10 @@ import { hashOf, MANIFEST_FILE, type Manifest } from './saveEverything.ts';
 /**
  * Puts a saved ZIP in place of what is there. Everything is checked first: manifest, hashes, the database itself, and a
  * file for every photo. What was there before is kept in a folder of its own, whose name is returned.
+ *
+ * @param isGone whoever asked for it left meanwhile: nothing is replaced then
  */
-export async function restoreEverything(room: Workroom, zip: Uint8Array): Promise<string> {
+export async function restoreEverything(room: Workroom, zip: Uint8Array, isGone: () => boolean): Promise<string> {
   const files = readSaved(zip);
   const draft = await mkdtemp(join(room.folder, 'restoring-'));
   try {
@@ -23,7 +25,10 @@ export async function restoreEverything(room: Workroom, zip: Uint8Array): Promis
       await writeFile(join(draft, path), bytes);
     }
     await checkDatabase(join(draft, DATABASE_FILE), files);
-    return await inTurn(room, () => swap(room, draft));
+    return await inTurn(room, () => {
+      if (isGone()) throw refuse('it was ended');
+      return swap(room, draft);
+    });
   } finally {
     await rm(draft, { recursive: true, force: true });
   }

@@ -46,6 +46,7 @@ import { assertSettledKnown } from '../jobs/assertSettledKnown.ts';
 import { assertJointIsKnown, assertPartsAreThere } from '../jobs/jointRules.ts';
 import { dropUntouchedWant, wantPart, wantWhatIsGone } from '../jobs/wantWhatIsGone.ts';
 import { assertSpansPlane, measureAgain, measureAllAgain, storeMeasure } from '../photos/photoMeasures.ts';
+import { takePlace } from '../coats/takePlace.ts';
 import { findRow } from './versionedRows.ts';
 import { jobOfSpecimen, jobOfPart, jobOfArea, type RowKind } from './rowKind.ts';
 
@@ -145,6 +146,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
     isLogged: (row: CoatingLayerRow) => row.stage === 'applied',
     check: assertDecalHasItsName,
+    afterSave: takePlace,
   },
   {
     path: 'jobs',

@@ -1,20 +1,28 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
 import { describeTonight, findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
-import { Link } from 'react-router';
+import { lazy, Suspense } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { sayBlocked } from '../../shared/dates/sayDates.ts';
 import { formatMinutes } from '../../shared/format.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
+import { Toggles } from '../../shared/ui/Toggles.tsx';
 import { Lane } from './Lane.tsx';
+
+// The bench opens with its lanes; the table comes when it is asked for.
+const WantTable = lazy(() => import('./WantTable.tsx').then((module) => ({ default: module.WantTable })));
 
 /** All models in work: what can be done in the next session, then a lane for each. */
 export function BenchPage() {
   const { data, error } = useGetBenchQuery();
+  const [params, setParams] = useSearchParams();
   if (!data) return <Pending what="the bench" error={error} />;
   if (data.lanes.length === 0) return <EmptyBench />;
   const open = data.lanes.filter((lane) => !lane.job.signedOffAt);
   const finished = data.lanes.filter((lane) => lane.job.signedOffAt);
   const now = new Date(data.now);
+  const isWants = params.get('as') === 'wants';
+  const wanted = open.reduce((sum, lane) => sum + lane.openWants.length, 0);
   const castings = new Map(data.castings.map((casting) => [casting.id, casting]));
   const lane = (one: BenchLane) => (
     <Lane key={one.job.id} lane={one} casting={castings.get(one.castingId ?? '')} now={now} />
@@ -23,13 +31,32 @@ export function BenchPage() {
     <div className="mx-auto max-w-[84rem] px-4 py-4">
       <div className="mb-4 flex flex-wrap items-start justify-between gap-4">
         <Tonight view={data} />
-        <Link to="/put-on-bench" className="plain-button">
-          Put a model on the bench
-        </Link>
+        <div className="flex flex-wrap items-center gap-3">
+          <Toggles
+            aria-label="See"
+            value={isWants}
+            options={[
+              { value: false, label: 'Models' },
+              { value: true, label: `Wants (${wanted})` },
+            ]}
+            onChange={(asWants) => setParams(asWants ? { as: 'wants' } : {}, { replace: true })}
+          />
+          <Link to="/put-on-bench" className="plain-button">
+            Put a model on the bench
+          </Link>
+        </div>
       </div>
-      {open.map(lane)}
-      {finished.length > 0 && <h2 className="mt-8 mb-2">Signed off</h2>}
-      {finished.map(lane)}
+      {isWants ? (
+        <Suspense fallback={<Pending what="the wants" error={undefined} />}>
+          <WantTable lanes={open} />
+        </Suspense>
+      ) : (
+        <>
+          {open.map(lane)}
+          {finished.length > 0 && <h2 className="mt-8 mb-2">Signed off</h2>}
+          {finished.map(lane)}
+        </>
+      )}
     </div>
   );
 }

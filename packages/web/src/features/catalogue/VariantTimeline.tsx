@@ -2,7 +2,7 @@ import type { CastingView } from '@sardonyx/contract';
 import type { Observation } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { Chart } from '../../shared/ui/Chart.tsx';
-import type { DrawChart } from '../../shared/ui/drawChart.ts';
+import { axisText, type DrawChart } from '../../shared/ui/drawChart.ts';
 import { createRows, type TimelineRow } from './timelineRows.ts';
 
 const ROW_PX = 30;
@@ -35,7 +35,7 @@ function createOption(
   { ink, soft, hairline, sheet, sard }: Parameters<DrawChart>[0],
 ): ReturnType<DrawChart> {
   const pieces = rows.flatMap((row, at) => row.pieces.map((piece) => ({ ...piece, at })));
-  const text = { color: ink, fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 14 };
+  const text = axisText(ink);
   return {
     grid: { left: 12, right: 24, top: 8, bottom: 8, containLabel: true },
     xAxis: {

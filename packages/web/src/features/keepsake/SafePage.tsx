@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { useRestoreEverythingMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { HeldButton } from '../../shared/ui/HeldButton.tsx';
+import { TakeOut } from '../../shared/ui/TakeOut.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
@@ -9,15 +10,26 @@ import { ErrorNote } from '../../shared/ui/Notice.tsx';
 export function SafePage() {
   const [file, setFile] = useState<File | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const [restore, { data, error, isLoading }] = useRestoreEverythingMutation();
+  const [restore, { data, error, isLoading, reset }] = useRestoreEverythingMutation();
+  const running = useRef<ReturnType<typeof restore>>(null);
+  const [isEnded, setEnded] = useState(false);
+  const begin = (saved: File) => {
+    setEnded(false);
+    running.current = restore(saved);
+  };
+  const end = () => {
+    running.current?.abort();
+    setEnded(true);
+    reset();
+  };
   return (
     <div className="mx-auto max-w-2xl space-y-8 p-6">
       <section className="space-y-3">
         <h1>Keep a copy of everything</h1>
         <p>One ZIP with the database and all photos, each with its checksum. Put it on another disk.</p>
-        <a className="main-button" href="/api/everything.zip" download>
+        <TakeOut address="/api/everything.zip" what="Packing everything" isMain>
           Save everything
-        </a>
+        </TakeOut>
       </section>
       <section className="space-y-3 border-t border-strong-line pt-5">
         <h2>Restore a copy</h2>
@@ -34,11 +46,16 @@ export function SafePage() {
           />
         </label>
         {file && (
-          <HeldButton disabled={isLoading} onHeld={() => void restore(file)}>
+          <HeldButton disabled={isLoading} onHeld={() => begin(file)}>
             Replace what is here with {file.name}
           </HeldButton>
         )}
-        {isLoading && <Progress what="Checking the copy and putting it in its place" share={null} />}
+        {isLoading && <Progress what="Checking the copy and putting it in its place" share={null} onEnd={end} />}
+        {isEnded && (
+          <p role="status">
+            Ended. Where the copy was already being put in its place, that was finished: the bench shows what is kept.
+          </p>
+        )}
         {error !== undefined && <ErrorNote error={readAppError(error)} />}
         {data && <p role="status">Restored. What was here before is kept in the folder {data.keptIn}.</p>}
       </section>

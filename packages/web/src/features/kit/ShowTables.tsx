@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { DataTable } from '../../shared/ui/DataTable.tsx';
+import { OrderedList } from '../../shared/ui/OrderedList.tsx';
 import type { Column } from '../../shared/ui/TableRows.tsx';
 import { Shown } from './Shown.tsx';
 
@@ -30,9 +31,20 @@ const COLUMNS: readonly Column<Wheel>[] = [
 
 export function ShowTables() {
   const [open, setOpen] = useState<string | null>(null);
+  const [order, setOrder] = useState(['Grey primer', 'Signal red', 'Cream', 'Gloss clear']);
   const common = { columns: COLUMNS, keyOf: ({ id }: Wheel) => id, fileName: 'wheels' };
   return (
-    <Shown part="Tables">
+    <Shown part="Tables and lists in an order">
+      <OrderedList
+        label="Coats in their order"
+        items={order.map((name) => ({ id: name, name, content: <span>{name}</span> }))}
+        onMove={(id, place) => setOrder((before) => before.filter((name) => name !== id).toSpliced(place, 0, id))}
+      />
+      <OrderedList
+        label="An order that stands"
+        items={[{ id: 'one', name: 'One', content: <span>One coat cannot change places.</span> }]}
+        onMove={() => undefined}
+      />
       <div className="col-span-full space-y-6">
         <DataTable
           {...common}

@@ -1,7 +1,7 @@
 import type { Instrument } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../shared/ui/Chart.tsx';
-import type { DrawChart } from '../../shared/ui/drawChart.ts';
+import { axisText, type DrawChart } from '../../shared/ui/drawChart.ts';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { useTurnDialMutation } from '../../shared/api/api.ts';
@@ -102,7 +102,7 @@ function Trail({ live: { trail }, name }: { readonly live: LiveState; readonly n
 const CLOCK = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', second: '2-digit' });
 
 function drawTrail(trail: LiveState['trail'], { ink, hairline }: Parameters<DrawChart>[0]): ReturnType<DrawChart> {
-  const text = { color: ink, fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 13 };
+  const text = axisText(ink);
   return {
     grid: { left: 8, right: 16, top: 12, bottom: 4, containLabel: true },
     xAxis: {

@@ -9,6 +9,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { Field } from './Field.tsx';
 import { ColumnsIcon, CopyIcon, TakeOutIcon } from './icons.ts';
 import { Menu } from './Menu.tsx';
+import { saveFile } from './saveFile.ts';
 import { TableRows, type Column, type OpenRows } from './TableRows.tsx';
 import { filterRows, writeCsv, writeTabbed } from './tableText.ts';
 
@@ -56,11 +57,7 @@ export function DataTable<R extends object>(props: DataTableProps<R>) {
   };
   const takeOut = async () => {
     const csv = await writeCsv(sorted, shown);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
-    link.download = `${fileName}.csv`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(new Blob([csv], { type: 'text/csv' }), `${fileName}.csv`);
   };
   return (
     <section aria-label={label}>

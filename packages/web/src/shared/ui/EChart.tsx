@@ -1,11 +1,11 @@
-import { CustomChart, LineChart } from 'echarts/charts';
-import { GridComponent } from 'echarts/components';
+import { BarChart, CustomChart, LineChart } from 'echarts/charts';
+import { GridComponent, MarkLineComponent } from 'echarts/components';
 import * as echarts from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { DrawChart } from './drawChart.ts';
 
-echarts.use([CustomChart, LineChart, GridComponent, SVGRenderer]);
+echarts.use([BarChart, CustomChart, LineChart, GridComponent, MarkLineComponent, SVGRenderer]);
 
 /** The greys of the theme that is on, and the one accent. */
 function readTheme(): Parameters<DrawChart>[0] {

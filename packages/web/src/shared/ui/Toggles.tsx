@@ -1,40 +1,57 @@
 import { ToggleGroup as Radix } from 'radix-ui';
 import type { ControlProps } from './controlProps.ts';
-import { asOption, type OptionLike, type OptionValue } from './options.ts';
+import { asOption, type Option, type OptionValue } from './options.ts';
+
+interface ToggleOption<V extends OptionValue> extends Option<V> {
+  /** Its colour, where it is one. */
+  readonly swatch?: string | null;
+}
 
 interface TogglesProps<V extends OptionValue> extends ControlProps {
-  readonly value: V;
-  readonly options: readonly OptionLike<V>[];
+  /** undefined: none is chosen yet. */
+  readonly value: V | undefined;
+  readonly options: readonly (V | ToggleOption<V>)[];
   readonly onChange: (value: V) => void;
   /** Of each, where they shall be alike. */
   readonly size?: string;
+  /** Each in a box of its own: for long words that take several lines of them. */
+  readonly isApart?: boolean;
+  readonly disabled?: boolean;
 }
 
-/** Two to five ways to see the same, side by side; one always holds. */
+/** A few to choose from, side by side, each a press away. A note is a quiet sign before the word: the key that chooses it. */
 export function Toggles<V extends OptionValue>({
   value,
   options,
   onChange,
-  size = 'min-h-11 px-3',
+  size = 'px-3',
+  isApart = false,
   ...control
 }: TogglesProps<V>) {
-  const known = options.map(asOption);
+  const known: readonly ToggleOption<V>[] = options.map((one) => asOption<V>(one));
+  const at = known.findIndex((option) => option.value === value);
   return (
     <Radix.Root
       {...control}
       type="single"
-      className="inline-flex flex-wrap border border-strong-line"
-      value={String(known.findIndex((option) => option.value === value))}
+      className={isApart ? 'flex flex-wrap gap-2' : 'inline-flex flex-wrap border border-strong-line'}
+      value={at < 0 ? '' : String(at)}
       onValueChange={(key) => key !== '' && onChange(known[Number(key)]!.value)}
     >
-      {known.map((option, i) => (
+      {known.map(({ label, note, swatch, isDisabled = false }, i) => (
         <Radix.Item
           key={i}
           value={String(i)}
-          disabled={option.isDisabled ?? false}
-          className={`${size} underline-offset-4 not-first:border-l not-first:border-strong-line disabled:text-soft-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet`}
+          disabled={isDisabled}
+          className={`inline-flex min-h-11 items-center justify-center gap-2 underline-offset-4 disabled:text-soft-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-sheet ${isApart ? 'border border-strong-line bg-sheet' : 'not-first:border-l not-first:border-strong-line'} ${size}`}
         >
-          {option.label}
+          {note && (
+            <span aria-hidden className="figure text-note font-normal opacity-80">
+              {note}
+            </span>
+          )}
+          {swatch && <span aria-hidden className="size-4 border border-current" style={{ background: swatch }} />}
+          {label}
         </Radix.Item>
       ))}
     </Radix.Root>

@@ -8,3 +8,10 @@ export type DrawChart = (theme: {
   readonly sheet: string;
   readonly sard: string;
 }) => EChartsCoreOption;
+
+/** Words along an axis; a chart does not know the page's own. */
+export const axisText = (ink: string) => ({
+  color: ink,
+  fontFamily: 'Atkinson Hyperlegible Next Variable',
+  fontSize: 13,
+});

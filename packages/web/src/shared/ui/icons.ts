@@ -43,4 +43,5 @@ export {
   SquareCheck as SoundIcon,
   ArrowRightFromLine as LentIcon,
   Undo2 as UndoIcon,
+  GripVertical as GripIcon,
 } from 'lucide-react';

@@ -1,7 +1,8 @@
 import type { MixView } from '@sardonyx/contract';
-import { type MixState, type RoundAdvice } from '@sardonyx/core';
-import { useState } from 'react';
+import { listPatchPath, type MixState, type RoundAdvice } from '@sardonyx/core';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { formatDay } from '../../../shared/dates/sayDates.ts';
 import { Fold } from '../../../shared/ui/Fold.tsx';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
@@ -10,6 +11,7 @@ import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { findProduct, useColourBench, type ColourBench } from '../ColourContext.tsx';
 import { Halves } from '../Halves.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
+import { PathChart } from '../swatch/PathChart.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 import { AnotherPot } from './AnotherPot.tsx';
 import { GiveUpMix } from './GiveUpMix.tsx';
@@ -48,7 +50,7 @@ export function MixAct() {
             value={mix.id}
             options={mixes.map((one) => ({
               value: one.id,
-              label: `${one.name}, ${one.startedAt.slice(0, 10)}${one.endedAt ? (one.productId ? ' (kept)' : ' (given up)') : ''}`,
+              label: `${one.name}, ${formatDay(one.startedAt)}${one.endedAt ? (one.productId ? ' (kept)' : ' (given up)') : ''}`,
             }))}
             onChange={(value) => setParams({ mix: value }, { replace: true })}
           />
@@ -68,6 +70,7 @@ function Mixing({ mix }: { readonly mix: MixView }) {
   const [lookingAt, setLookingAt] = useState(-1);
   /** A patch that nobody asked for, until the log has a line more. */
   const isLooking = lookingAt === mix.steps.length;
+  const path = useMemo(() => [{ title: 'this mix', points: listPatchPath(state, mix.target) }], [state, mix.target]);
   const expected = advice?.labNow ?? null;
   const last = state.patches.at(-1);
   if (judging) return <JudgeByEye mix={mix} what={judging} expected={expected} onDone={() => setJudging(null)} />;
@@ -129,6 +132,12 @@ function Mixing({ mix }: { readonly mix: MixView }) {
       {!isOver && advice && <GiveUpMix mixId={mix.id} />}
       {state.totalMl > 0 && hazard && <Fold title="What can hurt while mixing">{hazard}</Fold>}
       <LightLadder target={mix.target} patches={state.patches} />
+      {path[0]!.points.length > 1 && (
+        <section aria-label="How near it came">
+          <h3>How near each patch came</h3>
+          <PathChart paths={path} tolerance={mix.tolerance} />
+        </section>
+      )}
       <MixLog mix={mix} state={state} />
     </Halves>
   );

@@ -9,9 +9,10 @@ import {
   type TrainerScore,
   type TrainerStep,
 } from '@sardonyx/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Progress } from '../../../shared/ui/Progress.tsx';
 import { formatMl } from '../swatch/formatColour.ts';
+import { PathChart } from '../swatch/PathChart.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 
 interface TrainerResultProps {
@@ -26,6 +27,9 @@ interface TrainerResultProps {
   readonly onAgain: () => void;
 }
 
+/** Nobody sees less, dE00. */
+const TOLERANCE = 1;
+
 /** How it went, what it was, and the path that guided mixing takes from the same pots. */
 export function TrainerResult(props: TrainerResultProps) {
   const { round, score, seed, paints, shelf, patches, needMl, geometry, onAgain } = props;
@@ -35,13 +39,27 @@ export function TrainerResult(props: TrainerResultProps) {
   const { ask } = worker;
   useEffect(() => {
     let isCurrent = true;
-    const limits = { needMl, doseMl: 0.01, tolerance: 1 };
+    const limits = { needMl, doseMl: 0.01, tolerance: TOLERANCE };
     ask({ kind: 'solve round', pots: { paints, geometry }, seed, limits }, 'solved').then(
       (answer) => isCurrent && setSteps(answer.steps),
       (error: unknown) => isCurrent && setProblem(error instanceof Error ? error.message : String(error)),
     );
     return () => void (isCurrent = false);
   }, [ask, paints, geometry, seed, needMl]);
+  const paths = useMemo(
+    () => [
+      { title: 'you', points: patches.map(({ ml, lab }) => ({ ml, de: computeDe00(round.target.d65, lab) })) },
+      ...(steps
+        ? [
+            {
+              title: 'guided',
+              points: steps.map(({ volumes, de }) => ({ ml: volumes.reduce((sum, one) => sum + one.ml, 0), de })),
+            },
+          ]
+        : []),
+    ],
+    [patches, steps, round],
+  );
   const nameOf = (id: number) => shelf.products.find((product) => product.id === paints[id]!.id)?.name ?? '';
   const words = describeDifference(patches.at(-1)!.lab, round.target.d65);
   return (
@@ -53,16 +71,12 @@ export function TrainerResult(props: TrainerResultProps) {
         {score.patches} {score.patches === 1 ? 'patch' : 'patches'}, {describeVolume(patches.at(-1)!.ml, needMl)}. It
         was {round.hiddenIds.map(nameOf).join(', ')}.
       </p>
-      <Path title="Your path" rows={patches.map(({ ml, lab }) => ({ ml, de: computeDe00(round.target.d65, lab) }))} />
+      <PathChart paths={paths} tolerance={TOLERANCE} />
       {steps ? (
         <>
-          <Path
-            title="Guided mixing, with an instrument"
-            rows={steps.map(({ volumes, de }) => ({ ml: volumes.reduce((sum, one) => sum + one.ml, 0), de }))}
-          />
           {steps.length > 0 && (
             <p className="text-soft-ink">
-              It ended with{' '}
+              Guided mixing with an instrument ended with{' '}
               {steps
                 .at(-1)!
                 .volumes.map(({ id, ml }) => `${formatMl(ml)} ${nameOf(id)}`)
@@ -74,7 +88,7 @@ export function TrainerResult(props: TrainerResultProps) {
       ) : problem ? (
         <p role="status">{problem}</p>
       ) : (
-        <Progress what="Working out the guided path" share={worker.progress} />
+        <Progress what="Working out the guided path" share={worker.progress} onEnd={worker.cancel} />
       )}
       <button type="button" className="main-button min-h-16!" onClick={onAgain}>
         Another colour
@@ -86,29 +100,3 @@ export function TrainerResult(props: TrainerResultProps) {
 /** "0.40 ml beyond the 2.00 ml needed", or short of it. */
 const describeVolume = (ml: number, needMl: number) =>
   `${formatMl(Math.abs(ml - needMl))} ${ml < needMl ? 'short of' : 'beyond'} the ${formatMl(needMl)} needed`;
-
-interface PathProps {
-  readonly title: string;
-  readonly rows: readonly { readonly ml: number; readonly de: number }[];
-}
-
-/** Patch by patch, a bar for how far off it was. */
-function Path({ title, rows }: PathProps) {
-  const most = Math.max(5, ...rows.map((row) => row.de));
-  return (
-    <div>
-      <h3>{title}</h3>
-      <ol>
-        {rows.map(({ ml, de }, i) => (
-          <li key={i} className="grid grid-cols-[8rem_1fr_4rem] items-center gap-3">
-            <span>
-              patch {i + 1}, {formatMl(ml)}
-            </span>
-            <span aria-hidden className="h-3 bg-ink" style={{ width: `${(100 * de) / most}%`, minWidth: 2 }} />
-            <span className="figure text-right">{de.toFixed(1)}</span>
-          </li>
-        ))}
-      </ol>
-    </div>
-  );
-}

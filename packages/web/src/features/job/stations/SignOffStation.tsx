@@ -1,9 +1,5 @@
-import type { JobView } from '@sardonyx/contract';
 import { checkSignOff } from '@sardonyx/core';
 import { useState } from 'react';
-import { DataTable } from '../../../shared/ui/DataTable.tsx';
-import type { Column } from '../../../shared/ui/TableRows.tsx';
-import { Fold } from '../../../shared/ui/Fold.tsx';
 import { useNow } from '../../clocks/index.ts';
 import { PhotoStrip } from '../../photos/index.ts';
 import { useSignOffMutation } from '../../../shared/api/api.ts';
@@ -12,10 +8,13 @@ import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
 import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { TakeOut } from '../../../shared/ui/TakeOut.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { useJob } from '../JobContext.tsx';
 import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { HandWork } from './sign-off/HandWork.tsx';
+import { CoatTable, LogTable } from './sign-off/RecordTables.tsx';
 import { WantList } from './survey/WantList.tsx';
 
 /** The record: what it was, what was done, what is on it now. Signed when nothing is left open. */
@@ -73,14 +72,16 @@ export function SignOffStation() {
           What was found, done and put on, with who and when, and a plain statement that it is restored.
         </p>
         <div className="flex flex-wrap gap-3">
-          <a className="plain-button" href={`/api/jobs/${job.id}/record.pdf`} download>
+          <TakeOut address={`/api/jobs/${job.id}/record.pdf`} what="Writing the record card">
             Record card (PDF)
-          </a>
-          <a className="plain-button" href={`/api/jobs/${job.id}/record.json`} download>
+          </TakeOut>
+          <TakeOut address={`/api/jobs/${job.id}/record.json`} what="Writing the record">
             Record (JSON)
-          </a>
+          </TakeOut>
         </div>
-        <Log />
+        <CoatTable />
+        <LogTable />
+        <HandWork tasks={view.tasks} />
       </section>
     </Zones>
   );
@@ -103,28 +104,3 @@ function Sign({ jobId }: { readonly jobId: string }) {
     </section>
   );
 }
-
-function Log() {
-  const { view } = useJob();
-  if (view.log.length === 0) return null;
-  return (
-    <Fold title={`${view.log.length} entries in the log`}>
-      <DataTable
-        label="Log"
-        fileName={`${view.job.number}-log`}
-        height="28rem"
-        rows={view.log}
-        columns={LOG_COLUMNS}
-        keyOf={(entry) => entry.id}
-      />
-    </Fold>
-  );
-}
-
-const LOG_COLUMNS: readonly Column<JobView['log'][number]>[] = [
-  { key: 'at', heading: 'When', read: (entry) => entry.at, show: (entry) => formatMoment(entry.at) },
-  { key: 'who', heading: 'Who', read: (entry) => entry.who },
-  { key: 'what', heading: 'What', share: 2.5, read: (entry) => entry.work.title },
-  { key: 'act', heading: 'How', read: (entry) => entry.act },
-  { key: 'note', heading: 'Note', share: 1.5, read: (entry) => entry.note },
-];

@@ -5,6 +5,7 @@ import { useJob } from '../../JobContext.tsx';
 import { LayerList } from '../survey/LayerList.tsx';
 import { LogCoatForm } from './LogCoatForm.tsx';
 import { PlanCoat } from './PlanCoat.tsx';
+import { PlannedCoats } from './PlannedCoats.tsx';
 
 const STAGES: readonly (readonly [CoatingLayer['stage'], string])[] = [
   ['found', 'As found'],
@@ -34,9 +35,6 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
   const layersOf = (stage: CoatingLayer['stage']) =>
     specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === stage);
   const planned = layersOf('planned');
-  const planNext = !isClosed && (
-    <PlanCoat area={area} nextSeq={Math.max(-1, ...planned.map((layer) => layer.seq)) + 1} />
-  );
   const isBare = STAGES.every(([stage]) => layersOf(stage).length === 0);
   return (
     <div className="border-t border-hairline pt-2">
@@ -82,6 +80,7 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
             {STAGES.map(([stage, word]) => {
               const layers = layersOf(stage);
               return (
+                stage !== 'planned' &&
                 layers.length > 0 && (
                   <div key={stage}>
                     <p className="text-note text-soft-ink">{word}, from the metal outwards</p>
@@ -93,7 +92,8 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
           </Fold>
         </>
       )}
-      {planNext}
+      <PlannedCoats areaName={area.name} layers={planned} />
+      {!isClosed && <PlanCoat area={area} planned={planned} />}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import type { ShelfView } from '@sardonyx/contract';
-import type { Area, PaintProduct } from '@sardonyx/core';
+import { convertProductToLayer, placeNewCoat, type Area, type CoatingLayer } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Chooser, type ChooserOption } from '../../../../shared/ui/Chooser.tsx';
 import { capitalise } from '../../../../shared/format.ts';
@@ -7,17 +7,13 @@ import { describePot } from '../../../../shared/form/potOptions.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
-import { useJob } from '../../JobContext.tsx';
 import { useAppDispatch } from '../../../../shared/store.ts';
 
 const DECAL = 'decal';
 
-/** Plans the next coat outwards: a pot from the shelf, or a decal. */
-export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly nextSeq: number }) {
-  const { specimen } = useJob();
-  const decals = specimen.layers.filter(
-    (layer) => layer.areaId === area.id && layer.stage === 'planned' && layer.kind === 'decal',
-  );
+/** Plans a coat more, at the place of its kind: a pot from the shelf, or a decal. */
+export function PlanCoat({ area, planned }: { readonly area: Area; readonly planned: readonly CoatingLayer[] }) {
+  const decals = planned.filter((layer) => layer.kind === 'decal');
   const usual = `${area.name} decal${decals.length ? ` ${decals.length + 1}` : ''}`;
   const { data: shelf } = useGetShelfQuery();
   const options = useMemo(() => (shelf ? listCoats(shelf) : []), [shelf]);
@@ -27,9 +23,9 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
   const plan = async () => {
     const product = shelf?.products.find((candidate) => candidate.id === chosen);
     const layer = product
-      ? layerOf(product)
+      ? convertProductToLayer(product)
       : {
-          kind: 'decal',
+          kind: 'decal' as const,
           name: name.trim() || usual,
           colourHex: '#e8e0c8',
           thicknessUm: 18,
@@ -39,7 +35,7 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
     const problem = await dispatch(
       createRow({
         kind: 'layers',
-        body: { areaId: area.id, stage: 'planned', seq: nextSeq, ...layer },
+        body: { areaId: area.id, stage: 'planned', seq: placeNewCoat(planned, layer.kind), ...layer },
         label: `planned ${layer.name}`,
       }),
     ).unwrap();
@@ -75,15 +71,4 @@ export function PlanCoat({ area, nextSeq }: { readonly area: Area; readonly next
 function listCoats(shelf: ShelfView): ChooserOption[] {
   const pots = shelf.products.map((product) => ({ ...describePot(shelf, product), group: capitalise(product.kind) }));
   return [{ value: DECAL, label: 'A decal' }, ...pots];
-}
-
-function layerOf(product: PaintProduct) {
-  return {
-    kind: product.kind === 'powder' ? 'colour' : product.kind,
-    name: `${product.line} ${product.name}`,
-    colourHex: product.colourHex,
-    thicknessUm: product.dryFilmUm,
-    thicknessOrigin: 'product sheet',
-    productId: product.id,
-  };
 }

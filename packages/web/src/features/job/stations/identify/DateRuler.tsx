@@ -1,5 +1,13 @@
-import { describeRegion, type Identification, type IdentifyCatalogue, type IdentifyState } from '@sardonyx/core';
+import {
+  computeYearChances,
+  describeRegion,
+  formatPercent,
+  type Identification,
+  type IdentifyCatalogue,
+  type IdentifyState,
+} from '@sardonyx/core';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
+import { Twin } from '../../../../shared/ui/Twin.tsx';
 import { useJob } from '../../JobContext.tsx';
 
 const WIDTH = 640;
@@ -92,6 +100,11 @@ export function DateRuler({ identification, catalogue }: DateRulerProps) {
         {words}.{bounds.notBefore && ` Not before ${Math.floor(bounds.notBefore.year)}: ${bounds.notBefore.setBy}.`}
         {bounds.notAfter && ` Not after ${Math.floor(bounds.notAfter.year)}: ${bounds.notAfter.setBy}.`}
       </figcaption>
+      <Twin
+        label="When it was made"
+        headings={['Year', 'Chance']}
+        rows={computeYearChances(identification).map(({ year, chance }) => [year, formatPercent(chance)])}
+      />
       {bounds.conflict && (
         <p role="note" className="mt-2 border-l-4 border-sard pl-3 text-ink">
           <strong>

@@ -1,5 +1,6 @@
 import { CERTAINTIES, type IdentifyFeature } from '@sardonyx/core';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
+import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -35,55 +36,33 @@ export function LookInHand({ feature, hasNext, onNext }: LookInHandProps) {
           )}
         </div>
       </div>
-      <div role="group" aria-label={`${feature.label}: what do you see?`} className="mt-3 flex flex-wrap gap-2">
-        {feature.states.map((state, i) => {
-          const isSeen = given?.stateId === state.id;
-          return (
-            <button
-              key={state.id}
-              type="button"
-              disabled={isClosed}
-              aria-pressed={isSeen}
-              className={`plain-button ${isSeen ? 'border-2 border-ink font-bold' : ''}`}
-              onClick={() => answer(feature, { stateId: state.id })}
-            >
-              {i < 10 && (
-                <span aria-hidden className="figure text-note text-soft-ink">
-                  {(i + 1) % 10}
-                </span>
-              )}
-              {hexOf.get(state.id) && (
-                <span aria-hidden className="size-4 border border-ink" style={{ background: hexOf.get(state.id)! }} />
-              )}
-              {state.label}
-            </button>
-          );
-        })}
-      </div>
-      <div
-        role="group"
-        aria-label={`${feature.label}: how sure are you?`}
-        className="mt-3 grid grid-cols-3 border border-strong-line sm:grid-cols-6"
-      >
-        {CERTAINTIES.map((certainty) => {
-          const isGiven = given?.certainty === certainty;
-          const needsState = !SILENT.includes(certainty) && certainty !== 'replaced';
-          return (
-            <button
-              key={certainty}
-              type="button"
-              disabled={isClosed || (needsState && !given?.stateId)}
-              aria-pressed={isGiven}
-              className={`min-h-11 border-hairline px-1 not-last:border-r disabled:text-soft-ink ${isGiven ? 'bg-ink font-bold text-sheet' : ''}`}
-              onClick={() => answer(feature, { certainty })}
-            >
-              {certainty}
-              <span aria-hidden className="figure block text-note">
-                {keyOf[certainty]}
-              </span>
-            </button>
-          );
-        })}
+      <div className="mt-3 space-y-3">
+        <Toggles
+          aria-label={`${feature.label}: what do you see?`}
+          isApart
+          disabled={isClosed}
+          value={given?.stateId ?? undefined}
+          options={feature.states.map((state, i) => ({
+            value: state.id,
+            label: state.label,
+            swatch: hexOf.get(state.id) ?? null,
+            ...(i < 10 ? { note: String((i + 1) % 10) } : {}),
+          }))}
+          onChange={(stateId) => answer(feature, { stateId })}
+        />
+        <Toggles
+          aria-label={`${feature.label}: how sure are you?`}
+          disabled={isClosed}
+          size="px-2 flex-1 flex-col-reverse gap-0!"
+          value={given?.certainty}
+          options={CERTAINTIES.map((certainty) => ({
+            value: certainty,
+            label: certainty,
+            note: keyOf[certainty] ?? '',
+            isDisabled: !SILENT.includes(certainty) && certainty !== 'replaced' && !given?.stateId,
+          }))}
+          onChange={(certainty) => answer(feature, { certainty })}
+        />
       </div>
       <div className="mt-2 flex min-h-11 flex-wrap items-center gap-4">
         {hasNext && (

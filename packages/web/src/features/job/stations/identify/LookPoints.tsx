@@ -1,6 +1,7 @@
 import { type IdentifyCatalogue, type IdentifyFeature, type NextLook, type ViewKind } from '@sardonyx/core';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
+import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { EmptyNote } from '../../../../shared/ui/Notice.tsx';
 import { areSingleKeysOn, isField } from '../../../../shared/ui/singleKeys.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -152,19 +153,12 @@ function Drawing({ catalogue, order, answered, inHand, onChoose }: DrawingProps)
     );
   return (
     <div>
-      <div role="group" aria-label="Side of the drawing" className="flex gap-2">
-        {drawing.views.map((candidate) => (
-          <button
-            key={candidate.view}
-            type="button"
-            aria-pressed={candidate.view === view.view}
-            className={`quiet-button ${candidate.view === view.view ? 'font-bold text-ink' : ''}`}
-            onClick={() => setPicked({ view: candidate.view, for: inHand?.id })}
-          >
-            {VIEW_WORDS[candidate.view]}
-          </button>
-        ))}
-      </div>
+      <Toggles
+        aria-label="Side of the drawing"
+        value={view.view}
+        options={drawing.views.map((candidate) => ({ value: candidate.view, label: VIEW_WORDS[candidate.view] }))}
+        onChange={(kind) => setPicked({ view: kind, for: inHand?.id })}
+      />
       <ModelDrawing
         view={view}
         paint={paint}

@@ -4,7 +4,7 @@ import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
-import { WANT_KIND_OPTIONS, WAY_TO_GET_OPTIONS } from './wantOptions.ts';
+import { WANT_KIND_OPTIONS, WAY_TO_GET_OPTIONS } from '../../../../shared/form/wantOptions.ts';
 
 export const SEVERITY_WORDS: Readonly<Record<number, string>> = {
   1: 'cosmetic',

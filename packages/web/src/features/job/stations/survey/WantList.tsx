@@ -9,7 +9,7 @@ import { formatDay } from '../../../../shared/dates/sayDates.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useJob } from '../../JobContext.tsx';
-import { WANT_KIND_OPTIONS, WAY_TO_GET_OPTIONS } from './wantOptions.ts';
+import { WANT_KIND_OPTIONS, WAY_TO_GET_OPTIONS } from '../../../../shared/form/wantOptions.ts';
 import { DateField } from '../../../../shared/ui/DateField.tsx';
 
 const MARKS: Readonly<Record<WantState, SignName>> = {
