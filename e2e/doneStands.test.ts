@@ -116,7 +116,10 @@ describe('work that is done', function () {
     const work = page.getByRole('region', { name: 'Hand work by station' });
     await work.getByRole('button', { name: 'The same as a table' }).click();
     await work.getByRole('row', { name: /^Strip/ }).waitFor();
-    await work.getByRole('img', { name: /^Hand work by station: .* done/ }).locator('svg').waitFor();
+    await work
+      .getByRole('img', { name: /^Hand work by station: .* done/ })
+      .locator('svg')
+      .waitFor();
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Record card (PDF)' }).click();
     expect((await download).suggestedFilename()).equal('SG-07-record.pdf');

@@ -234,8 +234,18 @@ describe('the kit', function () {
     const rows = table.getByRole('region', { name: /rows$/ });
     await rows.focus();
     await press('End');
-    await table.getByText('Wheel 10000').waitFor();
+    await table.getByRole('button', { name: 'Wheel 10000' }).waitFor();
     expect(await table.getByRole('row', { name: /Wheel 10000 / }).getAttribute('aria-rowindex')).equal('10001');
+    // What is open has its place too: the last row opens below itself and can be seen.
+    const height = () => rows.evaluate((frame) => frame.scrollHeight);
+    const closed = await height();
+    await table.getByRole('button', { name: 'Wheel 10000' }).click();
+    await table.getByText('Wheel 10000 lies here.').waitFor();
+    await page.waitForTimeout(200);
+    expect(await height()).within(closed + 30, closed + 80);
+    await table.getByRole('button', { name: 'Wheel 10000' }).click();
+    await page.waitForTimeout(200);
+    expect(await height()).equal(closed);
   });
 
   it('sets, moves and shows points of a picture from the keyboard, finer the nearer one looks', async () => {

@@ -124,7 +124,9 @@ describe('mended, new and powdered', function () {
     const form = page.getByLabel('Plan a coat for the outside');
     const list = page.getByRole('list', { name: 'Planned for the outside' });
     const names = async () =>
-      (await list.getByRole('listitem').allInnerTexts()).map((text) => text.split(/ (?:colour|primer|clear), /)[0]!.trim());
+      (await list.getByRole('listitem').allInnerTexts()).map((text) =>
+        text.split(/ (?:colour|primer|clear), /)[0]!.trim(),
+      );
     const plan = async (pot: string) => {
       await choose(form, pot);
       await page.getByRole('button', { name: 'Plan it' }).first().click();

@@ -14,6 +14,7 @@ export interface View {
 /** The main views, on the demo data, each at a place where it has something to show. */
 export const VIEWS: readonly View[] = [
   { name: 'Bench', picture: 'bench', path: '/', ready: 'Put a model on the bench' },
+  { name: 'Wants of all models', picture: null, path: '/?as=wants', ready: 'To be had' },
   { name: 'Identify', picture: 'identify', path: '/jobs/sg-01/identify', ready: 'What speaks for and against' },
   { name: 'Survey', picture: 'survey', path: '/jobs/sg-03/survey?part=sg-03-1.step', ready: 'Wants' },
   { name: 'Open', picture: 'open', path: '/jobs/sg-06/open', ready: 'Every joint, and why' },

@@ -1,6 +1,6 @@
-import type { ErrorBody, JobView } from '@sardonyx/contract';
+import type { BenchView, ErrorBody, JobView } from '@sardonyx/contract';
 import { getNoun, NOUNS } from '@sardonyx/contract';
-import type { CoatingLayer } from '@sardonyx/core';
+import type { CoatingLayer, Want } from '@sardonyx/core';
 import { expect } from 'chai';
 import { getMetadataStorage } from 'class-validator';
 import { ROW_KINDS } from '../src/modules/rows/rowKinds.ts';
@@ -97,6 +97,28 @@ describe('rows that people edit', () => {
         .body,
     ).deep.include({ code: 'bad-json' });
     expect((await bench.http.get('/api/nowhere').expect(404)).body).deep.include({ code: 'not-found' });
+  });
+
+  it('tells on the bench how each want is come by: as it says itself, else as its plan does', async () => {
+    const wayOf = async (what: string) => {
+      const { lanes } = await bench.get<BenchView>('bench');
+      return lanes.find((lane) => lane.job.id === 'sg-04')!.openWants.find((want) => want.what === what);
+    };
+    const { body: tyres } = await bench.http.post('/api/wants').send(want()).expect(201);
+    const decide = async (option: string) =>
+      bench.http.post('/api/decisions').send({ jobId: 'sg-04', school: 'S15', option, reason: 'tried' }).expect(201);
+    await decide('print');
+    expect(await wayOf('four tyres')).deep.include({ getBy: 'print', partName: 'Tyres', state: 'open' });
+    await bench.http
+      .patch(`/api/wants/${(tyres as Want).id}`)
+      .send({ version: 1, getBy: 'make' })
+      .expect(200);
+    expect(await wayOf('four tyres')).deep.include({ getBy: 'make' });
+    await bench.http
+      .patch(`/api/wants/${(tyres as Want).id}`)
+      .send({ version: 2, state: 'waived', reason: 'runs on rims' })
+      .expect(200);
+    expect(await wayOf('four tyres')).equal(undefined);
   });
 
   describe('planned coats', () => {

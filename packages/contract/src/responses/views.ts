@@ -69,12 +69,14 @@ export interface Health {
   readonly isDemo: boolean;
 }
 
+/** What a model still lacks. */
 export interface OpenWant extends Pick<
   Want,
-  'id' | 'what' | 'dependentBits' | 'kind' | 'getBy' | 'state' | 'solution' | 'dueOn'
+  'id' | 'what' | 'dependentBits' | 'kind' | 'state' | 'solution' | 'dueOn' | 'specimenPartId'
 > {
-  readonly specimenPartId: string;
   readonly partName: string;
+  /** As its plan gets it; null where the plan does without. */
+  readonly getBy: Want['getBy'];
 }
 
 export interface BenchLane {

@@ -37,14 +37,14 @@ export function Shell() {
     return () => clearTimeout(waiting);
   }, []);
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="flex h-dvh flex-col low:h-auto low:min-h-dvh">
       <a href="#work" className="sr-only focus:not-sr-only focus:p-3">
         Skip to the work
       </a>
       <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
       <Offline />
       <Refusal />
-      <main id="work" tabIndex={-1} className="min-h-0 grow overflow-y-auto outline-none">
+      <main id="work" tabIndex={-1} className="min-h-0 grow overflow-y-auto outline-none low:overflow-y-visible">
         <Suspense fallback={<LoadingNote what="this room" />}>
           <Outlet />
         </Suspense>

@@ -9,7 +9,7 @@ export function Who() {
   const { data: bench } = useGetBenchQuery();
   const [who, setWho] = useWho();
   const [isOpen, setOpen] = useState(false);
-  const restorers = bench?.restorers ?? [];
+  const names = (bench?.restorers ?? []).map(({ name }) => name);
   const trigger = (
     <button type="button" className="quiet-button">
       {who || 'Who is here?'}
@@ -18,18 +18,16 @@ export function Who() {
   return (
     <Popup trigger={trigger} label="Who is at the bench" align="end" width="18rem" isOpen={isOpen} onOpen={setOpen}>
       <div className="space-y-2 p-4">
-        {restorers.length > 0 && (
-          <Radios
-            label="Who is at the bench?"
-            isList
-            value={who}
-            options={restorers.map(({ name }) => name)}
-            onChange={setWho}
-          />
+        {names.length > 0 && (
+          <Radios label="Who is at the bench?" isList value={who} options={names} onChange={setWho} />
         )}
         <label className="block">
-          {restorers.length > 0 ? 'Somebody else' : 'Who is at the bench?'}
-          <input value={who} onChange={(event) => setWho(event.target.value)} maxLength={80} />
+          {names.length > 0 ? 'Somebody else' : 'Who is at the bench?'}
+          <input
+            value={names.includes(who) ? '' : who}
+            onChange={(event) => setWho(event.target.value)}
+            maxLength={80}
+          />
         </label>
         <button type="button" className="plain-button w-full" onClick={() => setOpen(false)}>
           That is all

@@ -32,10 +32,15 @@ type LaneTask = Pick<
   | 'lookedAt'
   | 'after'
   | 'needs'
->;
+  | 'method'
+> & {
+  /** The want that it is about, where it is a step of getting one. */
+  readonly getsWant: string | null;
+};
 
 /** What is done waits for nothing. */
-const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs,
+const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs, method,
+  CASE WHEN act = 'get' THEN json_extract("of", '$.wantId') END AS getsWant,
   CASE WHEN state = 'to do' THEN "after" ELSE '[]' END AS "after"`;
 
 /** Read as they are stored: the mapper's work was half of the time of the bench. */
@@ -157,17 +162,19 @@ function createLane(
     },
     blockedBy: next.blockedBy,
     roomRefusal: next.task && refuseRoom(next.task),
-    openWants: specimens.flatMap((specimen) => listOpenWants(all.of(specimen.id))),
+    openWants: specimens.flatMap((specimen) => listOpenWants(all.of(specimen.id), tasks)),
     progress: computeProgress(tasks),
     handsOnLeftMin: tasks.filter((task) => !isSettled(task)).reduce((sum, task) => sum + task.handsOnMin, 0),
   };
 }
 
-const listOpenWants = ({ parts, wants }: PartsOfSpecimen): OpenWant[] =>
+/** How each is come by is what the plan says of it. */
+const listOpenWants = ({ parts, wants }: PartsOfSpecimen, tasks: readonly LaneTask[]): OpenWant[] =>
   wants
     .filter(({ state }) => state === 'open' || state === 'ordered')
-    .map(({ id, specimenPartId, what, dependentBits, kind, getBy, state, solution, dueOn }) => ({
-      ...{ id, specimenPartId, what, dependentBits, kind, getBy, state, solution, dueOn },
+    .map(({ id, specimenPartId, what, dependentBits, kind, state, solution, dueOn }) => ({
+      ...{ id, specimenPartId, what, dependentBits, kind, state, solution, dueOn },
+      getBy: (tasks.find((task) => task.getsWant === id)?.method ?? null) as OpenWant['getBy'],
       partName: parts.find((part) => part.id === specimenPartId)!.name,
     }));
 

@@ -25,7 +25,7 @@ const COLUMNS: readonly Column<WantRow>[] = [
     key: 'way',
     heading: 'To be had',
     share: 1.2,
-    read: ({ want }) => (want.getBy ? WAY_TO_GET_WORDS[want.getBy] : 'as its job does'),
+    read: ({ want }) => (want.getBy ? WAY_TO_GET_WORDS[want.getBy] : 'its plan does without'),
   },
   { key: 'state', heading: 'State', read: ({ want }) => (want.state === 'open' ? 'not ordered' : want.state) },
   { key: 'from', heading: 'From where', share: 1.5, read: ({ want }) => want.solution || null },

@@ -1,4 +1,5 @@
 import { useGetShelfQuery } from '../../shared/api/api.ts';
+import { Dab } from '../../shared/ui/Dab.tsx';
 
 /** A paint that was found by name. */
 export function PaintFound({ id }: { readonly id: string | null }) {
@@ -8,7 +9,7 @@ export function PaintFound({ id }: { readonly id: string | null }) {
   const pots = shelf!.pots.filter((pot) => pot.productId === id);
   return (
     <p className="flex items-center gap-3 border border-strong-line bg-sheet p-3">
-      <span aria-hidden className="size-8 border border-ink" style={{ background: product.colourHex }} />
+      <Dab colour={product.colourHex} size="size-8" />
       <span>
         <strong>
           {product.line} {product.name}

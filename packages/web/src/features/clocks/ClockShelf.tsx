@@ -19,11 +19,15 @@ export function ClockShelf() {
   const running = timers.filter((timer) => Date.parse(timer.endsAt) > nowMs);
   useBell(due.length > 0);
   return (
-    <aside aria-label="Clock shelf" data-frame className="border-t border-strong-line bg-sheet">
+    <aside
+      aria-label="Clock shelf"
+      data-frame
+      className="border-t border-strong-line bg-sheet low:sticky low:bottom-0 low:z-10"
+    >
       {due.map((timer) => (
         <DueClock key={timer.id} timer={timer} jobNumber={jobNumber(timer.jobId)} nowMs={nowMs} />
       ))}
-      <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1">
+      <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1 low:flex-nowrap low:overflow-x-auto low:whitespace-nowrap">
         {timers.length === 0 && (
           <span className="text-soft-ink">No clock runs. Soaks, flashes and cures appear here.</span>
         )}

@@ -77,7 +77,7 @@ export function PartMapView({ marks = {}, markWord = 'mark', joints = [], pins =
       role="listbox"
       aria-label="Part map"
       tabIndex={-1}
-      className={`max-h-[38vh] w-full border bg-paper min-[1100px]:max-h-[62vh] ${onPlace ? 'border-2 border-sard' : 'border-hairline'}`}
+      className={`max-h-[min(60vh,34rem)] w-full border bg-paper min-[1100px]:max-h-[62vh] ${onPlace ? 'border-2 border-sard' : 'border-hairline'}`}
       viewBox={`0 0 ${map.widthMm} ${map.heightMm}`}
       onKeyDown={onKey}
     >

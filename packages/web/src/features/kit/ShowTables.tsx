@@ -32,7 +32,11 @@ const COLUMNS: readonly Column<Wheel>[] = [
 export function ShowTables() {
   const [open, setOpen] = useState<string | null>(null);
   const [order, setOrder] = useState(['Grey primer', 'Signal red', 'Cream', 'Gloss clear']);
-  const common = { columns: COLUMNS, keyOf: ({ id }: Wheel) => id, fileName: 'wheels' };
+  const common = {
+    ...{ columns: COLUMNS, keyOf: ({ id }: Wheel) => id, fileName: 'wheels', openKey: open },
+    onOpen: ({ id }: Wheel) => setOpen(open === id ? null : id),
+    showOpen: ({ name }: Wheel) => <p className="p-3">{name} lies here.</p>,
+  };
   return (
     <Shown part="Tables and lists in an order">
       <OrderedList
@@ -46,14 +50,7 @@ export function ShowTables() {
         onMove={() => undefined}
       />
       <div className="col-span-full space-y-6">
-        <DataTable
-          {...common}
-          label="Five wheels"
-          rows={FEW}
-          openKey={open}
-          onOpen={({ id }) => setOpen(open === id ? null : id)}
-          showOpen={({ name }) => <p className="p-3">{name} lies here.</p>}
-        />
+        <DataTable {...common} label="Five wheels" rows={FEW} />
         <DataTable {...common} label="Ten thousand wheels" rows={MANY} height="24rem" />
         <DataTable {...common} label="No wheels" rows={[]} isFilterless />
       </div>

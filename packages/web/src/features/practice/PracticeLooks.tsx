@@ -2,6 +2,7 @@ import type { CastingView } from '@sardonyx/contract';
 import type { IdentifyCatalogue, PracticeRound } from '@sardonyx/core';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { ModelDrawing } from '../../shared/drawing/ModelDrawing.tsx';
+import { Dab } from '../../shared/ui/Dab.tsx';
 
 interface PracticeLooksProps {
   readonly view: CastingView;
@@ -83,13 +84,7 @@ export function PracticeLooks({ view, catalogue, round, lookedAt, isOver, onLook
               </span>
               {isSeen ? (
                 <span className="flex items-center gap-2 font-semibold">
-                  {hexOf.get(stateId ?? '') && (
-                    <span
-                      aria-hidden
-                      className="size-4 border border-ink"
-                      style={{ background: hexOf.get(stateId!)! }}
-                    />
-                  )}
+                  {hexOf.get(stateId ?? '') && <Dab colour={hexOf.get(stateId!)!} />}
                   {state?.label}
                 </span>
               ) : (

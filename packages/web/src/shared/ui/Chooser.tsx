@@ -3,6 +3,7 @@ import { useDeferredValue, useMemo, useState, type CSSProperties } from 'react';
 import type { ControlProps } from './controlProps.ts';
 import { DownIcon } from './icons.ts';
 import { findOptions } from './findOptions.ts';
+import { Dab } from './Dab.tsx';
 import { Popup } from './Popup.tsx';
 import { groupOptions, type Option } from './options.ts';
 
@@ -54,7 +55,7 @@ export function Chooser(props: ChooserProps) {
           data-value={value}
         >
           <span className="flex min-w-0 items-center gap-2">
-            {chosen?.swatch && <Dab colour={chosen.swatch} />}
+            {chosen?.swatch && <Dab colour={chosen.swatch} size="size-6" />}
             <span className="wrap-anywhere">{chosen?.label ?? placeholder}</span>
           </span>
           <DownIcon aria-hidden size={18} className="shrink-0" />
@@ -122,7 +123,7 @@ function ChooserList({ options, value, onChoose }: ChooserListProps) {
                 className="listed-option"
                 onSelect={() => onChoose(option.value)}
               >
-                {option.swatch && <Dab colour={option.swatch} />}
+                {option.swatch && <Dab colour={option.swatch} size="size-6" />}
                 <span className="grow">
                   {option.label}
                   {(option.whyNot ?? option.note) && (
@@ -142,7 +143,3 @@ function ChooserList({ options, value, onChoose }: ChooserListProps) {
     </Command>
   );
 }
-
-const Dab = ({ colour }: { readonly colour: string }) => (
-  <span aria-hidden data-swatch className="size-6 shrink-0 border border-strong-line" style={{ background: colour }} />
-);

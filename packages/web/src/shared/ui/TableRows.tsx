@@ -1,11 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useEffectEvent, useRef, type KeyboardEvent, type ReactNode } from 'react';
 import { DownIcon, SortIcon, UpIcon } from './icons.ts';
 import type { Cell } from './tableText.ts';
 
 /** Longer tables draw only the rows that can be seen. */
 const LONG = 100;
 const ROW_PX = 44;
+const LINE_PX = 1;
 
 export interface Column<R extends object> {
   readonly key: string;
@@ -30,7 +31,7 @@ export interface OpenRows<R extends object> {
   /** Under the row of this key. */
   readonly openKey?: string | null;
   readonly showOpen?: (row: R) => ReactNode;
-  /** Height of the part that scrolls; the page scrolls without one. */
+  /** The part that scrolls is never higher; the page scrolls without one. */
   readonly height?: string;
 }
 
@@ -50,10 +51,18 @@ export function TableRows<R extends object>(props: TableRowsProps<R>) {
     count: sorted.length,
     enabled: isLong,
     getScrollElement: () => frame.current,
-    estimateSize: () => ROW_PX,
+    estimateSize: () => ROW_PX + LINE_PX,
     getItemKey: (i) => keyOf(sorted[i]!),
     overscan: 12,
   });
+  const forgetOpen = useEffectEvent((key: string) => {
+    const at = sorted.findIndex((row) => keyOf(row) === key);
+    if (at >= 0) virtual.resizeItem(at, ROW_PX + LINE_PX);
+  });
+  useEffect(() => {
+    if (openKey !== null && isLong) return () => forgetOpen(openKey);
+    return undefined;
+  }, [openKey, isLong]);
   const items = virtual.getVirtualItems();
   const drawn = isLong ? items.map((item) => item.index) : sorted.map((_, i) => i);
   const above = isLong ? (items[0]?.start ?? 0) : 0;
@@ -66,7 +75,7 @@ export function TableRows<R extends object>(props: TableRowsProps<R>) {
       aria-label={`${label}, rows`}
       tabIndex={0}
       className="overflow-auto border-y border-strong-line"
-      style={isLong || height ? { height: height ?? '70vh' } : undefined}
+      style={isLong || height ? { maxHeight: height ?? '70vh' } : undefined}
       onKeyDown={onOpen && moveAlong}
     >
       <table
@@ -87,30 +96,37 @@ export function TableRows<R extends object>(props: TableRowsProps<R>) {
             ))}
           </tr>
         </thead>
-        <tbody>
-          {above > 0 && <tr aria-hidden style={{ height: above }} />}
-          {drawn.map((i) => {
-            const row = sorted[i]!;
-            const key = keyOf(row);
-            return (
-              <TableRow
-                key={key}
-                row={row}
-                at={i}
-                shown={shown}
-                isOpen={showOpen ? openKey === key : undefined}
-                {...(onOpen ? { onOpen: () => onOpen(row) } : {})}
-                below={openKey === key && showOpen ? showOpen(row) : null}
-              />
-            );
-          })}
-          {below > 0 && <tr aria-hidden style={{ height: below }} />}
-        </tbody>
+        {above > 0 && <Gap px={above} />}
+        {drawn.map((i) => {
+          const row = sorted[i]!;
+          const key = keyOf(row);
+          return (
+            <TableRow
+              key={key}
+              // What is open is higher than a row. Measuring all would stop a scroll by keyboard half way.
+              measure={isLong && openKey === key ? virtual.measureElement : undefined}
+              row={row}
+              at={i}
+              shown={shown}
+              isOpen={showOpen ? openKey === key : undefined}
+              {...(onOpen ? { onOpen: () => onOpen(row) } : {})}
+              below={openKey === key && showOpen ? showOpen(row) : null}
+            />
+          );
+        })}
+        {below > 0 && <Gap px={below} />}
       </table>
       {sorted.length === 0 && <p className="p-4 text-soft-ink">Nothing here is like that.</p>}
     </div>
   );
 }
+
+/** Rows that are not drawn. */
+const Gap = ({ px }: { readonly px: number }) => (
+  <tbody aria-hidden>
+    <tr style={{ height: px }} />
+  </tbody>
+);
 
 /** Arrow keys go from row to row. */
 function moveAlong(event: KeyboardEvent<HTMLDivElement>) {
@@ -141,7 +157,11 @@ function Heading<R extends object>({ column, width, sorted, onSort }: HeadingPro
       className={`border-b border-strong-line p-0 font-semibold ${column.isNumber ? 'text-right' : 'text-left'}`}
       style={width ? { width } : undefined}
     >
-      <button type="button" className="inline-flex min-h-11 items-center gap-1 px-2" onClick={onSort}>
+      <button
+        type="button"
+        className={`inline-flex min-h-11 items-center gap-1 px-2 ${column.isNumber ? 'text-right' : 'text-left'}`}
+        onClick={onSort}
+      >
         {column.heading}
         <Sign aria-hidden size={16} className={sorted ? '' : 'text-soft-ink'} />
       </button>
@@ -150,6 +170,7 @@ function Heading<R extends object>({ column, width, sorted, onSort }: HeadingPro
 }
 
 interface TableRowProps<R extends object> {
+  readonly measure: ((row: HTMLElement | null) => void) | undefined;
   readonly row: R;
   readonly at: number;
   readonly shown: readonly Column<R>[];
@@ -159,9 +180,9 @@ interface TableRowProps<R extends object> {
   readonly below: ReactNode;
 }
 
-function TableRow<R extends object>({ row, at, shown, isOpen, onOpen, below }: TableRowProps<R>) {
+function TableRow<R extends object>({ measure, row, at, shown, isOpen, onOpen, below }: TableRowProps<R>) {
   return (
-    <>
+    <tbody ref={measure} data-index={at}>
       <tr aria-rowindex={at + 2} className="border-b border-hairline" style={{ height: ROW_PX }}>
         {shown.map((column, i) => {
           const content = column.show?.(row) ?? column.read(row) ?? '';
@@ -189,6 +210,6 @@ function TableRow<R extends object>({ row, at, shown, isOpen, onOpen, below }: T
           <td colSpan={shown.length}>{below}</td>
         </tr>
       )}
-    </>
+    </tbody>
   );
 }

@@ -1,6 +1,7 @@
 import { ToggleGroup as Radix } from 'radix-ui';
 import type { ControlProps } from './controlProps.ts';
 import { asOption, type Option, type OptionValue } from './options.ts';
+import { Dab } from './Dab.tsx';
 
 interface ToggleOption<V extends OptionValue> extends Option<V> {
   /** Its colour, where it is one. */
@@ -16,6 +17,8 @@ interface TogglesProps<V extends OptionValue> extends ControlProps {
   readonly size?: string;
   /** Each in a box of its own: for long words that take several lines of them. */
   readonly isApart?: boolean;
+  /** As wide as there is room, each alike. */
+  readonly isWide?: boolean;
   readonly disabled?: boolean;
 }
 
@@ -26,6 +29,7 @@ export function Toggles<V extends OptionValue>({
   onChange,
   size = 'px-3',
   isApart = false,
+  isWide = false,
   ...control
 }: TogglesProps<V>) {
   const known: readonly ToggleOption<V>[] = options.map((one) => asOption<V>(one));
@@ -34,7 +38,11 @@ export function Toggles<V extends OptionValue>({
     <Radix.Root
       {...control}
       type="single"
-      className={isApart ? 'flex flex-wrap gap-2' : 'inline-flex flex-wrap border border-strong-line'}
+      className={
+        isApart
+          ? 'flex flex-wrap gap-2'
+          : `${isWide ? 'grid auto-cols-fr grid-flow-col' : 'inline-flex flex-wrap'} border border-strong-line`
+      }
       value={at < 0 ? '' : String(at)}
       onValueChange={(key) => key !== '' && onChange(known[Number(key)]!.value)}
     >
@@ -50,7 +58,7 @@ export function Toggles<V extends OptionValue>({
               {note}
             </span>
           )}
-          {swatch && <span aria-hidden className="size-4 border border-current" style={{ background: swatch }} />}
+          {swatch && <Dab colour={swatch} />}
           {label}
         </Radix.Item>
       ))}

@@ -4,6 +4,7 @@ import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { OrderedList } from '../../../../shared/ui/OrderedList.tsx';
 import { useJob } from '../../JobContext.tsx';
+import { Dab } from '../../../../shared/ui/Dab.tsx';
 
 interface PlannedCoatsProps {
   readonly areaName: string;
@@ -45,7 +46,7 @@ export function PlannedCoats({ areaName, layers }: PlannedCoatsProps) {
           name: coat.name,
           content: (
             <>
-              <span aria-hidden className="size-4 shrink-0 border border-ink" style={{ background: coat.colourHex }} />
+              <Dab colour={coat.colourHex} />
               <span className="min-w-0 flex-1">
                 {coat.name}
                 <span className="text-soft-ink">

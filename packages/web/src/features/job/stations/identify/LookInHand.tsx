@@ -53,7 +53,8 @@ export function LookInHand({ feature, hasNext, onNext }: LookInHandProps) {
         <Toggles
           aria-label={`${feature.label}: how sure are you?`}
           disabled={isClosed}
-          size="px-2 flex-1 flex-col-reverse gap-0!"
+          isWide
+          size="px-1 flex-col-reverse gap-0!"
           value={given?.certainty}
           options={CERTAINTIES.map((certainty) => ({
             value: certainty,

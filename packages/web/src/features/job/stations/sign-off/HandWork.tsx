@@ -30,7 +30,9 @@ export function HandWork({ tasks }: { readonly tasks: readonly Task[] }) {
           rows: rows.map((row) => [row.name, say(row.handsOnDoneMin), say(row.handsOnLeftMin)]),
         }}
       />
-      <p className="text-note text-soft-ink">Minutes as they were planned (planning estimates). Dark: done.</p>
+      <p className="text-note text-soft-ink">
+        Minutes as they were planned (planning estimates). A full bar is done, a hollow one is left.
+      </p>
     </section>
   );
 }

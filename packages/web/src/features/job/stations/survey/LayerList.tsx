@@ -6,6 +6,7 @@ import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { RejectCoat } from '../finish/RejectCoat.tsx';
 import { COAT_OWNER_WORDS } from './AddLayer.tsx';
+import { Dab } from '../../../../shared/ui/Dab.tsx';
 
 /** Layers in words, innermost first. Applied ones are part of the log and stay. */
 export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[] }) {
@@ -16,7 +17,7 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
     <ol>
       {layers.map((layer) => (
         <li key={layer.id} className="flex flex-wrap items-center gap-2">
-          <span aria-hidden className="size-4 shrink-0 border border-ink" style={{ background: layer.colourHex }} />
+          <Dab colour={layer.colourHex} />
           <span className="min-w-0 flex-1">
             {layer.name}
             <span className="text-soft-ink">
