@@ -37,6 +37,7 @@ export function Tray() {
           <NavLink
             key={lane.job.id}
             to={`/jobs/${lane.job.id}`}
+            // The browser’s own hint: the kit’s would come with the first view, and a quarter of a second later.
             title={`${lane.job.number} ${lane.job.title}`}
             className="flex shrink-0 flex-col items-center px-0.5 py-1 text-note whitespace-nowrap"
           >

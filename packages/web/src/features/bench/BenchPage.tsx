@@ -6,16 +6,16 @@ import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { sayBlocked } from '../../shared/dates/sayDates.ts';
 import { formatMinutes } from '../../shared/format.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
-import { Toggles } from '../../shared/ui/Toggles.tsx';
 import { Lane } from './Lane.tsx';
 
-// The bench opens with its lanes; the table comes when it is asked for.
+// The bench opens with its lanes; the rest comes a moment later, or when it is asked for.
+const LanesOrWants = lazy(() => import('./LanesOrWants.tsx').then((module) => ({ default: module.LanesOrWants })));
 const WantTable = lazy(() => import('./WantTable.tsx').then((module) => ({ default: module.WantTable })));
 
 /** All models in work: what can be done in the next session, then a lane for each. */
 export function BenchPage() {
   const { data, error } = useGetBenchQuery();
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
   if (!data) return <Pending what="the bench" error={error} />;
   if (data.lanes.length === 0) return <EmptyBench />;
   const open = data.lanes.filter((lane) => !lane.job.signedOffAt);
@@ -32,15 +32,9 @@ export function BenchPage() {
       <div className="mb-4 flex flex-wrap items-start justify-between gap-4">
         <Tonight view={data} />
         <div className="flex flex-wrap items-center gap-3">
-          <Toggles
-            aria-label="See"
-            value={isWants}
-            options={[
-              { value: false, label: 'Models' },
-              { value: true, label: `Wants (${wanted})` },
-            ]}
-            onChange={(asWants) => setParams(asWants ? { as: 'wants' } : {}, { replace: true })}
-          />
+          <Suspense fallback={<span className="min-h-11 w-44" />}>
+            <LanesOrWants wanted={wanted} />
+          </Suspense>
           <Link to="/put-on-bench" className="plain-button">
             Put a model on the bench
           </Link>

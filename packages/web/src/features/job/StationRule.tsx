@@ -1,5 +1,6 @@
 import { computeStationState, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { Link, useLocation } from 'react-router';
+import { Tooltip } from '../../shared/ui/Tooltip.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { formatMinutes } from '../../shared/format.ts';
 import { useJob } from './JobContext.tsx';
@@ -15,22 +16,23 @@ export function StationRule({ current }: { readonly current: Station }) {
         const isOpen = station === current;
         const state = total === 0 ? 'nothing to do' : done === total ? 'done' : `${total - done} left`;
         return (
-          <Link
-            key={station}
-            to={`/jobs/${view.job.id}/${station}${search}`}
-            aria-current={isOpen ? 'step' : undefined}
-            title={`Alt+${i + 1}`}
-            className={`min-w-0 border-r border-hairline px-2 py-2 min-[1100px]:px-3 last:border-r-0 ${isOpen ? 'grow-[3] border-b-4 border-b-sard bg-sheet' : 'grow bg-bench hover:bg-sunk'}`}
-          >
-            <span className={`block ${isOpen ? 'text-lead font-semibold' : ''}`}>
-              {done === total && total > 0 && <Sign of="check" />}
-              {STATION_LABELS[station]}
-            </span>
-            <span className="block text-note text-soft-ink">
-              {state}
-              {isOpen && handsOnLeftMin > 0 && `, ${formatMinutes(handsOnLeftMin)} at the hands`}
-            </span>
-          </Link>
+          <Tooltip key={station} says={`Alt+${i + 1}`}>
+            <Link
+              to={`/jobs/${view.job.id}/${station}${search}`}
+              aria-current={isOpen ? 'step' : undefined}
+              aria-keyshortcuts={`Alt+${i + 1}`}
+              className={`min-w-0 border-r border-hairline px-2 py-2 min-[1100px]:px-3 last:border-r-0 ${isOpen ? 'grow-[3] border-b-4 border-b-sard bg-sheet' : 'grow bg-bench hover:bg-sunk'}`}
+            >
+              <span className={`block ${isOpen ? 'text-lead font-semibold' : ''}`}>
+                {done === total && total > 0 && <Sign of="check" />}
+                {STATION_LABELS[station]}
+              </span>
+              <span className="block text-note text-soft-ink">
+                {state}
+                {isOpen && handsOnLeftMin > 0 && `, ${formatMinutes(handsOnLeftMin)} at the hands`}
+              </span>
+            </Link>
+          </Tooltip>
         );
       })}
     </nav>

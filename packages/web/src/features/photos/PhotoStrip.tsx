@@ -1,7 +1,8 @@
 import { findMissingSides, PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
-import { useId, useState, type DragEvent } from 'react';
+import { useId, useRef, useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
 import { AddPhotoIcon, CameraIcon } from '../../shared/ui/icons.ts';
+import { Tooltip } from '../../shared/ui/Tooltip.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
@@ -31,13 +32,15 @@ export function PhotoStrip({ jobId, photos, stage, isClosed }: PhotoStripProps) 
         <ul className="flex flex-wrap gap-2">
           {own.map((photo) => (
             <li key={photo.id} className="w-36">
-              <Link to={`/jobs/${jobId}/photos/${photo.id}`} title="Straighten, measure, pin, compare">
-                <img
-                  src={`/api/photos/${photo.hash}/small`}
-                  alt={`${photo.side}, ${photo.stage}${photo.caption ? `: ${photo.caption}` : ''}`}
-                  className="h-24 w-36 border border-hairline object-cover"
-                />
-              </Link>
+              <Tooltip says="Straighten, measure, pin, compare">
+                <Link to={`/jobs/${jobId}/photos/${photo.id}`}>
+                  <img
+                    src={`/api/photos/${photo.hash}/small`}
+                    alt={`${photo.side}, ${photo.stage}${photo.caption ? `: ${photo.caption}` : ''}`}
+                    className="h-24 w-36 border border-hairline object-cover"
+                  />
+                </Link>
+              </Tooltip>
               <p className="text-note text-soft-ink">
                 {photo.side}, {formatMoment(photo.takenAt)}
                 {photo.control && ' · straight'}
@@ -65,6 +68,7 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
   const [isOver, setOver] = useState(false);
   const [error, setError] = useState<AppError | null>(null);
   const [upload, { isLoading }] = useUploadPhotoMutation();
+  const running = useRef<ReturnType<typeof upload>>(null);
   const side = chosen ?? nextSide;
   const send = async (files: readonly File[]) => {
     setError(null);
@@ -75,9 +79,11 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
       form.append('side', side);
       form.append('caption', '');
       form.append('picture', file);
+      running.current = upload(form);
       try {
-        await upload(form).unwrap();
+        await running.current.unwrap();
       } catch (problem) {
+        if ((problem as { name?: string }).name === 'AbortError') return;
         const known = readAppError(problem);
         setError({ ...known, message: `${file.name}: ${known.message}` });
         return;
@@ -130,7 +136,7 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
       />
       {isLoading && (
         <div className="w-full">
-          <Progress what="Storing the photograph" share={null} />
+          <Progress what="Storing the photograph" share={null} onEnd={() => running.current?.abort()} />
         </div>
       )}
       {error && (
