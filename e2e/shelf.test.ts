@@ -79,7 +79,7 @@ describe('the shelf and the trainer', function () {
     expect(await findHue(page, 'near swatches')).deep.equal([]);
     await page.getByRole('button', { name: 'That is it' }).click();
     await page.getByText(/^\d+ points: \d+\.\d dE00 off/).waitFor();
-    await page.getByText('Guided mixing, with an instrument').waitFor({ timeout: 30_000 });
+    await page.getByText('Guided mixing with an instrument ended with').waitFor({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Another colour' }).last().click();
     await page.getByText('0.00 ml in the cup, 0 patches').waitFor();
     expectNoFaults(page);

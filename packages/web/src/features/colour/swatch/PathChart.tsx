@@ -41,7 +41,7 @@ function drawPaths(
   const text = axisText(ink);
   const name = { nameTextStyle: text, nameLocation: 'middle' as const };
   return {
-    grid: { left: 44, right: 24, top: 26, bottom: 40 },
+    grid: { left: 44, right: paths.length > 1 ? 72 : 24, top: 26, bottom: 40 },
     xAxis: {
       ...{ type: 'value' as const, name: 'in the cup, ml', nameGap: 26, ...name },
       axisLabel: text,
@@ -67,7 +67,7 @@ function drawPaths(
             markLine: {
               ...{ silent: true, symbol: 'none', data: [{ yAxis: tolerance }] },
               lineStyle: { color: sard, width: 2, type: 'solid' as const },
-              label: { ...text, formatter: 'near enough', position: 'insideEndTop' as const },
+              label: { ...text, formatter: 'near enough', position: 'insideStartTop' as const },
             },
           }
         : {}),
