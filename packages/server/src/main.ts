@@ -38,6 +38,9 @@ const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, 
   console.log(`${room.benchName} is open at http://${config.host}:${port}`);
 });
 
+// A connection that is closed just as it is used again loses what was sent on it: browsers and tests keep theirs for minutes.
+server.keepAliveTimeout = 10 * 60_000;
+
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => void room.source.destroy().then(() => process.exit(0)));
