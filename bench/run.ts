@@ -8,6 +8,7 @@ import { colourMatch } from './colour/match.ts';
 import { colourMix } from './colour/mix.ts';
 import { demo } from './demo.ts';
 import { door } from './door.ts';
+import { drawingTopic } from './drawing.ts';
 import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';
 import { calibration } from './identify/calibration.ts';
@@ -32,6 +33,7 @@ const topics = [
   colourMatch,
   colourMix,
   colourCard,
+  drawingTopic,
   demo,
   door,
   apiTopic,

@@ -65,8 +65,28 @@ export const VIEWS: readonly View[] = [
   { name: 'Sign off, not yet', picture: null, path: '/jobs/sg-05/sign-off', ready: /^Not yet/ },
   { name: 'Catalogue', picture: 'catalogue', path: '/catalogue', ready: 'Narrow down' },
   { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },
-  { name: 'New casting', picture: null, path: '/catalogue/new', ready: 'Add it to the catalogue' },
-  { name: 'Practice', picture: 'practice', path: '/practice?casting=milk-float&seed=4', ready: 'Which issue is it?' },
+  { name: 'Constructions', picture: 'constructions', path: '/catalogue/new', ready: 'Two shells and a post' },
+  {
+    name: 'New casting',
+    picture: null,
+    path: '/catalogue/new',
+    ready: 'Two shells and a post',
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Two posts/ }).click();
+      await page.getByRole('button', { name: 'Add it to the catalogue' }).waitFor();
+    },
+  },
+  {
+    name: 'Parts and joints',
+    picture: 'parts-and-joints',
+    path: '/catalogue/milk-float',
+    ready: 'What was said of its dates',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Change parts and joints' }).click();
+      await page.getByRole('region', { name: 'Parts and joints' }).evaluate((region) => region.scrollIntoView());
+    },
+  },
+  { name: 'Practice', picture: null, path: '/practice?casting=milk-float&seed=4', ready: 'Which issue is it?' },
   {
     name: 'House style',
     picture: 'house',
@@ -98,7 +118,7 @@ export const VIEWS: readonly View[] = [
     },
   },
   { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
-  { name: 'Put on the bench', picture: 'put-on-bench', path: '/put-on-bench', ready: 'Put it on the bench' },
+  { name: 'Put on the bench', picture: null, path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
   { name: 'Find', picture: null, path: '/', ready: 'Put a model on the bench', act: findGreen },
   {

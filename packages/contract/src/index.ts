@@ -83,10 +83,11 @@ export {
   UndoStep,
 } from './requests/colour.ts';
 export { CatalogueFile } from './requests/catalogueFile.ts';
-export { ChangeCasting, CreateCasting } from './requests/catalogue.ts';
+export { ChangeBuild, ChangeCasting, CreateCasting } from './requests/catalogue.ts';
 export type {
   BenchCasting,
   BenchLane,
+  BuildChanged,
   OpenWant,
   BenchView,
   CastingView,

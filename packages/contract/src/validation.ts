@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { PART_SIZES } from '@sardonyx/core';
 import { IsInt, Matches, Min, ValidateBy, ValidateIf, type ValidationOptions } from 'class-validator';
 
 /** The field may be left out, but when it is there it must pass its other checks: null does not slip through. */
@@ -22,6 +23,16 @@ export function IsLab(options?: ValidationOptions): PropertyDecorator {
   const validate = (value: unknown) => Array.isArray(value) && value.length === 3 && value.every(isCoordinate);
   const defaultMessage = () => '$property: L*, a*, b* are wanted, three numbers each';
   return ValidateBy({ name: 'isLab', validator: { validate, defaultMessage } }, options);
+}
+
+/** Sizes of a part by their names, millimetres. */
+export function IsPartSizes(options?: ValidationOptions): PropertyDecorator {
+  const isSize = ([name, mm]: [string, unknown]) =>
+    (PART_SIZES as readonly string[]).includes(name) && typeof mm === 'number' && mm >= 0.05 && mm <= 600;
+  const validate = (value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value) && Object.entries(value).every(isSize);
+  const defaultMessage = () => `Sizes are millimetres, 0.05 to 600, of: ${PART_SIZES.join(', ')}.`;
+  return ValidateBy({ name: 'isPartSizes', validator: { validate, defaultMessage } }, options);
 }
 
 /** A calendar day that exists, as YYYY-MM-DD, between 1900 and 2199. */

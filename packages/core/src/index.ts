@@ -6,7 +6,6 @@ export {
   ALTERATION_GROUPS,
   BODY_TYPES,
   JOINT_KINDS,
-  PART_ROLES,
   SOURCE_CERTAINTIES,
   type AlterationGroup,
   type BodyType,
@@ -20,7 +19,6 @@ export {
   type JointTool,
   type JointWay,
   type Maker,
-  type PartRole,
   type Source,
   type SourceCertainty,
   type ToyRange,
@@ -28,6 +26,16 @@ export {
   type VariantState,
   type Versioned,
 } from './model/catalogue.ts';
+export { PART_ROLES, type PartRole } from './model/partRole.ts';
+export {
+  PART_SHAPES,
+  PART_SIZES,
+  ROLE_OF_SHAPE,
+  shapeOfRole,
+  type PartShape,
+  type PartSize,
+  type PartSizes,
+} from './model/partShape.ts';
 export type { Drawing, DrawingShape, DrawingView, ViewKind } from './model/drawing.ts';
 export { InvalidInputError } from './model/errors.ts';
 export { DEFAULT_LOSS_THRESHOLD, type HouseStyle } from './model/house.ts';
@@ -275,6 +283,24 @@ export { listCoatsOf, listCoatsOn, listMissingCoats } from './gates/coatsOfTask.
 export { findCoatTask } from './gates/findCoatTask.ts';
 export { needsStopCheck } from './gates/needsStopCheck.ts';
 export { selectOpenLinks, type OpenLink } from './gates/openLinks.ts';
+
+// How castings are built
+export { CONSTRUCTIONS, type Construction, type PlannedJoint, type PlannedPart } from './construction/constructions.ts';
+export { checkBuild, completeBuild, type Build } from './construction/completeBuild.ts';
+export {
+  addJoint,
+  addPart,
+  changeJoint,
+  changePart,
+  joinParts,
+  removeJoint,
+  removePart,
+  splitPart,
+  type BuildDraft,
+  type NewPart,
+} from './construction/editBuild.ts';
+export { drawCasting, fitDrawing } from './construction/drawCasting.ts';
+export { workOutBehind } from './construction/workOutBehind.ts';
 
 // Paint films
 export { checkCoat } from './film/checkCoat.ts';

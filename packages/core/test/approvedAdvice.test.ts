@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import * as core from '../src/index.ts';
 import { completeProduct } from '../src/film/completeProduct.ts';
 import { listAreasOf } from '../src/facts/listAreasOf.ts';
-import { PART_ROLES } from '../src/model/catalogue.ts';
+import { PART_ROLES } from '../src/model/partRole.ts';
 import { MATERIALS } from '../src/model/material.ts';
 import { chooseOpening } from '../src/opening/chooseOpening.ts';
 import { compareAlternatives, explainJoints } from '../src/opening/explainOpening.ts';

@@ -73,7 +73,7 @@ describe('catalogue', () => {
       Object.keys(
         ((await bench.http.post('/api/castings').send(casting(changes)).expect(400)).body as ErrorBody).fields ?? {},
       );
-    expect(await fieldsOf({ parts: [part('body'), part('body')] })).deep.equal(['parts']);
+    expect(await fieldsOf({ parts: [part('body'), part('body')], joints: [] })).deep.equal(['parts.1.name']);
     expect(await fieldsOf({ joints: [{ label: 'x', kind: 'screw', partKeys: ['body', 'roof'] }] })).deep.equal([
       'joints.0.partKeys',
     ]);

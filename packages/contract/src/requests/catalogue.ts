@@ -1,12 +1,16 @@
 import {
   BODY_TYPES,
+  CONSTRUCTIONS,
   JOINT_KINDS,
   MATERIALS,
   PART_ROLES,
+  PART_SHAPES,
   type BodyType,
   type JointKind,
   type Material,
   type PartRole,
+  type PartShape,
+  type PartSizes,
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
@@ -24,23 +28,31 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, VersionedChange } from '../validation.ts';
+import { IsChanged, IsChangedOrNull, IsPartSizes, VersionedChange } from '../validation.ts';
 
-class NewCastingPart {
-  @Matches(/^[a-z][a-z0-9-]{0,29}$/, { message: 'A part key is small letters, digits and hyphens.' }) key!: string;
+const KEY = /^[a-z][a-z0-9-]{0,29}$/;
+
+/** A part of a casting. The page makes its key; what it looks like follows from its role where nobody says. */
+class BuiltPart {
+  @Matches(KEY, { message: 'A part key is small letters, digits and hyphens.' }) key!: string;
   @IsString() @IsNotEmpty({ message: 'Name the part.' }) @MaxLength(60) name!: string;
   @IsIn(PART_ROLES) role!: PartRole;
   @IsIn(MATERIALS) material!: Material;
-  @IsInt() @Min(1) @Max(60) count!: number;
+  @IsInt({ message: 'How many, as a whole number.' }) @Min(1) @Max(60) count!: number;
+  @IsChanged() @IsIn(PART_SHAPES) shape?: PartShape;
+  @IsChanged() @IsPartSizes() sizes?: PartSizes;
 }
 
-class NewJoint {
+/** A joint of a casting. `behind`: what must be open before it, where somebody knows better than the construction. */
+class BuiltJoint {
+  @IsChanged() @Matches(KEY) key?: string;
   @IsString() @IsNotEmpty({ message: 'Name the joint.' }) @MaxLength(80) label!: string;
   @IsIn(JOINT_KINDS) kind!: JointKind;
   @IsArray()
   @ArrayMinSize(2, { message: 'A joint holds at least two parts.' })
   @IsString({ each: true })
   partKeys!: string[];
+  @IsChangedOrNull() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) behind?: string[] | null;
 }
 
 /** The short form: a casting of one's own with its parts and joints. */
@@ -56,13 +68,29 @@ export class CreateCasting {
   @ArrayMinSize(1, { message: 'A casting has at least one part.' })
   @ArrayMaxSize(60)
   @ValidateNested({ each: true })
-  @Type(() => NewCastingPart)
-  parts!: NewCastingPart[];
+  @Type(() => BuiltPart)
+  parts!: BuiltPart[];
   @IsArray()
   @ArrayMaxSize(60)
   @ValidateNested({ each: true })
-  @Type(() => NewJoint)
-  joints!: NewJoint[];
+  @Type(() => BuiltJoint)
+  joints!: BuiltJoint[];
+  @IsChangedOrNull() @IsIn(CONSTRUCTIONS.map(({ key }) => key)) builtAs?: string | null;
+}
+
+/** Parts and joints of a casting as they are to be from now on, from the version of the casting that was changed. */
+export class ChangeBuild extends VersionedChange {
+  @IsArray()
+  @ArrayMinSize(1, { message: 'A casting has at least one part.' })
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => BuiltPart)
+  parts!: BuiltPart[];
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => BuiltJoint)
+  joints!: BuiltJoint[];
 }
 
 export class ChangeCasting extends VersionedChange {

@@ -4,12 +4,15 @@ import {
   JOINT_KINDS,
   MATERIALS,
   PART_ROLES,
+  PART_SHAPES,
   type BodyType,
   type Drawing,
   type JointKind,
   type JointWay,
   type Material,
   type PartRole,
+  type PartShape,
+  type PartSizes,
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
@@ -27,7 +30,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
-import { OrNull } from '../validation.ts';
+import { OrNull, IsChanged, IsChangedOrNull, IsPartSizes } from '../validation.ts';
 import { CreateFeature, CreateFeatureState, CreateSource, CreateVariant } from './identify.ts';
 
 /** A list of rows of one class. */
@@ -71,6 +74,8 @@ class FileCasting {
   @IsNumber() lengthMm!: number;
   @IsNumber() wheelbaseMm!: number;
   @IsString() construction!: string;
+  // Files of older versions say nothing of these.
+  @IsChangedOrNull() @IsString() builtAs?: string | null;
   @IsString() history!: string;
   @ValidateBy({ name: 'isDrawing', validator: { validate: isDrawing, defaultMessage: () => 'is no drawing' } })
   drawing!: Drawing;
@@ -101,6 +106,8 @@ class FilePart {
   @IsIn(MATERIALS) material!: Material;
   @IsInt() @Min(1) @Max(60) count!: number;
   @IsString() @MaxLength(300) dependentBits!: string;
+  @IsChanged() @IsIn(PART_SHAPES) shape?: PartShape;
+  @IsChanged() @IsPartSizes() sizes?: PartSizes;
 }
 
 class FileJoint {
@@ -111,6 +118,7 @@ class FileJoint {
   @IsIn(JOINT_KINDS) kind!: JointKind;
   @IsArray() @IsString({ each: true }) partKeys!: string[];
   @IsArray() @IsObject({ each: true }) ways!: JointWay[];
+  @IsChangedOrNull() @IsArray() @IsString({ each: true }) behind?: string[] | null;
 }
 
 /** docs/formats/catalogue.schema.json */

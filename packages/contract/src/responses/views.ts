@@ -79,6 +79,13 @@ export interface OpenWant extends Pick<
   readonly getBy: Want['getBy'];
 }
 
+/** A casting after its parts and joints were changed. */
+export interface BuildChanged {
+  readonly casting: Casting;
+  /** Parts that are no longer on the casting, and stay on a model because something is written down of them. */
+  readonly keptOn: readonly { readonly part: string; readonly model: string }[];
+}
+
 export interface BenchLane {
   readonly job: Job;
   /** The casting of its first model; null while nobody knows it. */

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { ALTERATION_GROUPS, BODY_TYPES, PART_ROLES, SOURCE_CERTAINTIES } from '../model/catalogue.ts';
+import { ALTERATION_GROUPS, BODY_TYPES, SOURCE_CERTAINTIES } from '../model/catalogue.ts';
+import { PART_ROLES } from '../model/partRole.ts';
 import type { CatalogueTables } from './catalogueTables.ts';
 import { CSV_COLUMNS } from './csvLayout.ts';
 import { planCatalogueImport, type ImportPlan } from './planCatalogueImport.ts';

@@ -15,7 +15,7 @@ export interface CatalogueTables {
   readonly ranges: readonly ToyRange[];
   readonly features: readonly Feature[];
   readonly states: readonly FeatureState[];
-  readonly castings: readonly Omit<Casting, 'drawing'>[];
+  readonly castings: readonly Omit<Casting, 'drawing' | 'builtAs'>[];
   readonly variants: readonly Variant[];
   readonly variantStates: readonly VariantState[];
   readonly sources: readonly Source[];

@@ -1,12 +1,5 @@
-import type {
-  AlterationGroup,
-  BodyType,
-  Casting,
-  Feature,
-  PartRole,
-  SourceCertainty,
-  Versioned,
-} from '../model/catalogue.ts';
+import type { AlterationGroup, BodyType, Feature, SourceCertainty, Versioned } from '../model/catalogue.ts';
+import type { PartRole } from '../model/partRole.ts';
 import { TABLE_NAMES, type CatalogueTables, type TableName } from './catalogueTables.ts';
 import { CSV_LAYOUT, keyOf, type CsvCells, type CsvColumn, type CsvKind } from './csvLayout.ts';
 import type { CsvProblem, CsvReading, CsvRow } from './readCatalogueCsv.ts';
@@ -130,7 +123,7 @@ function readFields(kind: CsvKind, cells: CsvCells, resolve: Resolve): object {
         },
         ...{ bodyType: cells.body_type as BodyType },
         ...{ lengthMm: Number(cells.length_mm), wheelbaseMm: Number(cells.wheelbase_mm) },
-      } satisfies Omit<Casting, 'id' | 'version' | 'drawing'>;
+      } satisfies Omit<CatalogueTables['castings'][number], 'id' | 'version'>;
     case 'variant':
       return {
         ...{ castingId: resolve('casting', 'casting'), key: cells.variant, name },

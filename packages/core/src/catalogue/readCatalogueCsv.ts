@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { ALTERATION_GROUPS, BODY_TYPES, PART_ROLES, SOURCE_CERTAINTIES } from '../model/catalogue.ts';
+import { ALTERATION_GROUPS, BODY_TYPES, SOURCE_CERTAINTIES } from '../model/catalogue.ts';
+import { PART_ROLES } from '../model/partRole.ts';
 import {
   CSV_COLUMNS,
   CSV_KINDS,

@@ -29,8 +29,14 @@ export type LabelWidth = (partKey: string) => number;
 const GAP_MM = 5;
 /** Height of a name, with the air around it. */
 const LABEL_MM = 6;
+/** A row is as high as a finger needs, however small its parts are. */
+const LEAST_ROW_MM = 9;
 /** How wide against its height a map may best be. */
 export const ASPECT = 1.05;
+
+/** A longer name of the part in the middle stands under it, not beside it: it would make the map too wide for all others. */
+const LONG_NAME_MM = 34;
+const isBeside = (middle: PartGroup, labelMm: LabelWidth) => labelMm(middle.partKey) <= LONG_NAME_MM;
 
 interface PartGroup {
   readonly partKey: string;
@@ -69,7 +75,8 @@ export function computePartMap(
   if (!middle) return { widthMm: 0, heightMm: 0, parts: [] };
   const places = placeAlongJoints(groups, middle, joints);
   const widest = Math.max(...places.map((place) => slotWidth(place, labelMm)));
-  const least = Math.max(widest, slotWidth(middle, labelMm) + 2 * (labelMm(middle.partKey) + GAP_MM)) + 2 * GAP_MM;
+  const beside = isBeside(middle, labelMm) ? 2 * (labelMm(middle.partKey) + GAP_MM) : 0;
+  const least = Math.max(widest, slotWidth(middle, labelMm) + beside) + 2 * GAP_MM;
   const maps = [1, 1.15, 1.3, 1.5, 1.75].map((factor) => layOut(places, middle, least * factor, labelMm));
   const size = (map: PartMap) => Math.max(map.widthMm, map.heightMm * ASPECT);
   return maps.reduce((a, b) => (size(b) < size(a) ? b : a));
@@ -149,11 +156,11 @@ interface Slot {
 }
 
 function placeRow({ places, isAbove }: Row, top: number, widthMm: number, labelMm: LabelWidth): Slot[] {
-  const height = Math.max(...places.map(({ box }) => box[3] - box[1]));
   const isMiddle = places[0]!.depth === 0;
+  const foot = isMiddle && isBeside(places[0]!, labelMm) ? 0 : LABEL_MM;
+  const height = Math.max(LEAST_ROW_MM - foot, ...places.map(({ box }) => box[3] - box[1]));
   const used = places.reduce((sum, place) => sum + slotWidth(place, labelMm), 0);
   const space = (widthMm - used) / (places.length + 1);
-  const foot = isMiddle ? 0 : LABEL_MM;
   let x = space;
   return places.map((place) => {
     const slot = slotWidth(place, labelMm);
@@ -170,6 +177,8 @@ function placeRow({ places, isAbove }: Row, top: number, widthMm: number, labelM
 function finish(slot: Slot, rows: readonly Slot[][], middle: PartGroup, labelMm: LabelWidth): PlacedPart {
   const { place, dx, dy, box } = slot;
   const base = { partKey: place.partKey, holder: place.parent, shapes: place.shapes, dx, dy, box };
+  if (place.partKey === middle.partKey && !isBeside(middle, labelMm))
+    return { ...base, label: placeLabel(slot), leader: [] };
   if (place.partKey === middle.partKey) {
     const [left, top, , bottom] = box;
     const half = labelMm(place.partKey) / 2;

@@ -11,15 +11,29 @@ export interface PlainViewSize {
   readonly wheelRadiusMm: number;
   /** Rivet or screw heads along the middle of the base. */
   readonly postsMm: readonly number[];
-  readonly bodyKey?: string;
-  readonly baseKey?: string;
   readonly hasTyres?: boolean;
 }
 
+/** Whose part each plain shape is; null where the model has none. */
+export interface PlainKeys {
+  readonly body: string;
+  readonly base: string;
+  readonly wheels: string | null;
+  readonly tyres: string | null;
+  readonly axles: string | null;
+  readonly glazing: string | null;
+}
+
+const usualKeys = ({ hasTyres = true }: PlainViewSize): PlainKeys => ({
+  ...{ body: 'body', base: 'base', wheels: 'wheels', tyres: hasTyres ? 'tyres' : null, axles: 'axles' },
+  glazing: 'glazing',
+});
+
 /** The underside: base plate, axles, wheels at both sides, post heads and the lettering panel. */
-export function createBaseView(size: PlainViewSize): DrawingView {
+export function createBaseView(size: PlainViewSize, keys: PlainKeys = usualKeys(size)): DrawingView {
   const { lengthMm, widthMm, axlesMm, wheelRadiusMm: r, postsMm } = size;
-  const [body, base] = [size.bodyKey ?? 'body', size.baseKey ?? 'base'];
+  const { body, base, wheels, tyres, axles } = keys;
+  const turning = tyres ?? wheels;
   const tread = r * 0.75;
   const view = createView('base', lengthMm, widthMm);
   view.add(body, 'coat', outlineRectangle(0.5, 1.5, lengthMm - 1, widthMm - 3, 3));
@@ -27,14 +41,10 @@ export function createBaseView(size: PlainViewSize): DrawingView {
   for (const x of axlesMm) {
     view.add(base, 'dark', outlineRectangle(x - r * 1.1, 1.5, r * 2.2, tread + 1.5, 1));
     view.add(base, 'dark', outlineRectangle(x - r * 1.1, widthMm - tread - 3, r * 2.2, tread + 1.5, 1));
-    view.add('axles', 'metal', outlineRectangle(x - 0.6, 1, 1.2, widthMm - 2, 0.5));
+    if (axles) view.add(axles, 'metal', outlineRectangle(x - 0.6, 1, 1.2, widthMm - 2, 0.5));
     for (const y of [1, widthMm - 1 - tread]) {
-      view.add(
-        size.hasTyres === false ? 'wheels' : 'tyres',
-        size.hasTyres === false ? 'coat' : 'rubber',
-        outlineRectangle(x - r, y, r * 2, tread, 1),
-      );
-      view.add('wheels', 'shade', outlineRectangle(x - r * 0.6, y + tread * 0.3, r * 1.2, tread * 0.4, 0.4));
+      if (turning) view.add(turning, tyres ? 'rubber' : 'coat', outlineRectangle(x - r, y, r * 2, tread, 1));
+      if (wheels) view.add(wheels, 'shade', outlineRectangle(x - r * 0.6, y + tread * 0.3, r * 1.2, tread * 0.4, 0.4));
     }
   }
   const middle = widthMm / 2;
@@ -57,20 +67,17 @@ export function createBaseView(size: PlainViewSize): DrawingView {
 }
 
 /** The front: body section with screen and grille, and the wheels at their track. */
-export function createEndView(size: PlainViewSize): DrawingView {
+export function createEndView(size: PlainViewSize, keys: PlainKeys = usualKeys(size)): DrawingView {
   const { widthMm, heightMm, wheelRadiusMm: r } = size;
-  const body = size.bodyKey ?? 'body';
+  const { body, wheels, tyres, axles, glazing } = keys;
+  const turning = tyres ?? wheels;
   const axleY = heightMm - r;
   const tread = r * 0.75;
   const floor = heightMm - r * 0.8;
   const view = createView('end', widthMm, heightMm);
-  view.add('axles', 'metal', outlineRectangle(0.5, axleY - 0.6, widthMm - 1, 1.2, 0.5));
+  if (axles) view.add(axles, 'metal', outlineRectangle(0.5, axleY - 0.6, widthMm - 1, 1.2, 0.5));
   for (const x of [1, widthMm - 1 - tread]) {
-    view.add(
-      size.hasTyres === false ? 'wheels' : 'tyres',
-      size.hasTyres === false ? 'coat' : 'rubber',
-      outlineRectangle(x, heightMm - 2 * r, tread, 2 * r, 1.2),
-    );
+    if (turning) view.add(turning, tyres ? 'rubber' : 'coat', outlineRectangle(x, heightMm - 2 * r, tread, 2 * r, 1.2));
   }
   view.add(
     body,
@@ -84,16 +91,17 @@ export function createEndView(size: PlainViewSize): DrawingView {
       [widthMm - 1.5, floor, 1],
     ]),
   );
-  view.add(
-    'glazing',
-    'glass',
-    outlinePolygon([
-      [5.4, heightMm * 0.4, 0.8],
-      [6, 4.5, 1.5],
-      [widthMm - 6, 4.5, 1.5],
-      [widthMm - 5.4, heightMm * 0.4, 0.8],
-    ]),
-  );
+  if (glazing)
+    view.add(
+      glazing,
+      'glass',
+      outlinePolygon([
+        [5.4, heightMm * 0.4, 0.8],
+        [6, 4.5, 1.5],
+        [widthMm - 6, 4.5, 1.5],
+        [widthMm - 5.4, heightMm * 0.4, 0.8],
+      ]),
+    );
   view.add(body, 'shade', outlineRectangle(widthMm * 0.3, heightMm * 0.52, widthMm * 0.4, heightMm * 0.14, 0.8));
   for (let i = 1; i < 6; i++)
     view.add(body, 'line', outlineRectangle(widthMm * (0.3 + 0.066 * i), heightMm * 0.53, 0.3, heightMm * 0.12));

@@ -1,5 +1,5 @@
 import { isMetal, type Material } from '../model/material.ts';
-import type { PartRole } from '../model/catalogue.ts';
+import type { PartRole } from '../model/partRole.ts';
 import type { AreaKind } from '../model/workpiece.ts';
 
 /** The areas that a part can be painted on by itself: castings that enclose something have an inside too. */

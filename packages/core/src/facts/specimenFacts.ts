@@ -1,4 +1,5 @@
-import type { JointKind, JointWay, PartRole } from '../model/catalogue.ts';
+import type { JointKind, JointWay } from '../model/catalogue.ts';
+import type { PartRole } from '../model/partRole.ts';
 import type { Material } from '../model/material.ts';
 import type { MendMethod } from '../model/mend.ts';
 import type { Decisions } from '../model/school.ts';

@@ -28,7 +28,7 @@ describe('describeVerdict', () => {
   it('says when nothing was looked at, when nothing is settled, when it is none of them, and when there is nothing to choose from', () => {
     expect(judge([])).match(/^Nothing looked at yet; 2 variants are possible, .*1958 to .*196[34]\.$/);
     expect(judge([look('colour', 'red')])).match(/^Not settled; early leads/);
-    expect(judge([], makeCatalogue([], []))).equal('The catalogue has no variant of this casting yet.');
+    expect(judge([], makeCatalogue([], []))).equal('Nothing is claimed: no issue of it is written down here.');
     const keys = ['a', 'b', 'c', 'd', 'e', 'f'];
     const cast = keys.map((key) => makeFeature({ key, states: ['x', 'y', 'z'], group: 'body casting' }));
     const strange = makeCatalogue(cast, [makeVariant('one', null, Object.fromEntries(keys.map((key) => [key, 'x'])))]);

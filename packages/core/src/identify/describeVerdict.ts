@@ -9,7 +9,7 @@ const MOST_PIECES = 2;
 export function describeVerdict(identification: Identification, catalogue: IdentifyCatalogue): string {
   const { ranked, variantCount, noneProbability, date, evidence } = identification;
   const leader = ranked[0];
-  if (!leader) return 'The catalogue has no variant of this casting yet.';
+  if (!leader) return 'Nothing is claimed: no issue of it is written down here.';
   const when = describeRegion(date.region90);
   if (evidence.length === 0) return `Nothing looked at yet; ${countVariants(variantCount)} possible, ${when}.`;
   if (noneProbability >= 0.5) {

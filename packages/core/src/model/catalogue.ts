@@ -1,6 +1,8 @@
 import type { SchoolAnswer } from './school.ts';
 import type { Drawing } from './drawing.ts';
 import type { Material } from './material.ts';
+import type { PartRole } from './partRole.ts';
+import type { PartShape, PartSizes } from './partShape.ts';
 
 /** Every row that people edit carries a version; a save names the version it was made from. */
 export interface Versioned {
@@ -33,25 +35,12 @@ export interface Casting extends Versioned {
   readonly lengthMm: number;
   readonly wheelbaseMm: number;
   readonly construction: string;
+  /** The construction that it was begun from; null where nobody said. */
+  readonly builtAs: string | null;
   /** What is known of the toy and of the vehicle that it shows. */
   readonly history: string;
   readonly drawing: Drawing;
 }
-
-export const PART_ROLES = [
-  'body',
-  'base',
-  'cab',
-  'mechanism',
-  'glazing',
-  'interior',
-  'wheel',
-  'tyre',
-  'axle',
-  'trim',
-  'load',
-] as const;
-export type PartRole = (typeof PART_ROLES)[number];
 
 export interface CastingPart extends Versioned {
   readonly castingId: string;
@@ -60,6 +49,9 @@ export interface CastingPart extends Versioned {
   readonly role: PartRole;
   readonly material: Material;
   readonly count: number;
+  /** What a plain one looks like. */
+  readonly shape: PartShape;
+  readonly sizes: PartSizes;
   /** Small bits this part needs with it: a jib its pulley wire, a tyre nothing. */
   readonly dependentBits: string;
 }
@@ -106,6 +98,8 @@ export interface Joint extends Versioned {
   readonly kind: JointKind;
   readonly partKeys: readonly string[];
   readonly ways: readonly JointWay[];
+  /** Joints that must be open before it, as somebody said; null: worked out from the construction. */
+  readonly behind: readonly string[] | null;
 }
 
 /**

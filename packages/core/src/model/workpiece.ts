@@ -1,4 +1,5 @@
-import type { JointKind, PartRole, Versioned } from './catalogue.ts';
+import type { JointKind, Versioned } from './catalogue.ts';
+import type { PartRole } from './partRole.ts';
 import type { Material } from './material.ts';
 import type { MendMethod } from './mend.ts';
 import type { ControlPoint, Point } from './plane.ts';

@@ -1,5 +1,6 @@
 import {
   isSchoolOption,
+  shapeOfRole,
   type Casting,
   type CastingPart,
   type Feature,
@@ -60,7 +61,10 @@ function createCasting({
   history = '',
   drawing,
 }: CastingNote): Casting {
-  return { id, version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, history, drawing };
+  return {
+    ...{ id, version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, history, drawing },
+    builtAs: null,
+  };
 }
 
 function createParts(note: CastingNote): CastingPart[] {
@@ -74,6 +78,8 @@ function createParts(note: CastingNote): CastingPart[] {
     material,
     count,
     dependentBits,
+    shape: shapeOfRole(role),
+    sizes: {},
   }));
 }
 
@@ -85,6 +91,7 @@ function createJoints(note: CastingNote): Joint[] {
     key,
     label,
     kind,
+    behind: null,
     partKeys: parts,
     ways: ways.map(([wayLabel, tool, minutes, risk, destroys = '', behindJoints = [], school], i) => ({
       key: `way-${i + 1}`,

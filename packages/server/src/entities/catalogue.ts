@@ -1,4 +1,14 @@
-import type { AlterationGroup, BodyType, Drawing, JointKind, JointWay, Material, PartRole } from '@sardonyx/core';
+import type {
+  AlterationGroup,
+  BodyType,
+  Drawing,
+  JointKind,
+  JointWay,
+  Material,
+  PartRole,
+  PartShape,
+  PartSizes,
+} from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
 
@@ -56,6 +66,9 @@ export class CastingRow extends VersionedRow {
   @Column('text')
   construction!: string;
 
+  @Column('text', { nullable: true })
+  builtAs!: string | null;
+
   @Column('text', { default: '' })
   history!: string;
 
@@ -87,6 +100,12 @@ export class CastingPartRow extends VersionedRow {
   @Column('integer')
   count!: number;
 
+  @Column('text', { default: 'strip' })
+  shape!: PartShape;
+
+  @Column('simple-json', { default: '{}' })
+  sizes!: PartSizes;
+
   @Column('text')
   dependentBits!: string;
 
@@ -114,6 +133,9 @@ export class JointRow extends VersionedRow {
 
   @Column('simple-json')
   ways!: JointWay[];
+
+  @Column('simple-json', { nullable: true })
+  behind!: string[] | null;
 
   @References(() => CastingRow, 'castingId')
   casting?: Relation<CastingRow>;

@@ -1,3 +1,4 @@
+import { OwnCastings1795982337856 } from './1795982337856-OwnCastings.ts';
 import { SettledModels1795943669688 } from './1795943669688-SettledModels.ts';
 import { WhoseAndWhich1795941381036 } from './1795941381036-WhoseAndWhich.ts';
 import { AsItWasFound1795932759442 } from './1795932759442-AsItWasFound.ts';
@@ -22,4 +23,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   AsItWasFound1795932759442,
   WhoseAndWhich1795941381036,
   SettledModels1795943669688,
+  OwnCastings1795982337856,
 ];

@@ -44,7 +44,12 @@ export function Shell() {
       <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
       <Offline />
       <Refusal />
-      <main id="work" tabIndex={-1} className="min-h-0 grow overflow-y-auto outline-none low:overflow-y-visible">
+      {/* What is hidden but for screen readers is placed in it, and must not make the page itself longer. */}
+      <main
+        id="work"
+        tabIndex={-1}
+        className="relative min-h-0 grow overflow-y-auto outline-none low:overflow-y-visible"
+      >
         <Suspense fallback={<LoadingNote what="this room" />}>
           <Outlet />
         </Suspense>

@@ -1,5 +1,6 @@
 import { isPestSuspect } from '../../facts/chooseTreatment.ts';
-import type { JointKind, PartRole } from '../../model/catalogue.ts';
+import type { JointKind } from '../../model/catalogue.ts';
+import type { PartRole } from '../../model/partRole.ts';
 import { traitsOf } from '../../model/material.ts';
 import type { SchoolOption } from '../../model/school.ts';
 import { uses, type Use } from '../../model/supply.ts';

@@ -1,12 +1,11 @@
-import { randomUUID } from 'node:crypto';
-import { CreateCasting, RecordStates } from '@sardonyx/contract';
-import { createBodyTypeDrawing, usualWayOf, writeCatalogueCsv, type PartRole } from '@sardonyx/core';
+import { ChangeBuild, CreateCasting, RecordStates } from '@sardonyx/contract';
+import { writeCatalogueCsv } from '@sardonyx/core';
 import { Router, text } from 'express';
-import type { EntityManager } from 'typeorm';
-import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow } from '../../entities/catalogue.ts';
 import { badInput, notFound } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
+import { addCasting } from './addCasting.ts';
+import { changeBuild } from './changeBuild.ts';
 import { readCatalogueTables } from './catalogueFile.ts';
 import { beginImport, type RunningImport } from './importCatalogue.ts';
 import { readCastingView } from './readCastingView.ts';
@@ -31,6 +30,10 @@ export function createCatalogueRoutes(room: Workroom): Router {
     const body = await validateBody(CreateCasting, request.body);
     const casting = await change(room, (manager) => addCasting(manager, body));
     response.status(201).json(casting);
+  });
+  router.put('/castings/:id/build', async (request, response) => {
+    const body = await validateBody(ChangeBuild, request.body);
+    response.json(await change(room, (manager) => changeBuild(manager, request.params.id, body, room.now())));
   });
   router.put('/variants/:id/recorded', async (request, response) => {
     const body = await validateBody(RecordStates, request.body);
@@ -81,80 +84,3 @@ function addImportRoutes(router: Router, room: Workroom): void {
 const KEPT_IMPORTS = 20;
 /** Not application/json: whole catalogues are larger than other requests may be. */
 const CATALOGUE_TYPE = 'application/vnd.sardonyx-catalogue+json';
-
-async function addCasting(manager: EntityManager, body: CreateCasting): Promise<CastingRow> {
-  if (!(await manager.existsBy(ToyRangeRow, { id: body.rangeId }))) await addOwnRange(manager, body.rangeId);
-  const keys = new Set(body.parts.map((part) => part.key));
-  if (keys.size < body.parts.length)
-    throw badInput('Two parts have the same key.', { parts: 'Each part needs its own key.' });
-  body.joints.forEach((joint, i) => {
-    const unknown = joint.partKeys.find((key) => !keys.has(key));
-    if (unknown)
-      throw badInput(`The joint "${joint.label}" names a part "${unknown}" that is not on the list.`, {
-        [`joints.${i}.partKeys`]: 'Choose parts of this casting.',
-      });
-  });
-  if (await manager.existsBy(CastingRow, { rangeId: body.rangeId, number: body.number }))
-    throw badInput(`Number ${body.number} is in this range already.`, { number: 'This number is taken.' });
-  const { rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction } = body;
-  const drawing = createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm);
-  const casting = manager.create(CastingRow, {
-    id: randomUUID(),
-    version: 1,
-    rangeId,
-    number,
-    name,
-    bodyType,
-    lengthMm,
-    wheelbaseMm,
-    construction,
-    history: '',
-    drawing,
-  });
-  await manager.insert(CastingRow, casting);
-  for (const part of body.parts) {
-    await manager.insert(CastingPartRow, {
-      ...part,
-      id: `${casting.id}.${part.key}`,
-      version: 1,
-      castingId: casting.id,
-      dependentBits: '',
-    });
-  }
-  // What sits inside is reached when body and base are apart.
-  const roleOf = (key: string) => body.parts.find((part) => part.key === key)?.role;
-  const isInside = (keys: readonly string[]) => keys.some((key) => INSIDE.has(roleOf(key)));
-  const closing = body.joints.flatMap(({ partKeys }, i) => {
-    const roles = partKeys.map(roleOf);
-    return roles.includes('body') && roles.includes('base') ? [`joint-${i + 1}`] : [];
-  });
-  for (const [i, joint] of body.joints.entries()) {
-    const key = `joint-${i + 1}`;
-    await manager.insert(JointRow, {
-      ...joint,
-      id: `${casting.id}.${key}`,
-      key,
-      version: 1,
-      castingId: casting.id,
-      ways: [{ ...usualWayOf(joint.kind), behindJoints: isInside(joint.partKeys) ? closing : [] }],
-    });
-  }
-  return casting;
-}
-
-const INSIDE: ReadonlySet<PartRole | undefined> = new Set(['glazing', 'interior']);
-
-/** A bench without a catalogue begins one of its own. */
-async function addOwnRange(manager: EntityManager, rangeId: string): Promise<void> {
-  if (rangeId !== 'own')
-    throw badInput('This range is not in the catalogue.', { rangeId: 'Choose one from the list.' });
-  await manager.insert(MakerRow, {
-    id: 'own',
-    version: 1,
-    name: 'Not sorted by maker',
-    fromYear: null,
-    toYear: null,
-    about: '',
-  });
-  await manager.insert(ToyRangeRow, { id: 'own', version: 1, makerId: 'own', name: 'My own castings', about: '' });
-}

@@ -3,6 +3,7 @@ import { setImmediate as giveWay } from 'node:timers/promises';
 import { CatalogueFile, type ImportReport } from '@sardonyx/contract';
 import {
   createBodyTypeDrawing,
+  shapeOfRole,
   planCatalogueImport,
   readCatalogueCsv,
   TABLE_NAMES,
@@ -148,6 +149,7 @@ const findExtras = (casting: PlannedCasting, extras: Extras | null) =>
 /** A casting that comes without a drawing gets the outline of its body type. */
 const withDrawing = (casting: PlannedCasting, extras: Extras | null) => ({
   ...casting,
+  builtAs: findExtras(casting, extras)?.builtAs ?? null,
   drawing:
     findExtras(casting, extras)?.drawing ??
     createBodyTypeDrawing(casting.bodyType, casting.lengthMm, casting.wheelbaseMm),
@@ -160,8 +162,13 @@ async function addPartsAndJoints(manager: EntityManager, casting: PlannedCasting
     rows
       .filter((row) => row.castingId === from)
       .map((row) => ({ ...row, id: `${casting.id}.${row.key}`, castingId: casting.id, version: 1 }));
-  await manager.insert(CastingPartRow, own(extras.parts));
-  await manager.insert(JointRow, own(extras.joints));
+  // Files of older versions say neither.
+  const parts = own(extras.parts).map((part) => ({ ...{ shape: shapeOfRole(part.role), sizes: {} }, ...part }));
+  await manager.insert(CastingPartRow, parts);
+  await manager.insert(
+    JointRow,
+    own(extras.joints).map((joint) => ({ ...{ behind: null }, ...joint })),
+  );
 }
 
 function inPieces<T>(rows: readonly T[]): (readonly T[])[] {

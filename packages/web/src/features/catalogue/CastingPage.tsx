@@ -10,8 +10,10 @@ import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
 import { EmptyNote, LoadingNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { CastingSources } from './CastingSources.tsx';
+import { ChangeCastingBuild } from './ChangeCastingBuild.tsx';
 import { EditFeatures } from './EditFeatures.tsx';
 import { EditVariants } from './EditVariants.tsx';
+import { PartsAndJoints } from './PartsAndJoints.tsx';
 import { ToolOrder } from './ToolOrder.tsx';
 import { VariantTable } from './VariantTable.tsx';
 
@@ -27,8 +29,10 @@ export function CastingPage() {
   const shownId = params.get('model') ?? data?.specimens[0]?.id ?? '';
   const { data: model } = useGetSpecimenQuery(shownId, { skip: !shownId });
   const [isEditing, setEditing] = useState(false);
+  const [isBuilding, setBuilding] = useState(false);
+  const [news, setNews] = useState('');
   if (!data) return <Pending what="the casting" error={error} />;
-  const { casting, maker, range, variants, parts, joints, specimens } = data;
+  const { casting, maker, range, variants, parts, specimens } = data;
   const rarest = [...variants].sort((a, b) => b.rarity - a.rarity)[0];
   return (
     <div className="mx-auto max-w-[84rem] space-y-6 p-4">
@@ -133,42 +137,25 @@ export function CastingPage() {
       )}
       <CastingSources view={data} isEditing={isEditing} />
       <ToolOrder view={data} />
-      <div className="grid gap-6 md:grid-cols-2">
-        <section>
-          <h2>Parts</h2>
-          <ul>
-            {parts.map((part) => (
-              <li key={part.id} className="border-t border-hairline py-1">
-                {part.count > 1 && `${part.count} × `}
-                {part.name}{' '}
-                <span className="text-soft-ink">
-                  ({part.material}
-                  {part.dependentBits && `; needs ${part.dependentBits}`})
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-        <section>
-          <h2>Joints</h2>
-          <ul>
-            {joints.map((joint) => (
-              <li key={joint.id} className="border-t border-hairline py-1">
-                {joint.label}{' '}
-                <span className="text-soft-ink">
-                  ({joint.kind}):{' '}
-                  {joint.ways
-                    .map(
-                      (way) => `${way.label.toLowerCase()}, ${way.minutes} min, ${Math.round(way.risk * 100)} % risk`,
-                    )
-                    .join(' or ')}
-                  ; planning estimates
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      </div>
+      {isBuilding ? (
+        <ChangeCastingBuild
+          view={data}
+          onDone={(said) => {
+            setBuilding(false);
+            setNews(said);
+          }}
+        />
+      ) : (
+        <PartsAndJoints view={data} />
+      )}
+      {!isBuilding && (
+        <div className="flex flex-wrap items-center gap-4">
+          <button type="button" className="plain-button" onClick={() => setBuilding(true)}>
+            Change parts and joints
+          </button>
+          {news && <span role="status">{news}</span>}
+        </div>
+      )}
       {isEditing && <RemoveCasting casting={casting} onShelf={specimens.length} />}
     </div>
   );

@@ -1,6 +1,6 @@
 import { CreateJob } from '@sardonyx/contract';
 import { JOB_SCOPES } from '@sardonyx/core';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { DateField } from '../../shared/ui/DateField.tsx';
 import { Controlled } from '../../shared/ui/Controlled.tsx';
 import { FormSelect } from '../../shared/ui/FormSelect.tsx';
@@ -14,11 +14,12 @@ import { ErrorNote } from '../../shared/ui/Notice.tsx';
 /** A model comes in: what it is called, what it is (or that nobody knows), and what is wanted of it. */
 export function PutOnBenchPage() {
   const navigate = useNavigate();
+  const [params] = useSearchParams();
   const { data: catalogue } = useGetCatalogueQuery();
   const [create, { isLoading }] = useCreateJobMutation();
   const { register, control, handleSubmit, formState, showError } = useContractForm(CreateJob, {
     title: '',
-    castingId: null,
+    castingId: params.get('casting'),
     scope: 'full',
     target: 'as issued',
     why: '',
@@ -49,6 +50,11 @@ export function PutOnBenchPage() {
           render={(field) => <ChooseCasting {...field} castings={catalogue?.castings ?? []} />}
         />
       </Field>
+      <p>
+        <Link className="underline underline-offset-4" to="/catalogue/new?for=bench">
+          I know what it is, but it is not in the catalogue
+        </Link>
+      </p>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field label="How far shall it go?" error={errors.scope?.message}>
           <FormSelect

@@ -4,6 +4,8 @@ import type {
   AddPot,
   BeginPass,
   BenchView,
+  BuildChanged,
+  ChangeBuild,
   CastingView,
   CatalogueView,
   ColourReading,
@@ -125,6 +127,10 @@ export const api = createApi({
     createCasting: build.mutation<Casting, CreateCasting>({
       query: (body) => ({ url: 'castings', method: 'POST', body }),
       invalidatesTags: ['Catalogue'],
+    }),
+    changeBuild: build.mutation<BuildChanged, { id: string; body: ChangeBuild }>({
+      query: ({ id, body }) => ({ url: `castings/${encodeURIComponent(id)}/build`, method: 'PUT', body }),
+      invalidatesTags: ['Catalogue', 'Bench', 'Job'],
     }),
     actOnTask: build.mutation<
       Task,
@@ -297,6 +303,7 @@ export const {
   useCancelImportMutation,
   useFindPlacesQuery,
   useCreateJobMutation,
+  useChangeBuildMutation,
   useCreateCastingMutation,
   useActOnTaskMutation,
   useLogCoatMutation,

@@ -16,6 +16,7 @@ import { CompareExamples } from './identify/CompareExamples.tsx';
 import { DateRuler } from './identify/DateRuler.tsx';
 import { EvidenceList } from './identify/EvidenceList.tsx';
 import { LookPoints } from './identify/LookPoints.tsx';
+import { NothingKnown } from './identify/NothingKnown.tsx';
 import { MindChangers } from './identify/MindChangers.tsx';
 import { Originality } from './identify/Originality.tsx';
 import { RankedVariants } from './identify/RankedVariants.tsx';
@@ -35,6 +36,7 @@ export function IdentifyStation() {
   const [featureId, setFeatureId] = useState<string | null>(null);
   const [question, setQuestion] = useState<Question>('variant');
   const { report, catalogue, isStale, problem } = useIdentification(question);
+  const isBlank = catalogue.variants.length === 0;
   const lead = (
     <div className="space-y-4" aria-busy={isStale}>
       {problem && <EmptyNote title="This could not be worked out.">{problem}</EmptyNote>}
@@ -43,12 +45,16 @@ export function IdentifyStation() {
         <>
           <Verdict
             rest={
-              <NextLookLine
-                {...{ catalogue, question }}
-                looks={report.looks}
-                onQuestion={setQuestion}
-                onChoose={setFeatureId}
-              />
+              isBlank ? (
+                <NothingKnown />
+              ) : (
+                <NextLookLine
+                  {...{ catalogue, question }}
+                  looks={report.looks}
+                  onQuestion={setQuestion}
+                  onChoose={setFeatureId}
+                />
+              )
             }
           >
             <span aria-live="polite">
@@ -67,7 +73,7 @@ export function IdentifyStation() {
       lead={lead}
       model={<LookPoints {...{ catalogue, looks }} chosen={featureId} onChoose={setFeatureId} />}
     >
-      {report && (
+      {report && !isBlank && (
         <>
           <DateRuler identification={report.identification} catalogue={catalogue} />
           <RankedVariants identification={report.identification} catalogue={catalogue} />
@@ -76,6 +82,10 @@ export function IdentifyStation() {
           <EvidenceList identification={report.identification} catalogue={catalogue} />
           <MindChangers mindChangers={report.mindChangers} catalogue={catalogue} onChoose={setFeatureId} />
           <Settled identification={report.identification} catalogue={catalogue} />
+        </>
+      )}
+      {report && (
+        <>
           <Statements />
           <CompareExamples />
         </>

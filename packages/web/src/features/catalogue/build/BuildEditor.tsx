@@ -1,0 +1,110 @@
+import {
+  changePart,
+  completeBuild,
+  drawCasting,
+  fitDrawing,
+  type BodyType,
+  type Drawing,
+  type Joint,
+} from '@sardonyx/core';
+import { useMemo, useState } from 'react';
+import { ExplodedMap, type PartOnMap } from '../../../shared/drawing/ExplodedMap.tsx';
+import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
+import { UndoIcon } from '../../../shared/ui/icons.ts';
+import { AddPart } from './AddPart.tsx';
+import { JointEditor } from './JointEditor.tsx';
+import { PartInHand } from './PartInHand.tsx';
+import type { DraftTools } from './useBuildDraft.ts';
+
+interface BuildEditorProps {
+  readonly tools: DraftTools;
+  readonly size: { readonly bodyType: BodyType; readonly lengthMm: number; readonly wheelbaseMm: number };
+  /** What was drawn of it so far; null: it is laid out from its parts. */
+  readonly drawing: Drawing | null;
+  /** Its joints as they are kept, with ways that somebody may have written for them. */
+  readonly before?: readonly Joint[];
+  /** What does not fit, by its place: "joints.2.behind". */
+  readonly faults: Readonly<Record<string, string>>;
+}
+
+const NONE: readonly Joint[] = [];
+
+/** Parts and joints of a casting, changed on its exploded drawing: the part that is pointed at is in hand. */
+export function BuildEditor({ tools, size, drawing, before = NONE, faults }: BuildEditorProps) {
+  const { draft, change, takeBack } = tools;
+  const { bodyType, lengthMm, wheelbaseMm } = size;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const part = draft.parts.find(({ key }) => key === chosen) ?? draft.parts[0];
+  const build = useMemo(() => completeBuild(draft.parts, draft.joints, before), [draft, before]);
+  const view = useMemo(() => {
+    const frame = { bodyType, lengthMm, wheelbaseMm };
+    // A size that cannot be is said at its field; meanwhile the last that could is drawn on.
+    if (!(wheelbaseMm > 0 && wheelbaseMm < lengthMm)) return null;
+    const { views } = drawing ? fitDrawing(drawing, frame, build.parts) : drawCasting(frame, build.parts);
+    return views.find((one) => one.view === 'side')!;
+  }, [bodyType, lengthMm, wheelbaseMm, drawing, build.parts]);
+  const onMap = useMemo(
+    () =>
+      build.parts.map(({ key, name, count, material }): PartOnMap => ({
+        ...{ id: key, key, material, state: 'sound' },
+        name: count > 1 ? `${count} × ${name}` : name,
+      })),
+    [build.parts],
+  );
+  return (
+    <div className="grid gap-6 min-[1100px]:grid-cols-[minmax(0,42fr)_minmax(0,58fr)]">
+      <div className="min-w-0 space-y-3 min-[1100px]:sticky min-[1100px]:top-2 min-[1100px]:self-start">
+        {view && (
+          <>
+            <ExplodedMap
+              view={view}
+              held={build.joints}
+              parts={onMap}
+              paint={{}}
+              chosenId={part?.key ?? null}
+              onChoose={setChosen}
+              joints={build.joints.map(({ partKeys }, i) => ({ partKeys, number: i + 1 }))}
+            />
+            <ModelDrawing
+              view={view}
+              paint={{}}
+              parts={onMap}
+              label="Put together, from the side"
+              className="h-32 w-full border border-hairline bg-paper"
+            />
+          </>
+        )}
+        <p className="text-note text-soft-ink">
+          Press a part to take it in hand. Figures on the lines are the joints on the right. A part that nobody drew has
+          a plain shape of its kind.
+        </p>
+        {takeBack && (
+          <button type="button" className="plain-button" onClick={takeBack}>
+            <UndoIcon aria-hidden size={18} /> Take the last change back
+          </button>
+        )}
+      </div>
+      <div className="min-w-0 space-y-6">
+        {part && (
+          <PartInHand
+            key={part.key}
+            part={part}
+            draft={draft}
+            onChange={change}
+            onCount={(count) => change(changePart(draft, part.key, { count }))}
+            onTake={setChosen}
+          />
+        )}
+        <AddPart
+          draft={draft}
+          holder={part?.key ?? null}
+          onAdd={(next) => {
+            change(next);
+            setChosen(next.parts.at(-1)!.key);
+          }}
+        />
+        <JointEditor draft={draft} build={build} faults={faults} onChange={change} />
+      </div>
+    </div>
+  );
+}
