@@ -124,6 +124,34 @@ describe('a restorer’s own empty bench', function () {
     expect(await test.page.getByRole('dialog').count()).equal(0);
   });
 
+  it('changes parts of that casting while it is in work: changed its mind, left, came back', async () => {
+    const { page } = test;
+    await page.goto(`${test.bench.address}/catalogue`);
+    await page.getByRole('main').getByRole('link', { name: /7\/1 Attic Lorry/ }).click();
+    const change = page.getByRole('button', { name: 'Change parts and joints' });
+    const editor = page.getByRole('region', { name: 'Parts and joints' });
+    await change.click();
+    await editor.getByRole('option', { name: /Wheels/ }).click();
+    await editor.getByRole('button', { name: 'Split into front and rear' }).click();
+    await editor.getByRole('option', { name: /Rear wheels/ }).waitFor();
+    await editor.getByRole('button', { name: 'Leave it as it was' }).click();
+    await change.click();
+    expect(await editor.getByRole('option', { name: /Rear wheels/ }).count()).equal(0);
+    await editor.getByRole('option', { name: 'Tailboard' }).click();
+    await editor.getByRole('button', { name: 'Remove the tailboard' }).click();
+    await editor.getByText(/^A model of it is here: open jobs follow.*Tailboard: gone from models/).waitFor();
+    await editor.getByRole('button', { name: 'Keep these parts and joints' }).click();
+    await page.getByText('Parts and joints are changed.').waitFor();
+    await page.keyboard.press('b');
+    await page
+      .getByRole('link', { name: /B-02 Attic Lorry/ })
+      .first()
+      .click();
+    await openStation(page, 'Survey');
+    await page.getByRole('option', { name: 'Body' }).waitFor();
+    expect(await page.getByRole('option', { name: /Tailboard/ }).count()).equal(0);
+  });
+
   it('remembers day or lamp', async () => {
     await test.page.getByRole('button', { name: 'Switch to the lamp bench' }).click();
     await test.page.reload();

@@ -299,7 +299,7 @@ export {
   type BuildDraft,
   type NewPart,
 } from './construction/editBuild.ts';
-export { drawCasting, fitDrawing } from './construction/drawCasting.ts';
+export { drawCasting, redrawCasting } from './construction/drawCasting.ts';
 export { workOutBehind } from './construction/workOutBehind.ts';
 
 // Paint films

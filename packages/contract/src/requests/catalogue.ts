@@ -55,8 +55,23 @@ class BuiltJoint {
   @IsChangedOrNull() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) behind?: string[] | null;
 }
 
+/** What a casting is made of. */
+class Built {
+  @IsArray()
+  @ArrayMinSize(1, { message: 'A casting has at least one part.' })
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => BuiltPart)
+  parts!: BuiltPart[];
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => BuiltJoint)
+  joints!: BuiltJoint[];
+}
+
 /** The short form: a casting of one's own with its parts and joints. */
-export class CreateCasting {
+export class CreateCasting extends Built {
   @IsString() @IsNotEmpty() rangeId!: string;
   @Matches(/^[A-Za-z0-9/. -]{1,12}$/, { message: 'The number is up to 12 letters, digits, / . -' }) number!: string;
   @IsString() @IsNotEmpty({ message: 'Give the casting a name.' }) @MaxLength(80) name!: string;
@@ -64,33 +79,12 @@ export class CreateCasting {
   @IsNumber({}, { message: 'Length in mm, as a number.' }) @Min(10) @Max(600) lengthMm!: number;
   @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @Min(5) @Max(500) wheelbaseMm!: number;
   @IsString() @MaxLength(500) construction!: string;
-  @IsArray()
-  @ArrayMinSize(1, { message: 'A casting has at least one part.' })
-  @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => BuiltPart)
-  parts!: BuiltPart[];
-  @IsArray()
-  @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => BuiltJoint)
-  joints!: BuiltJoint[];
   @IsChangedOrNull() @IsIn(CONSTRUCTIONS.map(({ key }) => key)) builtAs?: string | null;
 }
 
 /** Parts and joints of a casting as they are to be from now on, from the version of the casting that was changed. */
-export class ChangeBuild extends VersionedChange {
-  @IsArray()
-  @ArrayMinSize(1, { message: 'A casting has at least one part.' })
-  @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => BuiltPart)
-  parts!: BuiltPart[];
-  @IsArray()
-  @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => BuiltJoint)
-  joints!: BuiltJoint[];
+export class ChangeBuild extends Built {
+  @IsInt() @Min(1) version!: number;
 }
 
 export class ChangeCasting extends VersionedChange {

@@ -54,9 +54,15 @@ const TYRES = part('tyres', 'Tyres', 'tyre', 'rubber', 4);
 const AXLES = part('axles', 'Axles', 'axle', 'steel', 2);
 
 const axleEnds = (...held: readonly string[]) => joint('axle-ends', 'axle ends', 'formed axle', ...held);
+const AXLES_IN_BASE = axleEnds('base', 'axles', 'wheels');
+const POSTS = [
+  joint('front-post', 'front post', 'rivet post', 'body', 'base'),
+  joint('rear-post', 'rear post', 'rivet post', 'body', 'base'),
+];
+const BOTH_POSTS = POSTS.map(({ key }) => key);
+const INTERIOR_IN = joint('interior', 'interior in the body', 'push fit', 'body', 'interior');
 const TYRES_ON = joint('tyres', 'tyres on their wheels', 'push fit', 'wheels', 'tyres');
 const GLAZING_IN = joint('glazing', 'glazing in the body', 'push fit', 'body', 'glazing');
-const BOTH_POSTS = ['front-post', 'rear-post'];
 const BETWEEN_AXLES = 'on the base between the axles';
 const INSIDE_ROOF = 'inside the roof, seen through a window';
 
@@ -78,11 +84,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
     about: 'Body and base held by one rivet post that goes through the interior; the axles lie between them.',
     bodyType: 'saloon',
     parts: [BODY, ZINC_BASE, GLAZING, INTERIOR, WHEELS, AXLES],
-    joints: [
-      joint('post', 'post', 'rivet post', 'body', 'interior', 'base'),
-      GLAZING_IN,
-      axleEnds('base', 'axles', 'wheels'),
-    ],
+    joints: [joint('post', 'post', 'rivet post', 'body', 'interior', 'base'), GLAZING_IN, AXLES_IN_BASE],
     numbers: [BETWEEN_AXLES, INSIDE_ROOF],
     fastenings: ['one rivet head in the base', 'a lug of the body in a slot at the other end'],
   },
@@ -92,14 +94,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
     about: 'Body and base held by a rivet post at each end; glazing and interior lie loose between them.',
     bodyType: 'saloon',
     parts: [BODY, ZINC_BASE, GLAZING, INTERIOR, WHEELS, TYRES, AXLES],
-    joints: [
-      joint('front-post', 'front post', 'rivet post', 'body', 'base'),
-      joint('rear-post', 'rear post', 'rivet post', 'body', 'base'),
-      GLAZING_IN,
-      joint('interior', 'interior in the body', 'push fit', 'body', 'interior'),
-      axleEnds('base', 'axles', 'wheels'),
-      TYRES_ON,
-    ],
+    joints: [...POSTS, GLAZING_IN, INTERIOR_IN, AXLES_IN_BASE, TYRES_ON],
     numbers: [BETWEEN_AXLES, INSIDE_ROOF],
     fastenings: ['two rivet heads in the base, one often under a tow hook or a spare wheel'],
   },
@@ -109,11 +104,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
     about: 'A pressed base whose tabs, or those of the body, are bent over.',
     bodyType: 'van',
     parts: [BODY, TIN_BASE, GLAZING, WHEELS, AXLES],
-    joints: [
-      joint('tabs', 'tabs of the base', 'bent tab', 'body', 'base'),
-      GLAZING_IN,
-      axleEnds('base', 'axles', 'wheels'),
-    ],
+    joints: [joint('tabs', 'tabs of the base', 'bent tab', 'body', 'base'), GLAZING_IN, AXLES_IN_BASE],
     numbers: [BETWEEN_AXLES, 'under the body, where the base hides it'],
     fastenings: ['tabs at both ends, some under paint', 'tabs along the sills'],
   },
@@ -123,10 +114,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
     about: 'The base hooks in at one end; a tapered pin through two ears holds the other.',
     bodyType: 'van',
     parts: [BODY, ZINC_BASE, CAST_WHEELS, AXLES, part('pin', 'Tapered pin', 'pin', 'steel')],
-    joints: [
-      joint('pin', 'tapered pin through the ears', 'tapered pin', 'body', 'base', 'pin'),
-      axleEnds('base', 'axles', 'wheels'),
-    ],
+    joints: [joint('pin', 'tapered pin through the ears', 'tapered pin', 'body', 'base', 'pin'), AXLES_IN_BASE],
     numbers: ['inside the body', BETWEEN_AXLES],
     fastenings: ['a pin across the ears, flush and often painted over', 'a hook or lip at the other end'],
   },
@@ -141,7 +129,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
       joint('rear-screw', 'rear screw', 'screw', 'body', 'base'),
       GLAZING_IN,
       joint('interior', 'interior on the base', 'push fit', 'base', 'interior'),
-      axleEnds('base', 'axles', 'wheels'),
+      AXLES_IN_BASE,
       TYRES_ON,
     ],
     numbers: [BETWEEN_AXLES],
@@ -186,7 +174,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
     joints: [
       joint('tabs', 'tabs of the base', 'bent tab', 'body', 'base'),
       joint('drawbar', 'drawbar pin', 'peened pin', 'base', 'drawbar'),
-      axleEnds('base', 'axles', 'wheels'),
+      AXLES_IN_BASE,
     ],
     numbers: ['on the base', 'inside the body', 'nowhere: it shares its vehicle’s'],
     fastenings: ['tabs at both ends', 'a peened pin at the drawbar'],
@@ -210,13 +198,12 @@ export const CONSTRUCTIONS: readonly Construction[] = [
       AXLES,
     ],
     joints: [
-      joint('front-post', 'front post', 'rivet post', 'body', 'base'),
-      joint('rear-post', 'rear post', 'rivet post', 'body', 'base'),
+      ...POSTS,
       joint('doors', 'doors on their lugs', 'push fit', 'body', 'left-door', 'right-door', 'door-spring'),
       behind(joint('bonnet', 'bonnet on its lugs', 'push fit', 'body', 'bonnet'), ...BOTH_POSTS),
       GLAZING_IN,
-      joint('interior', 'interior in the body', 'push fit', 'body', 'interior'),
-      axleEnds('base', 'axles', 'wheels'),
+      INTERIOR_IN,
+      AXLES_IN_BASE,
       TYRES_ON,
     ],
     numbers: [BETWEEN_AXLES, 'under the bonnet'],
@@ -239,13 +226,12 @@ export const CONSTRUCTIONS: readonly Construction[] = [
       AXLES,
     ],
     joints: [
-      joint('front-post', 'front post', 'rivet post', 'body', 'base'),
-      joint('rear-post', 'rear post', 'rivet post', 'body', 'base'),
+      ...POSTS,
       behind(joint('front-bumper', 'pegs of the front bumper', 'push fit', 'body', 'front-bumper'), ...BOTH_POSTS),
       behind(joint('rear-bumper', 'pegs of the rear bumper', 'push fit', 'body', 'rear-bumper'), ...BOTH_POSTS),
       joint('glazing', 'glazing glued in', 'glue', 'body', 'glazing'),
-      joint('interior', 'interior in the body', 'push fit', 'body', 'interior'),
-      axleEnds('base', 'axles', 'wheels'),
+      INTERIOR_IN,
+      AXLES_IN_BASE,
       TYRES_ON,
     ],
     numbers: [BETWEEN_AXLES],
@@ -266,7 +252,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
     joints: [
       joint('tabs', 'tabs of the body', 'bent tab', 'body', 'base'),
       joint('motor', 'tabs of the motor', 'bent tab', 'base', 'motor'),
-      axleEnds('base', 'axles', 'wheels'),
+      AXLES_IN_BASE,
     ],
     numbers: ['printed on the base or the rear', 'nowhere'],
     fastenings: ['tabs along the lower edge; each bend costs strength'],

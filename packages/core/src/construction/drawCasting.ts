@@ -1,6 +1,7 @@
 import type { BodyType, CastingPart } from '../model/catalogue.ts';
 import type { Drawing, DrawingView } from '../model/drawing.ts';
 import type { PartShape } from '../model/partShape.ts';
+import { createBodyTypeDrawing } from '../drawing/createBodyTypeDrawing.ts';
 import { createView, type ViewBuilder } from '../drawing/createView.ts';
 import { createBaseView, createEndView, type PlainKeys } from '../drawing/plainViews.ts';
 import { createVehicleFrame, type VehicleFrame } from '../drawing/vehicleFrame.ts';
@@ -59,6 +60,22 @@ export function fitDrawing(drawing: Drawing, size: CastingSize, parts: readonly 
       return { ...view, shapes: [...kept, ...added.build().shapes] };
     }),
   };
+}
+
+/**
+ * A drawing after its parts changed, whoever asks. One that was laid out from its parts, or from its kind of vehicle, is laid out
+ * anew; one that somebody drew keeps what it has.
+ */
+export function redrawCasting(
+  drawing: Drawing,
+  size: CastingSize,
+  before: readonly DrawnPart[],
+  after: readonly DrawnPart[],
+): Drawing {
+  const isSame = (other: Drawing) => JSON.stringify(other) === JSON.stringify(drawing);
+  const { bodyType, lengthMm, wheelbaseMm } = size;
+  const isLaidOut = isSame(drawCasting(size, before)) || isSame(createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm));
+  return isLaidOut ? drawCasting(size, after) : fitDrawing(drawing, size, after);
 }
 
 const inOrder = (parts: readonly DrawnPart[]) =>

@@ -98,7 +98,7 @@ const chassis: DrawShape = (view, key, { at, floorMm }, nth) => {
 const windows: DrawShape = (view, key, frame, nth) => {
   const panes = frame.plan.windows;
   // A second glazing unit takes the last of the panes: a rear window of its own.
-  const own = nth === 0 ? (panes.length > 1 ? panes : panes) : [panes.at(-1) ?? []];
+  const own = nth === 0 ? panes : panes.slice(-1);
   if (panes.length === 0) return void view.add(key, 'glass', rect(frame, [along(0.3, 0.2, nth), 0.2, 0.14, 0.14], 0.6));
   const shift = nth * 0.02;
   for (const pane of own)

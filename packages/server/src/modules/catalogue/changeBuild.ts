@@ -1,13 +1,5 @@
 import type { BuildChanged, ChangeBuild } from '@sardonyx/contract';
-import {
-  completeBuild,
-  createBodyTypeDrawing,
-  drawCasting,
-  fitDrawing,
-  shapeOfRole,
-  type Drawing,
-  type PartShape,
-} from '@sardonyx/core';
+import { completeBuild, redrawCasting, shapeOfRole, type PartShape } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow, JointRow } from '../../entities/catalogue.ts';
 import { JobRow } from '../../entities/work.ts';
@@ -81,7 +73,7 @@ async function followPart(manager: EntityManager, part: SpecimenPartRow, was: Pa
   if (Object.keys(changes).length > 0) await manager.update(SpecimenPartRow, { id: part.id }, changes);
 }
 
-/** A drawing that was laid out is laid out anew; one that somebody drew keeps what it has. Parts that models kept stay on it. */
+/** Parts that models kept stay on the drawing. */
 async function redraw(manager: EntityManager, casting: CastingRow, before: readonly CastingPartRow[]): Promise<void> {
   const { id: castingId, bodyType, lengthMm, wheelbaseMm, drawing } = casting;
   const size = { bodyType, lengthMm, wheelbaseMm };
@@ -93,11 +85,5 @@ async function redraw(manager: EntityManager, casting: CastingRow, before: reado
     const shape = before.find((part) => part.key === key)?.shape ?? shapeOfRole(role);
     if (all.every((part) => part.key !== key)) all.push({ key, shape });
   }
-  const isSame = (other: Drawing) => JSON.stringify(other) === JSON.stringify(drawing);
-  const isLaidOut = isSame(drawCasting(size, before)) || isSame(createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm));
-  await manager.update(
-    CastingRow,
-    { id: castingId },
-    { drawing: isLaidOut ? drawCasting(size, all) : fitDrawing(drawing, size, all) },
-  );
+  await manager.update(CastingRow, { id: castingId }, { drawing: redrawCasting(drawing, size, before, all) });
 }

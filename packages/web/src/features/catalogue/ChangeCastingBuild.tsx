@@ -40,13 +40,7 @@ export function ChangeCastingBuild({ view, onDone }: ChangeCastingBuildProps) {
   };
   return (
     <section aria-label="Parts and joints" className="space-y-4">
-      <BuildEditor
-        tools={tools}
-        size={casting}
-        drawing={casting.drawing}
-        before={joints}
-        faults={error?.fields ?? {}}
-      />
+      <BuildEditor tools={tools} size={casting} kept={view} faults={error?.fields ?? {}} />
       {specimens.length > 0 && (
         <p role="note" className="border-l-4 border-ink pl-3">
           {specimens.length === 1 ? 'A model of it is' : `${specimens.length} models of it are`} here: open jobs follow,

@@ -129,7 +129,7 @@ function NewCasting({ construction, onBack }: NewCastingProps) {
       <BuildEditor
         tools={tools}
         size={{ bodyType: size[0], lengthMm: size[1], wheelbaseMm: size[2] }}
-        drawing={null}
+        kept={null}
         faults={faults}
       />
       {errors.root && <ErrorNote error={{ kind: 'bad input', message: errors.root.message ?? '' }} />}

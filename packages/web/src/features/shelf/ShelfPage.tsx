@@ -48,7 +48,7 @@ export function ShelfPage() {
       <h1>
         {data.pots.length === 0
           ? 'No pot yet'
-          : `${count(data.pots.length, 'pot')} of ${count(data.products.length, 'paint')}`}
+          : `${count(data.pots.length, 'pot')}${data.pots.length === data.products.length ? '' : ` of ${count(data.products.length, 'paint')}`}`}
         {low.length > 0 && `; ${low.length} ${low.length === 1 ? 'is' : 'are'} nearly empty`}
       </h1>
       <div className="flex flex-wrap items-end gap-5">

@@ -1,12 +1,5 @@
-import {
-  changePart,
-  completeBuild,
-  drawCasting,
-  fitDrawing,
-  type BodyType,
-  type Drawing,
-  type Joint,
-} from '@sardonyx/core';
+import type { CastingView } from '@sardonyx/contract';
+import { changePart, completeBuild, drawCasting, redrawCasting, type BodyType } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { ExplodedMap, type PartOnMap } from '../../../shared/drawing/ExplodedMap.tsx';
 import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
@@ -19,30 +12,28 @@ import type { DraftTools } from './useBuildDraft.ts';
 interface BuildEditorProps {
   readonly tools: DraftTools;
   readonly size: { readonly bodyType: BodyType; readonly lengthMm: number; readonly wheelbaseMm: number };
-  /** What was drawn of it so far; null: it is laid out from its parts. */
-  readonly drawing: Drawing | null;
-  /** Its joints as they are kept, with ways that somebody may have written for them. */
-  readonly before?: readonly Joint[];
+  /** As it is kept: its drawing, and joints with ways that somebody may have written; null for a new one. */
+  readonly kept: Pick<CastingView, 'casting' | 'parts' | 'joints'> | null;
   /** What does not fit, by its place: "joints.2.behind". */
   readonly faults: Readonly<Record<string, string>>;
 }
 
-const NONE: readonly Joint[] = [];
-
 /** Parts and joints of a casting, changed on its exploded drawing: the part that is pointed at is in hand. */
-export function BuildEditor({ tools, size, drawing, before = NONE, faults }: BuildEditorProps) {
+export function BuildEditor({ tools, size, kept, faults }: BuildEditorProps) {
   const { draft, change, takeBack } = tools;
   const { bodyType, lengthMm, wheelbaseMm } = size;
   const [chosen, setChosen] = useState<string | null>(null);
   const part = draft.parts.find(({ key }) => key === chosen) ?? draft.parts[0];
-  const build = useMemo(() => completeBuild(draft.parts, draft.joints, before), [draft, before]);
+  const build = useMemo(() => completeBuild(draft.parts, draft.joints, kept?.joints), [draft, kept]);
   const view = useMemo(() => {
     const frame = { bodyType, lengthMm, wheelbaseMm };
     // A size that cannot be is said at its field; meanwhile the last that could is drawn on.
     if (!(wheelbaseMm > 0 && wheelbaseMm < lengthMm)) return null;
-    const { views } = drawing ? fitDrawing(drawing, frame, build.parts) : drawCasting(frame, build.parts);
+    const { views } = kept
+      ? redrawCasting(kept.casting.drawing, frame, kept.parts, build.parts)
+      : drawCasting(frame, build.parts);
     return views.find((one) => one.view === 'side')!;
-  }, [bodyType, lengthMm, wheelbaseMm, drawing, build.parts]);
+  }, [bodyType, lengthMm, wheelbaseMm, kept, build.parts]);
   const onMap = useMemo(
     () =>
       build.parts.map(({ key, name, count, material }): PartOnMap => ({

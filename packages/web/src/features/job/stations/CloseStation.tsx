@@ -32,27 +32,29 @@ export function CloseStation() {
           <Decisions keys={['S2', 'S5', 'S20', 'S23']} />
         </>
       }
+      lead={
+        <Verdict
+          rest={
+            <>
+              {dryFit && dryFit.state !== 'done' && dryFit.state !== 'not needed' && (
+                <>
+                  <Sign of="warning" />
+                  It has not been put together dry yet.{' '}
+                </>
+              )}
+              Motion is tried before the base goes on, wheels are looked at before an axle end is formed, decals cross a
+              seam after the last joint, slow ink comes last of all.
+            </>
+          }
+        >
+          {total === 0
+            ? 'Nothing was opened, nothing is closed.'
+            : done === total
+              ? 'It is closed for good.'
+              : `${total - done} of ${total} steps left, ${formatMinutes(handsOnLeftMin)} at the hands${irreversibleLeft ? `; ${irreversibleLeft} cannot be done twice` : ''}.`}
+        </Verdict>
+      }
     >
-      <Verdict
-        rest={
-          <>
-            {dryFit && dryFit.state !== 'done' && dryFit.state !== 'not needed' && (
-              <>
-                <Sign of="warning" />
-                It has not been put together dry yet.{' '}
-              </>
-            )}
-            Motion is tried before the base goes on, wheels are looked at before an axle end is formed, decals cross a
-            seam after the last joint, slow ink comes last of all.
-          </>
-        }
-      >
-        {total === 0
-          ? 'Nothing was opened, nothing is closed.'
-          : done === total
-            ? 'It is closed for good.'
-            : `${total - done} of ${total} steps left, ${formatMinutes(handsOnLeftMin)} at the hands${irreversibleLeft ? `; ${irreversibleLeft} cannot be done twice` : ''}.`}
-      </Verdict>
       <TaskList station="close" heading="Close, in this order" />
     </Zones>
   );

@@ -32,19 +32,21 @@ export function FinishStation() {
           <Decisions keys={['S6', 'S7', 'S8', 'S9', 'S10', 'S12', 'S13', 'S14', 'S19', 'S21', 'S24']} />
         </>
       }
+      lead={
+        <Verdict
+          rest={
+            thickest > 0 &&
+            `Thickest planned build ${Math.round(thickest)} µm; cast lettering is rarely shallower than ${FINEST_RELIEF_UM} µm (planning estimate).${thickest > FINEST_RELIEF_UM / 2 ? ' Spray thin: it begins to fill in.' : ''}`
+          }
+        >
+          {total === 0
+            ? 'No coat is planned yet: choose a part and plan its coats.'
+            : done === total
+              ? 'All coats are on.'
+              : `${total - done} of ${total} tasks left on ${painted.length} ${painted.length === 1 ? 'part' : 'parts'}, ${formatMinutes(handsOnLeftMin)} at the hands.`}
+        </Verdict>
+      }
     >
-      <Verdict
-        rest={
-          thickest > 0 &&
-          `Thickest planned build ${Math.round(thickest)} µm; cast lettering is rarely shallower than ${FINEST_RELIEF_UM} µm (planning estimate).${thickest > FINEST_RELIEF_UM / 2 ? ' Spray thin: it begins to fill in.' : ''}`
-        }
-      >
-        {total === 0
-          ? 'No coat is planned yet: choose a part and plan its coats.'
-          : done === total
-            ? 'All coats are on.'
-            : `${total - done} of ${total} tasks left on ${painted.length} ${painted.length === 1 ? 'part' : 'parts'}, ${formatMinutes(handsOnLeftMin)} at the hands.`}
-      </Verdict>
       <PlanSays />
       {part && <PartCoats key={part.id} part={part} />}
       <TaskList station="finish" />

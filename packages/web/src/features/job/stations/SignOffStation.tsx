@@ -47,14 +47,16 @@ export function SignOffStation() {
           <PhotoStrip jobId={job.id} photos={view.photos} stage="after" isClosed={isClosed} />
         </>
       }
+      lead={
+        <Verdict rest={isClosed ? 'Its record stands as it is.' : undefined}>
+          {isClosed
+            ? `Signed off ${formatMoment(job.signedOffAt!)} by ${job.signedOffBy}.`
+            : refusals.length
+              ? `Not yet: ${refusals.length} ${refusals.length === 1 ? 'thing is' : 'things are'} open.`
+              : 'Everything is done. It can be signed.'}
+        </Verdict>
+      }
     >
-      <Verdict rest={isClosed ? 'Its record stands as it is.' : undefined}>
-        {isClosed
-          ? `Signed off ${formatMoment(job.signedOffAt!)} by ${job.signedOffBy}.`
-          : refusals.length
-            ? `Not yet: ${refusals.length} ${refusals.length === 1 ? 'thing is' : 'things are'} open.`
-            : 'Everything is done. It can be signed.'}
-      </Verdict>
       {!isClosed && refusals.length > 0 && (
         <ul aria-label="What is open" className="list-inside list-disc text-soft-ink">
           {refusals.slice(0, 6).map((refusal) => (

@@ -66,14 +66,16 @@ export function SurveyStation() {
           <PhotoStrip jobId={view.job.id} photos={view.photos} stage="before" isClosed={isClosed} />
         </>
       }
+      lead={
+        <Verdict>
+          {specimen.findings.length
+            ? `${count(specimen.findings.length, 'finding')}, ${grave} to be mended`
+            : 'Nothing found yet'}
+          ; {openWants.length ? `${count(openWants.length, 'want')} open` : 'no want open'};{' '}
+          {missing.length ? `before-set lacks ${missing.join(', ')}` : 'before-set complete'}.
+        </Verdict>
+      }
     >
-      <Verdict>
-        {specimen.findings.length
-          ? `${count(specimen.findings.length, 'finding')}, ${grave} to be mended`
-          : 'Nothing found yet'}
-        ; {openWants.length ? `${count(openWants.length, 'want')} open` : 'no want open'};{' '}
-        {missing.length ? `before-set lacks ${missing.join(', ')}` : 'before-set complete'}.
-      </Verdict>
       <PlanSays />
       <PestGate />
       <WantList />
