@@ -127,7 +127,10 @@ describe('a restorer’s own empty bench', function () {
   it('changes parts of that casting while it is in work: changed its mind, left, came back', async () => {
     const { page } = test;
     await page.goto(`${test.bench.address}/catalogue`);
-    await page.getByRole('main').getByRole('link', { name: /7\/1 Attic Lorry/ }).click();
+    await page
+      .getByRole('main')
+      .getByRole('link', { name: /7\/1 Attic Lorry/ })
+      .click();
     const change = page.getByRole('button', { name: 'Change parts and joints' });
     const editor = page.getByRole('region', { name: 'Parts and joints' });
     await change.click();
