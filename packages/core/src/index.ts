@@ -420,7 +420,7 @@ export { createBaseView, createEndView, type PlainViewSize } from './drawing/pla
 // Simulated instruments
 export { computeBathC } from './instruments/simulatedBath.ts';
 export { COLD_OVEN, runOven, type OvenState } from './instruments/simulatedOven.ts';
-export { EMPTY_SCALES, pourOn, showGrams, type ScalesState } from './instruments/simulatedScales.ts';
+export { beginPour, EMPTY_SCALES, pourOn, showGrams, type ScalesState } from './instruments/simulatedScales.ts';
 export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpectrophotometer.ts';
 
 // The record

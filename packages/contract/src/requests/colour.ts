@@ -204,5 +204,5 @@ export class MeasureColour {
 
 /** What the simulated hand is to pour; real scales only read. */
 export class PourOnScales {
-  @IsNumber() @Min(0.005) @Max(300) grams!: number;
+  @IsNumber() @Min(0.001) @Max(300) grams!: number;
 }

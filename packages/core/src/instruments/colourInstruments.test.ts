@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { computeLab } from '../colour/colorimetry.ts';
 import { computeDe00 } from '../colour/difference.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
-import { EMPTY_SCALES, pourOn, showGrams } from './simulatedScales.ts';
+import { beginPour, EMPTY_SCALES, pourOn, showGrams } from './simulatedScales.ts';
 import { CALIBRATION_HOLDS_MIN, readSpectrum } from './simulatedSpectrophotometer.ts';
 
 const grey = new Float64Array(31).fill(0.2);
@@ -49,6 +49,13 @@ describe('the simulated scales', () => {
       expect(shown).deep.equal([...shown].sort((a, b) => a - b));
       expect(shown.filter((one) => one > 0 && one < state.grams).length).greaterThan(aimG > 0.1 ? 3 : 0);
     }
+  });
+
+  it('take a drop more whenever the hand is asked for less than one', () => {
+    const random = createSeededRandom(7);
+    const state = pourOn(beginPour({ grams: 0.02, aimG: null }, 0.005), 2, random);
+    expect(state.aimG).equal(null);
+    expect(state.grams).within(0.0305, 0.0335);
   });
 
   it('show hundredths and stand still while nobody pours', () => {

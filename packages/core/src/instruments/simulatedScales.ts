@@ -20,6 +20,12 @@ const SLOW_FROM_G = 0.12;
 const SCALES_STEP_G = 0.01;
 const NOISE_G = 0.002;
 
+/** The hand begins to pour so much more, g: less than a drop does not leave the dropper. */
+export const beginPour = (state: ScalesState, grams: number): ScalesState => ({
+  ...state,
+  aimG: state.grams + Math.max(grams, DROP_G),
+});
+
 /** The hand so many seconds later: it runs, slows down, drips, and stops with the drop that reaches its aim. */
 export function pourOn(state: ScalesState, seconds: number, random: RandomSource): ScalesState {
   if (state.aimG === null) return state;

@@ -3,6 +3,7 @@ import {
   computeBathC,
   createSeededRandom,
   EMPTY_SCALES,
+  beginPour,
   pourOn,
   runOven,
   showGrams,
@@ -79,7 +80,7 @@ export function createInstruments(getManager: () => EntityManager) {
   const tare = (id: string, now: Date) => void (scalesOf(id, now).state = EMPTY_SCALES);
   const pour = (id: string, grams: number, now: Date) => {
     const own = scalesOf(id, now);
-    own.state = { ...own.state, aimG: own.state.grams + grams };
+    own.state = beginPour(own.state, grams);
   };
   return { readNow, turnDial, tare, pour, ovenState: (id: string, now: Date) => ovenOf(id, now).state };
 }

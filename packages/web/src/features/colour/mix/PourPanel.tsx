@@ -152,7 +152,7 @@ function OnScales({ wantedG, isLogging, onLog }: OnScalesProps) {
                 type="button"
                 className="plain-button min-h-16!"
                 disabled={isLogging || shown >= wantedG - 0.005}
-                onClick={() => void pour({ id: scales.id, grams: Math.max(0.005, wantedG - shown) })}
+                onClick={() => void pour({ id: scales.id, grams: wantedG - shown })}
               >
                 Pour (simulated hand)
               </button>
