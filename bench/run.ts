@@ -13,6 +13,7 @@ import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';
 import { calibration } from './identify/calibration.ts';
 import { policy } from './identify/policy.ts';
+import { sparse } from './identify/sparse.ts';
 import { speed } from './identify/speed.ts';
 import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
@@ -24,6 +25,7 @@ const { values } = parseArgs({ options: { only: { type: 'string', default: '' },
 const topics = [
   bruteForce,
   calibration,
+  sparse,
   policy,
   speed,
   assembly,

@@ -5,6 +5,7 @@ import type { UpdateTimes } from './updateWorker.ts';
 
 const SIZES = [
   [12_500, 120],
+  [20_000, 120],
   [50_000, 120],
   [500_000, 12],
 ] as const;
@@ -13,17 +14,24 @@ export const speed: Topic = {
   names: [
     'identify.update50kMs',
     'identify.update50kP95Ms',
+    'identify.update20kMs',
     'identify.growth',
     'identify.memory50kMb',
     'identify.update500kMs',
   ],
   measure: async () => {
-    const [small, middle, large] = await runWorker();
+    const [small, most, middle, large] = await runWorker();
     const how = (times: UpdateTimes) =>
       `one answer changed: posterior, date, evidence and next look, ${times.variants} variants x 24 features, in a worker, ${times.times.length} rounds`;
     return [
       figure('identify.update50kMs', median(middle!.times), 16, `median; ${how(middle!)}`),
       figure('identify.update50kP95Ms', percentile(middle!.times, 0.95), 24, `95 of 100; ${how(middle!)}`),
+      figure(
+        'identify.update20kMs',
+        median(most!.times),
+        16,
+        `median; no list complete, so that every issue has an unlisted sibling; ${how(most!)}`,
+      ),
       {
         ...figure(
           'identify.growth',

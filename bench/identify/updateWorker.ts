@@ -19,7 +19,10 @@ const WARM_UP = 40;
 /** One changed answer each: posterior, date, evidence and next look. */
 function timeUpdates(variants: number, rounds: number): UpdateTimes {
   const before = usedMegabytes();
-  const catalogue = createSimulatedCatalogue(5, { variants, isDated: true });
+  const simulated = createSimulatedCatalogue(5, { variants, isDated: true });
+  // The worst case: nobody said that any list is complete.
+  const unlisted = Object.fromEntries(simulated.variants.map((variant) => [variant.castingId, 0.1]));
+  const catalogue = { ...simulated, unlisted };
   const identifier = createIdentifier(catalogue);
   const random = createSeededRandom(20261126);
   const given: string[] = [];

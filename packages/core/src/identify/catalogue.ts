@@ -9,6 +9,11 @@ export interface IdentifyCatalogue {
   readonly histories: readonly IdentifyHistory[];
   /** What the bench learned from its settled cases; as stated where left out. */
   readonly rates?: Rates;
+  /**
+   * castingId -> chance that a specimen of it is of an issue that the list lacks (believeUnlisted). Where it stands, each
+   * listed issue has an unlisted sibling (encodeSiblings); a casting that is left out has none.
+   */
+  readonly unlisted?: Readonly<Record<string, number>>;
   /** castingId -> name, where several castings are to be told apart. */
   readonly castingNames?: Readonly<Record<string, string>>;
 }

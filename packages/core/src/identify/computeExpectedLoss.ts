@@ -13,6 +13,8 @@ export interface LossShare {
   readonly variantId: string;
   readonly name: string;
   readonly rarity: number;
+  /** Not this variant but an issue like it that nobody listed. */
+  readonly isUnlisted: boolean;
   /** Chance that it is this variant and still in its original coat. */
   readonly chance: number;
 }
@@ -22,10 +24,11 @@ const MOST_SHARES = 3;
 /**
  * What an irreversible step would cost: sum over variants of P(v and outer coat still original) * rarity(v) (expected loss
  * as in J. O. Berger, Statistical Decision Theory, 1985). A coat is original when no feature of it was altered; features
- * nobody looked at count as their history leaves them. "None in the catalogue" has no rarity: nobody knows what it is worth.
+ * nobody looked at count as their history leaves them. An issue nobody listed is at least as rare as the listed one that it
+ * is like; a stranger has no rarity: nobody knows what it is worth.
  */
 export function computeExpectedLoss({ encoded, factors, joint }: Posterior): ExpectedLoss {
-  const { source, variantCount, hypothesisCount, histories, looks } = encoded;
+  const { source, variantCount, hypothesisCount, histories, looks, siblings } = encoded;
   const size = histories.length;
   const coats = looks.flatMap((look, f) => (look.group === 'outer coat' ? [{ look, factor: factors[f] }] : []));
   const kept = new Float64Array(hypothesisCount);
@@ -39,11 +42,12 @@ export function computeExpectedLoss({ encoded, factors, joint }: Posterior): Exp
   }
   let points = 0;
   const shares: LossShare[] = [];
-  for (let i = 0; i < variantCount; i++) {
-    const { id, name, rarity } = source.variants[i]!;
+  for (let i = 0; i < hypothesisCount - 1; i++) {
+    const isUnlisted = i >= variantCount;
+    const { id, name, rarity } = source.variants[isUnlisted ? siblings.of[i - variantCount]! : i]!;
     if (rarity === 0) continue;
     points += kept[i]! * rarity;
-    shares.push({ variantId: id, name, rarity, chance: kept[i]! });
+    shares.push({ variantId: id, name, rarity, isUnlisted, chance: kept[i]! });
   }
   return {
     points,

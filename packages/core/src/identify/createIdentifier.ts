@@ -51,8 +51,8 @@ export interface Identifier {
 
 /**
  * Joint weight of variant v, history h and quarter q: P(v) P(h) T_v(q) W_h(q) prod_f P(o_f | v, h), with T_v the
- * production span and W the range-wide dates of the states seen. "None in the catalogue" is a variant with nothing
- * recorded and a flat date. Variants are as probable beforehand as they are common.
+ * production span and W the range-wide dates of the states seen. Variants are as probable beforehand as they are common; what
+ * the list lacks stands beside it (encodeSiblings), and at the end a stranger with nothing recorded and a flat date.
  *
  * What the bench learned of its rates is believed in place of what is stated (believeRates).
  *
@@ -122,10 +122,10 @@ export function createIdentifier(given: IdentifyCatalogue, stated: IdentifySetti
     const known = answers.filter((answer) => answer !== null);
     dates ??= computeDates(encoded, known, statements, settings);
     let isImpossible = false;
-    let total = weighInPlace(joint, products, encoded, settings, dates.shares);
+    let total = weighInPlace(joint, products, encoded, dates.shares);
     if (total === 0) {
       isImpossible = true;
-      total = weighInPlace(joint, products, encoded, settings, null);
+      total = weighInPlace(joint, products, encoded, null);
     }
     const size = histories.length;
     for (let i = 0, at = 0; i < hypothesisCount; i++) {
@@ -190,16 +190,22 @@ function sumLeastLogs(factors: readonly (AnswerFactors | null)[]): number {
 function weighInPlace(
   joint: Float64Array,
   products: Float64Array,
-  { hypothesisCount, variantCount, variantPriors, historyPriors }: EncodedCatalogue,
-  { nonePrior }: IdentifySettings,
+  { hypothesisCount, variantCount, priors, historyPriors, siblings }: EncodedCatalogue,
   shares: Float64Array | null,
 ): number {
   const size = historyPriors.length;
   let total = 0;
   for (let i = 0, at = 0; i < hypothesisCount; i++) {
-    const prior = i < variantCount ? (1 - nonePrior) * variantPriors[i]! : variantCount ? nonePrior : 1;
+    const prior = priors[i]!;
+    const k = i - variantCount;
+    const isSibling = k >= 0 && k < siblings.of.length;
+    const unchanged = isSibling ? siblings.unchanged[k]! : 0;
+    const row = isSibling ? siblings.of[k]! * size : 0;
     for (let h = 0; h < size; h++, at++) {
-      const weight = prior * historyPriors[h]! * products[at]! * (shares ? shares[at]! : 1);
+      let product = products[at]!;
+      // A sibling's product holds the case that nothing was changed: that one is the variant itself.
+      if (isSibling) product = Math.max(0, product - unchanged * products[row + h]!) / (1 - unchanged);
+      const weight = prior * historyPriors[h]! * product * (shares ? shares[at]! : 1);
       joint[at] = weight;
       total += weight;
     }

@@ -1,32 +1,33 @@
 import type { AlterationGroup } from '../model/catalogue.ts';
-import { commonness } from './catalogue.ts';
 import type {
   IdentifyCatalogue,
   IdentifyFeature,
   IdentifyHistory,
   IdentifyMeasure,
   IdentifySettings,
-  IdentifyVariant,
 } from './catalogue.ts';
+import { encodeSiblings, SIBLING_YEARS, type EncodedSiblings } from './encodeSiblings.ts';
 import { DEFAULT_HISTORIES } from './histories.ts';
 import { createQuarterAxis, type QuarterAxis } from './quarters.ts';
 import { encodeSpans, type EncodedSpans } from './encodeSpans.ts';
 import { readingChance } from './readingChance.ts';
 
 /**
- * A catalogue in typed arrays. Hypothesis i below `variantCount` is a variant; the last one is "none in the catalogue", a
- * variant with nothing recorded and a flat date. Joint arrays are laid out [hypothesis * historyCount + history].
+ * A catalogue in typed arrays. Hypothesis i below `variantCount` is a variant; then come the unlisted siblings of variants,
+ * and the last one is "a stranger to the list", a variant with nothing recorded and a flat date. Joint arrays are laid out
+ * [hypothesis * historyCount + history].
  */
 export interface EncodedCatalogue {
   readonly source: IdentifyCatalogue;
   readonly variantCount: number;
-  /** variantCount + 1. */
+  /** Variants, their siblings, and the stranger. */
   readonly hypothesisCount: number;
-  /** Castings in the order of their first variant, and which one each variant is of. */
+  readonly siblings: EncodedSiblings;
+  /** Castings in the order of their first variant, and which one each variant and sibling is of. */
   readonly castingIds: readonly string[];
   readonly castingOf: Int32Array;
-  /** Share of each variant among the catalogue's, by how common it is; sums to 1. */
-  readonly variantPriors: Float64Array;
+  /** Of each hypothesis before anything was looked at; sums to 1. Variants share by how common they are. */
+  readonly priors: Float64Array;
   readonly histories: readonly IdentifyHistory[];
   readonly historyPriors: Float64Array;
   /** Index of the history that alters nothing; -1 when there is none. */
@@ -66,40 +67,49 @@ export function encodeCatalogue(source: IdentifyCatalogue, settings: IdentifySet
   const total = histories.reduce((sum, history) => sum + history.prior, 0);
   const castingIds = [...new Set(variants.map((variant) => variant.castingId))];
   const castingRank = new Map(castingIds.map((id, i) => [id, i]));
-  const variantTotal = variants.reduce((sum, variant) => sum + commonness(variant), 0);
-  const axis = createQuarterAxis(variants.flatMap((variant) => (variant.span ? [variant.span] : [])));
+  const siblings = encodeSiblings(source, settings);
+  const axis = createQuarterAxis(
+    variants.flatMap((variant) => (variant.span ? [variant.span] : [])),
+    siblings.of.length ? SIBLING_YEARS : 0,
+  );
   const looks = [
-    ...source.features.map((feature) => encodeFeature(feature, variants, histories, settings)),
-    ...source.measures.map((measure) => encodeMeasure(measure, variants, histories, settings)),
+    ...source.features.map((feature) => encodeFeature(feature, source, siblings, { histories, settings })),
+    ...source.measures.map((measure) => encodeMeasure(measure, source, siblings, { histories, settings })),
   ];
   return {
     source,
     variantCount: variants.length,
-    hypothesisCount: variants.length + 1,
+    hypothesisCount: variants.length + siblings.of.length + 1,
+    siblings,
     castingIds,
-    castingOf: Int32Array.from(variants, (variant) => castingRank.get(variant.castingId)!),
-    variantPriors: Float64Array.from(variants, (variant) => commonness(variant) / variantTotal),
+    castingOf: Int32Array.from([...variants.keys(), ...siblings.of], (i) => castingRank.get(variants[i]!.castingId)!),
+    priors: siblings.priors,
     histories,
     historyPriors: Float64Array.from(histories, (history) => history.prior / total),
     untouched: histories.findIndex((history) => Object.values(history.rates).every((rate) => rate === 0)),
     looks,
     lookIndex: new Map(looks.map((look, i) => [look.id, i])),
     axis,
-    spans: encodeSpans(axis, variants, settings),
+    spans: encodeSpans(axis, variants, siblings.of, settings),
   };
+}
+
+interface Assumed {
+  readonly histories: readonly IdentifyHistory[];
+  readonly settings: IdentifySettings;
 }
 
 function encodeFeature(
   feature: IdentifyFeature,
-  variants: readonly IdentifyVariant[],
-  histories: readonly IdentifyHistory[],
-  settings: IdentifySettings,
+  { variants }: IdentifyCatalogue,
+  siblings: EncodedSiblings,
+  { histories, settings }: Assumed,
 ): EncodedLook {
   const outcomes = feature.states.length;
   const stateIndex = new Map(feature.states.map((state, i) => [state.id, i]));
   const classes = new Map<string, number>();
   const rows: (Float64Array | null)[] = [null];
-  const classOf = new Uint16Array(variants.length + 1);
+  const classOf = new Uint16Array(variants.length + siblings.of.length + 1);
   variants.forEach((variant, i) => {
     const recorded = variant.states[feature.id];
     if (!recorded) return;
@@ -116,6 +126,20 @@ function encodeFeature(
       rows.push(shares);
     }
     classOf[i] = index;
+  });
+  // A sibling of a variant that is known with these states has them, too, or was changed.
+  const siblingClasses = new Map<number, number>();
+  siblings.of.forEach((i, k) => {
+    const c = classOf[i]!;
+    if (c === 0 || outcomes === 1) return void (classOf[variants.length + k] = c);
+    let index = siblingClasses.get(c);
+    if (index === undefined) {
+      index = rows.length;
+      siblingClasses.set(c, index);
+      const chance = siblings.changeChance;
+      rows.push(rows[c]!.map((share) => (1 - chance) * share + (chance * (1 - share)) / (outcomes - 1)));
+    }
+    classOf[variants.length + k] = index;
   });
   const readings = Float64Array.from({ length: outcomes * outcomes }, (_, at) => {
     const [truth, read] = [Math.floor(at / outcomes), at % outcomes];
@@ -147,17 +171,18 @@ function nameClass(recorded: Readonly<Record<string, number>>): string {
   return key;
 }
 
+/** A sibling came from the same tool: its sizes are those of the variant beside it. */
 function encodeMeasure(
   measure: IdentifyMeasure,
-  variants: readonly IdentifyVariant[],
-  histories: readonly IdentifyHistory[],
-  settings: IdentifySettings,
+  { variants }: IdentifyCatalogue,
+  siblings: EncodedSiblings,
+  { histories, settings }: Assumed,
 ): EncodedLook {
   const sizes = [...new Set(variants.flatMap((variant) => variant.sizesMm[measure.id] ?? []))].sort((a, b) => a - b);
   const index = new Map(sizes.map((size, i) => [size, i + 1]));
   const classOf = Uint16Array.from(
-    { length: variants.length + 1 },
-    (_, i) => index.get(variants[i]?.sizesMm[measure.id] ?? NaN) ?? 0,
+    [...variants.keys(), ...siblings.of, variants.length],
+    (i) => index.get(variants[i]?.sizesMm[measure.id] ?? NaN) ?? 0,
   );
   const { fromMm, toMm, sdMm } = measureRange(measure, sizes);
   const bins = Math.max(1, Math.min(MOST_BINS, Math.ceil((toMm - fromMm) / sdMm)));

@@ -1,4 +1,5 @@
 import type { IdentifySettings, IdentifyVariant } from './catalogue.ts';
+import { SIBLING_YEARS } from './encodeSiblings.ts';
 import { computeSpanDensity, quarterMiddle, type QuarterAxis } from './quarters.ts';
 import { weighStatements } from './weighStatements.ts';
 
@@ -14,20 +15,26 @@ export interface EncodedSpans {
 }
 
 /**
- * Densities per quarter, each summing to 1: the span's trapezoid, weighed by what people said of the dates. A variant that
- * nobody dated, and "none in the catalogue" at the end, are flat.
+ * Densities per quarter, each summing to 1: the span's trapezoid, weighed by what people said of the dates. An unlisted
+ * sibling was made near the variant it is like. A variant that nobody dated, and the stranger at the end, are flat.
  */
 export function encodeSpans(
   axis: QuarterAxis,
   variants: readonly IdentifyVariant[],
+  siblingOf: Int32Array,
   settings: IdentifySettings,
 ): EncodedSpans {
-  const first = new Int32Array(variants.length + 1);
-  const offset = new Int32Array(variants.length + 2);
+  const last = variants.length + siblingOf.length;
+  const first = new Int32Array(last + 1);
+  const offset = new Int32Array(last + 2);
   let values = new Float64Array(Math.max(axis.count, 1024));
   let used = 0;
-  for (let i = 0; i <= variants.length; i++) {
-    const density = createDensity(axis, variants[i], settings);
+  for (let i = 0; i <= last; i++) {
+    const sibling = siblingOf[i - variants.length];
+    const density =
+      sibling === undefined
+        ? createDensity(axis, variants[i], settings)
+        : spreadAround(createDensity(axis, variants[sibling], settings));
     const begin = density.findIndex((value) => value > 0);
     const end = density.findLastIndex((value) => value > 0) + 1;
     if (used + end - begin > values.length) {
@@ -40,10 +47,10 @@ export function encodeSpans(
     offset[i] = used;
     used += end - begin;
   }
-  offset[variants.length + 1] = used;
+  offset[last + 1] = used;
   values = values.slice(0, used);
   const cumulated = new Float64Array(used);
-  for (let i = 0; i <= variants.length; i++) {
+  for (let i = 0; i <= last; i++) {
     let sum = 0;
     for (let k = offset[i]!; k < offset[i + 1]!; k++) cumulated[k] = sum += values[k]!;
   }
@@ -65,4 +72,17 @@ function createDensity(
     sum += density[q]!;
   }
   return density.map((value) => value / sum);
+}
+
+/** The mean of the quarters within SIBLING_YEARS on either side: what lies beyond the axis is lost and made up for. */
+function spreadAround(density: Float64Array): Float64Array {
+  const reach = 4 * SIBLING_YEARS;
+  const spread = new Float64Array(density.length);
+  let window = 0;
+  let sum = 0;
+  for (let q = -reach; q < density.length; q++) {
+    window += (density[q + reach] ?? 0) - (density[q - reach - 1] ?? 0);
+    if (q >= 0) sum += spread[q] = Math.max(0, window);
+  }
+  return spread.map((value) => value / sum);
 }

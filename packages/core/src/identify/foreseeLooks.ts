@@ -1,5 +1,6 @@
 import { computeExpectedLoss } from './computeExpectedLoss.ts';
-import type { Identifier } from './createIdentifier.ts';
+import type { Identifier, Posterior } from './createIdentifier.ts';
+import { sumUnlisted } from './identifySpecimen.ts';
 
 /** What would be so if a look not taken yet showed this state for sure. */
 export interface Foreseen {
@@ -27,12 +28,11 @@ export function foreseeLooks(identifier: Identifier, featureIds: readonly string
     const outcomes = look.feature.states.map((state) => {
       identifier.setAnswerInPlace(featureId, { featureId, stateId: state.id, certainty: 'sure' });
       const posterior = identifier.computePosterior();
-      const leader = findLeader(posterior.byHypothesis);
+      const leader = findLeader(posterior);
       return {
         stateId: state.id,
         logEvidence: posterior.isImpossible ? -Infinity : posterior.logEvidence,
-        leaderId: identifier.encoded.source.variants[leader]?.id ?? null,
-        leaderProbability: posterior.byHypothesis[leader]!,
+        ...leader,
         lossPoints: computeExpectedLoss(posterior).points,
       };
     });
@@ -47,10 +47,17 @@ export function foreseeLooks(identifier: Identifier, featureIds: readonly string
   });
 }
 
-function findLeader(byHypothesis: Float64Array): number {
-  let best = 0;
-  for (let i = 1; i < byHypothesis.length; i++) if (byHypothesis[i]! > byHypothesis[best]!) best = i;
-  return best;
+/** The most probable variant, or what the list lacks where that is more probable. */
+function findLeader(posterior: Posterior): Pick<Foreseen, 'leaderId' | 'leaderProbability'> {
+  const { byHypothesis, encoded } = posterior;
+  let leaderId: string | null = null;
+  let leaderProbability = sumUnlisted(posterior);
+  for (let i = 0; i < encoded.variantCount; i++) {
+    if (byHypothesis[i]! <= leaderProbability) continue;
+    leaderId = encoded.source.variants[i]!.id;
+    leaderProbability = byHypothesis[i]!;
+  }
+  return { leaderId, leaderProbability };
 }
 
 /** States that would put another variant in the lead, likeliest first; harmless looks only. */

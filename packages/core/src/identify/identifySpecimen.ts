@@ -5,6 +5,7 @@ import {
   type DatedStatement,
   type IdentifyCatalogue,
   type IdentifySettings,
+  type IdentifyVariant,
 } from './catalogue.ts';
 import { computeDateDensity } from './computeDateDensity.ts';
 import { computeDateSpan, type DateSpan } from './computeDateSpan.ts';
@@ -41,6 +42,10 @@ export interface Identification {
   readonly castings: readonly RankedCasting[];
   /** Probability that the specimen is none of the catalogue's variants. */
   readonly noneProbability: number;
+  /** The variant that an issue nobody listed would most probably be like, with its share; null where the list is whole. */
+  readonly nearest: RankedVariant | null;
+  /** Some lists are not complete, but the catalogue is too large to count with what they lack (MOST_WITH_SIBLINGS). */
+  readonly isTakenWhole: boolean;
   /** Most probable first. */
   readonly histories: readonly RankedHistory[];
   /** Probability of the history that alters nothing. */
@@ -99,16 +104,15 @@ export function describePosterior(posterior: Posterior): Identification {
   const sample = selectMass(posterior);
   const dates = computeDateDensity(posterior, sample);
   const leading = selectLeading(byHypothesis, variantCount, MOST_RANKED);
-  const leader = leading.length && byHypothesis[leading[0]!]! > 0 ? leading[0]! : variantCount;
+  const leader = leading.length && byHypothesis[leading[0]!]! > 0 ? leading[0]! : encoded.hypothesisCount - 1;
   const chances = sumHistories(sample, histories.length);
   return {
-    ranked: leading.map((i) => {
-      const { id, name, castingId } = source.variants[i]!;
-      return { variantId: id, name, castingId, probability: byHypothesis[i]! };
-    }),
+    ranked: leading.map((i) => rankVariant(source.variants[i]!, byHypothesis[i]!)),
     variantCount,
     castings: rankCastings(posterior),
-    noneProbability: byHypothesis[variantCount]!,
+    noneProbability: sumUnlisted(posterior),
+    nearest: findNearest(posterior),
+    isTakenWhole: encoded.siblings.of.length === 0 && Object.values(source.unlisted ?? {}).some((chance) => chance > 0),
     histories: histories
       .map(({ key, label }, h) => ({ key, label, probability: chances[h]! }))
       .sort((a, b) => b.probability - a.probability),
@@ -121,6 +125,24 @@ export function describePosterior(posterior: Posterior): Identification {
     bounds: computeHardBounds(dated),
     impossible: isImpossible,
   };
+}
+
+const rankVariant = ({ id, name, castingId }: IdentifyVariant, probability: number): RankedVariant => ({
+  ...{ variantId: id, name, castingId, probability },
+});
+
+/** Probability of all that the list lacks: siblings of its variants, and strangers. */
+export function sumUnlisted({ byHypothesis, encoded }: Posterior): number {
+  let sum = 0;
+  for (let i = encoded.variantCount; i < byHypothesis.length; i++) sum += byHypothesis[i]!;
+  return sum;
+}
+
+function findNearest({ byHypothesis, encoded }: Posterior): RankedVariant | null {
+  const { variantCount, siblings, source } = encoded;
+  const [k] = selectLeading(byHypothesis.subarray(variantCount), siblings.of.length, 1);
+  if (k === undefined) return null;
+  return rankVariant(source.variants[siblings.of[k]!]!, byHypothesis[variantCount + k]!);
 }
 
 const MOST_CASTINGS = 5;

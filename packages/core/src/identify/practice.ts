@@ -4,7 +4,7 @@ import { groupAlike } from './compareVariants.ts';
 import { computeNextLooks, rankLooks, WORTH_A_LOOK_BITS, type Question } from './computeNextLooks.ts';
 import { createIdentifier, type Posterior } from './createIdentifier.ts';
 import { drawSpecimen, readFeature, type DrawnSpecimen } from './drawSpecimen.ts';
-import { describePosterior, type Identification } from './identifySpecimen.ts';
+import { describePosterior, sumUnlisted, type Identification } from './identifySpecimen.ts';
 
 /** A specimen to practise on, with what a careful look at each feature shows. */
 export interface PracticeRound {
@@ -58,13 +58,11 @@ export function findLookPath(
 }
 
 /** Probability of the leading group of variants that nothing recorded tells apart, or of "none". */
-export function computeLeadingMass(
-  { byHypothesis, encoded }: Posterior,
-  groups: readonly (readonly string[])[],
-): number {
+export function computeLeadingMass(posterior: Posterior, groups: readonly (readonly string[])[]): number {
+  const { byHypothesis, encoded } = posterior;
   const indexOf = new Map(encoded.source.variants.map((variant, i) => [variant.id, i]));
   const masses = groups.map((group) => group.reduce((sum, id) => sum + byHypothesis[indexOf.get(id)!]!, 0));
-  return masses.reduce((most, mass) => Math.max(most, mass), byHypothesis[encoded.variantCount]!);
+  return masses.reduce((most, mass) => Math.max(most, mass), sumUnlisted(posterior));
 }
 
 /** What the trainee says of the specimen. */

@@ -6,11 +6,11 @@ export interface QuarterAxis {
   readonly count: number;
 }
 
-/** The shortest axis of whole years that holds every span. At least one year long. */
-export function createQuarterAxis(spans: readonly ProductionSpan[]): QuarterAxis {
+/** The shortest axis of whole years that holds every span and a margin of whole years around them. At least one year long. */
+export function createQuarterAxis(spans: readonly ProductionSpan[], marginYears = 0): QuarterAxis {
   if (spans.length === 0) return { firstYear: 1950, count: 4 };
-  const first = Math.floor(spans.reduce((least, span) => Math.min(least, span.startEarliest), Infinity));
-  const last = Math.ceil(spans.reduce((most, span) => Math.max(most, span.endLatest), -Infinity));
+  const first = Math.floor(spans.reduce((least, span) => Math.min(least, span.startEarliest), Infinity)) - marginYears;
+  const last = Math.ceil(spans.reduce((most, span) => Math.max(most, span.endLatest), -Infinity)) + marginYears;
   return { firstYear: first, count: Math.max(4, (last - first) * 4) };
 }
 

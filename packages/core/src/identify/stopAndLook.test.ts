@@ -35,7 +35,9 @@ describe('expected loss of stripping', () => {
     const loss = computeExpectedLoss(posterior);
     expect(loss.points).closeTo(8 * posterior.byHypothesis[0]!, 1e-12);
     expect(loss.originalChance).closeTo(1, 1e-12);
-    expect(loss.from).deep.equal([{ variantId: 'rare', name: 'rare', rarity: 8, chance: posterior.byHypothesis[0]! }]);
+    expect(loss.from).deep.equal([
+      { variantId: 'rare', name: 'rare', rarity: 8, isUnlisted: false, chance: posterior.byHypothesis[0]! },
+    ]);
   });
 
   it('falls when the coat speaks of a repaint, and rises when it fits', () => {

@@ -26,6 +26,10 @@ export interface ToyRange extends Versioned {
 export const BODY_TYPES = ['saloon', 'van', 'lorry', 'tanker', 'bus', 'tractor', 'sports', 'trailer'] as const;
 export type BodyType = (typeof BODY_TYPES)[number];
 
+/** How many of a casting's issues stand in the catalogue, as somebody says. */
+export const LISTED_SHARES = ['all', 'most', 'some'] as const;
+export type ListedShare = (typeof LISTED_SHARES)[number];
+
 /** One tool: a catalogue number and its stroke (4/2 is the second tool that carried number 4). */
 export interface Casting extends Versioned {
   readonly rangeId: string;

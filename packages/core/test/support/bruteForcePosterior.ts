@@ -11,6 +11,8 @@ const RIGHT = { sure: 0.98, likely: 0.85, unsure: 0.6 };
 const BELIEVED = { certain: 0.95, likely: 0.8, doubtful: 0.6 };
 const NONE_PRIOR = 0.02;
 const MEASURE_WRONG = 0.02;
+const SIBLING_YEARS = 3;
+const SIBLING_CHANGES = 2;
 
 /** One cell of the joint table. */
 interface Cell {
@@ -39,23 +41,43 @@ export function computeBruteForce(
   statements: readonly DatedStatement[] = [],
 ): BruteForce | null {
   const spans = catalogue.variants.flatMap((variant) => (variant.span ? [variant.span] : []));
-  const firstYear = spans.length ? Math.floor(Math.min(...spans.map((span) => span.startEarliest))) : 1950;
-  const lastYear = spans.length ? Math.ceil(Math.max(...spans.map((span) => span.endLatest))) : 1951;
+  const made = listSiblings(catalogue);
+  const margin = spans.length && made.length ? SIBLING_YEARS : 0;
+  const firstYear = (spans.length ? Math.floor(Math.min(...spans.map((span) => span.startEarliest))) : 1950) - margin;
+  const lastYear = (spans.length ? Math.ceil(Math.max(...spans.map((span) => span.endLatest))) : 1951) + margin;
   const count = Math.max(4, (lastYear - firstYear) * 4);
   const years = Array.from({ length: count }, (_, q) => firstYear + (q + 0.5) / 4);
   const priors = catalogue.histories.reduce((sum, history) => sum + history.prior, 0);
   const commonOf = (variant: IdentifyVariant) => Math.sqrt(0.5) ** variant.rarity;
   const common = catalogue.variants.reduce((sum, variant) => sum + commonOf(variant), 0);
   const cells: Cell[] = [];
-  for (const variant of [...catalogue.variants, null]) {
-    const shares = sharesOf(variant, years, firstYear);
+  const isBeside = new Set(made.map((one) => one.beside));
+  const lackOf = ({ castingId }: IdentifyVariant) =>
+    [...isBeside].some((one) => one.castingId === castingId) ? (catalogue.unlisted?.[castingId] ?? 0) : 0;
+  const hypotheses = [
+    ...catalogue.variants.map((variant) => ({
+      ...{ variant, label: variant as IdentifyVariant | null, shares: sharesOf(variant, years, firstYear) },
+      prior: ((1 - NONE_PRIOR) * (1 - lackOf(variant)) * commonOf(variant)) / common,
+    })),
+    ...made.map(({ variant, beside, share }) => {
+      const kin = catalogue.variants.filter((one) => one.castingId === beside.castingId);
+      const ofCasting = kin.reduce((sum, one) => sum + commonOf(one), 0) / common;
+      const siblings = kin.filter((one) => isBeside.has(one)).length;
+      return {
+        ...{ variant, label: null, shares: smear(sharesOf(beside, years, firstYear)) },
+        prior: ((1 - NONE_PRIOR) * lackOf(beside) * ofCasting * share) / siblings,
+      };
+    }),
+    { variant: null, label: null, shares: sharesOf(null, years, firstYear), prior: NONE_PRIOR },
+  ];
+  for (const { variant, label, shares, prior: before } of hypotheses) {
     for (const history of catalogue.histories) {
-      const prior = (variant ? ((1 - NONE_PRIOR) * commonOf(variant)) / common : NONE_PRIOR) * (history.prior / priors);
+      const prior = before * (history.prior / priors);
       const seen = answers.reduce((product, answer) => product * chanceOf(answer, catalogue, variant, history), 1);
       years.forEach((year, quarter) => {
         const dates = answers.reduce((product, answer) => product * dateWeight(answer, catalogue, history, year), 1);
         const mass = prior * seen * shares[quarter]! * dates * believe(statements, year);
-        cells.push({ variant, history, quarter, mass });
+        cells.push({ variant: label, history, quarter, mass });
       });
     }
   }
@@ -71,6 +93,47 @@ export function computeBruteForce(
     histories: new Map(catalogue.histories.map((one) => [one.key, massWhere((cell) => cell.history === one)])),
     quarters: years.map((_, q) => massWhere((cell) => cell.quarter === q)),
   };
+}
+
+/** An issue that no list has: the variant beside it with some features changed, and how probable that is among its kind. */
+interface Unlisted {
+  readonly variant: IdentifyVariant;
+  readonly beside: IdentifyVariant;
+  readonly share: number;
+}
+
+/** Every set of changed features written out, the empty one left out. */
+function listSiblings({ variants, features, unlisted }: IdentifyCatalogue): Unlisted[] {
+  const changeable = features.filter((feature) => feature.states.length > 1);
+  const chance = Math.min(0.5, SIBLING_CHANGES / Math.max(1, changeable.length));
+  return variants.flatMap((beside) => {
+    const recorded = changeable.filter((feature) => beside.states[feature.id]);
+    if (!unlisted?.[beside.castingId] || recorded.length === 0) return [];
+    const sets = Array.from({ length: 2 ** recorded.length - 1 }, (_, bits) =>
+      recorded.filter((__, f) => ((bits + 1) >> f) & 1),
+    );
+    const weights = sets.map((set) => chance ** set.length * (1 - chance) ** (recorded.length - set.length));
+    const total = weights.reduce((sum, weight) => sum + weight, 0);
+    return sets.map((set, i) => ({ variant: changeStates(beside, set), beside, share: weights[i]! / total }));
+  });
+}
+
+function changeStates(variant: IdentifyVariant, changed: readonly IdentifyFeature[]): IdentifyVariant {
+  const states = { ...variant.states };
+  for (const feature of changed) {
+    const shares = variant.states[feature.id]!;
+    const others = feature.states.length - 1;
+    states[feature.id] = Object.fromEntries(feature.states.map(({ id }) => [id, (1 - (shares[id] ?? 0)) / others]));
+  }
+  return { ...variant, states };
+}
+
+function smear(shares: readonly number[]): number[] {
+  const near = shares.map((_, q) =>
+    shares.reduce((sum, share, other) => (Math.abs(q - other) <= 4 * SIBLING_YEARS ? sum + share : sum), 0),
+  );
+  const total = near.reduce((a, b) => a + b, 0);
+  return near.map((share) => share / total);
 }
 
 /** Mutual information between a label of the cells and a sure reading of a feature, written out over the whole table. */
