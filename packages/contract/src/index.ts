@@ -50,6 +50,7 @@ export {
   CreateMeasurement,
   CreateSource,
   CreateVariant,
+  WriteIssueDown,
   RecordStates,
 } from './requests/identify.ts';
 export {

@@ -25,6 +25,8 @@ export {
   type Variant,
   type VariantState,
   type Versioned,
+  LISTED_SHARES,
+  type ListedShare,
 } from './model/catalogue.ts';
 export { PART_ROLES, type PartRole } from './model/partRole.ts';
 export {
@@ -263,6 +265,7 @@ export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { selectNextTask } from './schedule/selectNextTask.ts';
+export { createKey } from './construction/createKey.ts';
 export { findOverpaint, type CoatedSpecimen } from './identify/findOverpaint.ts';
 export { learnRates, type LearnedRates, type SettledCase } from './identify/learnRates.ts';
 export { findReasonNotAsked } from './schools/findReasonNotAsked.ts';

@@ -2,11 +2,13 @@ import {
   BODY_TYPES,
   CONSTRUCTIONS,
   JOINT_KINDS,
+  LISTED_SHARES,
   MATERIALS,
   PART_ROLES,
   PART_SHAPES,
   type BodyType,
   type JointKind,
+  type ListedShare,
   type Material,
   type PartRole,
   type PartShape,
@@ -80,6 +82,7 @@ export class CreateCasting extends Built {
   @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @Min(5) @Max(500) wheelbaseMm!: number;
   @IsString() @MaxLength(500) construction!: string;
   @IsChangedOrNull() @IsIn(CONSTRUCTIONS.map(({ key }) => key)) builtAs?: string | null;
+  @IsChangedOrNull() @IsIn(LISTED_SHARES) listed?: ListedShare | null;
 }
 
 /** Parts and joints of a casting as they are to be from now on, from the version of the casting that was changed. */
@@ -93,4 +96,5 @@ export class ChangeCasting extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(2000) history?: string;
   @IsChanged() @IsNumber({}, { message: 'Length in mm, as a number.' }) @Min(10) @Max(600) lengthMm?: number;
   @IsChanged() @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @Min(5) @Max(500) wheelbaseMm?: number;
+  @IsChangedOrNull() @IsIn(LISTED_SHARES) listed?: ListedShare | null;
 }

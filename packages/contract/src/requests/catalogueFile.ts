@@ -2,6 +2,7 @@ import {
   BODY_TYPES,
   isDrawing,
   JOINT_KINDS,
+  LISTED_SHARES,
   MATERIALS,
   PART_ROLES,
   PART_SHAPES,
@@ -9,6 +10,7 @@ import {
   type Drawing,
   type JointKind,
   type JointWay,
+  type ListedShare,
   type Material,
   type PartRole,
   type PartShape,
@@ -76,6 +78,7 @@ class FileCasting {
   @IsString() construction!: string;
   // Files of older versions say nothing of these.
   @IsChangedOrNull() @IsString() builtAs?: string | null;
+  @IsChangedOrNull() @IsIn(LISTED_SHARES) listed?: ListedShare | null;
   @IsString() history!: string;
   @ValidateBy({ name: 'isDrawing', validator: { validate: isDrawing, defaultMessage: () => 'is no drawing' } })
   drawing!: Drawing;

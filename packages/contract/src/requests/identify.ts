@@ -125,6 +125,13 @@ export class ChangeVariant extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(500) rarityEvidence?: string;
 }
 
+/** What a model shows is written down: as a new issue of its casting with a name, or added to an issue that is listed. */
+export class WriteIssueDown {
+  @OrNull() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) name!: string | null;
+  @OrNull() @IsString() @IsNotEmpty() variantId!: string | null;
+  @IsString() @IsNotEmpty({ message: 'Say who found it.' }) @MaxLength(60) who!: string;
+}
+
 class RecordedState {
   @IsString() @IsNotEmpty() stateId!: string;
   @IsNumber() @Min(0.0001) @Max(1) share!: number;

@@ -139,6 +139,8 @@ export interface CastingView {
   readonly variants: readonly Variant[];
   readonly variantStates: readonly VariantState[];
   readonly sources: readonly Source[];
+  /** Chance that a model of it is of an issue that is not listed; null while none is listed. */
+  readonly unlistedChance: number | null;
   /** Models of it on the shelf: on the bench, in the drawer, signed off. */
   readonly specimens: readonly { readonly id: string; readonly jobId: string | null; readonly name: string }[];
 }

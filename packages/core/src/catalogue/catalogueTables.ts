@@ -9,14 +9,17 @@ import type {
   VariantState,
 } from '../model/catalogue.ts';
 
-/** The catalogue as it is kept, without parts, joints and drawings. Sources of single specimens do not belong to it. */
+/**
+ * The catalogue as it is kept, without parts, joints, drawings and what only this bench can know of it. Sources of single
+ * specimens do not belong to it.
+ */
 export interface CatalogueTables {
   readonly makers: readonly Maker[];
   readonly ranges: readonly ToyRange[];
   readonly features: readonly Feature[];
   readonly states: readonly FeatureState[];
-  readonly castings: readonly Omit<Casting, 'drawing' | 'builtAs'>[];
-  readonly variants: readonly Variant[];
+  readonly castings: readonly Omit<Casting, 'drawing' | 'builtAs' | 'listed'>[];
+  readonly variants: readonly Omit<Variant, 'foundOnId'>[];
   readonly variantStates: readonly VariantState[];
   readonly sources: readonly Source[];
 }

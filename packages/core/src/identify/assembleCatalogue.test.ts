@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Feature, FeatureState, Source, Variant, VariantState } from '../model/catalogue.ts';
+import { believeUnlisted } from './believeUnlisted.ts';
 import { assembleCatalogue, type CatalogueRows } from './assembleCatalogue.ts';
 import { DEFAULT_HISTORIES } from './histories.ts';
 import { identifySpecimen } from './identifySpecimen.ts';
@@ -15,7 +16,7 @@ const state = (featureKey: string, key: string, more: Partial<FeatureState> = {}
   ...more,
 });
 const variant = (id: string, castingId: string): Variant => ({
-  ...{ id, version: 1, castingId, key: id, name: `issue ${id}`, rarity: 2, rarityEvidence: '' },
+  ...{ id, version: 1, castingId, key: id, name: `issue ${id}`, rarity: 2, rarityEvidence: '', foundOnId: null },
   ...{ startEarliest: 1960, startLatest: 1960.5, endEarliest: 1962, endLatest: 1963 },
 });
 const recorded = (variantId: string, featureKey: string, key: string, share = 1): VariantState => ({
@@ -32,8 +33,8 @@ const rows: CatalogueRows = {
     { id: 'q', name: 'Quayside' },
   ],
   castings: [
-    { id: 'c1', number: '4/2', name: 'Float', lengthMm: 62, wheelbaseMm: 36 },
-    { id: 'c2', number: '5/1', name: 'Van', lengthMm: 70, wheelbaseMm: 40 },
+    { id: 'c1', number: '4/2', name: 'Float', lengthMm: 62, wheelbaseMm: 36, listed: 'all' },
+    { id: 'c2', number: '5/1', name: 'Van', lengthMm: 70, wheelbaseMm: 40, listed: null },
   ],
   features: [feature('colour'), feature('unused')],
   states: [state('colour', 'red', { lookAlikes: ['maroon', 'gone'] }), state('colour', 'maroon'), state('unused', 'x')],
@@ -45,6 +46,7 @@ const rows: CatalogueRows = {
   ],
   sources: [said('v1', 1961, 1961), said(null, 1950, 1951)],
   histories: DEFAULT_HISTORIES.map((history) => ({ ...history, id: history.key, version: 1 })),
+  settled: [],
 };
 
 describe('assembleCatalogue', () => {
@@ -54,6 +56,23 @@ describe('assembleCatalogue', () => {
   it('gathers the states of a variant with their shares, and leaves out features nobody is known by', () => {
     expect(whole.features.map((entry) => entry.id)).deep.equal(['r.colour']);
     expect(whole.variants[0]!.states).deep.equal({ 'r.colour': { 'r.colour.red': 0.7, 'r.colour.maroon': 0.3 } });
+  });
+
+  it('says what each list may lack: by what was said of it, and by the models that were settled', () => {
+    expect(one.unlisted).deep.equal({ c1: believeUnlisted('all', { settled: 0, ofFound: 0 }) });
+    expect(whole.unlisted!.c2).equal(believeUnlisted('most', { settled: 0, ofFound: 0 }));
+    const settled = assembleCatalogue(
+      {
+        ...rows,
+        variants: [rows.variants[0]!, { ...rows.variants[1]!, foundOnId: 'sg-1' }],
+        settled: ['v2', 'v2', 'gone'].map((variantId) => ({ castingId: 'c2', variantId })),
+      },
+      false,
+    );
+    expect(settled.unlisted).deep.equal({
+      c1: one.unlisted!.c1,
+      c2: believeUnlisted(null, { settled: 3, ofFound: 2 }),
+    });
   });
 
   it('turns look-alikes from keys to ids and drops those that are gone', () => {

@@ -10,12 +10,13 @@ import type {
   ToyRange,
 } from '../model/catalogue.ts';
 import { SIZE_NAMES, type SizeName } from '../model/workpiece.ts';
+import { believeUnlisted } from './believeUnlisted.ts';
 import { selectStatements } from './selectAnswers.ts';
 import type { IdentifyCatalogue, IdentifyFeature, IdentifyMeasure, IdentifyVariant } from './catalogue.ts';
 
 /** The rows that identification rests on, as they are kept. */
 export interface CatalogueRows {
-  readonly castings: readonly Pick<Casting, 'id' | 'number' | 'name' | 'lengthMm' | 'wheelbaseMm'>[];
+  readonly castings: readonly Pick<Casting, 'id' | 'number' | 'name' | 'lengthMm' | 'wheelbaseMm' | 'listed'>[];
   readonly ranges: readonly Pick<ToyRange, 'id' | 'name'>[];
   readonly features: readonly Feature[];
   readonly states: readonly FeatureState[];
@@ -23,6 +24,8 @@ export interface CatalogueRows {
   readonly variantStates: readonly VariantState[];
   readonly sources: readonly Source[];
   readonly histories: readonly History[];
+  /** Of every model whose issue was settled. */
+  readonly settled: readonly { readonly castingId: string | null; readonly variantId: string }[];
 }
 
 /** From one casting of a tool to the next, with the rounding of the catalogue; standard deviation, planning estimate. */
@@ -68,11 +71,28 @@ export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): I
         statements: selectStatements(saidOf.get(variant.id) ?? []),
       };
     }),
+    unlisted: believeAllUnlisted(rows),
     ...(isOneCasting
       ? {}
       : { castingNames: Object.fromEntries(rows.castings.map(({ id, number, name }) => [id, `${number} ${name}`])) }),
     histories: rows.histories.map(({ key, label, prior, rates }) => ({ key, label, prior, rates })),
   };
+}
+
+/** Of each casting that has issues: what its list may lack, by what was said of it and by what was settled. */
+function believeAllUnlisted({ castings, variants, settled }: CatalogueRows): Record<string, number> {
+  const listed = new Set(variants.map((variant) => variant.castingId));
+  const found = new Set(variants.flatMap((variant) => (variant.foundOnId ? [variant.id] : [])));
+  const settledOf = groupBy(settled, (one) => one.castingId);
+  return Object.fromEntries(
+    castings
+      .filter(({ id }) => listed.has(id))
+      .map((casting) => {
+        const own = settledOf.get(casting.id) ?? [];
+        const ofFound = own.filter(({ variantId }) => found.has(variantId)).length;
+        return [casting.id, believeUnlisted(casting.listed, { settled: own.length, ofFound })];
+      }),
+  );
 }
 
 const createMeasure = (name: SizeName): IdentifyMeasure => ({

@@ -17,13 +17,17 @@ const CONCENTRATION = 1;
 /** Chance that a list is one step more, or one step less, complete than was said: who says "all" has counted (planning estimates). */
 const MISSTATED: Readonly<Record<ListedShare, number>> = { all: 0.03, most: 0.07, some: 0.07 };
 
+/** What a list is taken for of which nobody said anything: a wrong "all" would claim too much. */
+const UNSAID: ListedShare = 'most';
+
 /**
  * Chance that a model of a casting is of an issue that its list lacks: what somebody said of the list, moved by the models
  * settled here. A list is what it was said to be or one step beside; each is weighed by how well it foretells how many
  * settled models were of issues that it lacked (beta-binomial), and what was found makes what is still to be found less
  * (the next draw of a Dirichlet process is new; D. Blackwell and J. B. MacQueen, Annals of Statistics 1, 1973).
  */
-export function believeUnlisted(said: ListedShare, { settled, ofFound }: SettledIssues): number {
+export function believeUnlisted(stated: ListedShare | null, { settled, ofFound }: SettledIssues): number {
+  const said = stated ?? UNSAID;
   const at = LISTED_SHARES.indexOf(said);
   let [total, sum] = [0, 0];
   LISTED_SHARES.forEach((share, i) => {

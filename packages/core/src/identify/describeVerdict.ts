@@ -7,13 +7,13 @@ const MOST_PIECES = 2;
 
 /** The verdict in one sentence, with its certainty and what was altered later. */
 export function describeVerdict(identification: Identification, catalogue: IdentifyCatalogue): string {
-  const { ranked, variantCount, noneProbability, date, evidence } = identification;
+  const { ranked, variantCount, noneProbability, nearest, date, evidence } = identification;
   const leader = ranked[0];
   if (!leader) return 'Nothing is claimed: no issue of it is written down here.';
   const when = describeRegion(date.region90);
   if (evidence.length === 0) return `Nothing looked at yet; ${countVariants(variantCount)} possible, ${when}.`;
   if (noneProbability >= 0.5) {
-    return `Probably none of the catalogue's variants (${formatPercent(noneProbability)}); the nearest is ${leader.name}.`;
+    return `Probably none of the catalogue's variants (${formatPercent(noneProbability)}); the nearest is ${(nearest ?? leader).name}.`;
   }
   const lead = leader.probability >= 0.5 ? leader.name : describeUnsettled(identification);
   const torn = describeTorn(identification, catalogue);

@@ -12,6 +12,7 @@ import { computeDateSpan, type DateSpan } from './computeDateSpan.ts';
 import { computeAlteredChances, computeEvidence, sumHistories, type EvidenceWeight } from './computeEvidence.ts';
 import { computeHardBounds, type HardBounds } from './computeHardBounds.ts';
 import { createIdentifier, type Identifier, type Posterior } from './createIdentifier.ts';
+import { draftIssue, type IssueDraft } from './draftIssue.ts';
 import type { QuarterAxis } from './quarters.ts';
 import { selectMass } from './selectMass.ts';
 
@@ -58,6 +59,8 @@ export interface Identification {
   readonly dateDensity: Float64Array;
   readonly date: DateSpan;
   readonly bounds: HardBounds;
+  /** What the specimen shows, as it could be written down as an issue. */
+  readonly issue: IssueDraft;
   /** No quarter and variant can explain the answers together; the dates are then set aside. */
   readonly impossible: boolean;
 }
@@ -106,6 +109,8 @@ export function describePosterior(posterior: Posterior): Identification {
   const leading = selectLeading(byHypothesis, variantCount, MOST_RANKED);
   const leader = leading.length && byHypothesis[leading[0]!]! > 0 ? leading[0]! : encoded.hypothesisCount - 1;
   const chances = sumHistories(sample, histories.length);
+  const altered = computeAlteredChances(posterior, sample, dates);
+  const date = computeDateSpan(axis, dates.density);
   return {
     ranked: leading.map((i) => rankVariant(source.variants[i]!, byHypothesis[i]!)),
     variantCount,
@@ -118,10 +123,11 @@ export function describePosterior(posterior: Posterior): Identification {
       .sort((a, b) => b.probability - a.probability),
     untouchedProbability: untouched < 0 ? 0 : chances[untouched]!,
     evidence: computeEvidence(posterior, sample, leader),
-    alteredChances: Object.fromEntries(computeAlteredChances(posterior, sample, dates)),
+    alteredChances: Object.fromEntries(altered),
     axis,
     dateDensity: dates.density,
-    date: computeDateSpan(axis, dates.density),
+    date,
+    issue: draftIssue(source, posterior.answers, altered, date),
     bounds: computeHardBounds(dated),
     impossible: isImpossible,
   };

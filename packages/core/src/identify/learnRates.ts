@@ -33,7 +33,7 @@ const PRIOR = [0.1, 0.2, 0.4, 0.2, 0.1] as const;
 export function learnRates(cases: readonly SettledCase[], settings: IdentifySettings = DEFAULT_SETTINGS): LearnedRates {
   const known = cases.flatMap(({ catalogue, variantId, answers }) => {
     const variants = catalogue.variants.filter((variant) => variant.id === variantId);
-    return variants.length ? [{ catalogue: { ...catalogue, variants }, answers }] : [];
+    return variants.length ? [{ catalogue: { ...catalogue, variants, unlisted: {} }, answers }] : [];
   });
   const grid = FACTORS.flatMap((alteration, a) =>
     FACTORS.map((misreading, m) => ({

@@ -41,6 +41,8 @@ export interface Casting extends Versioned {
   readonly construction: string;
   /** The construction that it was begun from; null where nobody said. */
   readonly builtAs: string | null;
+  /** How many of its issues stand here; null where nobody said. */
+  readonly listed: ListedShare | null;
   /** What is known of the toy and of the vehicle that it shows. */
   readonly history: string;
   readonly drawing: Drawing;
@@ -173,6 +175,8 @@ export interface Variant extends Versioned, ProductionSpan {
   /** 0 common to 10 hardly ever seen. */
   readonly rarity: number;
   readonly rarityEvidence: string;
+  /** The model on which this bench found it; null for one that stood on a list. */
+  readonly foundOnId: string | null;
 }
 
 /** The states a variant is known with, each with its share. No row for a feature means "not recorded". */

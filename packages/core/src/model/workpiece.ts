@@ -23,7 +23,7 @@ export interface Specimen extends Versioned {
 }
 
 /** How somebody came to know an issue for sure. */
-export const SETTLED_BY = ['opened and seen', 'compared with a sure one'] as const;
+export const SETTLED_BY = ['opened and seen', 'compared with a sure one', 'found on this model'] as const;
 export type SettledBy = (typeof SETTLED_BY)[number];
 
 /** How sure somebody is of what a part is made of; the casting's own word counts as likely. */

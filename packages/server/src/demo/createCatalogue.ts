@@ -64,6 +64,7 @@ function createCasting({
   return {
     ...{ id, version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, history, drawing },
     builtAs: null,
+    listed: 'all',
   };
 }
 
@@ -130,6 +131,7 @@ function createVariant(note: CastingNote, variant: VariantNote, index: number): 
     endLatest: to + 0.25,
     rarity: variant.rarity ?? 1,
     rarityEvidence: variant.evidence ?? '',
+    foundOnId: null,
   };
 }
 

@@ -4,6 +4,7 @@ import type {
   Drawing,
   JointKind,
   JointWay,
+  ListedShare,
   Material,
   PartRole,
   PartShape,
@@ -68,6 +69,9 @@ export class CastingRow extends VersionedRow {
 
   @Column('text', { nullable: true })
   builtAs!: string | null;
+
+  @Column('text', { nullable: true })
+  listed!: ListedShare | null;
 
   @Column('text', { default: '' })
   history!: string;
@@ -229,6 +233,9 @@ export class VariantRow extends VersionedRow {
 
   @Column('text')
   rarityEvidence!: string;
+
+  @Column('text', { nullable: true })
+  foundOnId!: string | null;
 
   @References(() => CastingRow, 'castingId')
   casting?: Relation<CastingRow>;

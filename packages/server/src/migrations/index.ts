@@ -1,3 +1,4 @@
+import { ListedShare1795991799275 } from './1795991799275-ListedShare.ts';
 import { OwnCastings1795982337856 } from './1795982337856-OwnCastings.ts';
 import { SettledModels1795943669688 } from './1795943669688-SettledModels.ts';
 import { WhoseAndWhich1795941381036 } from './1795941381036-WhoseAndWhich.ts';
@@ -24,4 +25,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   WhoseAndWhich1795941381036,
   SettledModels1795943669688,
   OwnCastings1795982337856,
+  ListedShare1795991799275,
 ];

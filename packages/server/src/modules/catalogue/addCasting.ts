@@ -11,11 +11,11 @@ export async function addCasting(manager: EntityManager, body: CreateCasting): P
   assertBuildFits(body);
   if (await manager.existsBy(CastingRow, { rangeId: body.rangeId, number: body.number }))
     throw badInput(`Number ${body.number} is in this range already.`, { number: 'This number is taken.' });
-  const { rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, builtAs = null } = body;
+  const { rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, builtAs = null, listed = null } = body;
   const build = completeBuild(body.parts, body.joints);
   const casting = manager.create(CastingRow, {
     ...{ id: randomUUID(), version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm },
-    ...{ construction, builtAs, history: '' },
+    ...{ construction, builtAs, listed, history: '' },
     drawing: drawCasting({ bodyType, lengthMm, wheelbaseMm }, build.parts),
   });
   await manager.insert(CastingRow, casting);

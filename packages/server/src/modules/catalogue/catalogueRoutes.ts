@@ -1,4 +1,4 @@
-import { ChangeBuild, CreateCasting, RecordStates } from '@sardonyx/contract';
+import { ChangeBuild, CreateCasting, RecordStates, WriteIssueDown } from '@sardonyx/contract';
 import { writeCatalogueCsv } from '@sardonyx/core';
 import { Router, text } from 'express';
 import { badInput, notFound } from '../../http/errors.ts';
@@ -12,6 +12,7 @@ import { readCastingView } from './readCastingView.ts';
 import { readCatalogue } from './readCatalogueView.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
 import { recordStates } from './recordStates.ts';
+import { writeIssueDown } from './writeIssueDown.ts';
 import { readCatalogueJson } from './catalogueJson.ts';
 
 export function createCatalogueRoutes(room: Workroom): Router {
@@ -39,6 +40,10 @@ export function createCatalogueRoutes(room: Workroom): Router {
     const body = await validateBody(RecordStates, request.body);
     await change(room, (manager) => recordStates(manager, request.params.id, body));
     response.status(204).end();
+  });
+  router.post('/specimens/:id/issue', async (request, response) => {
+    const body = await validateBody(WriteIssueDown, request.body);
+    response.status(201).json(await change(room, (manager) => writeIssueDown(manager, request.params.id, body)));
   });
   router.get('/catalogue.csv', async (_request, response) => {
     const csv = writeCatalogueCsv(await look(room, readCatalogueTables));

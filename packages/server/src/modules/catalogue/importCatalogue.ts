@@ -150,6 +150,7 @@ const findExtras = (casting: PlannedCasting, extras: Extras | null) =>
 const withDrawing = (casting: PlannedCasting, extras: Extras | null) => ({
   ...casting,
   builtAs: findExtras(casting, extras)?.builtAs ?? null,
+  listed: findExtras(casting, extras)?.listed ?? null,
   drawing:
     findExtras(casting, extras)?.drawing ??
     createBodyTypeDrawing(casting.bodyType, casting.lengthMm, casting.wheelbaseMm),

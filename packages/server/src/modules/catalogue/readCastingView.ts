@@ -13,6 +13,7 @@ import {
   VariantStateRow,
 } from '../../entities/catalogue.ts';
 import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { readStatedCatalogue } from './readStatedCatalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /** A casting with its parts, joints, variants and the features its range is known by. */
@@ -33,6 +34,7 @@ export async function readCastingView(manager: EntityManager, castingId: string)
     states: await manager.findBy(FeatureStateRow, { featureId: In(features.map((feature) => feature.id)) }),
     variants,
     variantStates: await manager.findBy(VariantStateRow, { variantId: In(variants.map((variant) => variant.id)) }),
+    unlistedChance: (await readStatedCatalogue(manager, castingId)).unlisted?.[castingId] ?? null,
     specimens: (await manager.find(SpecimenRow, { where: { castingId }, order: { id: 'ASC' } })).map(
       ({ id, jobId, name }) => ({ id, jobId, name }),
     ),

@@ -1,4 +1,4 @@
-import { learnRates, selectAnswers, type LearnedRates, type SettledCase } from '@sardonyx/core';
+import { learnRates, selectAnswers, type LearnedRates, type SettledBy, type SettledCase } from '@sardonyx/core';
 import { In, IsNull, Not, type DataSource, type EntityManager } from 'typeorm';
 import { HistoryRow, VariantStateRow } from '../../entities/catalogue.ts';
 import { MeasurementRow, ObservationRow, SpecimenRow } from '../../entities/workpiece.ts';
@@ -10,7 +10,11 @@ const learnedOf = new WeakMap<DataSource, { readonly key: string; readonly rates
 
 /** What the settled models of this bench teach of its rates. */
 export async function readLearnedRates(manager: EntityManager): Promise<LearnedRates> {
-  const settled = await manager.findBy(SpecimenRow, { settledVariantId: Not(IsNull()) });
+  // The model that an issue was written down from agrees with it in all that was read, mistakes and all.
+  const settled = await manager.findBy(SpecimenRow, {
+    settledVariantId: Not(IsNull()),
+    settledBy: Not<SettledBy>('found on this model'),
+  });
   if (settled.length === 0) return learnRates([]);
   const specimenId = In(settled.map(({ id }) => id));
   const observations = await manager.findBy(ObservationRow, { specimenId });

@@ -1,5 +1,5 @@
 import { assembleCatalogue, type IdentifyCatalogue } from '@sardonyx/core';
-import { In, type EntityManager } from 'typeorm';
+import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import {
   CastingRow,
   FeatureRow,
@@ -9,7 +9,7 @@ import {
   VariantRow,
   VariantStateRow,
 } from '../../entities/catalogue.ts';
-import { SourceRow } from '../../entities/workpiece.ts';
+import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 
 /**
  * The catalogue with rates as they are stated: what is learned is learned from this one. For a known casting only its own
@@ -24,7 +24,7 @@ export async function readStatedCatalogue(
   const rows = {
     variants,
     castings: await manager.find(CastingRow, {
-      select: { id: true, number: true, name: true, lengthMm: true, wheelbaseMm: true },
+      select: { id: true, number: true, name: true, lengthMm: true, wheelbaseMm: true, listed: true },
     }),
     variantStates: castingId
       ? await manager.findBy(VariantStateRow, { variantId })
@@ -33,7 +33,13 @@ export async function readStatedCatalogue(
     ranges: await manager.find(ToyRangeRow, { select: { id: true, name: true } }),
     features: await manager.find(FeatureRow, { order: { id: 'ASC' } }),
     states: await manager.find(FeatureStateRow, { order: { id: 'ASC' } }),
+    settled: await readSettled(manager),
     histories: await manager.find(HistoryRow, { order: { prior: 'DESC', key: 'ASC' } }),
   };
   return assembleCatalogue(rows, castingId !== null);
+}
+
+async function readSettled(manager: EntityManager) {
+  const settled = await manager.findBy(SpecimenRow, { settledVariantId: Not(IsNull()) });
+  return settled.map(({ castingId, settledVariantId }) => ({ castingId, variantId: settledVariantId! }));
 }

@@ -1,18 +1,9 @@
-import {
-  answerAll,
-  createReport,
-  formatPercent,
-  needsStopCheck,
-  selectAnswers,
-  selectStatements,
-} from '@sardonyx/core';
+import { answerAll, createReport, formatPercent, needsStopCheck } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { TaskLogRow, TaskRow } from '../../entities/work.ts';
-import { MeasurementRow, ObservationRow, SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
-import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
-import { readOverpainted } from '../catalogue/readOverpainted.ts';
+import { readIdentified } from '../catalogue/readIdentified.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /**
@@ -23,15 +14,7 @@ export async function assertMayStrip(manager: EntityManager, task: TaskRow, reas
   const { specimenId } = task;
   const tasks = await manager.findBy(TaskRow, { specimenId });
   if (!needsStopCheck(task, tasks, await manager.findBy(TaskLogRow, { jobId: task.jobId }))) return null;
-  const { castingId } = await findRow(manager, SpecimenRow, specimenId, 'This model');
-  const catalogue = await readIdentifyCatalogue(manager, castingId);
-  const answers = selectAnswers(
-    catalogue,
-    await manager.findBy(ObservationRow, { specimenId }),
-    await manager.findBy(MeasurementRow, { specimenId }),
-    (await readOverpainted(manager, [specimenId])).has(specimenId),
-  );
-  const statements = selectStatements(await manager.findBy(SourceRow, { specimenId }));
+  const { catalogue, answers, statements } = await readIdentified(manager, specimenId);
   const identifier = answerAll(catalogue, answers, undefined, statements);
   const { lossThreshold } = await findRow(manager, HouseStyleRow, 'house', 'The house style');
   const { stop } = createReport(identifier, lossThreshold);

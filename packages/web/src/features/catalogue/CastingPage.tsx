@@ -13,6 +13,7 @@ import { CastingSources } from './CastingSources.tsx';
 import { ChangeCastingBuild } from './ChangeCastingBuild.tsx';
 import { EditFeatures } from './EditFeatures.tsx';
 import { EditVariants } from './EditVariants.tsx';
+import { HowComplete } from './HowComplete.tsx';
 import { PartsAndJoints } from './PartsAndJoints.tsx';
 import { ToolOrder } from './ToolOrder.tsx';
 import { VariantTable } from './VariantTable.tsx';
@@ -97,6 +98,7 @@ export function CastingPage() {
             <VariantTimeline view={data} observations={model?.observations ?? []} />
           </Suspense>
           {!isEditing && <VariantTable view={data} />}
+          <HowComplete view={data} />
         </>
       ) : (
         !isEditing && (

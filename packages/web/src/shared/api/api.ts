@@ -26,6 +26,7 @@ import type {
   HouseView,
   ImportReport,
   RecordStates,
+  WriteIssueDown,
   ShelfFile,
   ShelfReport,
   ShelfView,
@@ -54,6 +55,7 @@ import type {
   Timer,
   Specimen,
   SpecimenPart,
+  Variant,
 } from '@sardonyx/core';
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
@@ -230,6 +232,10 @@ export const api = createApi({
       query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
       invalidatesTags: ['Catalogue', 'Job'],
     }),
+    writeIssueDown: build.mutation<Variant, WriteIssueDown & { readonly specimenId: string }>({
+      query: ({ specimenId, ...body }) => ({ url: `specimens/${specimenId}/issue`, method: 'POST', body }),
+      invalidatesTags: VIEWS,
+    }),
     beginImport: build.mutation<ImportReport, { text: string; isJson: boolean }>({
       query: ({ text, isJson }) => ({
         url: 'catalogue/imports',
@@ -298,6 +304,7 @@ export const {
   useTurnDialMutation,
   useGetIdentifyCatalogueQuery,
   useRecordStatesMutation,
+  useWriteIssueDownMutation,
   useBeginImportMutation,
   useGetImportQuery,
   useCancelImportMutation,

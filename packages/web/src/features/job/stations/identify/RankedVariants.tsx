@@ -5,8 +5,11 @@ import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { CompareVariants } from './CompareVariants.tsx';
+import { WriteIssueDown } from './WriteIssueDown.tsx';
 
 const SHOWN = 5;
+/** Below this the likeness of an unlisted issue is noise. */
+const WORTH_NAMING = 0.02;
 
 interface RankedVariantsProps {
   readonly identification: Identification;
@@ -17,7 +20,7 @@ interface RankedVariantsProps {
 export function RankedVariants({ identification, catalogue }: RankedVariantsProps) {
   const { specimen, isClosed } = useJob();
   const dispatch = useAppDispatch();
-  const { ranked, variantCount, castings, noneProbability } = identification;
+  const { ranked, variantCount, castings, noneProbability, nearest, isTakenWhole } = identification;
   const [compared, setCompared] = useState<readonly string[]>([]);
   if (ranked.length === 0) return null;
   const shown = ranked.slice(0, SHOWN);
@@ -88,15 +91,24 @@ export function RankedVariants({ identification, catalogue }: RankedVariantsProp
           )}
           <tr className="border-y border-hairline text-soft-ink">
             <th scope="row" className="py-1.5 pr-3 text-left font-normal">
-              None in the catalogue
+              {nearest ? 'An issue that is not listed' : 'None in the catalogue'}
+              {nearest && noneProbability >= WORTH_NAMING && (
+                <span className="block text-note">most like {nearest.name}</span>
+              )}
             </th>
             <Probability value={noneProbability} />
             <td />
           </tr>
         </tbody>
       </table>
+      {isTakenWhole && (
+        <p className="mt-1 text-note text-soft-ink">
+          So many issues cannot be weighed with those that no list has: say which casting it is, then they are.
+        </p>
+      )}
       {compared.length === 2 && <CompareVariants catalogue={catalogue} variantIds={compared} />}
       {compared.length === 1 && <p className="mt-1 text-note text-soft-ink">Choose a second one to compare it with.</p>}
+      <WriteIssueDown identification={identification} catalogue={catalogue} />
     </section>
   );
 }

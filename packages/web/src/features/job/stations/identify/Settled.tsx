@@ -51,7 +51,11 @@ export function Settled({ identification: { ranked }, catalogue }: SettledProps)
           <Select
             disabled={isClosed}
             value={row.settledBy}
-            options={[{ value: null, label: 'not settled' }, ...SETTLED_BY]}
+            options={[
+              { value: null, label: 'not settled' },
+              // That it was found on this very model is said where it is written down.
+              ...SETTLED_BY.filter((by) => by !== 'found on this model' || by === row.settledBy),
+            ]}
             onChange={(value) => void settle(value, variantId)}
           />
         </Field>
