@@ -51,7 +51,7 @@ export {
   CreateSource,
   CreateVariant,
   WriteIssueDown,
-  RecordStates,
+  WriteSheet,
 } from './requests/identify.ts';
 export {
   BeginPass,

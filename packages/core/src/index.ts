@@ -265,6 +265,19 @@ export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { selectNextTask } from './schedule/selectNextTask.ts';
+export { describeFeature, offerFeatures } from './construction/offerFeatures.ts';
+export { fillRight, pasteTable, writeAt } from './catalogue/editSheet.ts';
+export {
+  createIssueColumn,
+  planSheet,
+  SHEET_FIELDS,
+  writeSheet,
+  type IssueSheet,
+  type SheetField,
+  type SheetIssue,
+  type SheetPlan,
+} from './catalogue/issueSheet.ts';
+export { sayYears } from './catalogue/years.ts';
 export { createKey } from './construction/createKey.ts';
 export { findOverpaint, type CoatedSpecimen } from './identify/findOverpaint.ts';
 export { learnRates, type LearnedRates, type SettledCase } from './identify/learnRates.ts';

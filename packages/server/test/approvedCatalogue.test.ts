@@ -29,23 +29,32 @@ describe('the catalogue and the house, as they were read and approved', function
     await log.act('post', 'variants', { ...fourth, ...issue, endLatest: 1961 });
     const late = await log.act('post', 'variants', { ...fourth, ...issue });
     await log.act('patch', `variants/${late.id}`, { version: 1, endEarliest: 1963, rarity: 4 });
-    const finish = { featureId: 'hand-span.base-finish' };
-    const state = (name: string, share: number) => ({ stateId: `hand-span.base-finish.${name}`, share });
-    await log.act('put', `variants/${late.id}/recorded`, {
-      ...finish,
-      states: [state('black', 0.7), state('bare', 0.4)],
-    });
-    await log.act('put', `variants/${late.id}/recorded`, {
-      ...finish,
-      states: [state('black', 0.5), state('black', 0.4)],
-    });
-    await log.act('put', `variants/${late.id}/recorded`, { ...finish, states: [state('none', 0.5)] });
-    await log.act('put', `variants/${late.id}/recorded`, {
-      ...finish,
-      states: [state('black', 0.6), state('bare', 0.4)],
-    });
-    await log.act('put', `variants/${late.id}/recorded`, { ...finish, states: [state('bare', 1)] });
-    await log.act('put', 'variants/none/recorded', { ...finish, states: [] });
+    const write = (text: string, more: object = {}) =>
+      log.act(
+        'put',
+        'castings/horse-box/issues',
+        {
+          rows: [{ featureId: 'hand-span.base-finish', label: 'Finish of the base' }],
+          issues: [
+            {
+              ...{ id: late.id, version: 2, name: 'Late', years: '1960-63', rarity: '4', evidence: '' },
+              cells: [text],
+              ...more,
+            },
+          ],
+        },
+        ({ variants, variantStates }: never) => ({
+          variants: (variants as { id: string }[]).filter(({ id }) => id === late.id),
+          states: (variantStates as { variantId: string; stateId: string; share: number }[])
+            .filter(({ variantId }) => variantId === late.id)
+            .map(({ stateId, share }) => [stateId, share]),
+        }),
+      );
+    await write('Painted black 70 % or Bare metal 40 %');
+    await write('Painted black or painted black', { years: 'soon' });
+    await write('Painted black', { version: 1 });
+    await write('Painted black 60 % or bare metal');
+    await write('Bare metal', { version: 3, years: 'spring 1960 to late 1963' });
     await log.act('get', 'castings/horse-box/identify', undefined, (catalogue: never) =>
       (catalogue as { variants: { id: string }[] }).variants.find(({ id }) => id === late.id),
     );

@@ -1,5 +1,5 @@
 import type { CastingView, ErrorBody, HouseView, SpecimenView } from '@sardonyx/contract';
-import type { Casting, Feature, FeatureState, Job, Variant } from '@sardonyx/core';
+import type { Casting, Feature, FeatureState, Job } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 import { OWN_LORRY, ownJob } from './support/ownLorry.ts';
@@ -24,15 +24,18 @@ describe('a model that is of no listed issue', () => {
         features[key] ??= (await post<Feature>('features', featureOf(key))).id;
         states[`${key} ${state}`] = (await post<FeatureState>('feature-states', stateOf(features[key], state))).id;
       }
-    const first = await post<Variant>('variants', { ...ISSUE, castingId, key: 'first', name: 'First' });
-    for (const key of Object.keys(features)) await record(first.id, key, 'a');
+    const keys = Object.keys(features);
+    const first = { ...{ id: null, version: null, name: 'First', years: '1960-61' }, rarity: '1', evidence: '' };
+    await bench.http
+      .put(`/api/castings/${castingId}/issues`)
+      .send({
+        rows: keys.map((key) => ({ featureId: features[key], label: `The ${key}` })),
+        issues: [{ ...first, cells: keys.map(() => 'a') }],
+      })
+      .expect(200);
   });
   afterEach(() => bench.clear());
 
-  const ISSUE = {
-    ...{ startEarliest: 1960, startLatest: 1960.5, endEarliest: 1962, endLatest: 1962.5 },
-    ...{ rarity: 1, rarityEvidence: '' },
-  };
   const featureOf = (key: string) => ({
     ...{ rangeId: 'own', key, label: `The ${key}`, howToLook: '', partRole: 'body', effort: 1, destroys: '' },
     group: 'body casting',
@@ -45,11 +48,6 @@ describe('a model that is of no listed issue', () => {
     expect(sent.status, `${path}: ${JSON.stringify(sent.body)}`).equal(201);
     return sent.body as T;
   };
-  const record = (variantId: string, key: string, state: string) =>
-    bench.http
-      .put(`/api/variants/${variantId}/recorded`)
-      .send({ featureId: features[key], states: [{ stateId: states[`${key} ${state}`], share: 1 }] })
-      .expect(204);
   const see = (key: string, state: string, certainty = 'sure') =>
     post('observations', { specimenId, featureId: features[key], stateId: states[`${key} ${state}`], certainty });
   const write = (body: object) => bench.http.post(`/api/specimens/${specimenId}/issue`).send({ who, ...body });

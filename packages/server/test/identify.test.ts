@@ -1,5 +1,13 @@
 import type { CastingView, ErrorBody, HouseView, JobView, SpecimenView } from '@sardonyx/contract';
-import { createReport, createIdentifier, syncAnswersInPlace, selectAnswers, type TaskLog } from '@sardonyx/core';
+import {
+  createReport,
+  createIdentifier,
+  syncAnswersInPlace,
+  selectAnswers,
+  writeAt,
+  writeSheet,
+  type TaskLog,
+} from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
@@ -157,16 +165,19 @@ describe('what identification rests on', () => {
       .post('/api/feature-states')
       .send({ ...state, key: 'plain', toYear: 1950 })
       .expect(422);
-    const record = (states: object[]) =>
-      bench.http.put('/api/variants/milk-float.v01/recorded').send({ featureId: made.id, states });
-    await record([{ stateId: ribbed.id, share: 1 }]).expect(204);
-    await record([{ stateId: 'hand-span.grille.solid', share: 1 }]).expect(422);
+    const sheet = writeSheet(await bench.get<CastingView>('castings/milk-float'));
+    const row = sheet.rows.findIndex(({ featureId }) => featureId === made.id);
+    const issues = sheet.issues.map((issue, i) => (i === 0 ? writeAt(issue, row, 'ribbed') : issue));
+    await bench.http
+      .put('/api/castings/milk-float/issues')
+      .send({ ...sheet, issues })
+      .expect(200);
     const { variantStates } = await bench.get<CastingView>('castings/milk-float');
     expect(variantStates.filter((row) => row.featureId === made.id).map((row) => row.stateId)).deep.equal([ribbed.id]);
     await bench.http.delete('/api/features/hand-span.body-colour').expect(422);
     await bench.http.delete('/api/castings/milk-float').expect(422);
-    await bench.http.patch('/api/variants/milk-float.v01').send({ version: 1, endLatest: 1950 }).expect(422);
-    await bench.http.patch('/api/variants/milk-float.v01').send({ version: 1, rarity: 3 }).expect(200);
+    await bench.http.patch('/api/variants/milk-float.v01').send({ version: 2, endLatest: 1950 }).expect(422);
+    await bench.http.patch('/api/variants/milk-float.v01').send({ version: 2, rarity: 3 }).expect(200);
   });
 });
 

@@ -125,26 +125,40 @@ export class ChangeVariant extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(500) rarityEvidence?: string;
 }
 
+class SheetRowTyped {
+  @OrNull() @IsString() @IsNotEmpty() featureId!: string | null;
+  @IsString() @MaxLength(200) label!: string;
+}
+
+class SheetIssueTyped {
+  @OrNull() @IsString() @IsNotEmpty() id!: string | null;
+  @OrNull() @IsInt() @Min(1) version!: number | null;
+  @IsString() @MaxLength(200) name!: string;
+  @IsString() @MaxLength(80) years!: string;
+  @IsString() @MaxLength(20) rarity!: string;
+  @IsString() @MaxLength(600) evidence!: string;
+  @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) @MaxLength(400, { each: true }) cells!: string[];
+}
+
+/** The issues of a casting as they were typed on their sheet; core's planSheet says what is wrong with it. */
+export class WriteSheet {
+  @IsArray()
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => SheetRowTyped)
+  rows!: SheetRowTyped[];
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => SheetIssueTyped)
+  issues!: SheetIssueTyped[];
+}
+
 /** What a model shows is written down: as a new issue of its casting with a name, or added to an issue that is listed. */
 export class WriteIssueDown {
   @OrNull() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) name!: string | null;
   @OrNull() @IsString() @IsNotEmpty() variantId!: string | null;
   @IsString() @IsNotEmpty({ message: 'Say who found it.' }) @MaxLength(60) who!: string;
-}
-
-class RecordedState {
-  @IsString() @IsNotEmpty() stateId!: string;
-  @IsNumber() @Min(0.0001) @Max(1) share!: number;
-}
-
-/** What a variant is known with for one feature, as a set; empty means "not recorded". */
-export class RecordStates {
-  @IsString() @IsNotEmpty() featureId!: string;
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => RecordedState)
-  states!: RecordedState[];
 }
 
 export class ChangeHouseStyle extends VersionedChange {

@@ -21,7 +21,7 @@ export const SIBLING_YEARS = 3;
 const CHANGES = 2;
 const MOST_CHANGED = 0.5;
 /** With more issues than this every list counts as whole: a changed answer must be worked in while somebody looks on. */
-export const MOST_WITH_SIBLINGS = 20_000;
+const MOST_WITH_SIBLINGS = 20_000;
 
 /**
  * Priors: the stranger as stated; a variant by how common it is; of a casting's share its chance of an unlisted issue, even

@@ -1,4 +1,4 @@
-import { ChangeBuild, CreateCasting, RecordStates, WriteIssueDown } from '@sardonyx/contract';
+import { ChangeBuild, CreateCasting, WriteIssueDown, WriteSheet } from '@sardonyx/contract';
 import { writeCatalogueCsv } from '@sardonyx/core';
 import { Router, text } from 'express';
 import { badInput, notFound } from '../../http/errors.ts';
@@ -11,7 +11,7 @@ import { beginImport, type RunningImport } from './importCatalogue.ts';
 import { readCastingView } from './readCastingView.ts';
 import { readCatalogue } from './readCatalogueView.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
-import { recordStates } from './recordStates.ts';
+import { writeSheet } from './writeSheet.ts';
 import { writeIssueDown } from './writeIssueDown.ts';
 import { readCatalogueJson } from './catalogueJson.ts';
 
@@ -36,10 +36,9 @@ export function createCatalogueRoutes(room: Workroom): Router {
     const body = await validateBody(ChangeBuild, request.body);
     response.json(await change(room, (manager) => changeBuild(manager, request.params.id, body, room.now())));
   });
-  router.put('/variants/:id/recorded', async (request, response) => {
-    const body = await validateBody(RecordStates, request.body);
-    await change(room, (manager) => recordStates(manager, request.params.id, body));
-    response.status(204).end();
+  router.put('/castings/:id/issues', async (request, response) => {
+    const body = await validateBody(WriteSheet, request.body);
+    response.json(await change(room, (manager) => writeSheet(manager, request.params.id, body)));
   });
   router.post('/specimens/:id/issue', async (request, response) => {
     const body = await validateBody(WriteIssueDown, request.body);

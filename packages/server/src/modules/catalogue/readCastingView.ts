@@ -13,6 +13,7 @@ import {
   VariantStateRow,
 } from '../../entities/catalogue.ts';
 import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { readInOrder } from './readInOrder.ts';
 import { readStatedCatalogue } from './readStatedCatalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
@@ -21,7 +22,7 @@ export async function readCastingView(manager: EntityManager, castingId: string)
   const casting = await findRow(manager, CastingRow, castingId, 'This casting');
   const range = await findRow(manager, ToyRangeRow, casting.rangeId, 'This range');
   const variants = await manager.find(VariantRow, { where: { castingId }, order: { startEarliest: 'ASC' } });
-  const features = await manager.findBy(FeatureRow, { rangeId: range.id });
+  const features = await readInOrder(manager, FeatureRow, { rangeId: range.id });
   return {
     casting,
     range,
@@ -31,7 +32,7 @@ export async function readCastingView(manager: EntityManager, castingId: string)
     ),
     joints: await manager.findBy(JointRow, { castingId }),
     features,
-    states: await manager.findBy(FeatureStateRow, { featureId: In(features.map((feature) => feature.id)) }),
+    states: await readInOrder(manager, FeatureStateRow, { featureId: In(features.map((feature) => feature.id)) }),
     variants,
     variantStates: await manager.findBy(VariantStateRow, { variantId: In(variants.map((variant) => variant.id)) }),
     unlistedChance: (await readStatedCatalogue(manager, castingId)).unlisted?.[castingId] ?? null,

@@ -10,6 +10,7 @@ import {
   VariantStateRow,
 } from '../../entities/catalogue.ts';
 import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { readInOrder } from './readInOrder.ts';
 
 /**
  * The catalogue with rates as they are stated: what is learned is learned from this one. For a known casting only its own
@@ -32,7 +33,7 @@ export async function readStatedCatalogue(
     sources: castingId ? await manager.findBy(SourceRow, { variantId }) : await manager.find(SourceRow),
     ranges: await manager.find(ToyRangeRow, { select: { id: true, name: true } }),
     features: await manager.find(FeatureRow, { order: { id: 'ASC' } }),
-    states: await manager.find(FeatureStateRow, { order: { id: 'ASC' } }),
+    states: await readInOrder(manager, FeatureStateRow),
     settled: await readSettled(manager),
     histories: await manager.find(HistoryRow, { order: { prior: 'DESC', key: 'ASC' } }),
   };

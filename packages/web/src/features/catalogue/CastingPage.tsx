@@ -12,9 +12,9 @@ import { Pending } from '../../shared/ui/Pending.tsx';
 import { CastingSources } from './CastingSources.tsx';
 import { ChangeCastingBuild } from './ChangeCastingBuild.tsx';
 import { EditFeatures } from './EditFeatures.tsx';
-import { EditVariants } from './EditVariants.tsx';
 import { HowComplete } from './HowComplete.tsx';
 import { PartsAndJoints } from './PartsAndJoints.tsx';
+import { IssueSheetEditor } from './sheet/IssueSheetEditor.tsx';
 import { ToolOrder } from './ToolOrder.tsx';
 import { VariantTable } from './VariantTable.tsx';
 
@@ -103,14 +103,14 @@ export function CastingPage() {
       ) : (
         !isEditing && (
           <EmptyNote title="No issue of it is known here.">
-            It can be restored all the same; Identify will say that it cannot tell them apart. Add what you know with
-            “Edit what is known”.
+            It can be restored all the same; Identify will say that it cannot tell them apart. Type what you know, or
+            paste a list, under “Edit what is known”.
           </EmptyNote>
         )
       )}
       {isEditing && (
         <>
-          <EditVariants view={data} />
+          <IssueSheetEditor view={data} />
           <EditFeatures view={data} />
         </>
       )}

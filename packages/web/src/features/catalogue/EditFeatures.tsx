@@ -1,6 +1,6 @@
 import type { CastingView } from '@sardonyx/contract';
 import { CreateFeature, CreateFeatureState } from '@sardonyx/contract';
-import { ALTERATION_GROUPS, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
+import { ALTERATION_GROUPS, createKey, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
 import { FormSelect } from '../../shared/ui/FormSelect.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { deleteRow } from '../../shared/edits/editRow.ts';
@@ -23,7 +23,7 @@ export function EditFeatures({ view }: { readonly view: CastingView }) {
           states={view.states.filter((one) => one.featureId === feature.id)}
         />
       ))}
-      <AddFeature rangeId={view.range.id} />
+      <AddFeature rangeId={view.range.id} taken={view.features.map(({ key }) => key)} />
     </section>
   );
 }
@@ -83,7 +83,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
           ))}
         </tbody>
       </table>
-      <AddState featureId={feature.id} />
+      <AddState featureId={feature.id} taken={states.map(({ key }) => key)} />
       <AlertDialog
         offer="Remove this feature"
         warning="Its states go with it, on every issue of the range, and this cannot be undone."
@@ -94,11 +94,12 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
   );
 }
 
-function AddState({ featureId }: { readonly featureId: string }) {
+function AddState({ featureId, taken }: { readonly featureId: string; readonly taken: readonly string[] }) {
   const { register, errors, save } = useRowForm({
     kind: 'feature-states',
     type: CreateFeatureState,
-    start: { featureId, key: '', label: '', colourHex: null, fromYear: null, toYear: null, lookAlikes: [] },
+    start: { featureId, key: 'new', label: '', colourHex: null, fromYear: null, toYear: null, lookAlikes: [] },
+    complete: (values) => ({ ...values, key: createKey(values.label, taken, 'state') }),
     labelOf: (values) => values.label,
   });
   return (
@@ -110,9 +111,6 @@ function AddState({ featureId }: { readonly featureId: string }) {
       <Field label="New state" error={errors.label?.message ?? errors.root?.message}>
         <input {...register('label')} />
       </Field>
-      <Field label="Its key" error={errors.key?.message} hint="Small letters and hyphens.">
-        <input {...register('key')} />
-      </Field>
       <button type="submit" className="plain-button">
         Add the state
       </button>
@@ -120,23 +118,21 @@ function AddState({ featureId }: { readonly featureId: string }) {
   );
 }
 
-function AddFeature({ rangeId }: { readonly rangeId: string }) {
+function AddFeature({ rangeId, taken }: { readonly rangeId: string; readonly taken: readonly string[] }) {
   const { register, control, errors, save } = useRowForm({
     kind: 'features',
     type: CreateFeature,
     start: {
-      ...{ rangeId, key: '', label: '', howToLook: '', partRole: 'body' as const, effort: 1, destroys: '' },
+      ...{ rangeId, key: 'new', label: '', howToLook: '', partRole: 'body' as const, effort: 1, destroys: '' },
       group: 'fitted part' as const,
     },
+    complete: (values) => ({ ...values, key: createKey(values.label, taken, 'feature') }),
     labelOf: (values) => values.label,
   });
   return (
     <form className="flex flex-wrap items-end gap-3" noValidate onSubmit={(event) => void save(event)}>
       <Field label="New feature" error={errors.label?.message ?? errors.root?.message}>
         <input {...register('label')} />
-      </Field>
-      <Field label="Its key" error={errors.key?.message} hint="Small letters and hyphens.">
-        <input {...register('key')} />
       </Field>
       <Field label="Altered together with" error={errors.group?.message}>
         <FormSelect control={control} name="group" options={ALTERATION_GROUPS} />

@@ -25,8 +25,8 @@ import type {
   MeasureColour,
   HouseView,
   ImportReport,
-  RecordStates,
   WriteIssueDown,
+  WriteSheet,
   ShelfFile,
   ShelfReport,
   ShelfView,
@@ -228,8 +228,8 @@ export const api = createApi({
       }),
       invalidatesTags: VIEWS,
     }),
-    recordStates: build.mutation<null, RecordStates & { readonly variantId: string }>({
-      query: ({ variantId, ...body }) => ({ url: `variants/${variantId}/recorded`, method: 'PUT', body }),
+    writeSheet: build.mutation<CastingView, { readonly castingId: string; readonly body: WriteSheet }>({
+      query: ({ castingId, body }) => ({ url: `castings/${castingId}/issues`, method: 'PUT', body }),
       invalidatesTags: ['Catalogue', 'Job'],
     }),
     writeIssueDown: build.mutation<Variant, WriteIssueDown & { readonly specimenId: string }>({
@@ -303,8 +303,8 @@ export const {
   useEndPassMutation,
   useTurnDialMutation,
   useGetIdentifyCatalogueQuery,
-  useRecordStatesMutation,
   useWriteIssueDownMutation,
+  useWriteSheetMutation,
   useBeginImportMutation,
   useGetImportQuery,
   useCancelImportMutation,
