@@ -1,6 +1,7 @@
 /** `npm run bench`: measures every figure and prints it beside its goal. `-- --only PREFIX` runs a part, `-- --json FILE` writes it. */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
+import { actsTopic } from './acts.ts';
 import { apiTopic } from './api.ts';
 import { assembly } from './assembly.ts';
 import { colourCard } from './colour/card.ts';
@@ -38,6 +39,7 @@ const topics = [
   drawingTopic,
   demo,
   door,
+  actsTopic,
   apiTopic,
   web,
   kitTopic,

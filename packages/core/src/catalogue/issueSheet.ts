@@ -71,7 +71,7 @@ export interface SheetPlan {
 }
 
 /** Rarity of an issue that nobody rated (planning estimate). */
-export const UNKNOWN_RARITY = 1;
+const UNKNOWN_RARITY = 1;
 const MOST_LETTERS = 120;
 
 /** What is in the catalogue, as a sheet. */
