@@ -119,8 +119,40 @@ describe('issues of a casting of one’s own', function () {
       .waitFor();
   });
 
+  it('share their rows with another casting of a range that was typed', async () => {
+    const { page } = test;
+    const add = async (number: string) => {
+      await page.goto(`${test.bench.address}/catalogue/new`);
+      await page.getByRole('button', { name: /^Trailer/ }).click();
+      await page.getByLabel('Name', { exact: true }).first().fill('Quay Trailer');
+      await page.getByLabel('Number', { exact: true }).fill(number);
+      await choose(page.getByLabel('Range', { exact: true }), 'another range: type its name');
+    };
+    await add('1');
+    await page.getByRole('button', { name: 'Add it to the catalogue' }).click();
+    await page.getByText('Name the range.').waitFor();
+    await page.getByLabel('Name of the range').fill('Quay Toys');
+    await page.getByRole('button', { name: 'Add it to the catalogue' }).click();
+    await page.getByText('Not sorted by maker · Quay Toys').waitFor();
+    await page.getByRole('button', { name: 'Edit what is known' }).click();
+    await page.getByRole('button', { name: 'Add wheels' }).click();
+    await cell('Issue, issue 1').fill('Only');
+    await cell('Years, Only').fill('1960s');
+    await cell('Wheels, Only').fill('Spoked');
+    await save();
+    await page.getByText('Saved.', { exact: true }).waitFor();
+    await add('2');
+    await page.getByLabel('Name of the range').fill('quay toys');
+    await page.getByRole('button', { name: 'Add it to the catalogue' }).click();
+    await page.getByText('Not sorted by maker · Quay Toys').waitFor();
+    await page.getByRole('button', { name: 'Edit what is known' }).click();
+    await cell('Wheels, issue 1').waitFor();
+    expect(await page.getByRole('rowheader', { name: /^Wheels/ }).innerText()).include('Spoked');
+  });
+
   it('becomes one more when the model fits none, with the model as its source', async () => {
     const { page } = test;
+    await page.goto(`${test.bench.address}/jobs/${jobId}/identify`);
     for (const [look, state] of [
       ['Body colour', 'Dark green'],
       ['Wheels', 'Cast metal'],

@@ -1,4 +1,4 @@
-import type { CastingView, ErrorBody } from '@sardonyx/contract';
+import type { CastingView, CatalogueView, ErrorBody } from '@sardonyx/contract';
 import { createIssueColumn, pasteTable, writeSheet, type Casting, type IssueSheet } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
@@ -85,5 +85,39 @@ describe('the sheet of issues', () => {
     await put({ ...read, more: 1 }).expect(400);
     await put({ rows: [], issues: [{}] }).expect(400);
     await bench.http.put('/api/castings/none/issues').send(read).expect(404);
+  });
+});
+
+describe('a range that is not in the catalogue yet', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench({ isDemo: false })));
+  after(() => bench.clear());
+
+  const post = (more: object) => bench.http.post('/api/castings').send({ ...OWN_LORRY, rangeId: null, ...more });
+  const list = () => bench.get<CatalogueView>('castings');
+
+  it('is made by its name with its maker, and found again however it is typed', async () => {
+    await post({ rangeName: 'Quay Toys', makerName: 'Old Works' }).expect(201);
+    await post({ rangeName: ' quay toys', makerName: 'old works ', number: '2' }).expect(201);
+    await post({ rangeName: 'Quay Toys', makerName: '', number: '3' }).expect(201);
+    await post({ rangeName: 'Quay Toys', number: '4' }).expect(201);
+    expect((await list()).ranges.map(({ name, makerName }) => [makerName, name])).have.deep.members([
+      ['Old Works', 'Quay Toys'],
+      ['Not sorted by maker', 'Quay Toys'],
+    ]);
+    // A number is taken within its range only.
+    await post({ rangeName: 'Quay Toys', makerName: 'Old Works', number: '3' }).expect(201);
+    await post({ rangeName: 'QUAY TOYS', makerName: 'Old Works', number: '3' }).expect(400);
+  });
+
+  it('needs a name, and nothing is made where the casting does not fit', async () => {
+    const before = await list();
+    for (const more of [{}, { rangeName: ' ' }, { rangeName: 'Pier', parts: [] }, { rangeName: 'Pier', number: '' }])
+      await post(more).expect(400);
+    await post({ rangeId: 'gone', number: '9' }).expect(400);
+    expect(await list()).deep.equal(before);
+    // Castings of which nobody says more still go together.
+    await post({ rangeId: 'own', number: '9' }).expect(201);
+    expect((await list()).ranges.map(({ name }) => name)).include('My own castings');
   });
 });

@@ -30,7 +30,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, IsPartSizes, VersionedChange } from '../validation.ts';
+import { IsChanged, IsChangedOrNull, IsPartSizes, OrNull, VersionedChange } from '../validation.ts';
 
 const KEY = /^[a-z][a-z0-9-]{0,29}$/;
 
@@ -74,7 +74,10 @@ class Built {
 
 /** The short form: a casting of one's own with its parts and joints. */
 export class CreateCasting extends Built {
-  @IsString() @IsNotEmpty() rangeId!: string;
+  /** null: a range that is not in the catalogue yet, by its name; its maker may not be known. */
+  @OrNull() @IsString() @IsNotEmpty() rangeId!: string | null;
+  @IsChangedOrNull() @IsString() @IsNotEmpty({ message: 'Name the range.' }) @MaxLength(80) rangeName?: string | null;
+  @IsChangedOrNull() @IsString() @MaxLength(80) makerName?: string | null;
   @Matches(/^[A-Za-z0-9/. -]{1,12}$/, { message: 'The number is up to 12 letters, digits, / . -' }) number!: string;
   @IsString() @IsNotEmpty({ message: 'Give the casting a name.' }) @MaxLength(80) name!: string;
   @IsIn(BODY_TYPES) bodyType!: BodyType;

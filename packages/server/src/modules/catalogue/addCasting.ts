@@ -2,16 +2,17 @@ import { randomUUID } from 'node:crypto';
 import type { CreateCasting } from '@sardonyx/contract';
 import { checkBuild, completeBuild, drawCasting, type Build } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
-import { CastingPartRow, CastingRow, JointRow, MakerRow, ToyRangeRow } from '../../entities/catalogue.ts';
+import { CastingPartRow, CastingRow, JointRow } from '../../entities/catalogue.ts';
 import { badInput } from '../../http/errors.ts';
+import { findOrAddRange } from './findOrAddRange.ts';
 
 /** A casting of one's own: parts and joints as given, its drawing laid out from them. */
 export async function addCasting(manager: EntityManager, body: CreateCasting): Promise<CastingRow> {
-  if (!(await manager.existsBy(ToyRangeRow, { id: body.rangeId }))) await addOwnRange(manager, body.rangeId);
   assertBuildFits(body);
-  if (await manager.existsBy(CastingRow, { rangeId: body.rangeId, number: body.number }))
+  const rangeId = await findOrAddRange(manager, body);
+  if (await manager.existsBy(CastingRow, { rangeId, number: body.number }))
     throw badInput(`Number ${body.number} is in this range already.`, { number: 'This number is taken.' });
-  const { rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, builtAs = null, listed = null } = body;
+  const { number, name, bodyType, lengthMm, wheelbaseMm, construction, builtAs = null, listed = null } = body;
   const build = completeBuild(body.parts, body.joints);
   const casting = manager.create(CastingRow, {
     ...{ id: randomUUID(), version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm },
@@ -45,14 +46,4 @@ export async function insertJoints(manager: EntityManager, castingId: string, jo
       ...{ ...joint, id: `${castingId}.${joint.key}`, version: 1, castingId },
       ...{ partKeys: [...partKeys], ways: [...ways], behind: behind && [...behind] },
     });
-}
-
-/** A bench without a catalogue begins one of its own. */
-async function addOwnRange(manager: EntityManager, rangeId: string): Promise<void> {
-  if (rangeId !== 'own')
-    throw badInput('This range is not in the catalogue.', { rangeId: 'Choose one from the list.' });
-  await manager.insert(MakerRow, {
-    ...{ id: 'own', version: 1, name: 'Not sorted by maker', fromYear: null, toYear: null, about: '' },
-  });
-  await manager.insert(ToyRangeRow, { id: 'own', version: 1, makerId: 'own', name: 'My own castings', about: '' });
 }

@@ -13,6 +13,8 @@ import { BuildEditor } from './build/BuildEditor.tsx';
 import { ChooseConstruction } from './build/ChooseConstruction.tsx';
 import { useBuildDraft } from './build/useBuildDraft.ts';
 
+const NEW_RANGE = ['rangeName', 'makerName'] as const;
+const NO_NEW_RANGE = { rangeName: null, makerName: null };
 const OWN_RANGE = { value: 'own', label: 'My own castings' };
 
 /** A casting of one's own: choose how it is put together, then change what differs. */
@@ -53,7 +55,16 @@ function NewCasting({ construction, onBack }: NewCastingProps) {
     joints: construction.joints,
   });
   const form = useContractForm(CreateCasting, {
-    ...{ rangeId: 'own', number: '', name: '', bodyType: construction.bodyType, lengthMm: 70, wheelbaseMm: 40 },
+    ...{
+      rangeId: 'own',
+      rangeName: '',
+      makerName: '',
+      number: '',
+      name: '',
+      bodyType: construction.bodyType,
+      lengthMm: 70,
+      wheelbaseMm: 40,
+    },
     ...{ construction: construction.about, builtAs: construction.key, parts: [], joints: [] },
   });
   const { register, control, formState, showError, clearErrors, trigger, getValues } = form;
@@ -63,14 +74,25 @@ function NewCasting({ construction, onBack }: NewCastingProps) {
     value: range.id,
     label: `${range.makerName}, ${range.name}`,
   }));
-  const ranges = known.some(({ value }) => value === OWN_RANGE.value) ? known : [OWN_RANGE, ...known];
+  const ranges = [
+    ...(known.some(({ value }) => value === OWN_RANGE.value) ? known : [OWN_RANGE, ...known]),
+    { value: null, label: 'another range: type its name' },
+  ];
+  const isNewRange = useWatch({ control, name: 'rangeId' }) === null;
   const { errors } = formState;
   const save = async () => {
     clearErrors();
     setFaults({});
-    if (!(await trigger(['number', 'name', 'lengthMm', 'wheelbaseMm', 'construction']))) return;
+    if (
+      !(await trigger(['number', 'name', 'lengthMm', 'wheelbaseMm', 'construction', ...(isNewRange ? NEW_RANGE : [])]))
+    )
+      return;
     try {
-      const casting = await create({ ...getValues(), ...asRequest(tools.draft) }).unwrap();
+      const casting = await create({
+        ...getValues(),
+        ...(isNewRange ? {} : NO_NEW_RANGE),
+        ...asRequest(tools.draft),
+      }).unwrap();
       // Whoever came from putting a model on the bench goes back there with it.
       await navigate(
         params.get('for') === 'bench' ? `/put-on-bench?casting=${casting.id}` : `/catalogue/${casting.id}`,
@@ -111,6 +133,16 @@ function NewCasting({ construction, onBack }: NewCastingProps) {
         <Field label="Range" error={errors.rangeId?.message}>
           <FormSelect control={control} name="rangeId" options={ranges} />
         </Field>
+        {isNewRange && (
+          <>
+            <Field label="Name of the range" error={errors.rangeName?.message}>
+              <input {...register('rangeName')} />
+            </Field>
+            <Field label="Its maker" error={errors.makerName?.message} hint="Leave empty where nobody knows.">
+              <input {...register('makerName')} />
+            </Field>
+          </>
+        )}
         <Field label="Kind of vehicle" error={errors.bodyType?.message}>
           <FormSelect control={control} name="bodyType" options={BODY_TYPES} />
         </Field>
