@@ -64,6 +64,16 @@ export const VIEWS: readonly View[] = [
   { name: 'Sign off', picture: 'sign-off', path: '/jobs/sg-00/sign-off', ready: 'Its record stands as it is.' },
   { name: 'Sign off, not yet', picture: null, path: '/jobs/sg-05/sign-off', ready: /^Not yet/ },
   { name: 'Catalogue', picture: 'catalogue', path: '/catalogue', ready: 'Narrow down' },
+  {
+    name: 'Issue sheet',
+    picture: null,
+    path: '/catalogue/milk-float',
+    ready: 'What was said of its dates',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Edit what is known' }).click();
+      await page.getByRole('region', { name: 'Sheet', exact: true }).scrollIntoViewIfNeeded();
+    },
+  },
   { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },
   { name: 'Constructions', picture: 'constructions', path: '/catalogue/new', ready: 'Two shells and a post' },
   {

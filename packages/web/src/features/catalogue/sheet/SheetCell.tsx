@@ -29,7 +29,7 @@ export function SheetCell({ label, text, problem, onType, onPaste, onFillRight }
     if (MOVES.includes(event.key)) moveAlongColumn(event);
   };
   return (
-    <td className="min-w-36 border-b border-hairline p-1 align-top">
+    <td className="w-52 min-w-36 border-b border-hairline p-1 align-top">
       <textarea
         rows={1}
         aria-label={label}

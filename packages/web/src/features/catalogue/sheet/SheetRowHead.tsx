@@ -14,15 +14,22 @@ export function SheetRowHead({ label, hint, problem, onFillRight, onRemove }: Sh
   return (
     <th
       scope="row"
-      className="sticky left-0 w-56 min-w-56 border-b border-hairline bg-paper p-1 pr-3 text-left align-top"
+      className="sticky left-0 w-56 min-w-56 border-b border-hairline bg-bench p-1 pr-3 text-left align-top"
     >
       <span className="flex items-start justify-between gap-2">
         <span className="py-2.5">{label}</span>
-        {onFillRight && (
-          <button type="button" className="quiet-button font-normal whitespace-nowrap" onClick={onFillRight}>
-            Fill right<span className="sr-only">: {label}</span>
-          </button>
-        )}
+        <span className="flex flex-wrap justify-end gap-x-1">
+          {onFillRight && (
+            <button type="button" className="quiet-button font-normal whitespace-nowrap" onClick={onFillRight}>
+              Fill right<span className="sr-only">: {label}</span>
+            </button>
+          )}
+          {onRemove && (
+            <button type="button" className="quiet-button font-normal whitespace-nowrap" onClick={onRemove}>
+              Take out<span className="sr-only">: {label}</span>
+            </button>
+          )}
+        </span>
       </span>
       {hint && <span className="block text-note font-normal text-soft-ink">{hint}</span>}
       {problem && (
@@ -30,11 +37,6 @@ export function SheetRowHead({ label, hint, problem, onFillRight, onRemove }: Sh
           <Sign of="warning" />
           {problem}
         </span>
-      )}
-      {onRemove && (
-        <button type="button" className="quiet-button font-normal" onClick={onRemove}>
-          Take the row out<span className="sr-only">: {label}</span>
-        </button>
       )}
     </th>
   );
