@@ -48,6 +48,29 @@ describe('issues of a casting of one’s own', function () {
     jobId = (await post<Job>('jobs', ownJob(castingId))).id;
   });
 
+  it('stand beside a workshop that is ticked instead of typed; a second time it knows what is there', async () => {
+    const { page } = test;
+    await page.goto(`${test.bench.address}/workshop`);
+    await page.getByRole('heading', { name: 'No tool is written down yet' }).waitFor();
+    await page.getByRole('link', { name: 'Tick what you have' }).click();
+    await page.getByRole('button', { name: 'All vessels' }).click();
+    for (const name of ['Airbrush', 'Hand drill', 'Silver']) await page.getByLabel(name).check();
+    await page.getByLabel('Airbrush').uncheck();
+    await page.getByLabel('About so much in each, ml').fill('a lot');
+    await page.getByRole('button', { name: 'Write 6 down' }).click();
+    await page.getByText('How much is in each, in ml: 0.1 to 1000.').waitFor();
+    await page.getByLabel('About so much in each, ml').fill('7,5');
+    await page.getByRole('button', { name: 'Write 6 down' }).click();
+    await page.getByText('Written down: 1 tool, 4 vessels, 1 paint.').waitFor();
+    await expectNoFaults(page);
+    await page.reload();
+    await page.getByLabel(/^Silver.*is written down/).waitFor();
+    expect(await page.getByLabel(/^Silver/).isDisabled()).equal(true);
+    await page.goto(`${test.bench.address}/workshop`);
+    await page.getByRole('heading', { name: 'Everything is ready' }).waitFor();
+    await page.getByText('Hand drill').waitFor();
+  });
+
   it('are pasted as a printed list; what cannot be read is said at its cell, and nothing typed is lost', async () => {
     const { page } = test;
     await page.goto(`${test.bench.address}/catalogue/${castingId}`);

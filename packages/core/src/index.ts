@@ -285,6 +285,7 @@ export { findReasonNotAsked } from './schools/findReasonNotAsked.ts';
 export { sayDecision } from './words/sayDecision.ts';
 export type { HouseChoice } from './schools/mergeDecisions.ts';
 export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
+export { USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
 export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';
 
 // What may start, end, be signed

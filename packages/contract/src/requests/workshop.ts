@@ -6,6 +6,7 @@ import {
   STRIP_METHODS,
   TOOL_KINDS,
   TOOL_STATES,
+  USUAL_THINGS,
   VESSEL_MATERIALS,
   type BathKind,
   type InstrumentKind,
@@ -18,6 +19,7 @@ import {
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -46,6 +48,17 @@ export class ChangeTool extends VersionedChange {
   @IsChanged() @IsIn(TOOL_STATES) state?: ToolState;
   @IsChanged() @IsString() @MaxLength(300) note?: string;
   @IsChanged() @IsString() @MaxLength(80) holds?: string;
+}
+
+const IN_EACH = { message: 'How much is in each, in ml: 0.1 to 1000.' };
+const USUAL = (names: readonly { readonly name: string }[]) => names.map(({ name }) => name);
+
+/** Things that many benches have and this one, too, by their names; so much is taken to be in each pot. */
+export class TakeUsualThings {
+  @IsArray() @IsIn(USUAL(USUAL_THINGS.tools), { each: true }) tools!: string[];
+  @IsArray() @IsIn(USUAL(USUAL_THINGS.vessels), { each: true }) vessels!: string[];
+  @IsArray() @IsIn(USUAL(USUAL_THINGS.paints), { each: true }) paints!: string[];
+  @IsNumber({}, IN_EACH) @Min(0.1, IN_EACH) @Max(1000, IN_EACH) leftMl!: number;
 }
 
 const SIZE = { message: 'Inside, in mm, above 0.' };

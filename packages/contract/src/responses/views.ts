@@ -128,6 +128,13 @@ export interface BenchView {
   readonly zone: string;
 }
 
+/** How many of each were new to the bench. */
+export interface UsualThingsTaken {
+  readonly tools: number;
+  readonly vessels: number;
+  readonly paints: number;
+}
+
 export interface CastingView {
   readonly casting: Casting;
   readonly range: ToyRange;

@@ -51,6 +51,10 @@ export const router = createBrowserRouter([
         path: 'workshop',
         lazy: lazyPage(() => import('../features/workshop/index.ts').then((module) => module.WorkshopPage)),
       },
+      {
+        path: 'first-evening',
+        lazy: lazyPage(() => import('../features/workshop/index.ts').then((module) => module.FirstEveningPage)),
+      },
       { path: 'house', lazy: lazyPage(() => import('../features/house/index.ts').then((module) => module.HousePage)) },
       {
         path: 'practice',

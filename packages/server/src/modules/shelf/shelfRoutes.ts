@@ -1,7 +1,5 @@
-import { randomUUID } from 'node:crypto';
 import { AddPot, ShelfFile } from '@sardonyx/contract';
 import {
-  completeProduct,
   computeLab,
   isOutsideModel,
   predictMix,
@@ -11,11 +9,10 @@ import {
   writeShelfCsv,
 } from '@sardonyx/core';
 import { Router } from 'express';
-import type { EntityManager } from 'typeorm';
-import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
-import { refused } from '../../http/errors.ts';
+import type { PaintProductRow } from '../../entities/paint.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
+import { addPot } from './addPot.ts';
 import { bringShelfFile } from './bringShelfFile.ts';
 import { readShelf } from './readShelf.ts';
 
@@ -42,23 +39,6 @@ export function createShelfRoutes(room: Workroom): Router {
     response.attachment('shelf-spectra.txt').type('text/plain').send(writeSpectra(products));
   });
   return router;
-}
-
-async function addPot(manager: EntityManager, { leftMl, place, ...fields }: AddPot): Promise<PaintProductRow> {
-  const name = fields.name.trim();
-  if (await manager.existsBy(PaintProductRow, { line: fields.line, name }))
-    throw refused('double', `${fields.line} ${name} stands on the shelf already.`, {
-      name: 'Change that pot instead.',
-    });
-  const product = manager.create(PaintProductRow, {
-    ...completeProduct({ ...fields, name }),
-    ...{ id: randomUUID(), version: 1 },
-  });
-  await manager.insert(PaintProductRow, product);
-  await manager.insert(PaintPotRow, {
-    ...{ id: randomUUID(), version: 1, productId: product.id, leftMl, openedOn: null, place },
-  });
-  return product;
 }
 
 /** Thick films of the paints of which more than a colour is known, as an instrument without gloss would see them. */

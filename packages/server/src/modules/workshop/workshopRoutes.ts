@@ -1,17 +1,23 @@
-import type { WorkshopView } from '@sardonyx/contract';
+import { TakeUsualThings, type WorkshopView } from '@sardonyx/contract';
 import { estimateStrippedDm2 } from '@sardonyx/core';
 import { Router } from 'express';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { JobRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenPartRow } from '../../entities/workpiece.ts';
 import { BathRow, InstrumentRow, StripPassRow, ToolRow, VesselRow } from '../../entities/workshop.ts';
-import { look, type Workroom } from '../../workroom.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { addUsualThings } from './addUsualThings.ts';
 
 /** Tools with their state, vessels, the baths that stand with what is in them, and the instruments. */
 export function createWorkshopRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/workshop', async (_request, response) => {
     response.json(await look(room, (manager) => readWorkshop(manager, room.now())));
+  });
+  router.post('/workshop/usual', async (request, response) => {
+    const body = await validateBody(TakeUsualThings, request.body);
+    response.status(201).json(await change(room, (manager) => addUsualThings(manager, body)));
   });
   return router;
 }

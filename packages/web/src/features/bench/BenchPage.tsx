@@ -114,6 +114,13 @@ function EmptyBench() {
       <Link to="/put-on-bench" className="main-button">
         Put a model on the bench
       </Link>
+      <p>
+        Or say first{' '}
+        <Link className="underline underline-offset-4" to="/first-evening">
+          what you have
+        </Link>
+        : tools, vessels and paints, ticked from a list.
+      </p>
       <section>
         <h2 className="mb-2">Then it moves along the bench, from left to right</h2>
         <ol>

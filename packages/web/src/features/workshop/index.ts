@@ -1,2 +1,3 @@
 export { LiveReading } from './LiveReading.tsx';
+export { FirstEveningPage } from './FirstEveningPage.tsx';
 export { WorkshopPage } from './WorkshopPage.tsx';

@@ -7,6 +7,8 @@ import type {
   BuildChanged,
   ChangeBuild,
   CastingView,
+  TakeUsualThings,
+  UsualThingsTaken,
   CatalogueView,
   ColourReading,
   ColourView,
@@ -176,6 +178,10 @@ export const api = createApi({
       query: (mixId) => ({ url: `mixes/${mixId}/give-up`, method: 'POST' }),
       invalidatesTags: ['Colour'],
     }),
+    takeUsualThings: build.mutation<UsualThingsTaken, TakeUsualThings>({
+      query: (body) => ({ url: 'workshop/usual', method: 'POST', body }),
+      invalidatesTags: VIEWS,
+    }),
     addPot: build.mutation<PaintProduct, AddPot>({
       query: (body) => ({ url: 'shelf/pots', method: 'POST', body }),
       invalidatesTags: ['Shelf'],
@@ -288,6 +294,7 @@ export const {
   useKeepMixMutation,
   useGiveUpMixMutation,
   useAddPotMutation,
+  useTakeUsualThingsMutation,
   useBringShelfFileMutation,
   useCalibrateMutation,
   useMeasureColourMutation,
