@@ -188,6 +188,7 @@ export { createReport, syncAnswersInPlace, type IdentifyReport } from './identif
 export { describeRegion, describeVerdict, formatPercent } from './identify/describeVerdict.ts';
 export type { Foreseen } from './identify/foreseeLooks.ts';
 export { DEFAULT_HISTORIES } from './identify/histories.ts';
+export { sayLossShare } from './identify/computeExpectedLoss.ts';
 export { answerAll, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
 export {
   createPracticeRound,

@@ -19,6 +19,10 @@ export interface LossShare {
   readonly chance: number;
 }
 
+/** What the loss comes from, in words: a listed issue, or one like it that nobody listed. */
+export const sayLossShare = ({ name, isUnlisted }: LossShare): string =>
+  isUnlisted ? `an issue like ${name} that is not listed` : name;
+
 const MOST_SHARES = 3;
 
 /**

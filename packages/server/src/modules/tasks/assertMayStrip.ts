@@ -1,4 +1,4 @@
-import { answerAll, createReport, formatPercent, needsStopCheck } from '@sardonyx/core';
+import { answerAll, createReport, formatPercent, needsStopCheck, sayLossShare } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { TaskLogRow, TaskRow } from '../../entities/work.ts';
@@ -21,7 +21,7 @@ export async function assertMayStrip(manager: EntityManager, task: TaskRow, reas
   if (!stop.isHeld) return null;
   const { loss } = stop;
   const [worst] = loss.from;
-  const said = `expected loss ${loss.points.toFixed(1)} of 10, the house allows ${lossThreshold}; ${worst!.name} in its original coat ${formatPercent(worst!.chance)}`;
+  const said = `expected loss ${loss.points.toFixed(1)} of 10, the house allows ${lossThreshold}; ${sayLossShare(worst!)} in its original coat ${formatPercent(worst!.chance)}`;
   if (reason) return `${reason} (${said})`;
   const look = catalogue.features.find(({ id }) => id === stop.settledBy?.featureId);
   throw refused(

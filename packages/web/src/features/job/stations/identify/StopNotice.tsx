@@ -1,4 +1,5 @@
-import { formatPercent, type IdentifyCatalogue, type StopCheck } from '@sardonyx/core';
+import { formatPercent, sayLossShare, type IdentifyCatalogue, type StopCheck } from '@sardonyx/core';
+import { capitalise } from '../../../../shared/format.ts';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
 
 interface StopNoticeProps {
@@ -20,7 +21,7 @@ export function StopNotice({ stop, catalogue, onChoose }: StopNoticeProps) {
         Stop before you strip
       </h2>
       <p>
-        {worst.name}, rarity <span className="figure">{worst.rarity}</span> of 10, in its original coat:{' '}
+        {capitalise(sayLossShare(worst))}, rarity <span className="figure">{worst.rarity}</span> of 10, in its original coat:{' '}
         <strong className="figure">{formatPercent(worst.chance)}</strong>. Stripping is expected to cost{' '}
         <strong className="figure">{loss.points.toFixed(1)}</strong> points of rarity; the house allows{' '}
         <span className="figure">{threshold}</span>.
