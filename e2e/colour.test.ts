@@ -310,9 +310,11 @@ describe('the colour lab', function () {
     const unasked = names.find((one) => !advised.includes(one.replace(/ \(.*/, '').split(' ').slice(1).join(' ')))!;
     await choose(other.getByLabel('Which pot'), unasked);
     await other.getByLabel('Drops of it').fill('1');
+    const lines = await logged.count();
     await other.getByRole('button', { name: /^Log 0\.\d+ ml of / }).click();
+    await logged.nth(lines).waitFor();
     await page
-      .getByText(/ml in all|^Adding cannot/)
+      .locator('section[aria-busy=false]', { hasText: /ml in all|^Adding cannot/ })
       .first()
       .waitFor();
     const later = await ask<ColourView>('jobs/sg-03/colour');

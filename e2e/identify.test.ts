@@ -231,6 +231,14 @@ describe('identify and date', function () {
       await test.page.getByRole('button', { name: 'Remove 33/2 Seafront Coach' }).click();
       await test.page.getByRole('heading', { name: /^64 castings/ }).waitFor();
       await bring('catalogue.csv', before);
+      const changes = test.page.getByRole('region', { name: 'What it would change' });
+      await changes.getByRole('row', { name: /casting: hand-span, 33\/2, Seafront Coach new/ }).waitFor();
+      // Left, and brought again.
+      await test.page.getByRole('button', { name: 'Leave it' }).click();
+      await test.page.getByText('Left; nothing was taken').waitFor();
+      await test.page.getByRole('heading', { name: /^64 castings/ }).waitFor();
+      await bring('catalogue.csv', before);
+      await test.page.getByRole('button', { name: 'Take it in' }).click();
       await test.page.getByText(/^Done: \d+ rows added, 0 changed/).waitFor();
       await test.page.getByRole('heading', { name: /^65 castings/ }).waitFor();
       expect(await download('Catalogue as CSV')).equal(before);
@@ -253,26 +261,30 @@ describe('identify and date', function () {
       expect(new URL(test.page.url()).search).equal('?q=signal+red&shelf=begun');
     });
 
-    it('saves an edited issue by itself and can take it back', async () => {
-      await test.page.goto(`${test.bench.address}/catalogue/horse-box`);
-      await test.page.getByRole('button', { name: 'Edit what is known' }).click();
-      await test.page.getByText('Maroon 1960 to 1963, rarity 2').click();
-      const rarity = test.page.getByLabel('Rarity, 0 to 10').first();
-      await rarity.fill('4');
-      await rarity.press('Tab');
-      await test.page.getByText('Maroon 1960 to 1963, rarity 4').waitFor();
-      await test.page.keyboard.press('Escape');
-      await test.page.locator('h1').click();
-      await test.page.keyboard.press('Control+z');
-      await test.page.getByText('Maroon 1960 to 1963, rarity 2').waitFor();
+    it('takes an edited issue back before it is saved, saves it, and takes one out only when asked twice', async () => {
+      const { page } = test;
+      const cell = (label: string) =>
+        page.getByRole('region', { name: 'Sheet', exact: true }).getByLabel(label, { exact: true });
+      await page.goto(`${test.bench.address}/catalogue/horse-box`);
+      await page.getByRole('button', { name: 'Edit what is known' }).click();
+      await cell('Rarity, Maroon').fill('9');
+      await page.getByText('Saving makes 1 issue changed.').waitFor();
+      await page.getByRole('button', { name: 'Take back what was typed' }).click();
+      expect(await cell('Rarity, Maroon').inputValue()).equal('2');
+      await cell('Rarity, Maroon').fill('4');
+      await page.getByRole('button', { name: 'Save the sheet' }).click();
+      await page.getByText('Saved.', { exact: true }).waitFor();
+      await page.reload();
+      await page.getByRole('button', { name: 'Edit what is known' }).click();
+      expect(await cell('Rarity, Maroon').inputValue()).equal('4');
       // What takes others with it is asked twice.
-      await test.page.getByRole('button', { name: 'Remove this issue' }).first().click();
-      await test.page.getByText('What it is known by goes with it').waitFor();
-      await test.page.getByRole('button', { name: 'Keep it' }).click();
-      await test.page.getByText('Sand, stud crest 1966 to 1970').click();
-      await test.page.getByRole('button', { name: 'Remove this issue' }).last().click();
-      await test.page.getByRole('button', { name: 'Remove Sand, stud crest' }).click();
-      await test.page.getByRole('heading', { name: /^22\/2 Horse Box: 2 issues/ }).waitFor();
+      await page.getByText('Take an issue out').click();
+      await page.getByRole('button', { name: 'Remove “Sand, stud crest”' }).click();
+      await page.getByText('What it is known by goes with it').waitFor();
+      await page.getByRole('button', { name: 'Keep it' }).click();
+      await page.getByRole('button', { name: 'Remove “Sand, stud crest”' }).click();
+      await page.getByRole('button', { name: 'Remove Sand, stud crest' }).click();
+      await page.getByRole('heading', { name: /^22\/2 Horse Box: 2 issues/ }).waitFor();
     });
   });
 });

@@ -163,7 +163,7 @@ export { createSeededRandom, pickOne, type RandomSource } from './numeric/seeded
 
 // Catalogue in and out
 export { TABLE_NAMES, type CatalogueTables } from './catalogue/catalogueTables.ts';
-export { planCatalogueImport, type ImportPlan } from './catalogue/planCatalogueImport.ts';
+export { planCatalogueImport, type ImportChange, type ImportPlan } from './catalogue/planCatalogueImport.ts';
 export { readCatalogueCsv, type CsvProblem } from './catalogue/readCatalogueCsv.ts';
 export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 

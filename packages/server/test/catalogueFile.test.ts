@@ -16,8 +16,11 @@ describe('the catalogue as a file', () => {
   const json = async () => (await bench.http.get('/api/catalogue.json').expect(200)).body as Record<string, object[]>;
   async function bring(text: string, type = 'text/csv'): Promise<ImportReport> {
     const { body } = await bench.http.post('/api/catalogue/imports').set('content-type', type).send(text).expect(202);
+    return rest((body as ImportReport).id);
+  }
+  async function rest(id: string): Promise<ImportReport> {
     for (;;) {
-      const report = await bench.get<ImportReport>(`catalogue/imports/${(body as ImportReport).id}`);
+      const report = await bench.get<ImportReport>(`catalogue/imports/${id}`);
       if (!['reading', 'checking', 'writing'].includes(report.state)) return report;
     }
   }
@@ -115,6 +118,50 @@ describe('the catalogue as a file', () => {
     expect(report).include({ state: 'done', added: 6000 });
     expect(seen.size).greaterThan(2);
     await bench.http.get('/api/catalogue/imports/nobody').expect(404);
+  });
+
+  it('shows what it would change before anything is taken, takes it when told, or leaves it', async () => {
+    const before = await csv();
+    const wanted = before.replace('Small crest', 'Tiny crest').replace('"Export, signal red"', '"Export, red"');
+    const look = async () => {
+      const { body } = await bench.http
+        .post('/api/catalogue/imports?look=1')
+        .set('content-type', 'text/csv')
+        .send(wanted)
+        .expect(202);
+      return rest((body as ImportReport).id);
+    };
+    const left = await look();
+    expect(left).include({ state: 'checked', added: 0, changed: 2 });
+    expect(left.changes.map(({ kind, columns }) => [kind, columns])).deep.equal([
+      ['state', [{ column: 'name', from: 'Small crest', to: 'Tiny crest' }]],
+      ['variant', [{ column: 'name', from: 'Export, signal red', to: 'Export, red' }]],
+    ]);
+    expect(await csv()).equal(before);
+    await bench.http.delete(`/api/catalogue/imports/${left.id}`).expect(204);
+    expect((await rest(left.id)).state).equal('cancelled');
+    await bench.http.post(`/api/catalogue/imports/${left.id}/carry-out`).expect(422);
+    const taken = await look();
+    await bench.http.post(`/api/catalogue/imports/${taken.id}/carry-out`).expect(202);
+    expect(await rest(taken.id)).include({ state: 'done', changed: 2 });
+    expect(await csv()).equal(wanted);
+    await bench.http.post(`/api/catalogue/imports/${taken.id}/carry-out`).expect(422);
+    await bench.http.post('/api/catalogue/imports/nobody/carry-out').expect(404);
+  });
+
+  it('is checked anew when it is taken: what changed meanwhile is not lost sight of', async () => {
+    const before = await csv();
+    const { body } = await bench.http
+      .post('/api/catalogue/imports?look=1')
+      .set('content-type', 'text/csv')
+      .send(before)
+      .expect(202);
+    expect(await rest((body as ImportReport).id)).include({ state: 'checked', added: 0 });
+    await bench.http.delete('/api/castings/hand-span-3').expect(204);
+    await bench.http.post(`/api/catalogue/imports/${(body as ImportReport).id}/carry-out`).expect(202);
+    const report = await rest((body as ImportReport).id);
+    expect(report.added).greaterThan(50);
+    expect(await csv()).equal(before);
   });
 
   it('says what is wrong with a JSON file', async () => {

@@ -7,6 +7,7 @@ import type {
   ColourCapture,
   ComingOff,
   CsvProblem,
+  ImportChange,
   Decision,
   DrawingView,
   Feature,
@@ -310,13 +311,15 @@ export interface FoundPlace {
 /** How an import stands. All or nothing: with a problem nothing was changed. */
 export interface ImportReport {
   readonly id: string;
-  readonly state: 'reading' | 'checking' | 'writing' | 'done' | 'refused' | 'cancelled';
+  readonly state: 'reading' | 'checking' | 'checked' | 'writing' | 'done' | 'refused' | 'cancelled';
   /** 0 to 1, of the state it is in. */
   readonly progress: number;
   readonly rows: number;
   readonly added: number;
   readonly changed: number;
   readonly unchanged: number;
+  /** What it changes, the first rows of it: of one that was checked, what it would. */
+  readonly changes: readonly ImportChange[];
   readonly problems: readonly CsvProblem[];
   /** There are more problems than are listed. */
   readonly problemCount: number;

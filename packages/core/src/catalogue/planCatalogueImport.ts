@@ -12,8 +12,20 @@ export interface ImportPlan {
   readonly changed: CatalogueTables;
   /** States of a variant's feature that the file gives anew: the old ones go. */
   readonly removedVariantStateIds: readonly string[];
+  /** What would be new or another, row by row as the file has it. */
+  readonly changes: readonly ImportChange[];
   readonly unchanged: number;
   readonly problems: readonly CsvProblem[];
+}
+
+/** One row of a file that is new, or says something else than what is there. */
+export interface ImportChange {
+  readonly line: number;
+  readonly kind: CsvKind;
+  /** What names the row, as the file has it. */
+  readonly name: string;
+  /** null: the row is new. */
+  readonly columns: readonly { readonly column: CsvColumn; readonly from: string; readonly to: string }[] | null;
 }
 
 const CHUNK = 2000;
@@ -53,6 +65,7 @@ export function* planCatalogueImport(
   const added = createDraft();
   const changed = createDraft();
   const given = new Map<string, CsvRow[]>();
+  const changes: ImportChange[] = [];
   let unchanged = 0;
   for (const [i, row] of rows.entries()) {
     if (i % CHUNK === 0) yield i / rows.length;
@@ -70,18 +83,32 @@ export function* planCatalogueImport(
       const set = JSON.stringify([cells.range, cells.casting, cells.variant, cells.feature]);
       given.set(set, [...(given.get(set) ?? []), row]);
     }
-    if (!before) added[TABLE_OF[kind]].push({ id, version: 1, ...fields } as Versioned);
-    else if (isSame(before.cells, cells, kind)) unchanged++;
-    else changed[TABLE_OF[kind]].push({ ...before.row, ...fields });
+    if (before && isSame(before.cells, cells, kind)) {
+      unchanged++;
+      continue;
+    }
+    if (before) changed[TABLE_OF[kind]].push({ ...before.row, ...fields });
+    else added[TABLE_OF[kind]].push({ id, version: 1, ...fields } as Versioned);
+    changes.push({ line, kind, ...describeChange(kind, cells, before?.cells) });
   }
   problems.push(...checkShares(given));
   return {
     added: added as unknown as CatalogueTables,
     changed: changed as unknown as CatalogueTables,
     removedVariantStateIds: findReplaced(known, given),
-    unchanged,
+    ...{ changes, unchanged },
     problems: problems.sort((a, b) => a.line - b.line),
   };
+}
+
+function describeChange(
+  kind: CsvKind,
+  cells: CsvCells,
+  before: CsvCells | undefined,
+): Pick<ImportChange, 'name' | 'columns'> {
+  const name = [...CSV_LAYOUT[kind].key.map((column) => cells[column]), cells.name].filter(Boolean).join(', ');
+  const columns = before && columnsOf(kind).filter((column) => !isSameCell(before[column], cells[column]));
+  return { name, columns: columns?.map((column) => ({ column, from: before![column], to: cells[column] })) ?? null };
 }
 
 const nameOf = (kind: CsvKind, cells: CsvCells) => `${kind} ${keyOf(kind, cells)}`;
@@ -148,13 +175,13 @@ function readFields(kind: CsvKind, cells: CsvCells, resolve: Resolve): object {
 
 /** Only the columns of the kind count; numbers are compared as numbers. */
 function isSame(before: CsvCells, after: CsvCells, kind: CsvKind): boolean {
-  const { required, optional } = CSV_LAYOUT[kind];
-  return [...required, ...optional].every(
-    (column) =>
-      before[column] === after[column] ||
-      (before[column] !== '' && after[column] !== '' && Number(before[column]) === Number(after[column])),
-  );
+  return columnsOf(kind).every((column) => isSameCell(before[column], after[column]));
 }
+
+const columnsOf = (kind: CsvKind) => [...CSV_LAYOUT[kind].required, ...CSV_LAYOUT[kind].optional];
+
+const isSameCell = (before: string, after: string): boolean =>
+  before === after || (before !== '' && after !== '' && Number(before) === Number(after));
 
 function checkShares(given: ReadonlyMap<string, readonly CsvRow[]>): CsvProblem[] {
   return [...given.values()].flatMap((rows): CsvProblem[] => {

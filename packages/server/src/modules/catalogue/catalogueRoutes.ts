@@ -7,7 +7,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { addCasting } from './addCasting.ts';
 import { changeBuild } from './changeBuild.ts';
 import { readCatalogueTables } from './catalogueFile.ts';
-import { beginImport, type RunningImport } from './importCatalogue.ts';
+import { beginImport, cancel, carryOut, type RunningImport } from './importCatalogue.ts';
 import { readCastingView } from './readCastingView.ts';
 import { readCatalogue } from './readCatalogueView.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
@@ -70,7 +70,8 @@ function addImportRoutes(router: Router, room: Workroom): void {
     (request, response) => {
       if (typeof request.body !== 'string')
         throw badInput(`Nothing was read: send the file as text/csv or ${CATALOGUE_TYPE}.`);
-      const running = beginImport(room, request.body, request.is(CATALOGUE_TYPE) ? 'json' : 'csv');
+      const kind = request.is(CATALOGUE_TYPE) ? 'json' : 'csv';
+      const running = beginImport(room, request.body, kind, { isOnlyLook: request.query.look === '1' });
       imports.set(running.report.id, running);
       if (imports.size > KEPT_IMPORTS) imports.delete(imports.keys().next().value!);
       response.status(202).json(running.report);
@@ -79,8 +80,13 @@ function addImportRoutes(router: Router, room: Workroom): void {
   router.get('/catalogue/imports/:id', (request, response) => {
     response.json(find(request.params.id).report);
   });
+  router.post('/catalogue/imports/:id/carry-out', (request, response) => {
+    const running = find(request.params.id);
+    carryOut(room, running);
+    response.status(202).json(running.report);
+  });
   router.delete('/catalogue/imports/:id', (request, response) => {
-    find(request.params.id).isCancelled = true;
+    cancel(find(request.params.id));
     response.status(204).end();
   });
 }

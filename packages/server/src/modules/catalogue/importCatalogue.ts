@@ -13,43 +13,71 @@ import {
 } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { CastingPartRow, JointRow, VariantStateRow } from '../../entities/catalogue.ts';
-import { badInput, HttpError } from '../../http/errors.ts';
+import { badInput, HttpError, refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { readCatalogueTables, TABLE_CLASSES } from './catalogueFile.ts';
 
 const MOST_PROBLEMS = 200;
+/** Rows of which it is told what they change. */
+const MOST_CHANGES = 500;
 /** SQLite takes a limited number of values in one statement. */
 const ROWS_AT_ONCE = 200;
 
 export interface RunningImport {
   report: ImportReport;
   isCancelled: boolean;
+  /** What was brought, while it can still be carried out. */
+  brought: { readonly text: string; readonly kind: 'csv' | 'json' } | null;
 }
 
 /** What only a JSON file has: it is taken for castings that are new. */
 type Extras = Pick<CatalogueFile, 'castings' | 'parts' | 'joints'>;
 
-/** Begins an import and returns at once; its report tells how it stands. All or nothing. */
-export function beginImport(room: Workroom, text: string, kind: 'csv' | 'json'): RunningImport {
+/** Begins to look at a file and returns at once; its report tells how it stands. `isOnlyLook`: it is not carried out yet. */
+export function beginImport(
+  room: Workroom,
+  text: string,
+  kind: 'csv' | 'json',
+  { isOnlyLook }: { readonly isOnlyLook: boolean },
+): RunningImport {
   const running: RunningImport = {
     report: {
       ...{ id: randomUUID(), state: 'reading', progress: 0, rows: 0, added: 0, changed: 0, unchanged: 0 },
-      ...{ problems: [], problemCount: 0 },
+      ...{ changes: [], problems: [], problemCount: 0 },
     },
     isCancelled: false,
+    brought: { text, kind },
   };
-  runImport(room, text, kind, running).catch((error: unknown) => {
+  runInBackground(room, running, isOnlyLook);
+  return running;
+}
+
+/** Carries out what was looked at: checked anew against the catalogue as it is now. All or nothing. */
+export function carryOut(room: Workroom, running: RunningImport): void {
+  if (running.report.state !== 'checked') throw refused('not-checked', 'This file is not waiting to be taken in.');
+  note(running, { state: 'reading', progress: 0 });
+  runInBackground(room, running, false);
+}
+
+function runInBackground(room: Workroom, running: RunningImport, isOnlyLook: boolean): void {
+  runImport(room, running, isOnlyLook).catch((error: unknown) => {
     room.log.error({ err: error, faultId: running.report.id }, 'import of a catalogue');
     const message = 'Something broke on our side while it was written. Nothing was changed; try again.';
     note(running, { state: 'refused', problems: [{ line: 0, column: null, message }], problemCount: 1 });
   });
-  return running;
+}
+
+/** Ends one that runs at its next step; one that waits, at once. */
+export function cancel(running: RunningImport): void {
+  running.isCancelled = true;
+  if (running.report.state === 'checked') note(running, { state: 'cancelled' });
 }
 
 class Cancelled extends Error {}
 
-async function runImport(room: Workroom, text: string, kind: 'csv' | 'json', running: RunningImport): Promise<void> {
+async function runImport(room: Workroom, running: RunningImport, isOnlyLook: boolean): Promise<void> {
+  const { text, kind } = running.brought!;
   try {
     const file = kind === 'json' ? await readFile(text) : null;
     // The same checks for both: a JSON file is checked row by row as the CSV that it would be.
@@ -64,12 +92,14 @@ async function runImport(room: Workroom, text: string, kind: 'csv' | 'json', run
       });
       return;
     }
-    note(running, { state: 'writing', progress: 0 });
-    await change(room, (manager) => write(manager, plan, file, running));
     note(running, {
-      ...{ state: 'done', progress: 1, unchanged: plan.unchanged },
+      ...{ state: isOnlyLook ? 'checked' : 'writing', progress: 0, unchanged: plan.unchanged },
       ...{ added: countRows(plan.added), changed: countRows(plan.changed) },
+      changes: plan.changes.slice(0, MOST_CHANGES),
     });
+    if (isOnlyLook) return;
+    await change(room, (manager) => write(manager, plan, file, running));
+    note(running, { state: 'done', progress: 1 });
   } catch (error) {
     if (error instanceof Cancelled) return note(running, { state: 'cancelled' });
     if (!(error instanceof HttpError)) throw error;
@@ -94,8 +124,11 @@ const withVersions = (file: CatalogueFile): CatalogueTables =>
     TABLE_NAMES.map((name) => [name, file[name].map((row) => ({ ...row, version: 1 }))]),
   ) as unknown as CatalogueTables;
 
-const note = (running: RunningImport, news: Partial<ImportReport>) =>
-  void (running.report = { ...running.report, ...news });
+/** What can no longer be carried out is not kept. */
+function note(running: RunningImport, news: Partial<ImportReport>): void {
+  running.report = { ...running.report, ...news };
+  if (['done', 'refused', 'cancelled'].includes(running.report.state)) running.brought = null;
+}
 
 const countRows = (tables: CatalogueTables) => TABLE_NAMES.reduce((sum, name) => sum + tables[name].length, 0);
 

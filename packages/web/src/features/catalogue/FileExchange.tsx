@@ -1,15 +1,13 @@
-import type { ImportReport } from '@sardonyx/contract';
-import { useEffect, useState, type DragEvent } from 'react';
+import { useState, type DragEvent } from 'react';
 import { TakeOutIcon } from '../../shared/ui/icons.ts';
-import { Progress } from '../../shared/ui/Progress.tsx';
-import { api, useBeginImportMutation, useCancelImportMutation, useGetImportQuery } from '../../shared/api/api.ts';
+import { useBeginImportMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
-import { useAppDispatch } from '../../shared/store.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { ImportState } from './ImportState.tsx';
 
 const POLL_MS = 250;
 
-/** The catalogue as a file, out and in. A file that comes in is checked whole; all of it is taken or nothing. */
+/** The catalogue as a file, out and in. A file is checked whole and shows what it would change; all of it is taken or nothing. */
 export function FileExchange() {
   const [begin, { data: begun, error }] = useBeginImportMutation();
   const [isOver, setOver] = useState(false);
@@ -54,7 +52,8 @@ export function FileExchange() {
         >
           <span className="block font-semibold">A catalogue as CSV or JSON: choose it or drop it here</span>
           <span className="block text-note text-soft-ink">
-            It adds and changes, and deletes nothing. With one bad row nothing is taken.
+            What it would change is shown first. It adds and changes, and deletes nothing; with one bad row nothing is
+            taken.
           </span>
           <input
             type="file"
@@ -69,71 +68,5 @@ export function FileExchange() {
         {begun && <ImportState key={begun.id} begun={begun} />}
       </div>
     </section>
-  );
-}
-
-const STATE_WORDS: Readonly<Record<ImportReport['state'], string>> = {
-  reading: 'Reading the rows',
-  checking: 'Checking them against the catalogue',
-  writing: 'Writing',
-  done: 'Done',
-  refused: 'Nothing was taken',
-  cancelled: 'Cancelled; nothing was taken',
-};
-
-const isOver = ({ state }: ImportReport) => state === 'done' || state === 'refused' || state === 'cancelled';
-
-function ImportState({ begun }: { readonly begun: ImportReport }) {
-  const [isEnded, setEnded] = useState(false);
-  const { data } = useGetImportQuery(begun.id, { pollingInterval: isEnded ? 0 : POLL_MS });
-  const [cancel] = useCancelImportMutation();
-  const dispatch = useAppDispatch();
-  const report = data ?? begun;
-  const ended = isOver(report);
-  useEffect(() => {
-    if (!ended) return;
-    setEnded(true);
-    if (report.state === 'done') dispatch(api.util.invalidateTags(['Catalogue', 'Job', 'Bench']));
-  }, [ended, report.state, dispatch]);
-  return (
-    <div role="status" className="space-y-2">
-      <p className="font-semibold">
-        {ended && STATE_WORDS[report.state]}
-        {report.state === 'done' &&
-          `: ${report.added} rows added, ${report.changed} changed, ${report.unchanged} as they were.`}
-        {report.state === 'refused' &&
-          `: ${report.problemCount} ${report.problemCount === 1 ? 'problem' : 'problems'}.`}
-      </p>
-      {!ended && (
-        <Progress what={STATE_WORDS[report.state]} share={report.progress} onEnd={() => void cancel(begun.id)} />
-      )}
-      {report.problems.length > 0 && (
-        <div
-          className="max-h-72 overflow-auto border border-strong-line bg-sheet"
-          tabIndex={0}
-          role="region"
-          aria-label="Problems by line"
-        >
-          <table className="w-full border-collapse text-note">
-            <thead>
-              <tr className="text-left">
-                <th className="p-1.5">Line</th>
-                <th className="p-1.5">Column</th>
-                <th className="p-1.5">What is wrong</th>
-              </tr>
-            </thead>
-            <tbody>
-              {report.problems.map((problem, i) => (
-                <tr key={i} className="border-t border-hairline align-top">
-                  <td className="figure p-1.5">{problem.line || '–'}</td>
-                  <td className="figure p-1.5">{problem.column ?? '–'}</td>
-                  <td className="p-1.5">{problem.message}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
-    </div>
   );
 }

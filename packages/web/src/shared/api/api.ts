@@ -244,13 +244,16 @@ export const api = createApi({
     }),
     beginImport: build.mutation<ImportReport, { text: string; isJson: boolean }>({
       query: ({ text, isJson }) => ({
-        url: 'catalogue/imports',
+        url: 'catalogue/imports?look=1',
         method: 'POST',
         body: text,
         headers: { 'content-type': isJson ? 'application/vnd.sardonyx-catalogue+json' : 'text/csv' },
       }),
     }),
     getImport: build.query<ImportReport, string>({ query: (id) => `catalogue/imports/${id}` }),
+    carryOutImport: build.mutation<ImportReport, string>({
+      query: (id) => ({ url: `catalogue/imports/${id}/carry-out`, method: 'POST' }),
+    }),
     cancelImport: build.mutation<null, string>({
       query: (id) => ({ url: `catalogue/imports/${id}`, method: 'DELETE' }),
     }),
@@ -315,6 +318,7 @@ export const {
   useBeginImportMutation,
   useGetImportQuery,
   useCancelImportMutation,
+  useCarryOutImportMutation,
   useFindPlacesQuery,
   useCreateJobMutation,
   useChangeBuildMutation,
