@@ -5,8 +5,6 @@ import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { ImportState } from './ImportState.tsx';
 
-const POLL_MS = 250;
-
 /** The catalogue as a file, out and in. A file is checked whole and shows what it would change; all of it is taken or nothing. */
 export function FileExchange() {
   const [begin, { data: begun, error }] = useBeginImportMutation();

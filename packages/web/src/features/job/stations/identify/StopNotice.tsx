@@ -21,8 +21,8 @@ export function StopNotice({ stop, catalogue, onChoose }: StopNoticeProps) {
         Stop before you strip
       </h2>
       <p>
-        {capitalise(sayLossShare(worst))}, rarity <span className="figure">{worst.rarity}</span> of 10, in its original coat:{' '}
-        <strong className="figure">{formatPercent(worst.chance)}</strong>. Stripping is expected to cost{' '}
+        {capitalise(sayLossShare(worst))}, rarity <span className="figure">{worst.rarity}</span> of 10, in its original
+        coat: <strong className="figure">{formatPercent(worst.chance)}</strong>. Stripping is expected to cost{' '}
         <strong className="figure">{loss.points.toFixed(1)}</strong> points of rarity; the house allows{' '}
         <span className="figure">{threshold}</span>.
       </p>
