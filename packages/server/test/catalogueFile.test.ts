@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { resolve } from 'node:path';
+import { setTimeout } from 'node:timers/promises';
 import type { CastingView, ImportReport } from '@sardonyx/contract';
 import { Ajv } from 'ajv';
 import { expect } from 'chai';
@@ -22,6 +23,7 @@ describe('the catalogue as a file', () => {
     for (;;) {
       const report = await bench.get<ImportReport>(`catalogue/imports/${id}`);
       if (!['reading', 'checking', 'writing'].includes(report.state)) return report;
+      await setTimeout(20);
     }
   }
 
