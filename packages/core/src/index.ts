@@ -188,6 +188,7 @@ export { createReport, syncAnswersInPlace, type IdentifyReport } from './identif
 export { describeRegion, describeVerdict, formatPercent } from './identify/describeVerdict.ts';
 export type { Foreseen } from './identify/foreseeLooks.ts';
 export { DEFAULT_HISTORIES } from './identify/histories.ts';
+export { believeUnlisted, countSettled } from './identify/believeUnlisted.ts';
 export { sayLossShare } from './identify/computeExpectedLoss.ts';
 export { answerAll, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
 export {
@@ -286,7 +287,7 @@ export { findReasonNotAsked } from './schools/findReasonNotAsked.ts';
 export { sayDecision } from './words/sayDecision.ts';
 export type { HouseChoice } from './schools/mergeDecisions.ts';
 export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
-export { USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
+export { USUAL_LINE, USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
 export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';
 
 // What may start, end, be signed

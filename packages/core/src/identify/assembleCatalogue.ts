@@ -10,7 +10,7 @@ import type {
   ToyRange,
 } from '../model/catalogue.ts';
 import { SIZE_NAMES, type SizeName } from '../model/workpiece.ts';
-import { believeUnlisted } from './believeUnlisted.ts';
+import { believeUnlisted, countSettled } from './believeUnlisted.ts';
 import { selectStatements } from './selectAnswers.ts';
 import type { IdentifyCatalogue, IdentifyFeature, IdentifyMeasure, IdentifyVariant } from './catalogue.ts';
 
@@ -81,16 +81,14 @@ export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): I
 
 /** Of each casting that has issues: what its list may lack, by what was said of it and by what was settled. */
 function believeAllUnlisted({ castings, variants, settled }: CatalogueRows): Record<string, number> {
-  const listed = new Set(variants.map((variant) => variant.castingId));
-  const found = new Set(variants.flatMap((variant) => (variant.foundOnId ? [variant.id] : [])));
+  const listed = groupBy(variants, (variant) => variant.castingId);
   const settledOf = groupBy(settled, (one) => one.castingId);
   return Object.fromEntries(
     castings
       .filter(({ id }) => listed.has(id))
       .map((casting) => {
-        const own = settledOf.get(casting.id) ?? [];
-        const ofFound = own.filter(({ variantId }) => found.has(variantId)).length;
-        return [casting.id, believeUnlisted(casting.listed, { settled: own.length, ofFound })];
+        const settledIds = (settledOf.get(casting.id) ?? []).map(({ variantId }) => variantId);
+        return [casting.id, believeUnlisted(casting.listed, countSettled(listed.get(casting.id)!, settledIds))];
       }),
   );
 }

@@ -1,4 +1,4 @@
-import { LISTED_SHARES, type ListedShare } from '../model/catalogue.ts';
+import { LISTED_SHARES, type ListedShare, type Variant } from '../model/catalogue.ts';
 
 /** What the bench itself found out about the issues of a casting. */
 export interface SettledIssues {
@@ -6,6 +6,15 @@ export interface SettledIssues {
   readonly settled: number;
   /** Of these, how many are of an issue that was found here, on a model, and stood on no list. */
   readonly ofFound: number;
+}
+
+/** Counts the models of a casting that were settled, by its issues. */
+export function countSettled(
+  variants: readonly Pick<Variant, 'id' | 'foundOnId'>[],
+  settledVariantIds: readonly string[],
+): SettledIssues {
+  const found = new Set(variants.flatMap(({ id, foundOnId }) => (foundOnId ? [id] : [])));
+  return { settled: settledVariantIds.length, ofFound: settledVariantIds.filter((id) => found.has(id)).length };
 }
 
 /** Chance that a model is of an issue which such a list lacks, before any model was settled (planning estimates). */

@@ -9,13 +9,16 @@ export interface UsualThings {
   readonly paints: readonly UsualPaint[];
 }
 
+/** They are of no particular line. */
+export const USUAL_LINE = 'Generic';
+
 type UsualPaint = Pick<PaintProduct, 'line' | 'name' | 'kind' | 'binder' | 'gloss' | 'colourHex'>;
 
 const paint = (
   name: string,
   colourHex: string,
   more: Partial<Omit<UsualPaint, 'name' | 'colourHex'>> = {},
-): UsualPaint => ({ line: 'Generic', kind: 'colour', binder: 'enamel', gloss: 'gloss', ...more, name, colourHex });
+): UsualPaint => ({ line: USUAL_LINE, kind: 'colour', binder: 'enamel', gloss: 'gloss', ...more, name, colourHex });
 
 const PRIMER = { kind: 'primer', binder: 'acrylic', gloss: 'matt' } as const;
 

@@ -1,5 +1,5 @@
 import type { CastingView } from '@sardonyx/contract';
-import { PART_ROLES } from '@sardonyx/core';
+import { believeUnlisted, countSettled, PART_ROLES } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import {
   CastingPartRow,
@@ -14,7 +14,6 @@ import {
 } from '../../entities/catalogue.ts';
 import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { readInOrder } from './readInOrder.ts';
-import { readStatedCatalogue } from './readStatedCatalogue.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /** A casting with its parts, joints, variants and the features its range is known by. */
@@ -23,6 +22,8 @@ export async function readCastingView(manager: EntityManager, castingId: string)
   const range = await findRow(manager, ToyRangeRow, casting.rangeId, 'This range');
   const variants = await manager.find(VariantRow, { where: { castingId }, order: { startEarliest: 'ASC' } });
   const features = await readInOrder(manager, FeatureRow, { rangeId: range.id });
+  const specimens = await manager.find(SpecimenRow, { where: { castingId }, order: { id: 'ASC' } });
+  const settledIds = specimens.flatMap(({ settledVariantId }) => settledVariantId ?? []);
   return {
     casting,
     range,
@@ -35,10 +36,8 @@ export async function readCastingView(manager: EntityManager, castingId: string)
     states: await readInOrder(manager, FeatureStateRow, { featureId: In(features.map((feature) => feature.id)) }),
     variants,
     variantStates: await manager.findBy(VariantStateRow, { variantId: In(variants.map((variant) => variant.id)) }),
-    unlistedChance: (await readStatedCatalogue(manager, castingId)).unlisted?.[castingId] ?? null,
-    specimens: (await manager.find(SpecimenRow, { where: { castingId }, order: { id: 'ASC' } })).map(
-      ({ id, jobId, name }) => ({ id, jobId, name }),
-    ),
+    unlistedChance: variants.length ? believeUnlisted(casting.listed, countSettled(variants, settledIds)) : null,
+    specimens: specimens.map(({ id, jobId, name }) => ({ id, jobId, name })),
     sources: await manager.findBy(SourceRow, { castingId }),
   };
 }

@@ -19,6 +19,8 @@ const STATE_WORDS: Readonly<Record<ImportReport['state'], string>> = {
   cancelled: 'Left; nothing was taken',
 };
 
+const countRows = (count: number) => (count === 1 ? 'one row' : `${count} rows`);
+
 const RESTS: readonly ImportReport['state'][] = ['checked', 'done', 'refused', 'cancelled'];
 
 /** How a file that was brought stands: what is wrong with it, or what it would change, until somebody takes it in. */
@@ -46,10 +48,10 @@ export function ImportState({ begun }: { readonly begun: ImportReport }) {
         {rests && STATE_WORDS[state]}
         {state === 'checked' &&
           (changes
-            ? `. It would add ${report.added} rows, change ${report.changed} and leave ${report.unchanged} as they are.`
+            ? `. It would add ${countRows(report.added)}, change ${report.changed} and leave ${report.unchanged} as they are.`
             : `: all ${report.unchanged} rows are there as they are.`)}
         {state === 'done' &&
-          `: ${report.added} rows added, ${report.changed} changed, ${report.unchanged} as they were.`}
+          `: ${countRows(report.added)} added, ${report.changed} changed, ${report.unchanged} as they were.`}
         {state === 'refused' && `: ${report.problemCount} ${report.problemCount === 1 ? 'problem' : 'problems'}.`}
       </p>
       {!rests && <Progress what={STATE_WORDS[state]} share={report.progress} onEnd={() => void cancel(begun.id)} />}

@@ -1,5 +1,5 @@
 import type { UsualThingsTaken } from '@sardonyx/contract';
-import { USUAL_THINGS, type UsualThings } from '@sardonyx/core';
+import { USUAL_LINE, USUAL_THINGS, type UsualThings } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useGetShelfQuery, useGetWorkshopQuery, useTakeUsualThingsMutation } from '../../shared/api/api.ts';
@@ -37,7 +37,7 @@ export function FirstEveningPage() {
   const there: Readonly<Record<Kind, readonly string[]>> = {
     tools: (workshop?.tools ?? []).map(({ name }) => name),
     vessels: (workshop?.vessels ?? []).map(({ name }) => name),
-    paints: (shelf?.products ?? []).filter(({ line }) => line === USUAL_THINGS.paints[0]!.line).map(({ name }) => name),
+    paints: (shelf?.products ?? []).filter(({ line }) => line === USUAL_LINE).map(({ name }) => name),
   };
   const isThere = (kind: Kind, name: string) => there[kind].includes(name);
   const set = (kind: Kind, names: readonly string[]) => setTicked({ ...ticked, [kind]: names });

@@ -35,7 +35,12 @@ export function useSheetDraft(view: CastingView) {
 const withColumn = (sheet: IssueSheet): IssueSheet =>
   sheet.issues.length ? sheet : { ...sheet, issues: [createIssueColumn(sheet.rows.length)] };
 
+/** What cannot be read any more must not keep the page from opening. */
 function readKept(key: string): IssueSheet | null {
-  const text = localStorage.getItem(key);
-  return text === null ? null : (JSON.parse(text) as IssueSheet);
+  try {
+    const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as IssueSheet | null;
+    return Array.isArray(kept?.rows) && Array.isArray(kept.issues) ? kept : null;
+  } catch {
+    return null;
+  }
 }
