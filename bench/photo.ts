@@ -4,17 +4,17 @@ import {
   findCard,
   refineEdge,
   type PhotoControl,
-  type Picture,
   type Point,
   type RandomSource,
 } from '@sardonyx/core';
-import sharp from 'sharp';
 import { drawNormal } from '../packages/core/test/support/simulatedPhotos.ts';
 import { createCatalogue } from '../packages/server/src/demo/createCatalogue.ts';
 import { aimCamera, createScene, describeTruth, type Sitter } from '../packages/server/src/demo/photoScene.ts';
 import { renderPhoto } from '../packages/server/src/demo/renderPhoto.ts';
 import { median, percentile, type Topic } from './figure.ts';
+import { decodePicture } from './photo/decodePicture.ts';
 import { timeRectifying } from './photo/timeRectifying.ts';
+import { traceCastings } from './photo/traceCastings.ts';
 import { tryAllCards } from './photo/tryAllCards.ts';
 
 const CARDS = 720;
@@ -25,6 +25,7 @@ const PX_PER_MM = 20;
 const POINTING_PX = 1;
 const CORNER_PX = 5;
 const RECTIFIED_MP = 12;
+const TRACED = 24;
 
 export const photo: Topic = {
   names: [
@@ -33,11 +34,13 @@ export const photo: Topic = {
     'photo.coverage95',
     'photo.lengthErrorMedianMm',
     'photo.twistErrorDeg',
+    'photo.traceErrorMm',
     'photo.rectify12MpMs',
   ],
   measure: async () => {
     const cards = await tryAllCards(CARDS);
     const { lengths, twists } = await measurePhotos();
+    const traced = await traceCastings(Array.from({ length: TRACED }, (_, i) => i + 1));
     const times = await timeRectifying(RECTIFIED_MP);
     return [
       {
@@ -68,6 +71,11 @@ export const photo: Topic = {
         unit: '°',
         goal: { kind: 'at most', value: 0.3 },
         yardstick: `rear axle against front one, 36 mm behind it, in ${PHOTOS} rendered end views, each line by four points under the tyres, snapped to their edge; 95 of 100 are nearer; median ${median(twists).toFixed(2)}`,
+      },
+      {
+        ...{ name: 'photo.traceErrorMm', value: median(traced.errors), unit: 'mm' },
+        goal: { kind: 'at most', value: 0.15 },
+        yardstick: `from the true outline to the traced one, ${traced.shapes} outlines on ${TRACED} rendered side views, pressed 0.4 mm beside the edge (then off by ${median(traced.roughErrors).toFixed(2)} mm) and laid on it; 95 of 100 within ${percentile(traced.errors, 0.95).toFixed(2)} mm`,
       },
       {
         name: 'photo.rectify12MpMs',
@@ -123,7 +131,7 @@ async function takePhoto(sitter: Sitter, seed: number, random: RandomSource) {
   const camera = aimCamera(sitter, SIZE, seed);
   const truth = describeTruth(sitter, camera);
   const jpeg = await renderPhoto(createScene(sitter, seed), camera, seed, PX_PER_MM);
-  const picture = await decode(jpeg);
+  const picture = await decodePicture(jpeg);
   const shake = ({ x, y }: Point, sd: number) => ({ x: x + sd * drawNormal(random), y: y + sd * drawNormal(random) });
   const control: PhotoControl = {
     name: 'bench card',
@@ -145,9 +153,4 @@ async function takePhoto(sitter: Sitter, seed: number, random: RandomSource) {
         distanceMm: null,
       }).value,
   };
-}
-
-async function decode(jpeg: Buffer): Promise<Picture> {
-  const { data, info } = await sharp(jpeg).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-  return { width: info.width, height: info.height, data };
 }

@@ -14,6 +14,7 @@ import { describeGoal, isMet, type Figure } from './figure.ts';
 import { bruteForce } from './identify/bruteForce.ts';
 import { calibration } from './identify/calibration.ts';
 import { policy } from './identify/policy.ts';
+import { colourAnswers } from './identify/colour.ts';
 import { sparse } from './identify/sparse.ts';
 import { speed } from './identify/speed.ts';
 import { kitTopic } from './kit.ts';
@@ -27,6 +28,7 @@ const topics = [
   bruteForce,
   calibration,
   sparse,
+  colourAnswers,
   policy,
   speed,
   assembly,

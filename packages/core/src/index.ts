@@ -21,6 +21,7 @@ export {
   type Maker,
   type Source,
   type SourceCertainty,
+  type StateColour,
   type ToyRange,
   type Variant,
   type VariantState,
@@ -190,6 +191,7 @@ export type { Foreseen } from './identify/foreseeLooks.ts';
 export { DEFAULT_HISTORIES } from './identify/histories.ts';
 export { believeUnlisted, countSettled } from './identify/believeUnlisted.ts';
 export { sayLossShare } from './identify/computeExpectedLoss.ts';
+export type { CapturedState } from './identify/weighCaptured.ts';
 export { answerAll, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
 export {
   createPracticeRound,
@@ -199,7 +201,8 @@ export {
   type PracticeGuess,
   type PracticeRound,
 } from './identify/practice.ts';
-export { selectAnswers, selectStatements } from './identify/selectAnswers.ts';
+export { selectAnswers, selectGiven, selectStatements, type GivenOfModel } from './identify/selectAnswers.ts';
+export { selectColourFeatures } from './identify/selectColourFeatures.ts';
 export { selectCastRelief } from './identify/selectCastRelief.ts';
 
 // Facts of a specimen
@@ -446,3 +449,9 @@ export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpec
 export { createLoggedWork } from './record/createLoggedWork.ts';
 export { createRecord, type JobRecord } from './record/createRecord.ts';
 export type { RecordMix } from './record/recordInput.ts';
+export * from './model/trace.ts';
+export { drawTraced } from './trace/drawTraced.ts';
+export { layPhoto, mapToDrawing, mapToPhoto } from './trace/layPhoto.ts';
+export { lightnessOfPhoto } from './trace/lightnessOfPhoto.ts';
+export { LEAST_NODES, outlineTrace } from './trace/outlineTrace.ts';
+export { snapTrace, type SnappedTrace } from './trace/snapTrace.ts';

@@ -128,14 +128,13 @@ describe('what identification rests on', () => {
       certainty: 'sure' as const,
     };
     const { casting } = await bench.get<CastingView>('castings/road-sweeper');
-    const answers = selectAnswers(
-      catalogue,
-      [seen],
-      [
+    const answers = selectAnswers(catalogue, {
+      observations: [{ ...seen, specimenId: view.specimens[0]!.specimen.id, captureIds: [] }],
+      measurements: [
         { what: 'length', valueMm: casting.lengthMm + 0.2, spreadMm: 0.1 },
         { what: 'wheelbase', valueMm: casting.wheelbaseMm - 0.1, spreadMm: 0.1 },
       ],
-    );
+    });
     const identifier = createIdentifier(catalogue);
     syncAnswersInPlace(identifier, [], answers, []);
     const { identification } = createReport(identifier, 1);

@@ -48,7 +48,7 @@ function Numbers(count: number, low: number, high: number): PropertyDecorator {
   };
 }
 const Lab = () => Numbers(3, -150, 150);
-const Spread = () => Numbers(3, 0, 60);
+export const Spread = () => Numbers(3, 0, 60);
 
 const WHO = { message: 'Say who does it.' };
 
@@ -65,6 +65,8 @@ export class CreateCapture {
   @OrNull() @IsString() photoId!: string | null;
   @OrNull() @IsObject() @ValidateNested() @Type(() => PointBody) point!: PointBody | null;
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+  /** The feature of the model that it answers. */
+  @IsChangedOrNull() @IsString() answersId?: string | null;
 }
 
 class RecipeLineBody {

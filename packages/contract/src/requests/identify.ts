@@ -1,12 +1,17 @@
 import {
   ALTERATION_GROUPS,
+  CAPTURE_PLACES,
+  GEOMETRIES,
   PART_ROLES,
   SIZE_NAMES,
   SOURCE_CERTAINTIES,
   type AlterationGroup,
+  type CapturePlace,
+  type Geometry,
   type PartRole,
   type SizeName,
   type SourceCertainty,
+  type StateColour,
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
@@ -19,6 +24,7 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
@@ -27,6 +33,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsLab, OrNull, VersionedChange } from '../validation.ts';
+import { Spread } from './colour.ts';
 
 const KEY = /^[a-z0-9][a-z0-9-]{0,39}$/;
 const KEY_WORDS = { message: 'A key is small letters, digits and hyphens.' };
@@ -85,6 +92,14 @@ export class ChangeFeature extends VersionedChange {
   @IsChanged() @IsIn(ALTERATION_GROUPS) group?: AlterationGroup;
 }
 
+class StateColourBody implements StateColour {
+  @IsLab() lab!: [number, number, number];
+  @Spread() sd!: [number, number, number];
+  @IsIn(GEOMETRIES) geometry!: Geometry;
+  @OrNull() @IsString() specimenId!: string | null;
+  @IsIn(CAPTURE_PLACES) place!: CapturePlace;
+}
+
 export class CreateFeatureState {
   @IsString() @IsNotEmpty() featureId!: string;
   @Matches(KEY, KEY_WORDS) key!: string;
@@ -98,6 +113,7 @@ export class CreateFeatureState {
 export class ChangeFeatureState extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label?: string;
   @IsChangedOrNull() @IsHexColor() colourHex?: string | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => StateColourBody) colour?: StateColourBody | null;
   @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear?: number | null;
   @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear?: number | null;
   @IsChanged() @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) lookAlikes?: string[];

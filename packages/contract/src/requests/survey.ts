@@ -22,25 +22,21 @@ import {
   type WantState,
   type WayToGet,
 } from '@sardonyx/core';
-import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
-
-export class CreateObservation {
-  @IsString() @IsNotEmpty() specimenId!: string;
-  @IsString() @IsNotEmpty() featureId!: string;
-  @OrNull() @IsString() stateId!: string | null;
-  @IsIn(CERTAINTIES) certainty!: Certainty;
-}
-
-export class ChangeObservation extends VersionedChange {
-  @IsChangedOrNull() @IsString() stateId?: string | null;
-  @IsChanged() @IsIn(CERTAINTIES) certainty?: Certainty;
-}
-
-/** A view of the drawing, or a photo. */
-const PIN_PLACE = /^(side|base|end|photo:[\w.:-]{1,120})$/;
-const PIN_WORDS = { message: 'A pin stands on a view of the drawing or on a photo.' };
-const MEASURED_WORDS = { message: 'What was measured, as a number.' };
 
 /** Several rules under one name, for fields that are made and changed alike. */
 const every =
@@ -48,6 +44,27 @@ const every =
   (target, key) => {
     for (const rule of rules) rule(target, key);
   };
+const CaptureIds = () => every(IsChanged(), IsArray(), ArrayMaxSize(20), IsString({ each: true }));
+
+export class CreateObservation {
+  @IsString() @IsNotEmpty() specimenId!: string;
+  @IsString() @IsNotEmpty() featureId!: string;
+  @OrNull() @IsString() stateId!: string | null;
+  @IsIn(CERTAINTIES) certainty!: Certainty;
+  @CaptureIds() captureIds?: string[];
+}
+
+export class ChangeObservation extends VersionedChange {
+  @IsChangedOrNull() @IsString() stateId?: string | null;
+  @IsChanged() @IsIn(CERTAINTIES) certainty?: Certainty;
+  @CaptureIds() captureIds?: string[];
+}
+
+/** A view of the drawing, or a photo. */
+const PIN_PLACE = /^(side|base|end|photo:[\w.:-]{1,120})$/;
+const PIN_WORDS = { message: 'A pin stands on a view of the drawing or on a photo.' };
+const MEASURED_WORDS = { message: 'What was measured, as a number.' };
+
 const IsPinPlace = () => every(IsChangedOrNull(), Matches(PIN_PLACE, PIN_WORDS));
 const IsPinCoordinate = () => every(IsChangedOrNull(), IsNumber(), Min(-50), Max(1000));
 const IsMeasuredValue = () =>

@@ -195,6 +195,8 @@ export interface SpecimenView {
   readonly areas: readonly Area[];
   readonly layers: readonly CoatingLayer[];
   readonly observations: readonly Observation[];
+  /** Colours captured on its parts, the first first. */
+  readonly captures: readonly ColourCapture[];
   readonly measurements: readonly Measurement[];
   /** What people said of this very specimen's date. */
   readonly sources: readonly Source[];

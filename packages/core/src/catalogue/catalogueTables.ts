@@ -17,7 +17,7 @@ export interface CatalogueTables {
   readonly makers: readonly Maker[];
   readonly ranges: readonly ToyRange[];
   readonly features: readonly Feature[];
-  readonly states: readonly FeatureState[];
+  readonly states: readonly Omit<FeatureState, 'colour'>[];
   readonly castings: readonly Omit<Casting, 'drawing' | 'builtAs' | 'listed'>[];
   readonly variants: readonly Omit<Variant, 'foundOnId'>[];
   readonly variantStates: readonly VariantState[];

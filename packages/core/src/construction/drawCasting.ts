@@ -22,6 +22,9 @@ const ORDER: readonly PartShape[] = [
   ...(['rack', 'arm', 'blade', 'tyre', 'wheel', 'axle', 'pin'] as const),
 ];
 
+/** Whether a part of this look is seen before the body: glazing, lamps, wheels. */
+export const liesOnShell = (shape: PartShape): boolean => ORDER.indexOf(shape) > ORDER.indexOf('shell');
+
 /**
  * Side, base and end of a casting that nobody has drawn: every part gets a plain shape of its look, so that each stands on the
  * part map. Parts of one look stand apart. Lengths in mm; the wheelbase must be shorter than the length.

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Feature, FeatureState, Source, Variant, VariantState } from '../model/catalogue.ts';
 import { believeUnlisted } from './believeUnlisted.ts';
+import type { StateAnswer } from './catalogue.ts';
 import { assembleCatalogue, type CatalogueRows } from './assembleCatalogue.ts';
 import { DEFAULT_HISTORIES } from './histories.ts';
 import { identifySpecimen } from './identifySpecimen.ts';
@@ -12,7 +13,7 @@ const feature = (key: string): Feature => ({
 });
 const state = (featureKey: string, key: string, more: Partial<FeatureState> = {}): FeatureState => ({
   ...{ id: `r.${featureKey}.${key}`, version: 1, featureId: `r.${featureKey}`, key, label: key, colourHex: null },
-  ...{ fromYear: null, toYear: null, lookAlikes: [] },
+  ...{ colour: null, fromYear: null, toYear: null, lookAlikes: [] },
   ...more,
 });
 const variant = (id: string, castingId: string): Variant => ({
@@ -124,18 +125,21 @@ describe('features of several ranges', () => {
 describe('selectAnswers', () => {
   const whole = assembleCatalogue(rows, false);
   const seen = { featureId: 'r.colour', stateId: 'r.colour.red', certainty: 'sure' } as const;
+  const asKept = (answer: StateAnswer) => ({ ...answer, specimenId: 'here', captureIds: [] });
   const size = { what: 'length', valueMm: 62, spreadMm: 0.1 } as const;
 
   it('keeps what the catalogue can weigh and leaves the rest on the specimen', () => {
     const foreign = { featureId: 'q.wheels', stateId: 'q.wheels.grey', certainty: 'sure' } as const;
     const gone = { ...seen, stateId: 'r.colour.gone' };
-    expect(selectAnswers(whole, [seen, foreign, gone], [size])).deep.equal([
+    const observations = [seen, foreign, gone].map(asKept);
+    expect(selectAnswers(whole, { observations, measurements: [size] })).deep.equal([
       seen,
       { featureId: 'length', valueMm: 62, spreadMm: 0.1 },
     ]);
   });
 
   it('leaves sizes out where the casting is known', () => {
-    expect(selectAnswers(assembleCatalogue(rows, true), [seen], [size])).deep.equal([seen]);
+    const given = { observations: [asKept(seen)], measurements: [size] };
+    expect(selectAnswers(assembleCatalogue(rows, true), given)).deep.equal([seen]);
   });
 });

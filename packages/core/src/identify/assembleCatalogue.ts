@@ -117,6 +117,8 @@ function assembleFeature(feature: Feature, states: readonly FeatureState[]): Ide
       label: state.label,
       fromYear: state.fromYear,
       toYear: state.toYear,
+      colour: state.colour,
+      colourHex: state.colourHex,
       lookAlikes: state.lookAlikes.flatMap((key) => idOf.get(key) ?? []),
     })),
   };

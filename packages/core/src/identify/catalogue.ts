@@ -1,4 +1,5 @@
-import type { AlterationGroup, History, ProductionSpan, SourceCertainty } from '../model/catalogue.ts';
+import type { AlterationGroup, History, ProductionSpan, SourceCertainty, StateColour } from '../model/catalogue.ts';
+import type { ColourCapture, Geometry, LabColour } from '../model/colour.ts';
 import type { Certainty } from '../model/workpiece.ts';
 
 /** What identification needs of a catalogue. */
@@ -44,6 +45,10 @@ export interface IdentifyState {
   readonly toYear: number | null;
   /** Ids of states of the same feature that it is easily taken for. */
   readonly lookAlikes: readonly string[];
+  /** As measured; absent where nobody did. */
+  readonly colour?: StateColour | null;
+  /** As a swatch shows it. */
+  readonly colourHex?: string | null;
 }
 
 /** Something to measure. */
@@ -90,7 +95,19 @@ export interface StateAnswer {
   readonly featureId: string;
   readonly stateId: string | null;
   readonly certainty: Certainty;
+  /** Colours captured there, beside what the eye said. */
+  readonly captured?: CapturedColours;
 }
+
+/** Readings of one feature of one model, all with the gloss or all without. */
+export interface CapturedColours {
+  readonly specimenId: string;
+  readonly geometry: Geometry;
+  /** At least one. */
+  readonly readings: readonly ColourReading[];
+}
+
+export type ColourReading = Pick<ColourCapture, 'lab' | 'sd' | 'place'>;
 
 /** spreadMm is the standard deviation of the measuring itself. */
 export interface MeasuredAnswer {
@@ -104,6 +121,7 @@ export const isMeasured = (answer: Answer): answer is MeasuredAnswer => 'valueMm
 /** Nothing can be concluded from it: not seen, or gone. */
 export const isSilent = (answer: Answer): boolean =>
   !isMeasured(answer) &&
+  (!answer.captured || answer.certainty === 'missing') &&
   (answer.certainty === 'cannot see' ||
     answer.certainty === 'missing' ||
     (!answer.stateId && answer.certainty !== 'replaced'));
@@ -122,8 +140,21 @@ export interface IdentifySettings {
   readonly nonePrior: number;
   /** How far a dated statement is believed. */
   readonly statementRight: Readonly<Record<SourceCertainty, number>>;
-  /** Chance that a size was measured at the wrong place or misread. */
+  /** Chance that a size or a colour was measured at the wrong place or misread. */
   readonly measureWrong: number;
+  readonly colour: ColourSpread;
+}
+
+/** How far a model may be from the colour that its state has as new, in units of Lab (planning estimates). */
+export interface ColourSpread {
+  /** From one batch of paint to the next, standard deviation of each coordinate. */
+  readonly batchSd: number;
+  /** Scale of the half-normal fading of an open face. */
+  readonly fadingSd: number;
+  /** Which way it fades, of length 1. */
+  readonly fadingWay: LabColour;
+  /** Share of the fading that a sheltered place has. */
+  readonly shelteredShare: number;
 }
 
 /** How often a reading of each certainty is right (planning estimates); what is off is learned from settled cases. */
@@ -134,4 +165,5 @@ export const DEFAULT_SETTINGS: IdentifySettings = {
   nonePrior: 0.02,
   statementRight: { certain: 0.95, likely: 0.8, doubtful: 0.6 },
   measureWrong: 0.02,
+  colour: { batchSd: 0.7, fadingSd: 3, fadingWay: [0.8, 0, 0.6], shelteredShare: 0.1 },
 };

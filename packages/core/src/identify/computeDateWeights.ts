@@ -1,6 +1,5 @@
 import {
   isMeasured,
-  isSilent,
   type Answer,
   type DatedStatement,
   type IdentifyFeature,
@@ -9,14 +8,11 @@ import {
 } from './catalogue.ts';
 import type { EncodedCatalogue } from './encodeCatalogue.ts';
 import { quarterMiddle, type QuarterAxis } from './quarters.ts';
+import { readState, type ReadState } from './readState.ts';
 import { weighStatements } from './weighStatements.ts';
 
 /** An answer whose state was only used in certain years, over the whole range. */
-export interface DatedAnswer {
-  readonly feature: IdentifyFeature;
-  readonly state: IdentifyState;
-  /** How sure the reading is, 0 to 1. */
-  readonly right: number;
+export interface DatedAnswer extends ReadState {
   /** Read for sure on what cannot be exchanged: its dates are a wall. */
   readonly isHard: boolean;
 }
@@ -28,12 +24,10 @@ export function selectDatedAnswers(
   settings: IdentifySettings,
 ): DatedAnswer[] {
   return answers.flatMap((answer) => {
-    if (isMeasured(answer) || isSilent(answer) || answer.certainty === 'replaced') return [];
-    const feature = features.find((candidate) => candidate.id === answer.featureId);
-    const state = feature?.states.find((candidate) => candidate.id === answer.stateId);
-    if (!feature || !state || !isDated(state)) return [];
-    const right = settings.readingRight[answer.certainty as 'sure' | 'likely' | 'unsure'];
-    return [{ feature, state, right, isHard: feature.group === 'body casting' && answer.certainty === 'sure' }];
+    const read = readState(answer, features, settings);
+    if (!read || !isDated(read.state)) return [];
+    const isSure = !isMeasured(answer) && answer.certainty === 'sure' && !answer.captured;
+    return [{ ...read, isHard: read.feature.group === 'body casting' && isSure }];
   });
 }
 

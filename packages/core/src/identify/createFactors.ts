@@ -1,6 +1,7 @@
-import { isMeasured, isSilent, type Answer, type IdentifySettings, type StateAnswer } from './catalogue.ts';
+import { isMeasured, isSilent, type Answer, type IdentifySettings } from './catalogue.ts';
 import { CALIPER_MM, measureRange, type EncodedLook } from './encodeCatalogue.ts';
 import { readingChance } from './readingChance.ts';
+import { weighCaptured, weighEye } from './weighCaptured.ts';
 
 /** What one answer says, by class of variants and history: [class * historyCount + history]. */
 export interface AnswerFactors {
@@ -17,6 +18,8 @@ const LEAST_REPLACED = 1e-6;
  * P(o | v, h) = (1 - a) C(o | state(v, f)) + a B(o), with a = a_f of the history and B even over the states: nothing is
  * known of what a replacement looks like. A variant with no record of the feature is even too.
  *
+ * Captured colours stand in the place of C and B (weighCaptured), with the eye's word beside them.
+ *
  * "Replaced" means the feature was altered, so the answer has the chance a itself and its state says nothing of the
  * variant. A measured size has a normal error (measuring and casting tolerance), mixed with a small chance of a mistake
  * anywhere in the range. Returns null for an answer that says nothing.
@@ -24,16 +27,23 @@ const LEAST_REPLACED = 1e-6;
 export function createFactors(answer: Answer, look: EncodedLook, settings: IdentifySettings): AnswerFactors | null {
   if (isSilent(answer)) return null;
   if (isMeasured(answer)) return measureFactors(answer.valueMm, answer.spreadMm, look, settings);
-  return answer.certainty === 'replaced' ? replacedFactors(look) : stateFactors(answer, look, settings);
-}
-
-function stateFactors(answer: StateAnswer, look: EncodedLook, settings: IdentifySettings): AnswerFactors {
-  const { classCount, outcomeCount, classValues, altered } = look;
+  if (answer.certainty === 'replaced') return replacedFactors(look);
   const feature = look.feature!;
-  const histories = altered.length;
+  if (answer.captured) {
+    const weights = weighCaptured(answer.captured, feature, settings);
+    const eye = weighEye(answer, feature, weights, settings);
+    const reading = weights.ofState.map((weight, s) => weight * eye.ofState[s]!);
+    return stateFactors(reading, weights.ofAny * eye.ofAny, look);
+  }
   const right = settings.readingRight[answer.certainty as 'sure' | 'likely' | 'unsure'];
   const reading = feature.states.map((truth) => readingChance(answer.stateId!, truth.id, feature, right));
-  const even = 1 / outcomeCount;
+  return stateFactors(reading, 1 / look.outcomeCount, look);
+}
+
+/** `reading`: by state, how likely the answer is where the model has it; `even` where nothing is known of what it has. */
+function stateFactors(reading: readonly number[], even: number, look: EncodedLook): AnswerFactors {
+  const { classCount, outcomeCount, classValues, altered } = look;
+  const histories = altered.length;
   const factors = createEmpty(classCount, histories);
   for (let c = 0; c < classCount; c++) {
     let original = c === 0 ? even : 0;

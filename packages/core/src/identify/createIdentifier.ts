@@ -4,12 +4,13 @@ import {
   isMeasured,
   isSilent,
   type Answer,
+  type ColourReading,
   type DatedStatement,
   type IdentifyCatalogue,
   type IdentifySettings,
 } from './catalogue.ts';
 import { believeRates } from './believeRates.ts';
-import { computeDateWeights, selectDatedAnswers, type DatedAnswer } from './computeDateWeights.ts';
+import { computeDateWeights, isDated, selectDatedAnswers, type DatedAnswer } from './computeDateWeights.ts';
 import { createFactors, type AnswerFactors } from './createFactors.ts';
 import { encodeCatalogue, type EncodedCatalogue, type EncodedLook } from './encodeCatalogue.ts';
 
@@ -262,8 +263,7 @@ function findLevels(weights: Float64Array, quarters: number, size: number): Int3
 
 function speaksOfDate(answer: Answer | null, { feature }: EncodedLook): boolean {
   if (!answer || !feature || isMeasured(answer)) return false;
-  const state = feature.states.find((candidate) => candidate.id === answer.stateId);
-  return state !== undefined && (state.fromYear !== null || state.toYear !== null);
+  return feature.states.some((state) => (answer.captured || state.id === answer.stateId) && isDated(state));
 }
 
 function assertAnswer(answer: Answer, { feature, measure }: EncodedLook): void {
@@ -276,9 +276,16 @@ function assertAnswer(answer: Answer, { feature, measure }: EncodedLook): void {
   }
   if (!feature)
     throw new InvalidInputError('not-a-size', `${measure!.label} is measured in mm.`, 'valueMm', { given: null });
+  if (answer.captured && !answer.captured.readings.every(isColour))
+    throw new InvalidInputError('not-a-colour', 'A captured colour has L*, a* and b* and their spread.', 'captured', {
+      given: answer.captured.readings.length,
+    });
   if (isSilent(answer) || answer.stateId === null) return;
   if (!feature.states.some((state) => state.id === answer.stateId))
     throw new InvalidInputError('unknown-state', `${feature.label} has no such state.`, 'stateId', {
       given: answer.stateId,
     });
 }
+
+const isColour = ({ lab, sd }: ColourReading): boolean =>
+  [0, 1, 2].every((axis) => Number.isFinite(lab[axis]) && sd[axis]! >= 0);

@@ -63,5 +63,9 @@ export function syncAnswersInPlace(
 function isSame(a: Answer, b: Answer): boolean {
   if (isMeasured(a) || isMeasured(b))
     return isMeasured(a) && isMeasured(b) && a.valueMm === b.valueMm && a.spreadMm === b.spreadMm;
-  return a.stateId === b.stateId && a.certainty === b.certainty;
+  return (
+    a.stateId === b.stateId &&
+    a.certainty === b.certainty &&
+    JSON.stringify(a.captured ?? null) === JSON.stringify(b.captured ?? null)
+  );
 }

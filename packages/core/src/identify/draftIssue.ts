@@ -1,6 +1,7 @@
 import type { ProductionSpan, VariantState } from '../model/catalogue.ts';
-import { isMeasured, isSilent, type Answer, type IdentifyCatalogue } from './catalogue.ts';
+import { isMeasured, isSilent, type Answer, type IdentifyCatalogue, type IdentifySettings } from './catalogue.ts';
 import { hullOf, type DateSpan } from './computeDateSpan.ts';
+import { readState } from './readState.ts';
 
 /** What a model shows of its issue, as it can be written down. */
 export interface IssueDraft {
@@ -19,16 +20,17 @@ export function draftIssue(
   answers: readonly Answer[],
   alteredChances: ReadonlyMap<string, number>,
   date: DateSpan,
+  settings: IdentifySettings,
 ): IssueDraft {
   const states: { featureId: string; stateId: string }[] = [];
   const leftOut: string[] = [];
   for (const answer of answers) {
-    if (isMeasured(answer) || isSilent(answer) || answer.stateId === null) continue;
-    const { featureId, stateId, certainty } = answer;
-    const isOwn = certainty === 'sure' || certainty === 'likely';
-    if (isOwn && (alteredChances.get(featureId) ?? 0) <= 0.5 && features.some(({ id }) => id === featureId))
-      states.push({ featureId, stateId });
-    else leftOut.push(featureId);
+    if (isMeasured(answer) || isSilent(answer)) continue;
+    const read = readState(answer, features, settings);
+    const isOwn = read !== null && read.right >= settings.readingRight.likely;
+    if (isOwn && (alteredChances.get(answer.featureId) ?? 0) <= 0.5)
+      states.push({ featureId: answer.featureId, stateId: read.state.id });
+    else leftOut.push(answer.featureId);
   }
   const { fromYear, toYear } = hullOf(date.region90);
   return {

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { look, makeCatalogue, makeFeature } from '../../test/support/identifyWorld.ts';
+import type { StateAnswer } from './catalogue.ts';
 import { findOverpaint, type CoatedSpecimen } from './findOverpaint.ts';
 import { identifySpecimen } from './identifySpecimen.ts';
 import { selectAnswers } from './selectAnswers.ts';
@@ -56,9 +57,9 @@ describe('an overpaint', () => {
       states: { [colour.id]: { [colour.states.find((one) => one.label === state || one.id.endsWith(state))!.id]: 1 } },
     }));
     const catalogue = makeCatalogue([colour], variants);
-    const seen = [look('colour', 'red')] as Parameters<typeof selectAnswers>[1];
-    const plain = identifySpecimen(catalogue, selectAnswers(catalogue, seen));
-    const under = identifySpecimen(catalogue, selectAnswers(catalogue, seen, [], true));
+    const observations = [{ ...(look('colour', 'red') as StateAnswer), specimenId: 'here', captureIds: [] }];
+    const plain = identifySpecimen(catalogue, selectAnswers(catalogue, { observations }));
+    const under = identifySpecimen(catalogue, selectAnswers(catalogue, { observations, isOverpainted: true }));
     expect(plain.ranked[0]!.probability).greaterThan(0.8);
     expect(under.ranked[0]!.probability).closeTo(0.49, 0.01);
     expect(plain.untouchedProbability).greaterThan(0.5);

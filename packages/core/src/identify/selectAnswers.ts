@@ -1,6 +1,30 @@
 import type { Source } from '../model/catalogue.ts';
+import type { ColourCapture, Geometry } from '../model/colour.ts';
 import type { Measurement, Observation } from '../model/workpiece.ts';
-import type { Answer, DatedStatement, IdentifyCatalogue } from './catalogue.ts';
+import { findOverpaint, type CoatedSpecimen } from './findOverpaint.ts';
+import type { Answer, CapturedColours, DatedStatement, IdentifyCatalogue, IdentifyFeature } from './catalogue.ts';
+
+/** What is known of a model beside its casting, as it is kept. */
+export interface GivenOfModel {
+  readonly observations: readonly Pick<
+    Observation,
+    'specimenId' | 'featureId' | 'stateId' | 'certainty' | 'captureIds'
+  >[];
+  readonly measurements?: readonly Pick<Measurement, 'what' | 'valueMm' | 'spreadMm'>[];
+  /** Those that observations name, at least. */
+  readonly captures?: readonly Pick<ColourCapture, 'id' | 'lab' | 'sd' | 'place' | 'geometry'>[];
+  readonly isOverpainted?: boolean;
+}
+
+/** The same, of a model with all that was found on it. */
+export const selectGiven = (
+  model: CoatedSpecimen & Required<Pick<GivenOfModel, 'observations' | 'measurements' | 'captures'>>,
+): GivenOfModel => ({
+  observations: model.observations,
+  measurements: model.measurements,
+  captures: model.captures,
+  isOverpainted: findOverpaint(model) !== null,
+});
 
 /**
  * What was seen and measured of a specimen, as answers that this catalogue can weigh. A model that was looked at before
@@ -9,25 +33,38 @@ import type { Answer, DatedStatement, IdentifyCatalogue } from './catalogue.ts';
  */
 export function selectAnswers(
   catalogue: IdentifyCatalogue,
-  observations: readonly Pick<Observation, 'featureId' | 'stateId' | 'certainty'>[],
-  measurements: readonly Pick<Measurement, 'what' | 'valueMm' | 'spreadMm'>[] = [],
-  isOverpainted = false,
+  { observations, measurements = [], captures = [], isOverpainted = false }: GivenOfModel,
 ): Answer[] {
-  const outerCoat = new Set(
-    isOverpainted ? catalogue.features.filter(({ group }) => group === 'outer coat').map(({ id }) => id) : [],
-  );
-  const seen = observations.filter(({ featureId, stateId }) => {
-    const feature = catalogue.features.find((candidate) => candidate.id === featureId);
-    return feature && (stateId === null || feature.states.some((state) => state.id === stateId));
+  const seen = observations.flatMap((observation): Answer[] => {
+    const { featureId, stateId, certainty } = observation;
+    const feature = catalogue.features.find(({ id }) => id === featureId);
+    if (!feature || (stateId !== null && !feature.states.some(({ id }) => id === stateId))) return [];
+    if (isOverpainted && feature.group === 'outer coat')
+      return [{ featureId, stateId, certainty: stateId === null ? certainty : 'replaced' }];
+    const own = captures.filter(({ id }) => observation.captureIds.includes(id));
+    const captured = selectReadings(own, feature, observation.specimenId);
+    return [{ featureId, stateId, certainty, ...(captured ? { captured } : {}) }];
   });
   const measured = measurements.filter(({ what }) => catalogue.measures.some((measure) => measure.id === what));
-  return [
-    ...seen.map(({ featureId, stateId, certainty }) => ({
-      ...{ featureId, stateId },
-      certainty: stateId !== null && outerCoat.has(featureId) ? ('replaced' as const) : certainty,
-    })),
-    ...measured.map(({ what, valueMm, spreadMm }) => ({ featureId: what, valueMm, spreadMm })),
-  ];
+  return [...seen, ...measured.map(({ what, valueMm, spreadMm }) => ({ featureId: what, valueMm, spreadMm }))];
+}
+
+/** Readings with the gloss and without it cannot be held together: those count that more of the states were measured like. */
+function selectReadings(
+  captures: NonNullable<GivenOfModel['captures']>,
+  feature: IdentifyFeature,
+  specimenId: string,
+): CapturedColours | null {
+  const measuredLike = (geometry: Geometry) =>
+    feature.states.filter(({ colour }) => colour?.geometry === geometry && colour.specimenId !== specimenId).length;
+  const [geometry] = [...new Set(captures.map((one) => one.geometry))].sort(
+    (a, b) => measuredLike(b) - measuredLike(a) || (a < b ? -1 : 1),
+  );
+  if (!geometry) return null;
+  const readings = captures
+    .filter((one) => one.geometry === geometry)
+    .map(({ lab, sd, place }) => ({ lab, sd, place }));
+  return { specimenId, geometry, readings };
 }
 
 /** Dated sources as soft evidence. */

@@ -1,3 +1,4 @@
+import type { CapturePlace, Geometry, LabColour } from './colour.ts';
 import type { SchoolAnswer } from './school.ts';
 import type { Drawing } from './drawing.ts';
 import type { Material } from './material.ts';
@@ -148,11 +149,24 @@ export interface Feature extends Versioned {
   readonly group: AlterationGroup;
 }
 
+/** A state's colour as it was measured. */
+export interface StateColour {
+  readonly lab: LabColour;
+  /** One standard deviation of each coordinate. */
+  readonly sd: LabColour;
+  readonly geometry: Geometry;
+  /** The model that it was read off, which may have faded and is of one batch; null for the colour as new (drawdown, book). */
+  readonly specimenId: string | null;
+  readonly place: CapturePlace;
+}
+
 export interface FeatureState extends Versioned {
   readonly featureId: string;
   readonly key: string;
   readonly label: string;
   readonly colourHex: string | null;
+  /** null where nobody measured it. */
+  readonly colour: StateColour | null;
   /** Range-wide dates as decimal years; null where nothing is known. */
   readonly fromYear: number | null;
   readonly toYear: number | null;

@@ -108,6 +108,8 @@ export interface Observation extends Versioned {
   readonly featureId: string;
   readonly stateId: string | null;
   readonly certainty: Certainty;
+  /** Colours captured on this model that answer it beside the eye. */
+  readonly captureIds: readonly string[];
 }
 
 export const SIZE_NAMES = ['length', 'wheelbase'] as const;

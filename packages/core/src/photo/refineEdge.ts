@@ -1,5 +1,5 @@
 import type { Point } from '../model/plane.ts';
-import { readGrey, type Picture } from './picture.ts';
+import { readGrey, sampleGrey, type Picture } from './picture.ts';
 
 /** The edge must be at least this steep, grey levels a pixel. */
 const LEAST_SLOPE = 4;
@@ -51,13 +51,4 @@ function findDirection(picture: Picture, at: Point, reach: number): Point | null
   if (xx + yy === 0) return null;
   const angle = Math.atan2(2 * xy, xx - yy) / 2;
   return { x: Math.cos(angle), y: Math.sin(angle) };
-}
-
-function sampleGrey(picture: Picture, x: number, y: number): number {
-  const [x0, y0] = [Math.floor(x), Math.floor(y)];
-  const [fx, fy] = [x - x0, y - y0];
-  return (
-    (1 - fy) * ((1 - fx) * readGrey(picture, x0, y0) + fx * readGrey(picture, x0 + 1, y0)) +
-    fy * ((1 - fx) * readGrey(picture, x0, y0 + 1) + fx * readGrey(picture, x0 + 1, y0 + 1))
-  );
 }

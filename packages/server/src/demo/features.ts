@@ -1,4 +1,4 @@
-import type { Feature, FeatureState } from '@sardonyx/core';
+import { convertHexToLab, type Feature, type FeatureState, type StateColour } from '@sardonyx/core';
 
 /** A state as written here: key, label, years used over the whole range, what it is taken for, colour. */
 type StateNote = readonly [
@@ -239,6 +239,12 @@ export interface RangeFeatures {
   readonly states: readonly FeatureState[];
 }
 
+/** What is easily taken for another was measured, on a card of the maker's own colours. */
+const asDrawnDown = (colourHex: string): StateColour => ({
+  ...{ lab: convertHexToLab(colourHex), sd: [0.3, 0.3, 0.3], geometry: 'gloss left out' },
+  ...{ specimenId: null, place: 'sheltered' },
+});
+
 /** The features of a range with their states, as rows. */
 export function createRangeFeatures(rangeId: string): RangeFeatures {
   const notes = NOTES[rangeId] ?? [];
@@ -256,6 +262,7 @@ export function createRangeFeatures(rangeId: string): RangeFeatures {
       key,
       label,
       colourHex: colourHex || null,
+      colour: lookAlikes.length > 0 && colourHex ? asDrawnDown(colourHex) : null,
       fromYear,
       toYear,
       lookAlikes,

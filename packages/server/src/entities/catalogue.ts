@@ -9,6 +9,7 @@ import type {
   PartRole,
   PartShape,
   PartSizes,
+  StateColour,
 } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
@@ -190,6 +191,9 @@ export class FeatureStateRow extends VersionedRow {
 
   @Column('text', { nullable: true })
   colourHex!: string | null;
+
+  @Column('simple-json', { nullable: true })
+  colour!: StateColour | null;
 
   @Column('real', { nullable: true })
   fromYear!: number | null;

@@ -203,6 +203,9 @@ export class ObservationRow extends VersionedRow {
   @Column('text')
   certainty!: Certainty;
 
+  @Column('simple-json', { default: '[]' })
+  captureIds!: string[];
+
   @References(() => SpecimenRow, 'specimenId')
   specimen?: Relation<SpecimenRow>;
 

@@ -1,3 +1,4 @@
+import { CapturedAnswers1796000000000 } from './1796000000000-CapturedAnswers.ts';
 import { ListedShare1795991799275 } from './1795991799275-ListedShare.ts';
 import { OwnCastings1795982337856 } from './1795982337856-OwnCastings.ts';
 import { SettledModels1795943669688 } from './1795943669688-SettledModels.ts';
@@ -26,4 +27,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   SettledModels1795943669688,
   OwnCastings1795982337856,
   ListedShare1795991799275,
+  CapturedAnswers1796000000000,
 ];

@@ -54,6 +54,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   castingId: 'casting',
   solution: 'how it is solved',
   colourHex: 'colour',
+  colour: 'measured colour',
+  captureIds: 'captured colours that count',
   thicknessUm: 'thickness',
   seq: 'place in the stack',
 };

@@ -13,9 +13,9 @@ export async function readCatalogueJson(manager: EntityManager) {
   };
   const plain = Object.entries(whole).map(([name, rows]) => [
     name,
-    // Versions, and on which model of its own it found an issue, are this bench's.
-    (rows as readonly { version: number; foundOnId?: unknown }[]).map(
-      ({ version: _, foundOnId: __, ...fields }) => fields,
+    // Versions, on which model of its own it found an issue, and what it measured of a colour are this bench's.
+    (rows as readonly { version: number; foundOnId?: unknown; colour?: unknown }[]).map(
+      ({ version: _, foundOnId: __, colour: ___, ...fields }) => fields,
     ),
   ]);
   return { format: 'sardonyx-catalogue', formatVersion: 1, ...Object.fromEntries(plain) } as Record<string, unknown>;

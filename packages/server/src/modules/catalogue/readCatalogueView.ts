@@ -2,9 +2,9 @@ import type { CatalogueView } from '@sardonyx/contract';
 import { groupBy, identifySpecimen, selectAnswers } from '@sardonyx/core';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import { CastingRow, MakerRow, ToyRangeRow, VariantRow } from '../../entities/catalogue.ts';
-import { MeasurementRow, ObservationRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { SpecimenRow } from '../../entities/workpiece.ts';
+import { readGiven } from './readGiven.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
-import { readOverpainted } from './readOverpainted.ts';
 
 /** All castings with their issues, and which of these the shelf holds. */
 export async function readCatalogue(manager: EntityManager): Promise<CatalogueView> {
@@ -50,9 +50,7 @@ export async function readCatalogue(manager: EntityManager): Promise<CatalogueVi
 const HELD = 0.5;
 
 async function findLeaders(manager: EntityManager, specimens: readonly SpecimenRow[]): Promise<Map<string, string[]>> {
-  const observations = groupBy(await manager.find(ObservationRow), (one) => one.specimenId);
-  const measurements = groupBy(await manager.find(MeasurementRow), (one) => one.specimenId);
-  const overpainted = await readOverpainted(
+  const givenOf = await readGiven(
     manager,
     specimens.map(({ id }) => id),
   );
@@ -60,8 +58,7 @@ async function findLeaders(manager: EntityManager, specimens: readonly SpecimenR
   for (const [castingId, own] of groupBy(specimens, (specimen) => specimen.castingId)) {
     const catalogue = await readIdentifyCatalogue(manager, castingId);
     for (const { id } of own) {
-      const answers = selectAnswers(catalogue, observations.get(id) ?? [], measurements.get(id), overpainted.has(id));
-      const [leader] = identifySpecimen(catalogue, answers).ranked;
+      const [leader] = identifySpecimen(catalogue, selectAnswers(catalogue, givenOf(id))).ranked;
       if (leader && leader.probability > HELD) held.set(leader.variantId, [...(held.get(leader.variantId) ?? []), id]);
     }
   }

@@ -6,10 +6,10 @@ import {
   type IdentifyCatalogue,
 } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
-import { MeasurementRow, ObservationRow, SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { readGiven } from './readGiven.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
-import { readOverpainted } from './readOverpainted.ts';
 
 export interface Identified {
   readonly specimen: SpecimenRow;
@@ -22,12 +22,8 @@ export interface Identified {
 export async function readIdentified(manager: EntityManager, specimenId: string): Promise<Identified> {
   const specimen = await findRow(manager, SpecimenRow, specimenId, 'This model');
   const catalogue = await readIdentifyCatalogue(manager, specimen.castingId);
-  const answers = selectAnswers(
-    catalogue,
-    await manager.findBy(ObservationRow, { specimenId }),
-    await manager.findBy(MeasurementRow, { specimenId }),
-    (await readOverpainted(manager, [specimenId])).has(specimenId),
-  );
+  const givenOf = await readGiven(manager, [specimenId]);
+  const answers = selectAnswers(catalogue, givenOf(specimenId));
   const statements = selectStatements(await manager.findBy(SourceRow, { specimenId }));
   return { specimen, catalogue, answers, statements };
 }

@@ -4,12 +4,13 @@ import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { ColourCaptureRow, MixRow } from '../../entities/colour.ts';
 import { PhotoRow } from '../../entities/photo.ts';
-import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { FeatureRow } from '../../entities/catalogue.ts';
+import { ObservationRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
-import { findRow } from '../rows/versionedRows.ts';
+import { findRow, saveChange } from '../rows/versionedRows.ts';
 import { giveUpMix, keepMix } from './endMix.ts';
 import { readColour } from './readColour.ts';
 import { logPour, logStep, undoStep } from './logStep.ts';
@@ -60,7 +61,11 @@ export function createColourRoutes(room: Workroom): Router {
   return router;
 }
 
-async function addCapture(manager: EntityManager, body: CreateCapture, now: Date): Promise<ColourCaptureRow> {
+async function addCapture(
+  manager: EntityManager,
+  { answersId = null, ...body }: CreateCapture,
+  now: Date,
+): Promise<ColourCaptureRow> {
   const part = await findRow(manager, SpecimenPartRow, body.specimenPartId, 'This part');
   const { jobId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
   if (!jobId) throw refused('no-job', 'Colours are captured on a model that has a job.');
@@ -68,7 +73,28 @@ async function addCapture(manager: EntityManager, body: CreateCapture, now: Date
   if (body.photoId) await findRow(manager, PhotoRow, body.photoId, 'This photograph');
   const row = manager.create(ColourCaptureRow, { ...body, id: randomUUID(), jobId, takenAt: now.toISOString() });
   await manager.insert(ColourCaptureRow, row);
+  if (answersId) await answerByCapture(manager, part.specimenId, answersId, row.id);
   return row;
+}
+
+/** What the eye said of the feature stands beside it. */
+async function answerByCapture(
+  manager: EntityManager,
+  specimenId: string,
+  featureId: string,
+  captureId: string,
+): Promise<void> {
+  await findRow(manager, FeatureRow, featureId, 'This feature');
+  const before = await manager.findOneBy(ObservationRow, { specimenId, featureId });
+  if (before) {
+    const captureIds = [...before.captureIds, captureId];
+    await saveChange(manager, ObservationRow, before, before.version, { captureIds });
+    return;
+  }
+  await manager.insert(ObservationRow, {
+    ...{ id: randomUUID(), version: 1, specimenId, featureId },
+    ...{ stateId: null, certainty: 'cannot see', captureIds: [captureId] },
+  });
 }
 
 async function startMix(manager: EntityManager, body: CreateMix, now: Date): Promise<MixRow> {

@@ -1,6 +1,7 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
 import { isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
+import { ColourCaptureRow } from '../../entities/colour.ts';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { ComingOffRow, FoundJointRow, JointConditionRow, JointWishRow } from '../../entities/opening.ts';
@@ -95,6 +96,10 @@ export async function readSpecimenView(
       order: { seq: 'ASC' },
     }),
     observations: await manager.findBy(ObservationRow, { specimenId: specimen.id }),
+    captures: await manager.find(ColourCaptureRow, {
+      where: { specimenPartId: In(partIds) },
+      order: { takenAt: 'ASC' },
+    }),
     measurements: await manager.findBy(MeasurementRow, { specimenId: specimen.id }),
     sources: await manager.findBy(SourceRow, { specimenId: specimen.id }),
     findings: await manager.findBy(FindingRow, { specimenPartId: In(partIds) }),

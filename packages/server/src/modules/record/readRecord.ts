@@ -2,11 +2,11 @@ import {
   computeMixDistance,
   createRecord,
   describeVerdict,
-  findOverpaint,
   identifySpecimen,
   NOTHING_DONE,
   replayMix,
   selectAnswers,
+  selectGiven,
   selectStatements,
   type JobRecord,
   type RecordMix,
@@ -42,12 +42,7 @@ export async function readRecord(manager: EntityManager, jobId: string, now: Dat
       verdict: describeVerdict(
         identifySpecimen(
           specimen.catalogue,
-          selectAnswers(
-            specimen.catalogue,
-            specimen.observations,
-            specimen.measurements,
-            findOverpaint(specimen) !== null,
-          ),
+          selectAnswers(specimen.catalogue, selectGiven(specimen)),
           undefined,
           selectStatements(specimen.sources),
         ),

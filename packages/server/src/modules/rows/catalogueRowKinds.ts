@@ -18,6 +18,7 @@ import { HouseStyleRow } from '../../entities/house.ts';
 import { ObservationRow, SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { noJob, jobOfSpecimen, type RowKind } from './rowKind.ts';
+import { findRow } from './versionedRows.ts';
 
 /** What is known of castings, and what holds for the whole house. */
 export const CATALOGUE_ROW_KINDS: readonly RowKind[] = [
@@ -72,7 +73,11 @@ export const CATALOGUE_ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: false,
     jobOf: noJob,
-    check: (_, row: FeatureStateRow) => checkYears(row.fromYear, row.toYear, 'toYear'),
+    defaults: { colour: null },
+    check: async (manager, row: FeatureStateRow) => {
+      checkYears(row.fromYear, row.toYear, 'toYear');
+      if (row.colour?.specimenId) await findRow(manager, SpecimenRow, row.colour.specimenId, 'This model');
+    },
     checkDelete: async (manager, row: FeatureStateRow) => {
       if (await manager.existsBy(ObservationRow, { stateId: row.id }))
         throw refused('in-use', 'Not removed: it was seen on a model, and that look would lose what it saw.');

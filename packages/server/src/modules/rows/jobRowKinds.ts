@@ -1,4 +1,5 @@
 import { getSchool, isSchoolOption } from '@sardonyx/core';
+import { ColourCaptureRow } from '../../entities/colour.ts';
 import {
   ChangeComingOff,
   ChangeDecision,
@@ -39,7 +40,7 @@ import {
   SpecimenRow,
   WantRow,
 } from '../../entities/workpiece.ts';
-import { Not, type EntityManager } from 'typeorm';
+import { In, Not, type EntityManager } from 'typeorm';
 import { refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
 import { assertSettledKnown } from '../jobs/assertSettledKnown.ts';
@@ -60,8 +61,10 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeObservation,
     mayDelete: true,
     movesPlan: false,
+    defaults: { captureIds: [] },
     jobOf: (manager, row: ObservationRow) => jobOfSpecimen(manager, row.specimenId),
     check: async (manager, row: ObservationRow) => {
+      await assertCapturesAreIts(manager, row);
       if (row.stateId === null) return;
       if (!(await manager.existsBy(FeatureStateRow, { id: row.stateId, featureId: row.featureId })))
         throw refused('state', 'This cannot be seen at that place.', { stateId: 'Choose one of its states.' });
@@ -244,6 +247,17 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     jobOf: (manager, row: MeasurementRow) => jobOfSpecimen(manager, row.specimenId),
   },
 ];
+
+async function assertCapturesAreIts(manager: EntityManager, row: ObservationRow): Promise<void> {
+  if (row.captureIds.length === 0) return;
+  const captures = await manager.findBy(ColourCaptureRow, { id: In(row.captureIds) });
+  const parts = await manager.findBy(SpecimenPartRow, { specimenId: row.specimenId });
+  const areIts = captures.every((capture) => parts.some(({ id }) => id === capture.specimenPartId));
+  if (captures.length !== new Set(row.captureIds).size || !areIts)
+    throw refused('captures', 'Only colours that were captured on this model can answer a look at it.', {
+      captureIds: 'Choose among the colours kept of this model.',
+    });
+}
 
 /** Each planned decal is a step of its own: two of one name on one area could not be told apart. */
 async function assertDecalHasItsName(manager: EntityManager, row: CoatingLayerRow): Promise<void> {

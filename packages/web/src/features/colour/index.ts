@@ -1,4 +1,3 @@
 export { ColourPage } from './ColourPage.tsx';
 export { MatchThePotPage } from './trainer/MatchThePotPage.tsx';
-export { Swatch } from './swatch/Swatch.tsx';
 export { useNeutral } from './swatch/useNeutral.ts';

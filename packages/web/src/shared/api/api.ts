@@ -159,7 +159,7 @@ export const api = createApi({
     }),
     addCapture: build.mutation<ColourCapture, CreateCapture>({
       query: (body) => ({ url: 'captures', method: 'POST', body }),
-      invalidatesTags: ['Colour'],
+      invalidatesTags: ['Colour', 'Job'],
     }),
     startMix: build.mutation<Mix, CreateMix>({
       query: (body) => ({ url: 'mixes', method: 'POST', body }),

@@ -1,12 +1,23 @@
-import type { CaptureMethod, CapturePlace, Geometry, Lab, Photo, Point } from '@sardonyx/core';
+import {
+  selectColourFeatures,
+  type CaptureMethod,
+  type CapturePlace,
+  type Geometry,
+  type Lab,
+  type Photo,
+  type Point,
+} from '@sardonyx/core';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useAddCaptureMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
+import { Field } from '../../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { Select } from '../../../shared/ui/Select.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { useColourBench } from '../ColourContext.tsx';
-import { formatLabSpread } from '../swatch/formatColour.ts';
-import { Swatch } from '../swatch/Swatch.tsx';
+import { formatLabSpread } from '../../../shared/colour/formatColour.ts';
+import { Swatch } from '../../../shared/colour/Swatch.tsx';
 
 /** A colour in hand that is not kept yet. */
 export interface CaptureDraft {
@@ -36,6 +47,7 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
   const [who] = useWho();
   const [keep, { error, isLoading }] = useAddCaptureMutation();
   const [note, setNote] = useState('');
+  const { offered, answersId, choose } = useAnswered(partId);
   if (!draft)
     return (
       <p className="border border-dashed border-strong-line px-4 py-5 text-soft-ink">
@@ -51,6 +63,7 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
       sd: [...sd] as [number, number, number],
       spectrum: spectrum && [...spectrum],
       point: point && { ...point },
+      answersId,
     };
     const { data } = await keep(body);
     if (!data) return;
@@ -84,6 +97,18 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
           <span className="block text-note">Where exactly</span>
           <input value={note} maxLength={200} onChange={(event) => setNote(event.target.value)} />
         </label>
+        {offered.length > 0 && (
+          <Field label="It answers" isQuiet width="13rem">
+            <Select
+              value={answersId ?? ''}
+              options={[
+                { value: '', label: 'no look at it' },
+                ...offered.map(({ id, label }) => ({ value: id, label: label.toLowerCase() })),
+              ]}
+              onChange={choose}
+            />
+          </Field>
+        )}
         <button type="button" className="main-button" disabled={isLoading} onClick={() => void save()}>
           Keep it as the {place} colour
         </button>
@@ -91,6 +116,18 @@ export function KeepCapture({ draft, partId, place, onKept }: KeepCaptureProps) 
       {error !== undefined && <ErrorNote error={readAppError(error)} />}
     </section>
   );
+}
+
+/** Looks at the part that a colour can answer; the one that was asked for, or the only one, is chosen. */
+function useAnswered(partId: string) {
+  const { view } = useColourBench();
+  const [params] = useSearchParams();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const specimen = view.specimens.find(({ parts }) => parts.some(({ id }) => id === partId));
+  const offered = specimen ? selectColourFeatures(specimen, partId) : [];
+  const asked = chosen ?? params.get('answers') ?? (offered.length === 1 ? offered[0]!.id : null);
+  const answersId = offered.some(({ id }) => id === asked) ? asked : null;
+  return { offered, answersId, choose: setChosen };
 }
 
 /** So many radii of the loupe are seen through it. */

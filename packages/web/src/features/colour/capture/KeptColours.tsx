@@ -2,8 +2,8 @@ import { describeFade, type ColourCapture } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { useColourBench } from '../ColourContext.tsx';
-import { formatLab } from '../swatch/formatColour.ts';
-import { Swatch } from '../swatch/Swatch.tsx';
+import { formatLab } from '../../../shared/colour/formatColour.ts';
+import { Swatch } from '../../../shared/colour/Swatch.tsx';
 
 /** Everything that was captured for this job, part by part, with what light did to it. */
 export function KeptColours() {

@@ -1,7 +1,7 @@
 import { describeDifference, estimateGloss, type Dosing, type Lab, type Proposal, type Shortage } from '@sardonyx/core';
 import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Sign } from '../../../shared/ui/Sign.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx';
 
 interface AnswerProps {

@@ -7,7 +7,7 @@ import { readAppError } from '../../../shared/api/appError.ts';
 import type { Option } from '../../../shared/ui/options.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 import type { WantedColour } from './useTarget.ts';
 
 /** dE00 that is good enough: beside each other few see it. */

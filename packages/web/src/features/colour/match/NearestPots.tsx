@@ -2,7 +2,7 @@ import { isOutsideModel, rankPots, type Geometry, type Lab } from '@sardonyx/cor
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useColourBench } from '../ColourContext.tsx';
-import { Swatch } from '../swatch/Swatch.tsx';
+import { Swatch } from '../../../shared/colour/Swatch.tsx';
 
 const SHOWN = 4;
 

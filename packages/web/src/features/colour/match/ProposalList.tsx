@@ -1,7 +1,7 @@
 import { sumLeft, type Proposal, type ProposalKind } from '@sardonyx/core';
 import { Radios } from '../../../shared/ui/Radios.tsx';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 const WORDS: Readonly<Record<ProposalKind, string>> = {
   nearest: 'Nearest',

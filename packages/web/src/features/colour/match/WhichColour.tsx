@@ -2,7 +2,7 @@ import { useSearchParams } from 'react-router';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
 import { useColourBench } from '../ColourContext.tsx';
-import { formatLabSpread } from '../swatch/formatColour.ts';
+import { formatLabSpread } from '../../../shared/colour/formatColour.ts';
 import type { WantedColour } from './useTarget.ts';
 
 /** Which of the captured colours is aimed at. */

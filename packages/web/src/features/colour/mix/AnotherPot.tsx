@@ -9,7 +9,7 @@ import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { findProduct, useColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 interface AnotherPotProps {
   readonly mix: MixView;

@@ -6,7 +6,7 @@ import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 /** Every line of a mixing, latest first; a mislogged one is taken out of the account and stays in the log. */
 export function MixLog({ mix, state }: { readonly mix: MixView; readonly state: MixState }) {

@@ -3,7 +3,7 @@ import { computeDe00, firstMl, type MixState, type RoundAdvice } from '@sardonyx
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { nameOfProduct, useColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 interface MixVerdictProps {
   readonly mix: MixView;

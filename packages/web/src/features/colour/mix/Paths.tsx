@@ -1,5 +1,5 @@
 import type { Path } from '@sardonyx/core';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 const WORDS: Readonly<Record<Path['kind'], string>> = {
   'own pots': 'Go on with these pots',

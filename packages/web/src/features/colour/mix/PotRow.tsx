@@ -1,7 +1,7 @@
 import { computePaintLab, convertLabToHex, selectOptics, sumLeft, type Geometry } from '@sardonyx/core';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { findProduct, useColourBench } from '../ColourContext.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 /** A pot that is so full is drawn full, ml. */
 const FULL_ML = 20;

@@ -13,7 +13,7 @@ import { readAppError } from '../../../shared/api/appError.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { findProduct, useColourBench } from '../ColourContext.tsx';
-import { formatGrams, formatMl } from '../swatch/formatColour.ts';
+import { formatGrams, formatMl } from '../../../shared/colour/formatColour.ts';
 import { useScales } from './useScales.ts';
 
 interface PourPanelProps {

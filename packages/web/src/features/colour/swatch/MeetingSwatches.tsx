@@ -1,5 +1,5 @@
 import type { Lab } from '@sardonyx/core';
-import { Swatch } from './Swatch.tsx';
+import { Swatch } from '../../../shared/colour/Swatch.tsx';
 
 interface MeetingSwatchesProps {
   readonly target: Lab;

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Chart } from '../../../shared/ui/Chart.tsx';
 import { axisText, type DrawChart } from '../../../shared/ui/drawChart.ts';
-import { formatMl } from './formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 
 interface PathChartProps {
   readonly paths: readonly {

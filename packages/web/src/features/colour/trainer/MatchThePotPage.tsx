@@ -16,7 +16,7 @@ import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { Pending } from '../../../shared/ui/Pending.tsx';
 import { MeetingSwatches } from '../swatch/MeetingSwatches.tsx';
 import { useNeutral } from '../swatch/useNeutral.ts';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 import { TrainerPots } from './TrainerPots.tsx';
 import { TrainerResult } from './TrainerResult.tsx';
 

@@ -1,8 +1,8 @@
 import type { ShelfView } from '@sardonyx/contract';
 import { computePaintLab, type ShelfPaint } from '@sardonyx/core';
 import { useState } from 'react';
-import { formatMl } from '../swatch/formatColour.ts';
-import { Swatch } from '../swatch/Swatch.tsx';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
+import { Swatch } from '../../../shared/colour/Swatch.tsx';
 
 interface TrainerPotsProps {
   readonly paints: readonly ShelfPaint[];

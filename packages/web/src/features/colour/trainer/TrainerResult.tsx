@@ -11,7 +11,7 @@ import {
 } from '@sardonyx/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Progress } from '../../../shared/ui/Progress.tsx';
-import { formatMl } from '../swatch/formatColour.ts';
+import { formatMl } from '../../../shared/colour/formatColour.ts';
 import { PathChart } from '../swatch/PathChart.tsx';
 import { useColourWorker } from '../worker/useColourWorker.ts';
 

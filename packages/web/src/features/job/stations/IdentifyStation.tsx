@@ -71,7 +71,14 @@ export function IdentifyStation() {
     <Zones
       isSticky={false}
       lead={lead}
-      model={<LookPoints {...{ catalogue, looks }} chosen={featureId} onChoose={setFeatureId} />}
+      model={
+        <LookPoints
+          {...{ catalogue, looks }}
+          captured={report?.identification.captured ?? {}}
+          chosen={featureId}
+          onChoose={setFeatureId}
+        />
+      }
     >
       {report && !isBlank && (
         <>

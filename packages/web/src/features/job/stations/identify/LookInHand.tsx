@@ -1,20 +1,22 @@
-import { CERTAINTIES, type IdentifyFeature } from '@sardonyx/core';
+import { CERTAINTIES, type CapturedState, type IdentifyFeature } from '@sardonyx/core';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
+import { CapturedHere } from './CapturedHere.tsx';
 import { CERTAINTY_KEYS, SILENT, useAnswer } from './useAnswer.ts';
 import { WhereToLook } from './WhereToLook.tsx';
 
 interface LookInHandProps {
   readonly feature: IdentifyFeature;
+  readonly captured: readonly CapturedState[] | undefined;
   readonly hasNext: boolean;
   readonly onNext: () => void;
 }
 
 /** The look in hand: where and how, what can be seen there, and how sure the eye is. One press answers. */
-export function LookInHand({ feature, hasNext, onNext }: LookInHandProps) {
+export function LookInHand({ feature, captured, hasNext, onNext }: LookInHandProps) {
   const { specimen, isClosed } = useJob();
   const answer = useAnswer();
   const dispatch = useAppDispatch();
@@ -65,6 +67,7 @@ export function LookInHand({ feature, hasNext, onNext }: LookInHandProps) {
           onChange={(certainty) => answer(feature, { certainty })}
         />
       </div>
+      <CapturedHere feature={feature} states={captured} />
       <div className="mt-2 flex min-h-11 flex-wrap items-center gap-4">
         {hasNext && (
           <button type="button" className="main-button" onClick={onNext}>

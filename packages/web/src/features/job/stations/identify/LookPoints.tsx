@@ -1,4 +1,12 @@
-import { type IdentifyCatalogue, type IdentifyFeature, type NextLook, type ViewKind } from '@sardonyx/core';
+import {
+  formatPercent,
+  type CapturedState,
+  type Identification,
+  type IdentifyCatalogue,
+  type IdentifyFeature,
+  type NextLook,
+  type ViewKind,
+} from '@sardonyx/core';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
@@ -15,6 +23,7 @@ interface LookPointsProps {
   readonly catalogue: IdentifyCatalogue;
   /** Not taken yet, best first. */
   readonly looks: readonly NextLook[];
+  readonly captured: Identification['captured'];
   /** null: whatever tells most next. */
   readonly chosen: string | null;
   readonly onChoose: (featureId: string | null) => void;
@@ -24,7 +33,7 @@ interface LookPointsProps {
  * Things to look at on the model: numbered points on the drawing, hollow until answered, and the same list under it in the
  * order that settles the question fastest. One selection for both; the whole run works by keyboard.
  */
-export function LookPoints({ catalogue, looks, chosen, onChoose }: LookPointsProps) {
+export function LookPoints({ catalogue, looks, captured, chosen, onChoose }: LookPointsProps) {
   const { specimen, isClosed } = useJob();
   const answer = useAnswer();
   const list = useRef<HTMLOListElement>(null);
@@ -72,6 +81,7 @@ export function LookPoints({ catalogue, looks, chosen, onChoose }: LookPointsPro
       {inHand && (
         <LookInHand
           feature={inHand}
+          captured={captured[inHand.id]}
           onNext={() => move(null)}
           hasNext={open.some((look) => look.featureId !== inHand.id)}
         />
@@ -83,6 +93,7 @@ export function LookPoints({ catalogue, looks, chosen, onChoose }: LookPointsPro
             feature={featureById.get(id)!}
             number={i + 1}
             isInHand={id === inHand?.id}
+            captured={captured[id]?.[0]}
             onChoose={onChoose}
           />
         ))}
@@ -95,13 +106,17 @@ interface LookRowProps {
   readonly feature: IdentifyFeature;
   readonly number: number;
   readonly isInHand: boolean;
+  /** The likeliest state by its captured colour. */
+  readonly captured: CapturedState | undefined;
   readonly onChoose: (featureId: string) => void;
 }
 
-function LookRow({ feature, number, isInHand, onChoose }: LookRowProps) {
+function LookRow({ feature, number, isInHand, captured, onChoose }: LookRowProps) {
   const { specimen } = useJob();
   const answer = specimen.observations.find((one) => one.featureId === feature.id);
-  const seen = feature.states.find((state) => state.id === answer?.stateId);
+  const labelOf = (id: string | null | undefined) => feature.states.find((state) => state.id === id)?.label;
+  const byEye = [labelOf(answer?.stateId), answer?.certainty].filter(Boolean).join(', ');
+  const byCapture = captured && `${labelOf(captured.stateId)}, measured, ${formatPercent(captured.share)}`;
   return (
     <li
       className={`border-b border-hairline border-l-4 last:border-b-0 ${isInHand ? 'border-l-sard' : 'border-l-transparent'}`}
@@ -119,7 +134,7 @@ function LookRow({ feature, number, isInHand, onChoose }: LookRowProps) {
         </span>
         <span className={isInHand ? 'font-semibold' : ''}>{feature.label}</span>
         <span className="ml-auto text-right text-soft-ink">
-          {answer ? [seen?.label, answer.certainty].filter(Boolean).join(', ') : describeEffort(feature)}
+          {answer ? (byCapture ?? byEye) : describeEffort(feature)}
         </span>
       </button>
     </li>

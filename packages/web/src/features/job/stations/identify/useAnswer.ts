@@ -1,5 +1,5 @@
-import type { Certainty, IdentifyFeature } from '@sardonyx/core';
-import { changeRow, createRow } from '../../../../shared/edits/editRow.ts';
+import type { Certainty, IdentifyFeature, Observation } from '@sardonyx/core';
+import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 
@@ -18,31 +18,46 @@ export const CERTAINTY_KEYS: Readonly<Record<string, Certainty>> = {
 interface AnswerChange {
   readonly stateId?: string;
   readonly certainty?: Certainty;
+  readonly captureIds?: readonly string[];
 }
 
-/** Saves what was seen of a feature. A state alone is taken as sure; a certainty alone keeps the state. */
+/**
+ * Saves what was seen of a feature. A state alone is taken as sure; a certainty alone keeps the state; a captured colour alone
+ * says that the eye has not judged.
+ */
 export function useAnswer(): (feature: IdentifyFeature, change: AnswerChange) => void {
   const { specimen } = useJob();
   const dispatch = useAppDispatch();
-  return (feature, { stateId, certainty }) => {
+  return (feature, change) => {
     const before = specimen.observations.find((one) => one.featureId === feature.id);
-    const isSilent = certainty !== undefined && SILENT.includes(certainty);
-    const changes = {
-      stateId: isSilent ? null : (stateId ?? before?.stateId ?? null),
-      certainty: certainty ?? (before && !SILENT.includes(before.certainty) ? before.certainty : 'sure'),
-    };
-    // "Likely" of nothing says nothing.
-    if (changes.stateId === null && !isSilent && changes.certainty !== 'replaced') return;
+    if (before && before.stateId === null && change.captureIds?.length === 0) {
+      // Nothing is said any more.
+      void dispatch(deleteRow({ kind: 'observations', row: before, label: `${feature.label}: not looked at` }));
+      return;
+    }
+    const changes = change.captureIds ? answerByCapture(change.captureIds, before) : answerByEye(change, before);
+    if (!changes) return;
     const seen = feature.states.find((state) => state.id === changes.stateId)?.label;
-    const label = `${feature.label}: ${seen ?? changes.certainty}`;
+    const label = `${feature.label}: ${change.captureIds ? 'captured colour' : (seen ?? changes.certainty)}`;
+    const body = { specimenId: specimen.specimen.id, featureId: feature.id, ...changes };
     if (before) void dispatch(changeRow({ kind: 'observations', row: before, changes, label }));
-    else
-      void dispatch(
-        createRow({
-          kind: 'observations',
-          body: { specimenId: specimen.specimen.id, featureId: feature.id, ...changes },
-          label,
-        }),
-      );
+    else void dispatch(createRow({ kind: 'observations', body, label }));
   };
 }
+
+/** null for "likely" of nothing, which says nothing. */
+function answerByEye({ stateId, certainty }: AnswerChange, before: Observation | undefined) {
+  const isSilent = certainty !== undefined && SILENT.includes(certainty);
+  const changes = {
+    stateId: isSilent ? null : (stateId ?? before?.stateId ?? null),
+    certainty: certainty ?? (before && !SILENT.includes(before.certainty) ? before.certainty : ('sure' as const)),
+  };
+  return changes.stateId === null && !isSilent && changes.certainty !== 'replaced' ? null : changes;
+}
+
+/** What the eye said stands beside it. */
+const answerByCapture = (captureIds: readonly string[], before: Observation | undefined) => ({
+  stateId: before?.stateId ?? null,
+  certainty: before?.certainty ?? ('cannot see' as const),
+  captureIds,
+});

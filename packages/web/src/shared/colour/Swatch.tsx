@@ -1,5 +1,5 @@
 import { convertLabToRgb, convertLabToHex, type Lab } from '@sardonyx/core';
-import { Sign } from '../../../shared/ui/Sign.tsx';
+import { Sign } from '../ui/Sign.tsx';
 
 interface SwatchProps {
   readonly lab: Lab;

@@ -1,0 +1,80 @@
+import type { StateColour } from '../model/catalogue.ts';
+import type { CapturePlace } from '../model/colour.ts';
+import type { ColourReading, ColourSpread } from './catalogue.ts';
+
+/** A colour that readings are held against: as new, or as one model showed it. */
+export type KnownColour = Pick<StateColour, 'lab' | 'sd' | 'place'> & { readonly isOfOneModel: boolean };
+
+/** The half-normal is summed at so many middles of equal steps, over so many of its scales. */
+const STEPS = 33;
+const REACH = 3.5;
+/** No reading is closer than this, however often it was taken. */
+const LEAST_SD = 0.2;
+
+/**
+ * ln p(readings | colour), in units of Lab^-3 a reading. All readings are of one model: they share its batch (normal, each
+ * coordinate alone) and its fading t, half-normal along one way, of which an open face shows all and a sheltered one a share.
+ * A colour that is known from one model carries that model's batch, fading and reading, too. Batches are integrated out in
+ * closed form (Sherman and Morrison 1950), fadings on a grid.
+ */
+export function computeColourDensity(
+  readings: readonly ColourReading[],
+  known: KnownColour,
+  spread: ColourSpread,
+): number {
+  const { batchSd, fadingSd } = spread;
+  const shareOf = (place: CapturePlace) => (place === 'exposed' ? 1 : spread.shelteredShare);
+  const shares = readings.map(({ place }) => shareOf(place));
+  const sums = [0, 1, 2].map((axis) => {
+    const weights = readings.map(({ sd }) => 1 / Math.max(LEAST_SD, sd[axis]!) ** 2);
+    const common = (known.isOfOneModel ? 2 : 1) * batchSd ** 2 + known.sd[axis]! ** 2;
+    const total = weights.reduce((sum, weight) => sum + weight, 0);
+    return { weights, shrink: common / (1 + common * total), lnScale: lnScaleOf(weights, common, total) };
+  });
+  const lnScale = sums.reduce((sum, axis) => sum + axis.lnScale, 0);
+  const fadings = fadingSd > 0 ? FADINGS : STILL;
+  const ofKnown = known.isOfOneModel ? fadings : STILL;
+  const knownShare = shareOf(known.place);
+  let density = 0;
+  let top = -Infinity;
+  for (const mine of fadings)
+    for (const its of ofKnown) {
+      let quadratic = 0;
+      for (let axis = 0; axis < 3; axis++) {
+        const { weights, shrink } = sums[axis]!;
+        const way = fadingSd * spread.fadingWay[axis]!;
+        const asNew = known.lab[axis]! - knownShare * its.at * way;
+        let [squares, firsts] = [0, 0];
+        for (let k = 0; k < readings.length; k++) {
+          const off = readings[k]!.lab[axis]! - asNew - shares[k]! * mine.at * way;
+          squares += weights[k]! * off * off;
+          firsts += weights[k]! * off;
+        }
+        quadratic += squares - shrink * firsts * firsts;
+      }
+      const ln = mine.lnWeight + its.lnWeight - quadratic / 2;
+      if (ln > top) [density, top] = [density * Math.exp(top - ln) + 1, ln];
+      else density += Math.exp(ln - top);
+    }
+  return lnScale + top + Math.log(density);
+}
+
+/** ln of what stands before the exponential of a normal with independent errors and one common error. */
+function lnScaleOf(weights: readonly number[], common: number, total: number): number {
+  const lnWeights = weights.reduce((sum, weight) => sum + Math.log(weight), 0);
+  return (lnWeights - Math.log(1 + common * total) - weights.length * Math.log(2 * Math.PI)) / 2;
+}
+
+/** In scales of its half-normal, with the ln of its share. */
+interface Fading {
+  readonly at: number;
+  readonly lnWeight: number;
+}
+const FADINGS = createFadings();
+const STILL: readonly Fading[] = [{ at: 0, lnWeight: 0 }];
+
+function createFadings(): Fading[] {
+  const steps = Array.from({ length: STEPS }, (_, i) => ((i + 0.5) * REACH) / STEPS);
+  const total = steps.reduce((sum, at) => sum + Math.exp(-0.5 * at * at), 0);
+  return steps.map((at) => ({ at, lnWeight: -0.5 * at * at - Math.log(total) }));
+}
