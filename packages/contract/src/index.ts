@@ -84,6 +84,7 @@ export {
   ShelfFile,
   UndoStep,
 } from './requests/colour.ts';
+export { WriteTrace } from './requests/trace.ts';
 export { CatalogueFile } from './requests/catalogueFile.ts';
 export { ChangeBuild, ChangeCasting, CreateCasting } from './requests/catalogue.ts';
 export type {
@@ -92,6 +93,7 @@ export type {
   BuildChanged,
   OpenWant,
   BenchView,
+  CastingPhoto,
   CastingView,
   UsualThingsTaken,
   CatalogueEntry,

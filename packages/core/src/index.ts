@@ -39,7 +39,8 @@ export {
   type PartSize,
   type PartSizes,
 } from './model/partShape.ts';
-export type { Drawing, DrawingShape, DrawingView, ViewKind } from './model/drawing.ts';
+export { VIEW_KINDS } from './model/drawing.ts';
+export type { Anchor, Drawing, DrawingShape, DrawingView, Surface, ViewKind } from './model/drawing.ts';
 export { InvalidInputError } from './model/errors.ts';
 export { DEFAULT_LOSS_THRESHOLD, type HouseStyle } from './model/house.ts';
 export { MATERIALS, type Material } from './model/material.ts';
@@ -321,7 +322,8 @@ export {
   type BuildDraft,
   type NewPart,
 } from './construction/editBuild.ts';
-export { drawCasting, redrawCasting } from './construction/drawCasting.ts';
+export { drawCasting } from './construction/drawCasting.ts';
+export { redrawCasting } from './construction/redrawCasting.ts';
 export { workOutBehind } from './construction/workOutBehind.ts';
 
 // Paint films
@@ -435,7 +437,7 @@ export { fitPartMap } from './drawing/fitPartMap.ts';
 export { createBodyTypeDrawing } from './drawing/createBodyTypeDrawing.ts';
 export { createView } from './drawing/createView.ts';
 export { fillShape, type PaintOfParts } from './drawing/fillShape.ts';
-export { isDrawing } from './drawing/isDrawing.ts';
+export { isDrawing, isDrawingShape } from './drawing/isDrawing.ts';
 export { outlineCircle, outlinePolygon, outlineRectangle, outlineWithArches, type Corner } from './drawing/paths.ts';
 export { createBaseView, createEndView, type PlainViewSize } from './drawing/plainViews.ts';
 
@@ -450,8 +452,11 @@ export { createLoggedWork } from './record/createLoggedWork.ts';
 export { createRecord, type JobRecord } from './record/createRecord.ts';
 export type { RecordMix } from './record/recordInput.ts';
 export * from './model/trace.ts';
+export { readArtwork, writeArtwork, type Artwork, type SvgElement } from './trace/artwork.ts';
 export { drawTraced } from './trace/drawTraced.ts';
+export { insertNode } from './trace/insertNode.ts';
+export { fitTrace } from './trace/fitTrace.ts';
 export { layPhoto, mapToDrawing, mapToPhoto } from './trace/layPhoto.ts';
 export { lightnessOfPhoto } from './trace/lightnessOfPhoto.ts';
-export { LEAST_NODES, outlineTrace } from './trace/outlineTrace.ts';
+export { closeMirrored, LEAST_NODES, outlineTrace } from './trace/outlineTrace.ts';
 export { snapTrace, type SnappedTrace } from './trace/snapTrace.ts';

@@ -153,6 +153,12 @@ export interface CastingView {
   readonly specimens: readonly { readonly id: string; readonly jobId: string | null; readonly name: string }[];
 }
 
+/** A photograph of a model of a casting. */
+export interface CastingPhoto {
+  readonly photo: Photo;
+  readonly model: string;
+}
+
 export interface CatalogueEntry {
   readonly id: string;
   readonly number: string;

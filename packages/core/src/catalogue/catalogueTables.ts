@@ -18,7 +18,7 @@ export interface CatalogueTables {
   readonly ranges: readonly ToyRange[];
   readonly features: readonly Feature[];
   readonly states: readonly Omit<FeatureState, 'colour'>[];
-  readonly castings: readonly Omit<Casting, 'drawing' | 'builtAs' | 'listed'>[];
+  readonly castings: readonly Omit<Casting, 'drawing' | 'traces' | 'builtAs' | 'listed'>[];
   readonly variants: readonly Omit<Variant, 'foundOnId'>[];
   readonly variantStates: readonly VariantState[];
   readonly sources: readonly Source[];

@@ -7,7 +7,8 @@ import { fitPartMap } from '../drawing/fitPartMap.ts';
 import { isDrawing } from '../drawing/isDrawing.ts';
 import { CONSTRUCTIONS } from './constructions.ts';
 import { createKey } from './createKey.ts';
-import { drawCasting, fitDrawing, redrawCasting, type DrawnPart } from './drawCasting.ts';
+import { drawCasting, fitDrawing, type DrawnPart } from './drawCasting.ts';
+import { redrawCasting } from './redrawCasting.ts';
 import { workOutBehind } from './workOutBehind.ts';
 
 const sideOf = (drawing: ReturnType<typeof drawCasting>) => drawing.views.find((view) => view.view === 'side')!;
@@ -148,9 +149,9 @@ describe('a plain drawing', () => {
     ];
     const after: DrawnPart[] = [before[0]!, { key: 'thing', shape: 'rack' }];
     const plain = drawCasting(SIZE, before);
-    expect(redrawCasting(plain, SIZE, before, after)).deep.equal(drawCasting(SIZE, after));
+    expect(redrawCasting(plain, SIZE, before, after).drawing).deep.equal(drawCasting(SIZE, after));
     const drawn = { views: plain.views.map((view) => ({ ...view, widthMm: view.widthMm + 1 })) };
-    expect(redrawCasting(drawn, SIZE, before, after)).deep.equal(drawn);
+    expect(redrawCasting(drawn, SIZE, before, after).drawing).deep.equal(drawn);
   });
 
   it('refuses a wheelbase that is as long as the toy', () =>

@@ -1,7 +1,6 @@
 import type { BodyType, CastingPart } from '../model/catalogue.ts';
 import type { Drawing, DrawingView } from '../model/drawing.ts';
 import type { PartShape } from '../model/partShape.ts';
-import { createBodyTypeDrawing } from '../drawing/createBodyTypeDrawing.ts';
 import { createView, type ViewBuilder } from '../drawing/createView.ts';
 import { createBaseView, createEndView, type PlainKeys } from '../drawing/plainViews.ts';
 import { createVehicleFrame, type VehicleFrame } from '../drawing/vehicleFrame.ts';
@@ -21,9 +20,6 @@ const ORDER: readonly PartShape[] = [
   ...(['shell', 'cab', 'windows', 'bonnet', 'boot lid', 'door', 'strip', 'grille', 'lamp', 'bumper', 'hook'] as const),
   ...(['rack', 'arm', 'blade', 'tyre', 'wheel', 'axle', 'pin'] as const),
 ];
-
-/** Whether a part of this look is seen before the body: glazing, lamps, wheels. */
-export const liesOnShell = (shape: PartShape): boolean => ORDER.indexOf(shape) > ORDER.indexOf('shell');
 
 /**
  * Side, base and end of a casting that nobody has drawn: every part gets a plain shape of its look, so that each stands on the
@@ -63,22 +59,6 @@ export function fitDrawing(drawing: Drawing, size: CastingSize, parts: readonly 
       return { ...view, shapes: [...kept, ...added.build().shapes] };
     }),
   };
-}
-
-/**
- * A drawing after its parts changed, whoever asks. One that was laid out from its parts, or from its kind of vehicle, is laid out
- * anew; one that somebody drew keeps what it has.
- */
-export function redrawCasting(
-  drawing: Drawing,
-  size: CastingSize,
-  before: readonly DrawnPart[],
-  after: readonly DrawnPart[],
-): Drawing {
-  const isSame = (other: Drawing) => JSON.stringify(other) === JSON.stringify(drawing);
-  const { bodyType, lengthMm, wheelbaseMm } = size;
-  const isLaidOut = isSame(drawCasting(size, before)) || isSame(createBodyTypeDrawing(bodyType, lengthMm, wheelbaseMm));
-  return isLaidOut ? drawCasting(size, after) : fitDrawing(drawing, size, after);
 }
 
 const inOrder = (parts: readonly DrawnPart[]) =>

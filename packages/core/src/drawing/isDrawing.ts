@@ -1,4 +1,4 @@
-import { SURFACES, VIEW_KINDS, type Drawing } from '../model/drawing.ts';
+import { SURFACES, VIEW_KINDS, type Drawing, type DrawingShape } from '../model/drawing.ts';
 
 /** Whether a value from outside is a drawing: views with shapes and anchors, and nothing but path data in the paths. */
 export function isDrawing(value: unknown): value is Drawing {
@@ -15,11 +15,12 @@ const isView = (view: unknown): boolean =>
   isSize(view.widthMm) &&
   isSize(view.heightMm) &&
   Array.isArray(view.shapes) &&
-  view.shapes.every(isShape) &&
+  view.shapes.every(isDrawingShape) &&
   Array.isArray(view.anchors) &&
   view.anchors.every(isAnchor);
 
-const isShape = (shape: unknown): boolean =>
+/** A shape with nothing but path data in its path. */
+export const isDrawingShape = (shape: unknown): shape is DrawingShape =>
   isRecord(shape) &&
   typeof shape.partKey === 'string' &&
   SURFACES.includes(shape.surface as never) &&

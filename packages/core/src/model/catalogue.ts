@@ -3,6 +3,7 @@ import type { SchoolAnswer } from './school.ts';
 import type { Drawing } from './drawing.ts';
 import type { Material } from './material.ts';
 import type { PartRole } from './partRole.ts';
+import type { Traces } from './trace.ts';
 import type { PartShape, PartSizes } from './partShape.ts';
 
 /** Every row that people edit carries a version; a save names the version it was made from. */
@@ -47,6 +48,8 @@ export interface Casting extends Versioned {
   /** What is known of the toy and of the vehicle that it shows. */
   readonly history: string;
   readonly drawing: Drawing;
+  /** What its drawing was traced from, view by view. */
+  readonly traces: Traces;
 }
 
 export interface CastingPart extends Versioned {

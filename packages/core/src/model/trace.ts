@@ -1,4 +1,4 @@
-import type { Anchor, Surface, ViewKind } from './drawing.ts';
+import type { Anchor, DrawingShape, DrawingView, Surface, ViewKind } from './drawing.ts';
 import type { Point } from './plane.ts';
 
 /** How the line goes through a node: a corner, a smooth bend, or the middle of an arc between its two neighbours. */
@@ -45,12 +45,23 @@ export interface PhotoFit {
   readonly isMirrored: boolean;
 }
 
+/** A trace with the view that it took the place of: parts without a line keep their shapes of it. */
+export interface KeptTrace extends Trace {
+  readonly under: DrawingView;
+}
+
+/** The views of a casting that somebody traced. */
+export type Traces = Partial<Readonly<Record<ViewKind, KeptTrace>>>;
+
 /** One view of a casting as somebody traced it, finished or not. */
 export interface Trace {
   readonly view: ViewKind;
   readonly widthMm: number;
   readonly heightMm: number;
   readonly photo: PhotoFit | null;
+  /** Back to front. */
   readonly shapes: readonly TracedShape[];
+  /** Shapes that came from a file of one's own, in front of what is traced. */
+  readonly artwork: readonly DrawingShape[];
   readonly anchors: readonly Anchor[];
 }

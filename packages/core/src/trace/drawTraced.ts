@@ -1,25 +1,27 @@
-import { drawCasting, liesOnShell, type CastingSize, type DrawnPart } from '../construction/drawCasting.ts';
 import type { DrawingShape, DrawingView } from '../model/drawing.ts';
 import type { Trace } from '../model/trace.ts';
 import { outlineTrace } from './outlineTrace.ts';
 
 /**
- * A view as it was traced. In the side view a part without a traced shape gets its plain one, behind what is traced or
- * before it as its kind lies on the model, so that every part stands on the part map.
+ * A view as it was traced. Parts without a line keep what they had in the view that it takes the place of, so that every part
+ * stands on the part map; what is traced lies where the first of its parts lay among them. Lines of parts that are gone are
+ * left out.
  */
-export function drawTraced(trace: Trace, size: CastingSize, parts: readonly DrawnPart[]): DrawingView {
-  const { view, widthMm, heightMm, anchors } = trace;
-  const traced = trace.shapes.flatMap((shape): DrawingShape[] => {
-    const outline = parts.some(({ key }) => key === shape.partKey) ? outlineTrace(shape, trace) : null;
+export function drawTraced(
+  trace: Omit<Trace, 'photo'>,
+  under: DrawingView,
+  parts: readonly { readonly key: string }[],
+): DrawingView {
+  const { view, widthMm, heightMm } = trace;
+  const isThere = ({ partKey }: { readonly partKey: string }) => parts.some(({ key }) => key === partKey);
+  const outlined = trace.shapes.filter(isThere).flatMap((shape): DrawingShape[] => {
+    const outline = outlineTrace(shape, trace);
     return outline ? [{ partKey: shape.partKey, surface: shape.surface, d: outline.d, box: outline.box }] : [];
   });
-  const plain = view === 'side' ? drawCasting(size, parts).views.find((one) => one.view === 'side')! : null;
-  const rest = plain?.shapes.filter(({ partKey }) => traced.every((shape) => shape.partKey !== partKey)) ?? [];
-  const isInFront = ({ partKey }: DrawingShape) => liesOnShell(parts.find(({ key }) => key === partKey)!.shape);
-  const named = new Set(anchors.map(({ featureKey }) => featureKey));
-  return {
-    ...{ view, widthMm, heightMm },
-    shapes: [...rest.filter((shape) => !isInFront(shape)), ...traced, ...rest.filter(isInFront)],
-    anchors: [...(plain?.anchors.filter(({ featureKey }) => !named.has(featureKey)) ?? []), ...anchors],
-  };
+  const traced = [...outlined, ...trace.artwork.filter(isThere)];
+  const isTraced = ({ partKey }: DrawingShape) => traced.some((shape) => shape.partKey === partKey);
+  const first = under.shapes.findIndex(isTraced);
+  const [behind, before] = first < 0 ? [under.shapes, []] : [under.shapes.slice(0, first), under.shapes.slice(first)];
+  const rest = (shapes: readonly DrawingShape[]) => shapes.filter((shape) => !isTraced(shape) && isThere(shape));
+  return { view, widthMm, heightMm, shapes: [...rest(behind), ...traced, ...rest(before)], anchors: trace.anchors };
 }

@@ -17,12 +17,7 @@ export interface LaidBy {
  *
  * Throws InvalidInputError when the places do not span a level line, or the ends do not lie along it.
  */
-export function layPhoto(
-  photoId: string,
-  { ends, level }: LaidBy,
-  levelMm: number,
-  lengthMm: number | null,
-): PhotoFit & { readonly scale: number } {
+export function layPhoto(photoId: string, { ends, level }: LaidBy, levelMm: number, lengthMm: number | null): PhotoFit {
   const along = { x: level[1].x - level[0].x, y: level[1].y - level[0].y };
   const run = Math.hypot(along.x, along.y);
   const [ux, uy] = [along.x / run, along.y / run];
@@ -44,7 +39,7 @@ export function layPhoto(
   const fit = { photoId, a, b, dx: 0, dy: 0, isMirrored };
   const front = mapToDrawing(fit, ends[0]);
   const ground = mapToDrawing(fit, level[0]);
-  return { ...fit, dx: -front.x, dy: levelMm - ground.y, scale };
+  return { ...fit, dx: -front.x, dy: levelMm - ground.y };
 }
 
 /** A point of the photograph's plane in the drawing. */

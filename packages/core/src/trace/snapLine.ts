@@ -28,6 +28,8 @@ const ALONG_MM = 0.15;
 const ENOUGH = 40;
 /** Below this there is no edge. */
 const LEAST_SLOPE = 6;
+/** The edge is no farther from the path than so many steps. */
+const MOST_CLIMB = 6;
 /** What a step of the offset from one sample to the next costs, and what it costs to be as far off as may be. */
 const STIFFNESS = 0.5;
 const FARNESS = 0.3;
@@ -36,7 +38,7 @@ const FARNESS = 0.3;
  * The edge of a picture along a line of short pieces: at every step the line may move across itself, and the path of moves
  * with the least cost is found by dynamic programming (A. A. Amini et al., Using dynamic programming for solving variational
  * problems in vision, IEEE PAMI 12, 1990): steep edges are cheap, jumps and far moves dear. Then each sample goes to the
- * steepest place within its step, by a parabola. Both ends may move.
+ * steepest place near it, by a parabola. Both ends may move.
  */
 export function snapLine(
   lightness: Lightness,
@@ -49,7 +51,9 @@ export function snapLine(
   const normals = samples.map((_, i) => normalAt(samples, i));
   const slopes = samples.map((place, i) => slopesAcross(lightness, place, normals[i]!, count));
   const far = (o: number) => FARNESS * ((o - middle) / middle) ** 2;
-  const price = (i: number, o: number) => 1 - Math.min(1, slopes[i]![o]! / ENOUGH) + far(o);
+  // What is no edge must not pull: without one the line stays where it was drawn.
+  const pull = (slope: number) => (slope < LEAST_SLOPE ? 0 : Math.min(1, slope / ENOUGH));
+  const price = (i: number, o: number) => 1 - pull(slopes[i]![o]!) + far(o);
   const cost = samples.map(() => new Float64Array(count));
   const from = samples.map(() => new Int16Array(count));
   for (let o = 0; o < count; o++) cost[0]![o] = price(0, o);
@@ -71,7 +75,8 @@ export function snapLine(
   let found = 0;
   for (let i = samples.length - 1; i >= 0; i--) {
     if (slopes[i]![at]! >= LEAST_SLOPE) found++;
-    offsets[i] = (at - middle + peakShift(slopes[i]!, at)) * FINE_MM;
+    const peak = climb(slopes[i]!, at);
+    offsets[i] = (peak - middle + peakShift(slopes[i]!, peak)) * FINE_MM;
     at = from[i]![at]!;
   }
   return {
@@ -99,6 +104,18 @@ function slopesAcross(lightness: Lightness, place: Point, normal: Point, count: 
     return sum / 3;
   });
   return Float64Array.from({ length: count }, (_, o) => Math.abs(profile[o + 2 * side]! - profile[o]!));
+}
+
+/** Steep enough is steep enough for the path; the edge itself is the steepest place near by. */
+function climb(slopes: Float64Array, from: number): number {
+  if (slopes[from]! < LEAST_SLOPE) return from;
+  let at = from;
+  for (let step = 0; step < MOST_CLIMB; step++) {
+    const [before, after] = [slopes[at - 1] ?? 0, slopes[at + 1] ?? 0];
+    if (slopes[at]! >= before && slopes[at]! >= after) break;
+    at += after > before ? 1 : -1;
+  }
+  return at;
 }
 
 function peakShift(slopes: Float64Array, at: number): number {

@@ -157,10 +157,18 @@ function fitLine(points: readonly Point[]): { readonly at: Point; readonly along
   return { at, along: { x: Math.cos(angle), y: Math.sin(angle) } };
 }
 
-/** Nodes of a run without its ends, which are given. */
+/** Nodes of a run without its ends, which are given; a press beyond a corner leaves samples there that belong to nothing. */
 function nodesBetween(from: Point, points: readonly Point[], to: Point): TraceNode[] {
-  const isFree = (point: Point) => [from, to].every((end) => Math.hypot(point.x - end.x, point.y - end.y) >= BLUNT_MM);
-  return nodesAlong([from, ...smooth(points).filter(isFree), to]).slice(1, -1);
+  const isBehind = (end: Point, inwards: Point) => (point: Point) => {
+    const [dx, dy] = [point.x - end.x, point.y - end.y];
+    if (Math.hypot(dx, dy) > ARM_MM) return false;
+    const [ux, uy] = [inwards.x - end.x, inwards.y - end.y];
+    return dx * ux + dy * uy < BLUNT_MM * Math.hypot(ux, uy);
+  };
+  const at = (end: Point) => points.find(({ x, y }) => Math.hypot(x - end.x, y - end.y) > ARM_MM);
+  const last = [...points].reverse().find(({ x, y }) => Math.hypot(x - to.x, y - to.y) > ARM_MM);
+  const [head, tail] = [isBehind(from, at(from) ?? to), isBehind(to, last ?? from)];
+  return nodesAlong([from, ...smooth(points).filter((point) => !head(point) && !tail(point)), to]).slice(1, -1);
 }
 
 function nodesAlong(points: readonly Point[]): TraceNode[] {

@@ -65,6 +65,7 @@ function createCasting({
     ...{ id, version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, history, drawing },
     builtAs: null,
     listed: 'all',
+    traces: {},
   };
 }
 

@@ -10,6 +10,7 @@ import type {
   PartShape,
   PartSizes,
   StateColour,
+  Traces,
 } from '@sardonyx/core';
 import { Column, Entity, Index, Unique, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
@@ -79,6 +80,9 @@ export class CastingRow extends VersionedRow {
 
   @Column('simple-json')
   drawing!: Drawing;
+
+  @Column('simple-json', { default: '{}' })
+  traces!: Traces;
 
   @References(() => ToyRangeRow, 'rangeId', 'RESTRICT')
   range?: Relation<ToyRangeRow>;

@@ -48,6 +48,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.CastingPage)),
       },
       {
+        path: 'catalogue/:castingId/trace/:view',
+        lazy: lazyPage(() => import('../features/catalogue/index.ts').then((module) => module.TracePage)),
+      },
+      {
         path: 'workshop',
         lazy: lazyPage(() => import('../features/workshop/index.ts').then((module) => module.WorkshopPage)),
       },

@@ -16,7 +16,7 @@ export async function addCasting(manager: EntityManager, body: CreateCasting): P
   const build = completeBuild(body.parts, body.joints);
   const casting = manager.create(CastingRow, {
     ...{ id: randomUUID(), version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm },
-    ...{ construction, builtAs, listed, history: '' },
+    ...{ construction, builtAs, listed, history: '', traces: {} },
     drawing: drawCasting({ bodyType, lengthMm, wheelbaseMm }, build.parts),
   });
   await manager.insert(CastingRow, casting);

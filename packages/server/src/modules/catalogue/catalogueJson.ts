@@ -2,6 +2,9 @@ import type { EntityManager } from 'typeorm';
 import { CastingPartRow, HistoryRow, JointRow } from '../../entities/catalogue.ts';
 import { readCatalogueTables } from './catalogueFile.ts';
 
+/** Versions, its own models and photographs, and what it measured on them, are this bench's. */
+const OWN = new Set(['version', 'foundOnId', 'colour', 'traces']);
+
 /** The whole catalogue with parts, joints, drawings and histories: docs/formats/catalogue.schema.json. */
 export async function readCatalogueJson(manager: EntityManager) {
   const tables = await readCatalogueTables(manager);
@@ -13,9 +16,8 @@ export async function readCatalogueJson(manager: EntityManager) {
   };
   const plain = Object.entries(whole).map(([name, rows]) => [
     name,
-    // Versions, on which model of its own it found an issue, and what it measured of a colour are this bench's.
-    (rows as readonly { version: number; foundOnId?: unknown; colour?: unknown }[]).map(
-      ({ version: _, foundOnId: __, colour: ___, ...fields }) => fields,
+    (rows as readonly object[]).map((row) =>
+      Object.fromEntries(Object.entries(row).filter(([field]) => !OWN.has(field))),
     ),
   ]);
   return { format: 'sardonyx-catalogue', formatVersion: 1, ...Object.fromEntries(plain) } as Record<string, unknown>;

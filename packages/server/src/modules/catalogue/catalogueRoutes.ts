@@ -1,4 +1,4 @@
-import { ChangeBuild, CreateCasting, WriteIssueDown, WriteSheet } from '@sardonyx/contract';
+import { ChangeBuild, CreateCasting, WriteIssueDown, WriteSheet, WriteTrace } from '@sardonyx/contract';
 import { writeCatalogueCsv } from '@sardonyx/core';
 import { Router, text } from 'express';
 import { badInput, notFound } from '../../http/errors.ts';
@@ -8,11 +8,13 @@ import { addCasting } from './addCasting.ts';
 import { changeBuild } from './changeBuild.ts';
 import { readCatalogueTables } from './catalogueFile.ts';
 import { beginImport, cancel, carryOut, type RunningImport } from './importCatalogue.ts';
+import { readCastingPhotos } from './readCastingPhotos.ts';
 import { readCastingView } from './readCastingView.ts';
 import { readCatalogue } from './readCatalogueView.ts';
 import { readIdentifyCatalogue } from './readIdentifyCatalogue.ts';
 import { writeSheet } from './writeSheet.ts';
 import { writeIssueDown } from './writeIssueDown.ts';
+import { writeTrace } from './writeTrace.ts';
 import { readCatalogueJson } from './catalogueJson.ts';
 
 export function createCatalogueRoutes(room: Workroom): Router {
@@ -35,6 +37,14 @@ export function createCatalogueRoutes(room: Workroom): Router {
   router.put('/castings/:id/build', async (request, response) => {
     const body = await validateBody(ChangeBuild, request.body);
     response.json(await change(room, (manager) => changeBuild(manager, request.params.id, body, room.now())));
+  });
+  router.put('/castings/:id/traces/:view', async (request, response) => {
+    const { id, view } = request.params;
+    const body = await validateBody(WriteTrace, request.body);
+    response.json(await change(room, (manager) => writeTrace(manager, id, view, body)));
+  });
+  router.get('/castings/:id/photos', async (request, response) => {
+    response.json(await look(room, (manager) => readCastingPhotos(manager, request.params.id)));
   });
   router.put('/castings/:id/issues', async (request, response) => {
     const body = await validateBody(WriteSheet, request.body);

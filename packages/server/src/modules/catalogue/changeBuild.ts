@@ -1,6 +1,6 @@
 import type { BuildChanged, ChangeBuild } from '@sardonyx/contract';
-import { completeBuild, redrawCasting, shapeOfRole, type PartShape } from '@sardonyx/core';
-import { In, type EntityManager } from 'typeorm';
+import { completeBuild, redrawCasting } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow, JointRow } from '../../entities/catalogue.ts';
 import { JobRow } from '../../entities/work.ts';
 import { SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
@@ -9,6 +9,7 @@ import { findRow, saveChange } from '../rows/versionedRows.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { assertBuildFits, insertJoints, insertParts } from './addCasting.ts';
 import { isTouched } from './isTouched.ts';
+import { readDrawnParts } from './readDrawnParts.ts';
 
 /**
  * Parts and joints of a casting become others, also while models of it are in work. Models of open jobs follow: new parts come,
@@ -75,15 +76,9 @@ async function followPart(manager: EntityManager, part: SpecimenPartRow, was: Pa
 
 /** Parts that models kept stay on the drawing. */
 async function redraw(manager: EntityManager, casting: CastingRow, before: readonly CastingPartRow[]): Promise<void> {
-  const { id: castingId, bodyType, lengthMm, wheelbaseMm, drawing } = casting;
+  const { id: castingId, bodyType, lengthMm, wheelbaseMm, drawing, traces } = casting;
   const size = { bodyType, lengthMm, wheelbaseMm };
-  const parts: { key: string; shape: PartShape }[] = await manager.findBy(CastingPartRow, { castingId });
-  const models = await manager.findBy(SpecimenRow, { castingId });
-  const onModels = await manager.findBy(SpecimenPartRow, { specimenId: In(models.map(({ id }) => id)) });
-  const all = [...parts];
-  for (const { key, role } of onModels) {
-    const shape = before.find((part) => part.key === key)?.shape ?? shapeOfRole(role);
-    if (all.every((part) => part.key !== key)) all.push({ key, shape });
-  }
-  await manager.update(CastingRow, { id: castingId }, { drawing: redrawCasting(drawing, size, before, all) });
+  const parts = await manager.findBy(CastingPartRow, { castingId });
+  const all = await readDrawnParts(manager, castingId, parts, before);
+  await manager.update(CastingRow, { id: castingId }, redrawCasting(drawing, size, before, all, traces));
 }

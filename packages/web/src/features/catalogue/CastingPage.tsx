@@ -63,14 +63,23 @@ export function CastingPage() {
       </div>
       <div className="grid gap-4 md:grid-cols-[2fr_2fr_1fr]">
         {casting.drawing.views.map((view) => (
-          <ModelDrawing
-            key={view.view}
-            view={view}
-            paint={{}}
-            parts={parts.map((part) => ({ key: part.key, material: part.material, state: 'sound' }))}
-            label={`${casting.name}, ${view.view}`}
-            className="h-36 w-full border border-hairline bg-paper"
-          />
+          <figure key={view.view}>
+            <ModelDrawing
+              view={view}
+              paint={{}}
+              parts={parts.map((part) => ({ key: part.key, material: part.material, state: 'sound' }))}
+              label={`${casting.name}, ${view.view}`}
+              className="h-36 w-full border border-hairline bg-paper"
+            />
+            <figcaption>
+              <Link
+                className="quiet-button inline-flex items-center"
+                to={`/catalogue/${encodeURIComponent(casting.id)}/trace/${view.view}`}
+              >
+                {casting.traces[view.view] ? 'Traced: change it' : 'Trace it over a photograph'}
+              </Link>
+            </figcaption>
+          </figure>
         ))}
       </div>
       {variants.length > 0 ? (

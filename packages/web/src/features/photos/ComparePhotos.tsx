@@ -1,6 +1,6 @@
 import type { SpecimenView } from '@sardonyx/contract';
 import type { DrawingView, Photo, PhotoMeasure, ViewKind } from '@sardonyx/core';
-import { useEffect, useId, useState, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { PictureCanvas } from '../../shared/ui/PictureCanvas.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
@@ -9,6 +9,7 @@ import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { useGetJobQuery } from '../../shared/api/api.ts';
 import { alignPairs, findDrawnWheels, findWheels, type Pair } from './alignPictures.ts';
+import { useFlat } from './useFlat.ts';
 import type { FlatPicture } from './worker/protocol.ts';
 import type { PhotoWorker } from './worker/usePhotoWorker.ts';
 
@@ -146,38 +147,6 @@ export function ComparePhotos({ photo, photos, measures, specimen, worker }: Com
       </div>
     </section>
   );
-}
-
-/** Straightens a picture in the worker and keeps its address as long as it is shown. */
-function useFlat(photo: Photo | null, worker: PhotoWorker, round: number) {
-  const [got, setGot] = useState<{ flat: (FlatPicture & { url: string }) | null; problem: string | null }>({
-    ...{ flat: null, problem: null },
-  });
-  const { straighten } = worker;
-  const control = photo?.control;
-  const hash = photo?.hash;
-  useEffect(() => {
-    if (!control || !hash) return;
-    let url: string | null = null;
-    let isCurrent = true;
-    setGot({ flat: null, problem: null });
-    straighten(`/api/photos/${hash}/full`, control).then(
-      (flat) => {
-        if (!isCurrent) return;
-        url = URL.createObjectURL(flat.picture);
-        setGot({ flat: { ...flat, url }, problem: null });
-      },
-      (error: unknown) =>
-        isCurrent && setGot({ flat: null, problem: error instanceof Error ? error.message : String(error) }),
-    );
-    return () => {
-      isCurrent = false;
-      if (url) URL.revokeObjectURL(url);
-    };
-    // The worker's functions change with its progress; the question does not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [control, hash, round]);
-  return got;
 }
 
 interface MmBox {

@@ -1,4 +1,5 @@
 export { PhotoPage } from './PhotoPage.tsx';
 export { PhotoDrop, PhotoStrip } from './PhotoStrip.tsx';
 export { PhotoCanvas } from './PhotoCanvas.tsx';
-export { usePhotoWorker } from './worker/usePhotoWorker.ts';
+export { usePhotoWorker, type PhotoWorker } from './worker/usePhotoWorker.ts';
+export { useFlat } from './useFlat.ts';

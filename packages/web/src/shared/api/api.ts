@@ -6,6 +6,7 @@ import type {
   BenchView,
   BuildChanged,
   ChangeBuild,
+  CastingPhoto,
   CastingView,
   TakeUsualThings,
   UsualThingsTaken,
@@ -29,6 +30,7 @@ import type {
   ImportReport,
   WriteIssueDown,
   WriteSheet,
+  WriteTrace,
   ShelfFile,
   ShelfReport,
   ShelfView,
@@ -58,6 +60,7 @@ import type {
   Specimen,
   SpecimenPart,
   Variant,
+  ViewKind,
 } from '@sardonyx/core';
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
@@ -131,6 +134,18 @@ export const api = createApi({
     createCasting: build.mutation<Casting, CreateCasting>({
       query: (body) => ({ url: 'castings', method: 'POST', body }),
       invalidatesTags: ['Catalogue'],
+    }),
+    getCastingPhotos: build.query<readonly CastingPhoto[], string>({
+      query: (id) => `castings/${encodeURIComponent(id)}/photos`,
+      providesTags: ['Job'],
+    }),
+    writeTrace: build.mutation<Casting, { id: string; view: ViewKind; body: WriteTrace }>({
+      query: ({ id, view, body }) => ({
+        url: `castings/${encodeURIComponent(id)}/traces/${view}`,
+        method: 'PUT',
+        body,
+      }),
+      invalidatesTags: ['Catalogue', 'Bench', 'Job'],
     }),
     changeBuild: build.mutation<BuildChanged, { id: string; body: ChangeBuild }>({
       query: ({ id, body }) => ({ url: `castings/${encodeURIComponent(id)}/build`, method: 'PUT', body }),
@@ -322,6 +337,8 @@ export const {
   useFindPlacesQuery,
   useCreateJobMutation,
   useChangeBuildMutation,
+  useGetCastingPhotosQuery,
+  useWriteTraceMutation,
   useCreateCastingMutation,
   useActOnTaskMutation,
   useLogCoatMutation,

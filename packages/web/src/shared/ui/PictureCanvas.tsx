@@ -29,6 +29,8 @@ interface PictureCanvasProps {
   /** null while nothing is being pointed at. */
   readonly onAdd?: ((point: PicturePoint) => void) | null;
   readonly onMove?: (index: number, point: PicturePoint) => void;
+  /** How far an arrow key moves a point; a pixel of the screen where left out: the nearer one looks, the finer it is. */
+  readonly nudge?: number;
   /** Drawn in the plane; k is the size of a screen pixel in it. */
   readonly children: (k: number) => ReactNode;
 }
@@ -37,6 +39,8 @@ const MOST_ZOOM = 12;
 /** A press that moves farther than this, in screen pixels, moves the picture instead of setting a point. */
 const CLICK_PX = 4;
 const STEP = 1.5;
+/** More points than this lie too close for a word beside each. */
+const MOST_WORDS = 12;
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -50,7 +54,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
  * that can be focused, named and tested.
  */
 export function PictureCanvas(props: PictureCanvasProps) {
-  const { label, box, points = [], pointWord = (i) => String(i + 1), onAdd = null, onMove, children } = props;
+  const { label, box, points = [], pointWord = (i) => String(i + 1), onAdd = null, onMove, nudge, children } = props;
   const svg = useRef<SVGSVGElement>(null);
   const plane = useRef<SVGGElement>(null);
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
@@ -73,8 +77,8 @@ export function PictureCanvas(props: PictureCanvasProps) {
     const step = event.shiftKey ? 10 : 1;
     if (arrow && own !== null) {
       const { x, y } = points[Number(own)]!;
-      // A step is a pixel of the screen: the nearer one looks, the finer it is.
-      onMove?.(Number(own), { x: x + arrow[0] * step * k, y: y + arrow[1] * step * k });
+      const by = step * (nudge ?? k);
+      onMove?.(Number(own), { x: x + arrow[0] * by, y: y + arrow[1] * by });
     } else if (arrow) behaviour.current!.translateBy(all(), -arrow[0] * 16 * step * k, -arrow[1] * 16 * step * k);
     else if (event.key === '+') enlarge(STEP);
     else if (event.key === '-') enlarge(1 / STEP);
@@ -99,7 +103,7 @@ export function PictureCanvas(props: PictureCanvasProps) {
         <g ref={plane} data-plane transform={view.toString()}>
           {children(k)}
           {points.map((point, i) => (
-            <Point key={i} at={i} point={point} word={pointWord(i)} k={k} />
+            <Point key={i} at={i} point={point} word={pointWord(i)} k={k} isPlain={points.length > MOST_WORDS} />
           ))}
         </g>
       </svg>
@@ -181,11 +185,14 @@ interface PointProps {
   readonly point: PicturePoint;
   readonly word: string;
   readonly k: number;
+  /** Small, without its word beside it. */
+  readonly isPlain: boolean;
 }
 
 const CROSS = 'M-12 0h9M3 0h9M0 -12v9M0 3v9';
+const SMALL_CROSS = 'M-6 0h4M2 0h4M0 -6v4M0 2v4';
 
-const Point = ({ at, point, word, k }: PointProps) => (
+const Point = ({ at, point, word, k, isPlain }: PointProps) => (
   <g
     role="button"
     tabIndex={0}
@@ -194,11 +201,13 @@ const Point = ({ at, point, word, k }: PointProps) => (
     transform={`translate(${point.x} ${point.y}) scale(${k})`}
     className="cursor-move"
   >
-    <circle r={22} fill="transparent" />
-    <path d={CROSS} stroke="#fff" strokeWidth={4} />
-    <path d={CROSS} stroke="#000" strokeWidth={1.6} />
-    <text x={10} y={-9} fontSize={15} fontWeight={700} fill="#000" stroke="#fff" strokeWidth={3} paintOrder="stroke">
-      {word}
-    </text>
+    <circle r={isPlain ? 11 : 22} fill="transparent" />
+    <path d={isPlain ? SMALL_CROSS : CROSS} stroke="#fff" strokeWidth={isPlain ? 3 : 4} />
+    <path d={isPlain ? SMALL_CROSS : CROSS} stroke="#000" strokeWidth={isPlain ? 1.2 : 1.6} />
+    {!isPlain && (
+      <text x={10} y={-9} fontSize={15} fontWeight={700} fill="#000" stroke="#fff" strokeWidth={3} paintOrder="stroke">
+        {word}
+      </text>
+    )}
   </g>
 );

@@ -30,7 +30,7 @@ export function BuildEditor({ tools, size, kept, faults }: BuildEditorProps) {
     // A size that cannot be is said at its field; meanwhile the last that could is drawn on.
     if (!(wheelbaseMm > 0 && wheelbaseMm < lengthMm)) return null;
     const { views } = kept
-      ? redrawCasting(kept.casting.drawing, frame, kept.parts, build.parts)
+      ? redrawCasting(kept.casting.drawing, frame, kept.parts, build.parts, kept.casting.traces).drawing
       : drawCasting(frame, build.parts);
     return views.find((one) => one.view === 'side')!;
   }, [bodyType, lengthMm, wheelbaseMm, kept, build.parts]);

@@ -1,4 +1,15 @@
-import type { CameraFit, CardValues, ColourSample, ControlPoint, PhotoControl, Point, Region } from '@sardonyx/core';
+import type {
+  CameraFit,
+  CardValues,
+  ColourSample,
+  ControlPoint,
+  PhotoControl,
+  PhotoFit,
+  Point,
+  Region,
+  SnappedTrace,
+  TracedShape,
+} from '@sardonyx/core';
 
 /** What the page asks of the worker. Pictures are named by their address; the worker fetches and keeps the last one. */
 export type PhotoRequest =
@@ -21,6 +32,14 @@ export type PhotoRequest =
       readonly radiusPx: number;
     }
   | { readonly id: number; readonly kind: 'snap'; readonly url: string; readonly point: Point }
+  | {
+      readonly id: number;
+      readonly kind: 'snap shape';
+      readonly url: string;
+      readonly control: PhotoControl;
+      readonly fit: PhotoFit;
+      readonly shape: TracedShape;
+    }
   | {
       readonly id: number;
       readonly kind: 'straighten';
@@ -48,5 +67,6 @@ export type PhotoAnswer =
   | ({ readonly id: number; readonly kind: 'fitted' } & FittedCard)
   | { readonly id: number; readonly kind: 'sampled'; readonly sample: ColourSample }
   | { readonly id: number; readonly kind: 'snapped'; readonly point: Point | null }
+  | ({ readonly id: number; readonly kind: 'shape snapped' } & SnappedTrace)
   | ({ readonly id: number; readonly kind: 'flat' } & FlatPicture)
   | { readonly id: number; readonly kind: 'problem'; readonly message: string };

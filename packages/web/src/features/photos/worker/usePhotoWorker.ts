@@ -1,4 +1,14 @@
-import type { CameraFit, CardValues, ColourSample, ControlPoint, PhotoControl, Point } from '@sardonyx/core';
+import type {
+  CameraFit,
+  CardValues,
+  ColourSample,
+  ControlPoint,
+  PhotoControl,
+  PhotoFit,
+  Point,
+  SnappedTrace,
+  TracedShape,
+} from '@sardonyx/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { FittedCard, FlatPicture, PhotoAnswer, PhotoRequest } from './protocol.ts';
 
@@ -17,6 +27,8 @@ export interface PhotoWorker {
   readonly findCard: (url: string, corners: readonly Point[] | null) => Promise<readonly ControlPoint[]>;
   /** The nearest edge; null where there is none. */
   readonly snap: (url: string, point: Point) => Promise<Point | null>;
+  /** A traced shape laid on the edges of the picture under it. */
+  readonly snapShape: (url: string, control: PhotoControl, fit: PhotoFit, shape: TracedShape) => Promise<SnappedTrace>;
   /** The colour card in a picture: found by itself, or from its corners. */
   readonly fitCard: (url: string, corners: readonly Point[] | null, card: CardValues | null) => Promise<FittedCard>;
   readonly sample: (url: string, fit: CameraFit, point: Point, radiusPx: number) => Promise<ColourSample>;
@@ -69,6 +81,11 @@ export function usePhotoWorker(): PhotoWorker {
       snap: async (url, point) => {
         const answer = await ask({ kind: 'snap', url, point });
         return answer.kind === 'snapped' ? answer.point : null;
+      },
+      snapShape: async (url, control, fit, shape) => {
+        const answer = await ask({ kind: 'snap shape', url, control, fit, shape });
+        if (answer.kind !== 'shape snapped') throw new Error('The worker answered something else.');
+        return answer;
       },
       fitCard: async (url, corners, card) => {
         const answer = await ask({ kind: 'fit card', url, corners, card });

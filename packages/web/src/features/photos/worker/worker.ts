@@ -3,10 +3,12 @@ import {
   findRegion,
   fitCamera,
   invertHomography,
+  lightnessOfPhoto,
   preparePlane,
   rectifyPicture,
   refineEdge,
   sampleColour,
+  snapTrace,
   solveHomography,
   type PhotoControl,
   type Picture,
@@ -36,6 +38,10 @@ async function answer(request: PhotoRequest): Promise<void> {
   }
   if (request.kind === 'snap')
     return post({ id: request.id, kind: 'snapped', point: refineEdge(picture, request.point) });
+  if (request.kind === 'snap shape') {
+    const lightness = lightnessOfPhoto(picture, request.control, request.fit);
+    return post({ id: request.id, kind: 'shape snapped', ...snapTrace(lightness, request.shape) });
+  }
   const { flat, region } = straighten(picture, request.control, request.mostPixels, (share) =>
     post({ id: request.id, kind: 'progress', share }),
   );

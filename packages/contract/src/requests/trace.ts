@@ -1,0 +1,78 @@
+import {
+  BENDS,
+  isDrawingShape,
+  TRACE_LINES,
+  TRACED_SURFACES,
+  type Bend,
+  type DrawingShape,
+  type TraceLine,
+  type TracedSurface,
+} from '@sardonyx/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNotEmpty,
+  IsNumber,
+  IsObject,
+  IsString,
+  Max,
+  Min,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
+import { OrNull, VersionedChange } from '../validation.ts';
+
+class TraceNodeBody {
+  @IsNumber() @Min(-50) @Max(700) x!: number;
+  @IsNumber() @Min(-50) @Max(700) y!: number;
+  @IsIn(BENDS) bend!: Bend;
+}
+
+class TracedShapeBody {
+  @IsString() @IsNotEmpty() partKey!: string;
+  @IsIn(TRACED_SURFACES) surface!: TracedSurface;
+  @IsIn(TRACE_LINES) line!: TraceLine;
+  @IsBoolean() isMirrored!: boolean;
+  @IsArray() @ArrayMaxSize(600) @ValidateNested({ each: true }) @Type(() => TraceNodeBody) nodes!: TraceNodeBody[];
+}
+
+class PhotoFitBody {
+  @IsString() @IsNotEmpty() photoId!: string;
+  @IsNumber() a!: number;
+  @IsNumber() b!: number;
+  @IsNumber() dx!: number;
+  @IsNumber() dy!: number;
+  @IsBoolean() isMirrored!: boolean;
+}
+
+class AnchorBody {
+  @IsString() @IsNotEmpty() featureKey!: string;
+  @IsNumber() @Min(-50) @Max(700) x!: number;
+  @IsNumber() @Min(-50) @Max(700) y!: number;
+}
+
+const IsArtwork = () =>
+  ValidateBy(
+    {
+      name: 'isArtwork',
+      validator: { validate: isDrawingShape, defaultMessage: () => '$property: a shape is path data of one part' },
+    },
+    { each: true },
+  );
+
+class TraceBody {
+  @IsNumber() @Min(1) @Max(600) widthMm!: number;
+  @IsNumber() @Min(1) @Max(600) heightMm!: number;
+  @OrNull() @IsObject() @ValidateNested() @Type(() => PhotoFitBody) photo!: PhotoFitBody | null;
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TracedShapeBody) shapes!: TracedShapeBody[];
+  @IsArray() @ArrayMaxSize(400) @IsArtwork() artwork!: DrawingShape[];
+  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => AnchorBody) anchors!: AnchorBody[];
+}
+
+/** One view of a casting as it was traced; null lays it out from its parts again. */
+export class WriteTrace extends VersionedChange {
+  @OrNull() @IsObject() @ValidateNested() @Type(() => TraceBody) trace!: TraceBody | null;
+}
