@@ -99,7 +99,7 @@ export async function traceCastings(seeds: readonly number[]): Promise<TraceTria
       const outline = flatten(shape.d).map(shift);
       const nodes = pressRoughly(outline, random);
       if (nodes.length < 3) continue;
-      const traced = { partKey: shape.partKey, surface: 'coat', line: 'outline', isMirrored: false } as const;
+      const traced = { partKey: shape.partKey, surface: 'coat', line: 'outline', area: '', isMirrored: false } as const;
       const lineOf = (own: readonly TraceNode[]) => flatten(outlineTrace({ ...traced, nodes: own }, view)!.d);
       const snapped = snapTrace(lightness, { ...traced, nodes });
       const [rough, fine] = [lineOf(nodes), lineOf(snapped.nodes)];

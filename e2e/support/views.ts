@@ -1,5 +1,6 @@
 import type { Page } from 'playwright-core';
 import { haveCapture, haveMix } from './colourToShow.ts';
+import { haveTrace } from './traceToShow.ts';
 
 export interface View {
   readonly name: string;
@@ -20,7 +21,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Open', picture: 'open', path: '/jobs/sg-06/open', ready: 'Every joint, and why' },
   {
     name: 'A photograph',
-    picture: 'photo',
+    picture: null,
     path: '/jobs/sg-03/photos/sg-03.before-left',
     ready: 'Point at one end.',
   },
@@ -72,6 +73,18 @@ export const VIEWS: readonly View[] = [
     act: async (page) => {
       await page.getByRole('button', { name: 'Edit what is known' }).click();
       await page.getByRole('region', { name: 'Sheet', exact: true }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'Tracing a casting',
+    picture: 'trace',
+    path: '/catalogue/mobile-library/trace/side',
+    ready: 'Artwork of your own, as SVG',
+    act: async (page) => {
+      await haveTrace(page);
+      await page.reload();
+      await page.getByRole('button', { name: 'Lay it anew' }).waitFor();
+      await page.locator('[role="application"] image').waitFor({ timeout: 60_000 });
     },
   },
   { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },

@@ -327,6 +327,7 @@ export { redrawCasting } from './construction/redrawCasting.ts';
 export { workOutBehind } from './construction/workOutBehind.ts';
 
 // Paint films
+export { layersUnder } from './film/layersUnder.ts';
 export { checkCoat } from './film/checkCoat.ts';
 export { completeProduct } from './film/completeProduct.ts';
 export { computePaint } from './film/computePaint.ts';
@@ -399,17 +400,12 @@ export {
 export { learnDryingShift, predictDry, type WetDryPair } from './colour/wetToDry.ts';
 export {
   CAPTURE_METHODS,
-  CAPTURE_PLACES,
   DOSINGS,
-  GEOMETRIES,
   MIX_WAYS,
   POUR_SOURCES,
   type CaptureMethod,
-  type CapturePlace,
   type ColourCapture,
   type Dosing,
-  type Geometry,
-  type LabColour,
   type Mix,
   type MixStep,
   type MixStepBody,
@@ -418,6 +414,7 @@ export {
   type Pour,
   type RecipeLine,
 } from './model/colour.ts';
+export { CAPTURE_PLACES, GEOMETRIES, type CapturePlace, type Geometry, type LabColour } from './model/reading.ts';
 
 // Photographs
 export { BENCH_CARD, CARD_DOTS, drawBenchCard, drawCardFace } from './photo/benchCard.ts';
@@ -452,6 +449,7 @@ export { createLoggedWork } from './record/createLoggedWork.ts';
 export { createRecord, type JobRecord } from './record/createRecord.ts';
 export type { RecordMix } from './record/recordInput.ts';
 export * from './model/trace.ts';
+export { AREA_KINDS } from './model/workpiece.ts';
 export { readArtwork, writeArtwork, type Artwork, type SvgElement } from './trace/artwork.ts';
 export { drawTraced } from './trace/drawTraced.ts';
 export { insertNode } from './trace/insertNode.ts';

@@ -112,7 +112,7 @@ describe('a range that is not in the catalogue yet', () => {
 
   it('needs a name, and nothing is made where the casting does not fit', async () => {
     const before = await list();
-    for (const more of [{}, { rangeName: ' ' }, { rangeName: 'Pier', parts: [] }, { rangeName: 'Pier', number: '' }])
+    for (const more of [{}, { rangeName: ' ' }, { rangeName: 'Pier', parts: [] }, { rangeName: 'Pier', number: '§' }])
       await post(more).expect(400);
     await post({ rangeId: 'gone', number: '9' }).expect(400);
     expect(await list()).deep.equal(before);

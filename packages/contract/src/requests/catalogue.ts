@@ -78,7 +78,7 @@ export class CreateCasting extends Built {
   @OrNull() @IsString() @IsNotEmpty() rangeId!: string | null;
   @IsChangedOrNull() @IsString() @IsNotEmpty({ message: 'Name the range.' }) @MaxLength(80) rangeName?: string | null;
   @IsChangedOrNull() @IsString() @MaxLength(80) makerName?: string | null;
-  @Matches(/^[A-Za-z0-9/. -]{1,12}$/, { message: 'The number is up to 12 letters, digits, / . -' }) number!: string;
+  @Matches(/^[A-Za-z0-9/. -]{0,12}$/, { message: 'The number is up to 12 letters, digits, / . -' }) number!: string;
   @IsString() @IsNotEmpty({ message: 'Give the casting a name.' }) @MaxLength(80) name!: string;
   @IsIn(BODY_TYPES) bodyType!: BodyType;
   @IsNumber({}, { message: 'Length in mm, as a number.' }) @Min(10) @Max(600) lengthMm!: number;

@@ -19,6 +19,7 @@ import {
   IsObject,
   IsString,
   Max,
+  MaxLength,
   Min,
   ValidateBy,
   ValidateNested,
@@ -35,6 +36,7 @@ class TracedShapeBody {
   @IsString() @IsNotEmpty() partKey!: string;
   @IsIn(TRACED_SURFACES) surface!: TracedSurface;
   @IsIn(TRACE_LINES) line!: TraceLine;
+  @IsString() @MaxLength(40) area!: string;
   @IsBoolean() isMirrored!: boolean;
   @IsArray() @ArrayMaxSize(600) @ValidateNested({ each: true }) @Type(() => TraceNodeBody) nodes!: TraceNodeBody[];
 }

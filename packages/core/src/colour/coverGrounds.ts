@@ -1,4 +1,4 @@
-import type { Geometry } from '../model/colour.ts';
+import type { Geometry } from '../model/reading.ts';
 import type { PaintProduct } from '../model/work.ts';
 import { computeLab, type Lab } from './colorimetry.ts';
 import { convertHexToLab } from './display.ts';

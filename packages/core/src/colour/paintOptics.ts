@@ -1,4 +1,5 @@
-import type { Geometry, LabColour, OpticsRecord } from '../model/colour.ts';
+import type { OpticsRecord } from '../model/colour.ts';
+import type { Geometry, LabColour } from '../model/reading.ts';
 import type { Finish, PaintPot, PaintProduct } from '../model/work.ts';
 import { computeLab, type Lab, type Spectrum } from './colorimetry.ts';
 import type { Illuminant } from './cieTables.ts';

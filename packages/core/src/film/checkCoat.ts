@@ -16,6 +16,8 @@ export interface CoatAttempt {
   readonly appliedAt: Date;
   /** Layers of this area as found and as applied so far. */
   readonly layers: readonly CoatingLayer[];
+  /** Of what the area lies upon (layersUnder). */
+  readonly under: readonly CoatingLayer[];
   /** Tasks of the specimen. */
   readonly tasks: readonly Task[];
 }
@@ -44,7 +46,8 @@ export function checkCoat(attempt: CoatAttempt): Refusal[] {
     (task) =>
       task.act === 'strip' && task.partKeys.includes(attempt.partKey) && (task.state === 'done' || !isSettled(task)),
   );
-  const hasGround = applied.some((layer) => layer.kind === 'primer') || (hasOldPaint && !losesPaint);
+  const isPrimed = [...applied, ...attempt.under.filter(isStanding)].some((layer) => layer.kind === 'primer');
+  const hasGround = isPrimed || (hasOldPaint && !losesPaint);
   const isPowder = product.kind === 'powder';
   if (isBareMetalUnder(convertProductKind(product.kind), attempt.material, { hasGround, isPowder })) {
     refusals.push({

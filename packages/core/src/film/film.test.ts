@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { makeTask } from '../../test/support/planWorld.ts';
 import type { PaintProduct } from '../model/work.ts';
 import type { Area, CoatingLayer } from '../model/workpiece.ts';
+import { layersUnder } from './layersUnder.ts';
 import { checkCoat, type CoatAttempt } from './checkCoat.ts';
 import { computePaint } from './computePaint.ts';
 import { computeBand, computeStack } from './computeStack.ts';
@@ -123,6 +124,7 @@ describe('checkCoat', () => {
     tempC: 20,
     appliedAt: new Date('2026-01-02T10:00:00Z'),
     layers: [primer],
+    under: [],
     tasks: [],
     ...changes,
   });
@@ -144,6 +146,21 @@ describe('checkCoat', () => {
     expect(codesOf({ layers: [], material: 'hard plastic' })).deep.equal([]);
     for (const kind of ['primer', 'powder'] as const)
       expect(codesOf({ layers: [], product: { ...product, kind } })).deep.equal([]);
+  });
+
+  it('lets the colour of an area go over the primer of the outside that it lies upon', () => {
+    const areas = [
+      { id: 'out', kind: 'outside' as const, specimenPartId: 'body' },
+      { id: 'other', kind: 'outside' as const, specimenPartId: 'base' },
+    ];
+    const layers = [{ ...primer, areaId: 'out' }, layer({ areaId: 'other' })];
+    const under = layersUnder({ kind: 'mask', specimenPartId: 'body' }, areas, layers);
+    expect(under).deep.equal([layers[0]]);
+    expect(codesOf({ layers: [], under })).deep.equal([]);
+    expect(layersUnder({ kind: 'inside', specimenPartId: 'body' }, areas, layers)).deep.equal([]);
+    expect(
+      codesOf({ layers: [], under: [{ ...primer, rejection: { at: '', by: '', because: '' } as never }] }),
+    ).deep.equal(['bare-metal']);
   });
 
   it('refuses outside the product’s temperatures', () => {

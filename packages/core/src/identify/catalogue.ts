@@ -1,5 +1,6 @@
 import type { AlterationGroup, History, ProductionSpan, SourceCertainty, StateColour } from '../model/catalogue.ts';
-import type { ColourCapture, Geometry, LabColour } from '../model/colour.ts';
+import type { ColourCapture } from '../model/colour.ts';
+import type { Geometry, LabColour } from '../model/reading.ts';
 import type { Certainty } from '../model/workpiece.ts';
 
 /** What identification needs of a catalogue. */

@@ -1,5 +1,5 @@
 import type { StateColour } from '../model/catalogue.ts';
-import type { CapturePlace } from '../model/colour.ts';
+import type { CapturePlace } from '../model/reading.ts';
 import type { ColourReading, ColourSpread } from './catalogue.ts';
 
 /** A colour that readings are held against: as new, or as one model showed it. */

@@ -1,5 +1,6 @@
 import type { Source } from '../model/catalogue.ts';
-import type { ColourCapture, Geometry } from '../model/colour.ts';
+import type { ColourCapture } from '../model/colour.ts';
+import type { Geometry } from '../model/reading.ts';
 import type { Measurement, Observation } from '../model/workpiece.ts';
 import { findOverpaint, type CoatedSpecimen } from './findOverpaint.ts';
 import type { Answer, CapturedColours, DatedStatement, IdentifyCatalogue, IdentifyFeature } from './catalogue.ts';

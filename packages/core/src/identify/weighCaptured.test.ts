@@ -4,7 +4,7 @@ import { calibrateColour } from '../../test/support/calibrateColour.ts';
 import { exactColourDensity } from '../../test/support/exactColourDensity.ts';
 import { makeCatalogue, makeFeature, makeVariant } from '../../test/support/identifyWorld.ts';
 import type { StateColour } from '../model/catalogue.ts';
-import type { LabColour } from '../model/colour.ts';
+import type { LabColour } from '../model/reading.ts';
 import { DEFAULT_SETTINGS, type ColourReading, type IdentifyCatalogue, type StateAnswer } from './catalogue.ts';
 import { computeColourDensity } from './computeColourDensity.ts';
 import { answerAll, identifySpecimen } from './identifySpecimen.ts';

@@ -1,5 +1,5 @@
 import { BANDS } from '../colour/cieTables.ts';
-import type { Geometry } from '../model/colour.ts';
+import type { Geometry } from '../model/reading.ts';
 import { drawNormal } from '../numeric/drawNormal.ts';
 import type { RandomSource } from '../numeric/seededRandom.ts';
 

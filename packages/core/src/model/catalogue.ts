@@ -1,4 +1,4 @@
-import type { CapturePlace, Geometry, LabColour } from './colour.ts';
+import type { CapturePlace, Geometry, LabColour } from './reading.ts';
 import type { SchoolAnswer } from './school.ts';
 import type { Drawing } from './drawing.ts';
 import type { Material } from './material.ts';

@@ -1,12 +1,6 @@
 import type { Versioned } from './catalogue.ts';
+import type { CapturePlace, Geometry, LabColour } from './reading.ts';
 import type { Point } from './plane.ts';
-
-/** L*, a*, b* under D65, CIE 1931 2 degree observer. */
-export type LabColour = readonly [l: number, a: number, b: number];
-
-/** Whether a reading holds the mirror reflection of the surface: with it (d/8 included), or without (45/0, photographs). */
-export const GEOMETRIES = ['gloss left out', 'gloss included'] as const;
-export type Geometry = (typeof GEOMETRIES)[number];
 
 /** Where K and S of a paint come from; the later in the list, the less they are to be trusted. */
 export const OPTICS_BASES = ['drawdowns', 'mixed here', 'masstone', 'colour only'] as const;
@@ -25,9 +19,6 @@ export interface RecipeLine {
   readonly name: string;
   readonly ml: number;
 }
-
-export const CAPTURE_PLACES = ['sheltered', 'exposed'] as const;
-export type CapturePlace = (typeof CAPTURE_PLACES)[number];
 
 export const CAPTURE_METHODS = ['photo', 'spectrophotometer', 'typed'] as const;
 export type CaptureMethod = (typeof CAPTURE_METHODS)[number];

@@ -1,4 +1,4 @@
-import type { LabColour } from './colour.ts';
+import type { LabColour } from './reading.ts';
 import type { Versioned } from './catalogue.ts';
 
 /** What holds for every job of the house. */

@@ -29,6 +29,8 @@ export interface TracedShape {
   readonly partKey: string;
   readonly surface: TracedSurface;
   readonly line: TraceLine;
+  /** Name of the area that it bounds where the part carries more than one colour ("grille"); empty for the part itself. */
+  readonly area: string;
   /** Only one half is traced, the other is its mirror image over the middle of the view. */
   readonly isMirrored: boolean;
   readonly nodes: readonly TraceNode[];

@@ -1,5 +1,5 @@
 import type { PartDone } from '../facts/specimenFacts.ts';
-import type { LabColour } from '../model/colour.ts';
+import type { LabColour } from '../model/reading.ts';
 import type { TaskLog } from '../model/task.ts';
 import type { CoatingLayer, ComingOff, Finding, Photo, SpecimenPart, Want } from '../model/workpiece.ts';
 import type { Job } from '../model/work.ts';

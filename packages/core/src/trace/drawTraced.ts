@@ -16,7 +16,8 @@ export function drawTraced(
   const isThere = ({ partKey }: { readonly partKey: string }) => parts.some(({ key }) => key === partKey);
   const outlined = trace.shapes.filter(isThere).flatMap((shape): DrawingShape[] => {
     const outline = outlineTrace(shape, trace);
-    return outline ? [{ partKey: shape.partKey, surface: shape.surface, d: outline.d, box: outline.box }] : [];
+    const { partKey, surface, area } = shape;
+    return outline ? [{ partKey, surface, ...(area ? { mask: area } : {}), d: outline.d, box: outline.box }] : [];
   });
   const traced = [...outlined, ...trace.artwork.filter(isThere)];
   const isTraced = ({ partKey }: DrawingShape) => traced.some((shape) => shape.partKey === partKey);

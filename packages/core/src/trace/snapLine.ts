@@ -126,7 +126,7 @@ function peakShift(slopes: Float64Array, at: number): number {
 }
 
 /** Points along a line at even steps, both ends among them. */
-export function sampleLine(line: readonly Point[], stepMm: number): Point[] {
+function sampleLine(line: readonly Point[], stepMm: number): Point[] {
   const lengths = line.slice(1).map(({ x, y }, i) => Math.hypot(x - line[i]!.x, y - line[i]!.y));
   const whole = lengths.reduce((sum, length) => sum + length, 0);
   const count = Math.max(1, Math.round(whole / stepMm));

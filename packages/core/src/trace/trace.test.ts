@@ -17,7 +17,7 @@ import { snapTrace } from './snapTrace.ts';
 const VIEW = { view: 'side', widthMm: 80, heightMm: 30 } as const;
 const node = (x: number, y: number, bend: TraceNode['bend'] = 'corner'): TraceNode => ({ x, y, bend });
 const shape = (nodes: readonly TraceNode[], changes: Partial<TracedShape> = {}): TracedShape => ({
-  ...{ partKey: 'body', surface: 'coat', line: 'outline', isMirrored: false, nodes },
+  ...{ partKey: 'body', surface: 'coat', line: 'outline', area: '', isMirrored: false, nodes },
   ...changes,
 });
 const trace = (shapes: readonly TracedShape[], changes: Partial<Trace> = {}): Trace => ({

@@ -1,7 +1,7 @@
 import { DEFAULT_SETTINGS, type ColourReading, type IdentifyCatalogue } from '../../src/identify/catalogue.ts';
 import { identifySpecimen } from '../../src/identify/identifySpecimen.ts';
 import { DEFAULT_HISTORIES } from '../../src/identify/histories.ts';
-import type { LabColour } from '../../src/model/colour.ts';
+import type { LabColour } from '../../src/model/reading.ts';
 import { createSeededRandom, type RandomSource } from '../../src/numeric/seededRandom.ts';
 import { computeDe00 } from '../../src/colour/difference.ts';
 import { exactColourDensity, type TrueSpread, type TrueState } from './exactColourDensity.ts';

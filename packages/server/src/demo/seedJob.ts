@@ -148,6 +148,7 @@ async function seedCoats(manager: EntityManager, specimenId: string, note: CoatN
       name,
       crossesSeam: note.crossesSeam ?? false,
     });
+  else if (note.crossesSeam) await manager.update(AreaRow, { id: areaId }, { crossesSeam: true });
   for (const [seq, [kind, layerName, colourHex, thicknessUm, whose = 'unknown']] of (note.found ?? []).entries()) {
     await insertLayer(manager, areaId, 'found', seq, {
       kind,

@@ -1,4 +1,5 @@
-import type { LabColour, MixStep } from '../../model/colour.ts';
+import type { MixStep } from '../../model/colour.ts';
+import type { LabColour } from '../../model/reading.ts';
 import { learnEye, type EyePair } from './judgeByEye.ts';
 import type { Eyes } from './listReadings.ts';
 import { isSameMix } from './patch.ts';

@@ -1,4 +1,4 @@
-import type { LabColour } from '../../model/colour.ts';
+import type { LabColour } from '../../model/reading.ts';
 import { computeLab } from '../colorimetry.ts';
 import { convertHexToLab } from '../display.ts';
 import { readCgats, type CgatsProblem } from '../exchange/cgats.ts';

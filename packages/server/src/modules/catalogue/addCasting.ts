@@ -10,9 +10,10 @@ import { findOrAddRange } from './findOrAddRange.ts';
 export async function addCasting(manager: EntityManager, body: CreateCasting): Promise<CastingRow> {
   assertBuildFits(body);
   const rangeId = await findOrAddRange(manager, body);
-  if (await manager.existsBy(CastingRow, { rangeId, number: body.number }))
-    throw badInput(`Number ${body.number} is in this range already.`, { number: 'This number is taken.' });
-  const { number, name, bodyType, lengthMm, wheelbaseMm, construction, builtAs = null, listed = null } = body;
+  const number = body.number.trim() || (await callNumberless(manager, rangeId));
+  if (await manager.existsBy(CastingRow, { rangeId, number }))
+    throw badInput(`Number ${number} is in this range already.`, { number: 'This number is taken.' });
+  const { name, bodyType, lengthMm, wheelbaseMm, construction, builtAs = null, listed = null } = body;
   const build = completeBuild(body.parts, body.joints);
   const casting = manager.create(CastingRow, {
     ...{ id: randomUUID(), version: 1, rangeId, number, name, bodyType, lengthMm, wheelbaseMm },
@@ -24,6 +25,15 @@ export async function addCasting(manager: EntityManager, body: CreateCasting): P
   await insertJoints(manager, casting.id, build.joints);
   return casting;
 }
+
+/** Castings without a number are told apart all the same: "no number", "no number 2". */
+async function callNumberless(manager: EntityManager, rangeId: string): Promise<string> {
+  const taken = new Set((await manager.findBy(CastingRow, { rangeId })).map(({ number }) => number));
+  const names = Array.from({ length: taken.size + 1 }, (_, i) => (i === 0 ? NUMBERLESS : `${NUMBERLESS} ${i + 1}`));
+  return names.find((name) => !taken.has(name))!;
+}
+
+const NUMBERLESS = 'no number';
 
 export function assertBuildFits({ parts, joints }: Pick<CreateCasting, 'parts' | 'joints'>): void {
   const [first, ...more] = checkBuild(parts, joints);

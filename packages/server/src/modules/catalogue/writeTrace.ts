@@ -3,7 +3,10 @@ import { drawTraced, VIEW_KINDS, type Traces, type ViewKind } from '@sardonyx/co
 import type { EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow } from '../../entities/catalogue.ts';
 import { PhotoRow } from '../../entities/photo.ts';
+import { JobRow } from '../../entities/work.ts';
+import { SpecimenRow } from '../../entities/workpiece.ts';
 import { badInput, notFound } from '../../http/errors.ts';
+import { addTracedAreas } from '../jobs/fitOutSpecimen.ts';
 import { findRow, saveChange } from '../rows/versionedRows.ts';
 import { readDrawnParts } from './readDrawnParts.ts';
 
@@ -29,7 +32,12 @@ export async function writeTrace(
   const drawn = await readDrawnParts(manager, castingId, parts, parts);
   const shown = trace ? drawTraced({ view, ...trace }, under, drawn) : under;
   const drawing = { views: casting.drawing.views.map((one) => (one.view === view ? shown : one)) };
-  return saveChange(manager, CastingRow, casting, version, { traces, drawing });
+  const saved = await saveChange(manager, CastingRow, casting, version, { traces, drawing });
+  for (const specimen of await manager.findBy(SpecimenRow, { castingId })) {
+    const job = specimen.jobId ? await manager.findOneBy(JobRow, { id: specimen.jobId }) : null;
+    if (!job?.signedOffAt) await addTracedAreas(manager, specimen);
+  }
+  return saved;
 }
 
 const isViewKind = (view: string): view is ViewKind => (VIEW_KINDS as readonly string[]).includes(view);

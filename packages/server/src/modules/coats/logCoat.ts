@@ -6,9 +6,10 @@ import {
   convertProductKind,
   convertProductToLayer,
   findCoatTask,
+  layersUnder,
 } from '@sardonyx/core';
 import type { LogCoat } from '@sardonyx/contract';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow, TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
@@ -40,7 +41,9 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   await assertJobIsOpen(manager, jobId);
   const appliedAt = new Date(body.appliedAt);
   assertPossible(appliedAt, await findRow(manager, JobRow, jobId, 'This job'), now);
-  const layers = await manager.findBy(CoatingLayerRow, { areaId: area.id });
+  const areas = await manager.findBy(AreaRow, { specimenPartId: part.id });
+  const onPart = await manager.findBy(CoatingLayerRow, { areaId: In(areas.map(({ id }) => id)) });
+  const layers = onPart.filter(({ areaId }) => areaId === area.id);
   const tasks = await manager.findBy(TaskRow, { specimenId: specimen.id });
   const evidence = await readEvidence(manager, { jobId, specimenId: specimen.id, id: '' });
   const kind = convertProductKind(product.kind);
@@ -48,7 +51,7 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   refuseAll(
     checkCoat({
       ...{ partKey: part.key, partName: part.name, material: part.material, product },
-      ...{ tempC: body.tempC, appliedAt, layers, tasks },
+      ...{ tempC: body.tempC, appliedAt, layers, under: layersUnder(area, areas, onPart), tasks },
     }),
   );
   if (task && task.state !== 'doing') await assertReadyFor(manager, task, tasks, appliedAt, now);

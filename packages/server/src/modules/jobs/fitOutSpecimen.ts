@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { listAreasOf, PART_ROLES } from '@sardonyx/core';
+import { AREA_KINDS, listAreasOf, PART_ROLES } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
-import { CastingPartRow } from '../../entities/catalogue.ts';
+import { CastingPartRow, CastingRow } from '../../entities/catalogue.ts';
 import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workpiece.ts';
 
 /**
@@ -42,6 +42,22 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
         name: kind,
         crossesSeam: false,
       });
+    }
+  }
+  await addTracedAreas(manager, specimen);
+}
+
+/** What the drawing bounds as an area with a colour of its own can be painted apart. */
+export async function addTracedAreas(manager: EntityManager, specimen: SpecimenRow): Promise<void> {
+  const casting = await manager.findOneBy(CastingRow, { id: specimen.castingId ?? '' });
+  const shapes = casting?.drawing.views.flatMap((view) => view.shapes) ?? [];
+  for (const part of await manager.findBy(SpecimenPartRow, { specimenId: specimen.id })) {
+    const names = new Set(shapes.flatMap(({ partKey, mask }) => (partKey === part.key && mask ? [mask] : [])));
+    for (const name of names) {
+      const kind = AREA_KINDS.find((one) => one === name) ?? 'mask';
+      const area = { specimenPartId: part.id, kind, name };
+      if (await manager.existsBy(AreaRow, area)) continue;
+      await manager.insert(AreaRow, { ...area, id: `${part.id}.${name}`, version: 1, crossesSeam: false });
     }
   }
 }

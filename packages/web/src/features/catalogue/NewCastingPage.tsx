@@ -126,7 +126,7 @@ function NewCasting({ construction, onBack }: NewCastingProps) {
         <Field
           label="Number"
           error={errors.number?.message}
-          hint={`Look ${construction.numbers.join('; ')}. Make one up where there is none.`}
+          hint={`Look ${construction.numbers.join('; ')}. Leave it empty where there is none.`}
         >
           <input {...register('number')} />
         </Field>

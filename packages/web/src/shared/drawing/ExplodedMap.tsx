@@ -21,6 +21,8 @@ export interface MapExtras {
   readonly markWord?: string;
   /** Drawn across the lines between the parts. */
   readonly joints?: readonly JointOnMap[];
+  /** A line is pressed: called with the number of the first joint on it. */
+  readonly onJoint?: (number: number) => void;
   readonly pins?: readonly PinOnMap[];
   /** While a place is being chosen: called with the part and where on it, in the drawing's millimetres. */
   readonly onPlace?: ((partId: string, x: number, y: number) => void) | null;
@@ -50,7 +52,7 @@ const labelOf = (part: PartOnMap) => (part.state === 'missing' ? `${part.name} (
 /** The exploded part map: every part in its paint with a line to what holds it; click or arrow keys choose one. */
 export function ExplodedMap(props: ExplodedMapProps) {
   const { view, held, parts, paint, chosenId, onChoose } = props;
-  const { marks = {}, markWord = 'mark', joints = [], pins = [], onPlace } = props;
+  const { marks = {}, markWord = 'mark', joints = [], pins = [], onPlace, onJoint } = props;
   const map = useMemo(() => {
     const labelMm = (key: string) => {
       const part = parts.find((candidate) => candidate.key === key);
@@ -170,7 +172,16 @@ export function ExplodedMap(props: ExplodedMapProps) {
           </g>
         );
       })}
-      {cuts.map((cut) => cut.text && <CutNumber key={cut.partKey} {...cut} />)}
+      {cuts.map(
+        (cut) =>
+          cut.text && (
+            <CutNumber
+              key={cut.partKey}
+              {...cut}
+              onPress={onJoint ? () => onJoint(Number.parseInt(cut.text, 10)) : undefined}
+            />
+          ),
+      )}
     </svg>
   );
 }

@@ -29,12 +29,23 @@ export function ClosedLine({ leader, text }: OnLine) {
 }
 
 /** The numbers of the joints that are opened or closed on a line, across its last stretch. */
-export function CutNumber({ leader, text }: OnLine) {
+export function CutNumber({ leader, text, onPress }: OnLine & { readonly onPress?: (() => void) | undefined }) {
   const [from, to] = leader.slice(-2) as [Point, Point];
   const width = 3 + text.length * 2.1;
   return (
-    <g transform={`translate(${(from.x + to.x) / 2 - width / 2} ${(from.y + to.y) / 2})`} aria-hidden>
-      <Tag text={text} width={width} />
+    // By keyboard the same joints are chosen from the list beside the map.
+    <g aria-hidden onClick={onPress} className={onPress && 'cursor-pointer'}>
+      {onPress && (
+        <polyline
+          points={leader.map(({ x, y }) => `${x},${y}`).join(' ')}
+          fill="none"
+          stroke="transparent"
+          strokeWidth={5}
+        />
+      )}
+      <g transform={`translate(${(from.x + to.x) / 2 - width / 2} ${(from.y + to.y) / 2})`}>
+        <Tag text={text} width={width} />
+      </g>
     </g>
   );
 }

@@ -23,6 +23,7 @@ export function BuildEditor({ tools, size, kept, faults }: BuildEditorProps) {
   const { draft, change, takeBack } = tools;
   const { bodyType, lengthMm, wheelbaseMm } = size;
   const [chosen, setChosen] = useState<string | null>(null);
+  const [openJoint, setOpenJoint] = useState<string | null>(null);
   const part = draft.parts.find(({ key }) => key === chosen) ?? draft.parts[0];
   const build = useMemo(() => completeBuild(draft.parts, draft.joints, kept?.joints), [draft, kept]);
   const view = useMemo(() => {
@@ -55,6 +56,7 @@ export function BuildEditor({ tools, size, kept, faults }: BuildEditorProps) {
               chosenId={part?.key ?? null}
               onChoose={setChosen}
               joints={build.joints.map(({ partKeys }, i) => ({ partKeys, number: i + 1 }))}
+              onJoint={(number) => setOpenJoint(build.joints[number - 1]?.key ?? null)}
             />
             <ModelDrawing
               view={view}
@@ -66,8 +68,8 @@ export function BuildEditor({ tools, size, kept, faults }: BuildEditorProps) {
           </>
         )}
         <p className="text-note text-soft-ink">
-          Press a part to take it in hand. Figures on the lines are the joints on the right. A part that nobody drew has
-          a plain shape of its kind.
+          Press a part to take it in hand. Figures on the lines are the joints on the right: press a line to change its
+          joint. A part that nobody drew has a plain shape of its kind.
         </p>
         {takeBack && (
           <button type="button" className="plain-button" onClick={takeBack}>
@@ -94,7 +96,7 @@ export function BuildEditor({ tools, size, kept, faults }: BuildEditorProps) {
             setChosen(next.parts.at(-1)!.key);
           }}
         />
-        <JointEditor draft={draft} build={build} faults={faults} onChange={change} />
+        <JointEditor {...{ draft, build, faults }} open={openJoint} onOpen={setOpenJoint} onChange={change} />
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import { addJoint, changeJoint, JOINT_KINDS, removeJoint, type Build, type BuildDraft } from '@sardonyx/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { formatMinutes } from '../../../shared/format.ts';
 import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import { Field } from '../../../shared/ui/Field.tsx';
@@ -12,29 +12,36 @@ interface JointEditorProps {
   /** The same with its ways, and what lies behind what. */
   readonly build: Build;
   readonly faults: Readonly<Record<string, string>>;
+  /** Key of the joint that is being changed. */
+  readonly open: string | null;
+  readonly onOpen: (key: string | null) => void;
   readonly onChange: (next: BuildDraft) => void;
 }
 
 /** Every joint: what it holds together, how it is opened, and what must be open before. */
-export function JointEditor({ draft, build, faults, onChange }: JointEditorProps) {
-  const [open, setOpen] = useState<string | null>(null);
+export function JointEditor({ draft, build, faults, open, onOpen, onChange }: JointEditorProps) {
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // Chosen on the map, it may be out of sight here.
+    if (open) list.current?.querySelector('[data-open="true"]')?.scrollIntoView({ block: 'nearest' });
+  }, [open]);
   const add = () => {
     const first = draft.parts.slice(0, 2).map(({ key }) => key);
     const next = addJoint(draft, { label: `joint ${draft.joints.length + 1}`, kind: 'screw', partKeys: first });
     onChange(next);
-    setOpen(next.joints.at(-1)!.key);
+    onOpen(next.joints.at(-1)!.key);
   };
   return (
     <section aria-label="Joints" className="space-y-1">
       <h2>Joints</h2>
-      <ol>
+      <ol ref={list}>
         {build.joints.map((joint, i) => (
-          <li key={joint.key} className="border-t border-hairline py-2">
+          <li key={joint.key} data-open={open === joint.key} className="border-t border-hairline py-2">
             <JointLine
               {...{ joint, build }}
               number={i + 1}
               isOpen={open === joint.key}
-              onOpen={() => setOpen(open === joint.key ? null : joint.key)}
+              onOpen={() => onOpen(open === joint.key ? null : joint.key)}
             />
             {Object.entries(faults)
               .filter(([path]) => path.startsWith(`joints.${i}.`))

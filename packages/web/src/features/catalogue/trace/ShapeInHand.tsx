@@ -50,6 +50,11 @@ export function ShapeInHand({ shape, parts, view, bend, onBend, onChange, onSnap
           />
         </Field>
       </div>
+      {shape.surface === 'coat' && (
+        <Field label="Area with a colour of its own, if it is one: grille, roof" isQuiet width="20rem">
+          <input value={shape.area} maxLength={40} onChange={(event) => onChange({ area: event.target.value })} />
+        </Field>
+      )}
       <Toggles
         aria-label="Line"
         value={shape.line}

@@ -80,7 +80,14 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
   const begin = () => {
     const untraced = view.parts.find(({ key }) => trace.shapes.every(({ partKey }) => partKey !== key));
     const fresh: TracedShape = {
-      ...{ partKey: (untraced ?? view.parts[0]!).key, surface: 'coat', line: 'outline', isMirrored: false, nodes: [] },
+      ...{
+        partKey: (untraced ?? view.parts[0]!).key,
+        surface: 'coat',
+        line: 'outline',
+        area: '',
+        isMirrored: false,
+        nodes: [],
+      },
     };
     change({ ...trace, shapes: [...trace.shapes, fresh] });
     setChosen(trace.shapes.length);

@@ -20,7 +20,7 @@ interface TraceCanvasProps {
 
 const MARGIN_MM = 4;
 /** A point moves by so much with an arrow key, mm. */
-export const NUDGE_MM = 0.1;
+const NUDGE_MM = 0.1;
 
 /** The photograph under the drawing, what is traced over both, and the points in hand; all in millimetres. */
 export function TraceCanvas(props: TraceCanvasProps) {

@@ -1,5 +1,5 @@
 import { LogCoat } from '@sardonyx/contract';
-import type { Area, SpecimenPart } from '@sardonyx/core';
+import { layersUnder, type Area, type SpecimenPart } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
@@ -41,6 +41,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
   const { specimen, view } = useJob();
   const [areaId, tempC, appliedAt] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt'] });
   const at = Date.parse(readWallTime(appliedAt));
+  const area = specimen.areas.find((one) => one.id === areaId);
   const pots = useMemo(
     () =>
       shelf
@@ -48,10 +49,11 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             ...{ partKey: part.key, partName: part.name, material: part.material, tempC },
             appliedAt: new Date(Number.isNaN(at) ? Date.now() : at),
             layers: specimen.layers.filter((layer) => layer.areaId === areaId),
+            under: area ? layersUnder(area, specimen.areas, specimen.layers) : [],
             tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
           })
         : [],
-    [shelf, part, specimen, view.tasks, areaId, tempC, at],
+    [shelf, part, specimen, view.tasks, area, areaId, tempC, at],
   );
   const save = handleSubmit(async (values) => {
     clearErrors();
