@@ -131,4 +131,27 @@ describe('which of two greens it is', function () {
     expect(states.filter(({ colour }) => colour)).length(2);
     await expectNoFaults(page);
   });
+
+  it('has a colour of a card typed as new, and taken out again', async () => {
+    const { page } = test;
+    await page.goto(`${test.bench.address}/catalogue/${castingId}`);
+    await page.getByRole('button', { name: 'Edit what is known' }).click();
+    const features = page.getByRole('region', { name: 'Edit the features' });
+    await features.getByRole('button', { name: /^Body colour/ }).click();
+    await features.getByText('read off one model, sheltered, gloss left out').first().waitFor();
+    await features.getByRole('button', { name: 'Type another colour as new' }).first().click();
+    for (const [axis, value] of [
+      ['L*', '48,5'],
+      ['a*', '-22'],
+      ['b*', '14'],
+    ])
+      await features.getByLabel(`${axis} of Pale green`).fill(value!);
+    await features.getByRole('button', { name: 'Take this colour' }).first().click();
+    await features.getByText('as new, gloss left out').waitFor();
+    await features.getByRole('button', { name: 'Take the colour of Dark green out' }).click();
+    await features.getByRole('button', { name: 'Type the colour of Dark green as new' }).waitFor();
+    const { states } = await send<CastingView>('GET', `castings/${castingId}`);
+    expect(states.map(({ colour }) => colour?.lab[0] ?? null)).deep.equal([48.5, null]);
+    await expectNoFaults(page);
+  });
 });

@@ -21,7 +21,7 @@ describe('identify and date', function () {
     await test.page.locator('[aria-current="true"]').last().focus();
     while (!wanted.test(await verdict().innerText())) {
       expect(taken.length, `${taken.join(', ')}: ${await verdict().innerText()}`).lessThan(10);
-      const name = await inHand().getByRole('heading').innerText();
+      const name = await inHand().getByRole('heading', { level: 2 }).innerText();
       const states = await inHand()
         .getByRole('radiogroup', { name: `${name}: what do you see?` })
         .getByRole('radio')

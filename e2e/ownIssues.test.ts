@@ -197,7 +197,7 @@ describe('issues of a casting of one’s own', function () {
     await page.getByText('This name is taken.').waitFor();
     await page.getByLabel('Call it').fill('Dark green on cast wheels');
     await writeDown.click();
-    await page.getByText('Dark green on cast wheels is written down.').waitFor();
+    // What says so goes with the form that it stands in, once the model is settled.
     await page.getByRole('heading', { name: 'Settled: Dark green on cast wheels, found on this model' }).waitFor();
     const { variants, sources, specimens } = await ask<CastingView>(`castings/${castingId}`);
     const found = variants.find(({ foundOnId }) => foundOnId !== null)!;

@@ -203,7 +203,7 @@ export {
   type PracticeRound,
 } from './identify/practice.ts';
 export { selectAnswers, selectGiven, selectStatements, type GivenOfModel } from './identify/selectAnswers.ts';
-export { selectColourFeatures } from './identify/selectColourFeatures.ts';
+export { isOfColours, selectColourFeatures } from './identify/selectColourFeatures.ts';
 export { selectCastRelief } from './identify/selectCastRelief.ts';
 
 // Facts of a specimen

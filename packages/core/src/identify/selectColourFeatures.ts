@@ -12,14 +12,21 @@ export interface ModelOfCasting {
   readonly catalogue: Pick<IdentifyCatalogue, 'features'>;
 }
 
-/** Looks at a part that a captured colour can answer: coats, and whatever has a colour among its states. */
+/** Coats, and whatever has a colour among its states. */
+export const isOfColours = (
+  { id, group }: Pick<Feature, 'id' | 'group'>,
+  states: readonly Pick<FeatureState, 'featureId' | 'colour' | 'colourHex'>[],
+): boolean =>
+  group.endsWith('coat') ||
+  states.some(({ featureId, colour, colourHex }) => featureId === id && (colour ?? colourHex) !== null);
+
+/** Looks at a part that a captured colour can answer. */
 export function selectColourFeatures({ parts, casting, catalogue }: ModelOfCasting, partId: string): Feature[] {
   const role = parts.find(({ id }) => id === partId)?.role;
   return (casting?.features ?? []).filter(
     (feature) =>
       feature.partRole === role &&
       catalogue.features.some(({ id }) => id === feature.id) &&
-      (feature.group.endsWith('coat') ||
-        casting!.states.some((state) => state.featureId === feature.id && (state.colour ?? state.colourHex))),
+      isOfColours(feature, casting!.states),
   );
 }

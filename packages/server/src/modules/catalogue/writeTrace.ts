@@ -18,11 +18,11 @@ export async function writeTrace(
   manager: EntityManager,
   castingId: string,
   view: string,
-  { version, trace }: WriteTrace,
+  { version, trace: given }: WriteTrace,
 ): Promise<CastingRow> {
   if (!isViewKind(view)) throw notFound('This view');
   const casting = await findRow(manager, CastingRow, castingId, 'This casting');
-  if (trace) await assertTraceFits(manager, casting, trace);
+  const trace = given && (await checkTrace(manager, casting, given));
   const standing = casting.drawing.views.find((one) => one.view === view);
   const under = casting.traces[view]?.under ?? standing;
   if (!under) throw notFound('This view');
@@ -42,16 +42,20 @@ export async function writeTrace(
 
 const isViewKind = (view: string): view is ViewKind => (VIEW_KINDS as readonly string[]).includes(view);
 
-/** Places to look at may wait for their features: a drawing that was laid out has them for the usual ones. */
-async function assertTraceFits(
+/**
+ * Places to look at may wait for their features: a drawing that was laid out has them for the usual ones. A photograph that is
+ * gone meanwhile leaves the lines that were traced over it.
+ */
+async function checkTrace(
   manager: EntityManager,
   { id }: CastingRow,
-  { shapes, artwork, photo }: NonNullable<WriteTrace['trace']>,
-): Promise<void> {
+  trace: NonNullable<WriteTrace['trace']>,
+): Promise<NonNullable<WriteTrace['trace']>> {
   const keys = new Set((await manager.findBy(CastingPartRow, { castingId: id })).map(({ key }) => key));
-  if ([...shapes, ...artwork].some(({ partKey }) => !keys.has(partKey)))
+  if ([...trace.shapes, ...trace.artwork].some(({ partKey }) => !keys.has(partKey)))
     throw badInput('A shape is of a part that this casting does not have any more.', {
       shapes: 'Give it to another part, or take it out.',
     });
-  if (photo) await findRow(manager, PhotoRow, photo.photoId, 'This photograph');
+  const { photo } = trace;
+  return { ...trace, photo: photo && (await manager.existsBy(PhotoRow, { id: photo.photoId })) ? photo : null };
 }

@@ -1,6 +1,6 @@
 import type { CastingView } from '@sardonyx/contract';
 import { CreateFeature, CreateFeatureState } from '@sardonyx/contract';
-import { ALTERATION_GROUPS, createKey, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
+import { ALTERATION_GROUPS, createKey, isOfColours, PART_ROLES, type Feature, type FeatureState } from '@sardonyx/core';
 import { FormSelect } from '../../shared/ui/FormSelect.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { deleteRow } from '../../shared/edits/editRow.ts';
@@ -9,6 +9,7 @@ import { Field } from '../../shared/ui/Field.tsx';
 import { useRowForm } from '../../shared/form/useRowForm.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
+import { StateColourField } from './StateColourField.tsx';
 
 /** The features of the range: where to look, what may be seen there and in which years; they hold for all its castings. */
 export function EditFeatures({ view }: { readonly view: CastingView }) {
@@ -30,6 +31,7 @@ export function EditFeatures({ view }: { readonly view: CastingView }) {
 
 function EditFeature({ feature, states }: { readonly feature: Feature; readonly states: readonly FeatureState[] }) {
   const dispatch = useAppDispatch();
+  const hasColours = isOfColours(feature, states);
   return (
     <Fold
       className="border border-hairline bg-sheet p-3"
@@ -64,6 +66,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
             <tr key={state.id} className="border-t border-hairline align-top">
               <td className="py-1 pr-3">
                 <Autosaved kind="feature-states" row={state} field="label" label="State" />
+                {hasColours && <StateColourField state={state} />}
               </td>
               <td className="w-32 py-1 pr-3">
                 <Autosaved kind="feature-states" row={state} field="fromYear" label="From year" type="number" />

@@ -1,30 +1,20 @@
 import type { CastingPhoto, CastingView } from '@sardonyx/contract';
-import {
-  fitTrace,
-  insertNode,
-  type Bend,
-  type Point,
-  type Trace,
-  type TracedShape,
-  type ViewKind,
-} from '@sardonyx/core';
+import { insertNode, type Bend, type Point, type TracedShape, type ViewKind } from '@sardonyx/core';
 import { useState } from 'react';
-import { useWriteTraceMutation } from '../../../shared/api/api.ts';
-import { readAppError } from '../../../shared/api/appError.ts';
-import { AlertDialog } from '../../../shared/ui/AlertDialog.tsx';
 import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import { Field } from '../../../shared/ui/Field.tsx';
-import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
 import { Toggles } from '../../../shared/ui/Toggles.tsx';
 import { usePhotoWorker } from '../../photos/index.ts';
 import { ArtworkFiles } from './ArtworkFiles.tsx';
+import { KeepTrace } from './KeepTrace.tsx';
 import { LayUnder } from './LayUnder.tsx';
+import { LineList } from './LineList.tsx';
 import { LookPlaces } from './LookPlaces.tsx';
 import { ShapeInHand } from './ShapeInHand.tsx';
 import { TraceCanvas } from './TraceCanvas.tsx';
-import { SURFACE_WORDS } from './traceWords.ts';
 import { useTraceDraft } from './useTraceDraft.ts';
 import { useUnderlay } from './useUnderlay.ts';
 
@@ -125,7 +115,6 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
         `move ${at} ${index}`,
       );
   };
-  const nameOf = new Map(view.parts.map(({ key, name }) => [key, name]));
   return (
     <div className="flex flex-col gap-5 min-[1100px]:grid min-[1100px]:grid-cols-[minmax(0,62fr)_minmax(0,38fr)]">
       <div className="min-w-0 space-y-2">
@@ -213,39 +202,18 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
             <button type="button" className={shape ? 'plain-button' : 'main-button'} onClick={begin}>
               {shape ? 'Begin another line' : 'Begin a line'}
             </button>
-            {trace.shapes.length > 0 && (
-              <ol aria-label="Lines, back to front" className="border border-hairline bg-sheet">
-                {trace.shapes.map((one, i) => (
-                  <li key={i} className="flex items-center border-b border-hairline last:border-b-0">
-                    <button
-                      type="button"
-                      aria-current={i === at}
-                      className={`min-h-11 grow border-l-4 px-3 text-left ${i === at ? 'border-l-sard font-semibold' : 'border-l-transparent'}`}
-                      onClick={() => setChosen(i)}
-                    >
-                      {nameOf.get(one.partKey) ?? 'a part that is gone'}, {SURFACE_WORDS[one.surface]}
-                    </button>
-                    {i > 0 && (
-                      <button
-                        type="button"
-                        className="quiet-button"
-                        onClick={() => {
-                          change({ ...trace, shapes: swap(trace.shapes, i) });
-                          setChosen(i - 1);
-                        }}
-                      >
-                        Further back
-                      </button>
-                    )}
-                  </li>
-                ))}
-              </ol>
-            )}
-            <NotTraced view={view} trace={trace} />
+            <LineList
+              {...{ view, trace, at }}
+              onChoose={setChosen}
+              onMoveBack={(i) => {
+                change({ ...trace, shapes: swap(trace.shapes, i) });
+                setChosen(i - 1);
+              }}
+            />
           </>
         )}
         <ArtworkFiles view={view} trace={trace} onTake={(artwork) => change({ ...trace, artwork })} />
-        <Keep view={view} draft={draft} kind={kind} />
+        <KeepTrace view={view} draft={draft} kind={kind} />
       </div>
     </div>
   );
@@ -257,69 +225,3 @@ const swap = (shapes: readonly TracedShape[], i: number) => [
   shapes[i - 1]!,
   ...shapes.slice(i + 1),
 ];
-
-function NotTraced({ view, trace }: { readonly view: CastingView; readonly trace: Trace }) {
-  const done = new Set([...trace.shapes, ...trace.artwork].map(({ partKey }) => partKey));
-  const left = view.parts.filter(({ key }) => !done.has(key));
-  if (left.length === 0) return <p>Every part is traced on this view.</p>;
-  return (
-    <p className="text-soft-ink">Not traced: {left.map(({ name }) => name).join(', ')}. They are drawn as they were.</p>
-  );
-}
-
-interface KeepProps {
-  readonly view: CastingView;
-  readonly kind: ViewKind;
-  readonly draft: ReturnType<typeof useTraceDraft>;
-}
-
-/** What was traced becomes the casting's view, also half done; the construction's own comes back at any time. */
-function Keep({ view: { casting }, kind, draft }: KeepProps) {
-  const [write, { error, isLoading, isSuccess }] = useWriteTraceMutation();
-  const save = async (trace: Trace | null) => {
-    const fitted = trace && fitTrace(trace);
-    const body = { version: casting.version, trace: fitted && asRequest(fitted) };
-    const { data } = await write({ id: casting.id, view: kind, body });
-    if (data) draft.settle(fitted);
-  };
-  const isEmpty = draft.trace.shapes.length === 0 && draft.trace.artwork.length === 0;
-  return (
-    <div className="space-y-2 border-t border-strong-line pt-3">
-      <div className="flex flex-wrap items-center gap-4">
-        <button
-          type="button"
-          className="main-button"
-          disabled={isLoading || !draft.isChanged || isEmpty}
-          onClick={() => void save(draft.trace)}
-        >
-          Draw the casting so
-        </button>
-        {draft.isChanged ? (
-          <span className="text-soft-ink">Not saved yet; kept in this browser.</span>
-        ) : (
-          isSuccess && <span role="status">The casting is drawn so.</span>
-        )}
-      </div>
-      {casting.traces[kind] && (
-        <AlertDialog
-          offer="Draw it from its construction again"
-          warning="What was traced of this view goes, and this cannot be undone."
-          act="Draw it from its construction"
-          onAct={() => void save(null)}
-        />
-      )}
-      {error !== undefined && <ErrorNote error={readAppError(error)} />}
-    </div>
-  );
-}
-
-/** Without the name of the view, which stands in the address. */
-function asRequest({ view: _, ...trace }: Trace) {
-  return {
-    ...trace,
-    photo: trace.photo && { ...trace.photo },
-    shapes: trace.shapes.map((shape) => ({ ...shape, nodes: shape.nodes.map((node) => ({ ...node })) })),
-    artwork: [...trace.artwork],
-    anchors: trace.anchors.map((anchor) => ({ ...anchor })),
-  };
-}

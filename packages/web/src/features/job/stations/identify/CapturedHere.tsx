@@ -1,4 +1,10 @@
-import { formatPercent, selectColourFeatures, type CapturedState, type IdentifyFeature } from '@sardonyx/core';
+import {
+  findOverpaint,
+  formatPercent,
+  selectColourFeatures,
+  type CapturedState,
+  type IdentifyFeature,
+} from '@sardonyx/core';
 import { Link } from 'react-router';
 import { Swatch } from '../../../../shared/colour/Swatch.tsx';
 import { formatLab } from '../../../../shared/colour/formatColour.ts';
@@ -73,7 +79,10 @@ function SayStates({ feature, states }: CapturedHereProps) {
   const given = specimen.observations.find((one) => one.featureId === feature.id);
   if (given?.certainty === 'replaced')
     return <p>Said to be replaced: a captured colour says nothing of the issue, and is not counted.</p>;
-  if (!states) return <p>Not counted: the body is overpainted, or it is missing.</p>;
+  if (given?.certainty === 'missing') return <p>The part is missing: a captured colour is not counted.</p>;
+  if (feature.group === 'outer coat' && findOverpaint(specimen))
+    return <p>The body is overpainted: a colour of its outside is somebody else’s, and is not counted.</p>;
+  if (!states) return null;
   const labelOf = new Map(feature.states.map(({ id, label }) => [id, label]));
   const rest = 1 - states.reduce((sum, { share }) => sum + share, 0);
   const isAnyMeasured = states.some(({ de }) => de !== null);
