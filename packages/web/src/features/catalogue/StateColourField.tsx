@@ -20,7 +20,7 @@ export function StateColourField({ state }: { readonly state: FeatureState }) {
   return (
     <>
       {colour && (
-        <p className="flex flex-wrap items-center gap-3">
+        <p className="mt-1 flex flex-wrap items-center gap-3">
           <Swatch lab={colour.lab} label={`${state.label}, measured`} className="h-9 w-12 border border-strong-line" />
           <span>
             <span className="figure">{formatLab(colour.lab)}</span>
