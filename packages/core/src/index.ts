@@ -448,7 +448,20 @@ export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpec
 export { createLoggedWork } from './record/createLoggedWork.ts';
 export { createRecord, type JobRecord } from './record/createRecord.ts';
 export type { RecordMix } from './record/recordInput.ts';
-export * from './model/trace.ts';
+// Traced drawings
+export {
+  BENDS,
+  TRACE_LINES,
+  TRACED_SURFACES,
+  type Bend,
+  type PhotoFit,
+  type Trace,
+  type TracedShape,
+  type TracedSurface,
+  type TraceLine,
+  type TraceNode,
+  type Traces,
+} from './model/trace.ts';
 export { AREA_KINDS } from './model/workpiece.ts';
 export { readArtwork, writeArtwork, type Artwork, type SvgElement } from './trace/artwork.ts';
 export { drawTraced } from './trace/drawTraced.ts';
