@@ -3,20 +3,14 @@ import type { Casting, ColourCapture, Job } from '@sardonyx/core';
 import { expect } from 'chai';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { expectNoFaults } from './support/restorer.ts';
+import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
 
 /** Two greens that nobody can tell apart from memory: what two models showed is measured, and the third is told by it. */
 describe('which of two greens it is', function () {
   this.timeout(90_000);
   const test = useBench({ isDemo: false }, { who: 'Nell' });
-  const send = async <T>(method: string, path: string, body?: object) => {
-    const sent = await fetch(`${test.bench.address}/api/${path}`, {
-      method,
-      ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
-    });
-    if (!sent.ok) throw new Error(`${path}: ${await sent.text()}`);
-    return (await sent.json()) as T;
-  };
+  const send = <T>(method: string, path: string, body?: object) => sendTo<T>(test.bench.address, method, path, body);
   const jobs: Job[] = [];
   let castingId: string;
   const specimenOf = async (job: Job) => {
@@ -81,7 +75,7 @@ describe('which of two greens it is', function () {
     // What the model itself showed says nothing of it.
     await measured().getByText('No state of it was measured on another model or as new').waitFor();
     await look(jobs[1]!);
-    await capture([42, -20, 12], 'inside');
+    await capture([42, -20, 12], 'within the cab');
     await look(jobs[1]!);
     await measured().getByRole('button', { name: 'This is the colour of ...' }).click();
     await test.page.getByRole('menuitem', { name: 'Dark green' }).click();

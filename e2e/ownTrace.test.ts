@@ -8,6 +8,8 @@ import { renderPhoto } from '../packages/server/src/demo/renderPhoto.ts';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults } from './support/restorer.ts';
+import { pressPlane } from './support/pressPlane.ts';
+import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
 
 /** What stands before the lens is a bus of the demo; the casting on the bench knows nothing of its shape. */
@@ -33,27 +35,9 @@ describe('a casting of one’s own, traced', function () {
   const test = useBench({ isDemo: false }, { who: 'Nell' });
   let castingId: string;
   let jobId: string;
-  const send = async <T>(method: string, path: string, body?: object) => {
-    const sent = await fetch(`${test.bench.address}/api/${path}`, {
-      method,
-      ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
-    });
-    if (!sent.ok) throw new Error(`${path}: ${await sent.text()}`);
-    return (await sent.json()) as T;
-  };
+  const send = <T>(method: string, path: string, body?: object) => sendTo<T>(test.bench.address, method, path, body);
   const traced = async () => (await send<CastingView>('GET', `castings/${castingId}`)).casting.traces.side ?? null;
-  /** Presses a place of the plane that is shown, mm. */
-  const press = async (x: number, y: number) => {
-    const at = await test.page.evaluate(
-      ([px, py]) => {
-        const plane = document.querySelector<SVGGElement>('[role="application"] [data-plane]')!;
-        const { x: left, y: top } = new DOMPoint(px, py).matrixTransform(plane.getScreenCTM()!);
-        return { left, top };
-      },
-      [x, y] as const,
-    );
-    await test.page.mouse.click(at.left, at.top);
-  };
+  const press = (x: number, y: number) => pressPlane(test.page, x, y);
   const onPlane = (x: number, y: number) => press(x - CARD.left, y - CARD.top);
   const lines = () => test.page.getByRole('list', { name: 'Lines, back to front' });
   const stepBack = () => test.page.getByRole('button', { name: 'Step back' });

@@ -5,6 +5,8 @@ import { readFile } from 'node:fs/promises';
 import { OWN_LORRY, OWN_POT, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults, holdWithPointer, makePhoto, openStation, workThrough } from './support/restorer.ts';
+import { pressPlane } from './support/pressPlane.ts';
+import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
 
 /** One post through body, seat and base; a load on the roof that is lost; a grille with a colour of its own. */
@@ -28,27 +30,9 @@ describe('an own casting, from the shelf to its signature', function () {
   const test = useBench({ isDemo: false }, { who: 'Nell' });
   let castingId: string;
   let jobId: string;
-  const send = async <T>(method: string, path: string, body?: object) => {
-    const sent = await fetch(`${test.bench.address}/api/${path}`, {
-      method,
-      ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
-    });
-    if (!sent.ok) throw new Error(`${path}: ${await sent.text()}`);
-    return (await sent.json()) as T;
-  };
+  const send = <T>(method: string, path: string, body?: object) => sendTo<T>(test.bench.address, method, path, body);
   const job = async () => (await send<JobView>('GET', `jobs/${jobId}`)).specimens[0]!;
-  /** Presses a place of the drawing, mm. */
-  const press = async (x: number, y: number) => {
-    const at = await test.page.evaluate(
-      ([px, py]) => {
-        const plane = document.querySelector<SVGGElement>('[role="application"] [data-plane]')!;
-        const { x: left, y: top } = new DOMPoint(px, py).matrixTransform(plane.getScreenCTM()!);
-        return { left, top };
-      },
-      [x, y] as const,
-    );
-    await test.page.mouse.click(at.left, at.top);
-  };
+  const press = (x: number, y: number) => pressPlane(test.page, x, y);
   const open = () => test.page.goto(`${test.bench.address}/jobs/${jobId}/survey`);
 
   before(async () => {

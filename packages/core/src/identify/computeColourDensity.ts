@@ -5,9 +5,9 @@ import type { ColourReading, ColourSpread } from './catalogue.ts';
 /** A colour that readings are held against: as new, or as one model showed it. */
 export type KnownColour = Pick<StateColour, 'lab' | 'sd' | 'place'> & { readonly isOfOneModel: boolean };
 
-/** The half-normal is summed at so many middles of equal steps, over so many of its scales. */
-const STEPS = 33;
-const REACH = 3.5;
+/** The half-normal is summed over so many equal steps (even), up to so many of its scales. */
+const STEPS = 84;
+const REACH = 7;
 /** No reading is closer than this, however often it was taken. */
 const LEAST_SD = 0.2;
 
@@ -73,8 +73,12 @@ interface Fading {
 const FADINGS = createFadings();
 const STILL: readonly Fading[] = [{ at: 0, lnWeight: 0 }];
 
+/** By Simpson's rule: it is cut off at 0, where a sum of middles would be coarse. */
 function createFadings(): Fading[] {
-  const steps = Array.from({ length: STEPS }, (_, i) => ((i + 0.5) * REACH) / STEPS);
-  const total = steps.reduce((sum, at) => sum + Math.exp(-0.5 * at * at), 0);
-  return steps.map((at) => ({ at, lnWeight: -0.5 * at * at - Math.log(total) }));
+  const steps = Array.from({ length: STEPS + 1 }, (_, i) => {
+    const at = (i * REACH) / STEPS;
+    return { at, weight: (i === 0 || i === STEPS ? 1 : i % 2 ? 4 : 2) * Math.exp(-0.5 * at * at) };
+  });
+  const total = steps.reduce((sum, { weight }) => sum + weight, 0);
+  return steps.map(({ at, weight }) => ({ at, lnWeight: Math.log(weight / total) }));
 }

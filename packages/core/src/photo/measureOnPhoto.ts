@@ -1,4 +1,5 @@
 import type { ControlPoint, Point } from '../model/plane.ts';
+import { fitCircle, fitLine } from './fitPoints.ts';
 import { mapPoint, solveHomography, type Homography } from './solveHomography.ts';
 
 /** A measured value with the standard deviation that the pointing leaves in it. */
@@ -42,7 +43,8 @@ export const measureDiameter = (
   control: readonly ControlPoint[],
   rim: readonly Point[],
   error: PointingError,
-): Measured => propagate(control, rim, error, (h, points) => fitDiameter(points.map((point) => mapPoint(h, point))));
+): Measured =>
+  propagate(control, rim, error, (h, points) => 2 * fitCircle(points.map((point) => mapPoint(h, point))).radius);
 
 /**
  * Twist of the chassis, degrees: from the front axle's line to the rear one's, in an end view. Each line runs through two
@@ -103,41 +105,11 @@ function propagate(
 const distance = (a: Point, b: Point) => Math.hypot(b.x - a.x, b.y - a.y);
 const direction = (a: Point, b: Point) => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
 
-/** Of the line with the least squared distances from the points, degrees. */
+/** Of the line through points, degrees. */
 function fitDirection(points: readonly Point[]): number {
-  const centre = {
-    x: points.reduce((sum, { x }) => sum + x, 0) / points.length,
-    y: points.reduce((sum, { y }) => sum + y, 0) / points.length,
-  };
-  let [xx, xy, yy] = [0, 0, 0];
-  for (const { x, y } of points) {
-    xx += (x - centre.x) ** 2;
-    xy += (x - centre.x) * (y - centre.y);
-    yy += (y - centre.y) ** 2;
-  }
-  return (Math.atan2(2 * xy, xx - yy) * 90) / Math.PI;
+  const { along } = fitLine(points);
+  return (Math.atan2(along.y, along.x) * 180) / Math.PI;
 }
 
 /** Into (-period / 2, period / 2]. */
 const wrap = (angle: number, period: number) => angle - period * Math.ceil(angle / period - 0.5);
-
-/** Circle x² + y² + D x + E y + F = 0 by normal equations about the centroid. */
-function fitDiameter(points: readonly Point[]): number {
-  const n = points.length;
-  const centre = { x: points.reduce((s, p) => s + p.x, 0) / n, y: points.reduce((s, p) => s + p.y, 0) / n };
-  let [uu, uv, vv, uz, vz, z] = [0, 0, 0, 0, 0, 0];
-  for (const point of points) {
-    const [u, v] = [point.x - centre.x, point.y - centre.y];
-    const square = u * u + v * v;
-    uu += u * u;
-    uv += u * v;
-    vv += v * v;
-    uz += u * square;
-    vz += v * square;
-    z += square;
-  }
-  const determinant = 2 * (uu * vv - uv * uv);
-  const x = (uz * vv - vz * uv) / determinant;
-  const y = (vz * uu - uz * uv) / determinant;
-  return 2 * Math.sqrt(x * x + y * y + z / n);
-}

@@ -1,6 +1,7 @@
 import type { Point } from '../model/plane.ts';
 import type { TracedShape, TraceNode } from '../model/trace.ts';
-import { fitCircle } from './fitCircle.ts';
+import { fitLine } from '../photo/fitPoints.ts';
+import { fitRim } from './fitRim.ts';
 import { flattenTrace, layCircle, LEAST_NODES } from './outlineTrace.ts';
 import { simplifyLine } from './simplifyLine.ts';
 import { snapLine, type Lightness } from './snapLine.ts';
@@ -16,6 +17,8 @@ const FINE_MM = 0.06;
 /** At a corner the picture is rounded: so near to it nothing is taken, mm, and so far the lines that meet there are fitted. */
 const BLUNT_MM = 0.5;
 const ARM_MM = 2.5;
+/** Fewer samples than this are no line. */
+const LEAST_ARM = 3;
 /** Lines that meet flatter than this have no corner to find, degrees. */
 const LEAST_TURN = 20;
 /** A corner moves no farther than this, mm. */
@@ -49,7 +52,7 @@ function snapCircle(lightness: Lightness, nodes: readonly TraceNode[]): SnappedT
   });
   const ring = Array.from({ length: 121 }, (_, i) => place((2 * Math.PI * i) / 120, circle));
   const { points, found } = snapLine(lightness, ring);
-  const fitted = fitCircle(points);
+  const fitted = fitRim(points);
   const three = [0, 1, 2].map((i): TraceNode => ({ ...place((2 * Math.PI * i) / 3, fitted), bend: 'smooth' }));
   return { nodes: three, found };
 }
@@ -129,32 +132,16 @@ function findCorner(given: Point, before: readonly Point[], after: readonly Poin
       const away = Math.hypot(x - given.x, y - given.y);
       return away >= BLUNT_MM && away <= ARM_MM;
     });
-  const [one, other] = [fitLine(arm(before)), fitLine(arm(after))];
+  const arms = [arm(before), arm(after)] as const;
   const middle = { x: (before.at(-1)!.x + after[0]!.x) / 2, y: (before.at(-1)!.y + after[0]!.y) / 2 };
-  if (!one || !other) return middle;
+  if (arms.some(({ length }) => length < LEAST_ARM)) return middle;
+  const [one, other] = [fitLine(arms[0]), fitLine(arms[1])];
   const cross = one.along.x * other.along.y - one.along.y * other.along.x;
   if (Math.abs(cross) < Math.sin((LEAST_TURN * Math.PI) / 180)) return middle;
   const [dx, dy] = [other.at.x - one.at.x, other.at.y - one.at.y];
   const t = (dx * other.along.y - dy * other.along.x) / cross;
   const met = { x: one.at.x + t * one.along.x, y: one.at.y + t * one.along.y };
   return Math.hypot(met.x - given.x, met.y - given.y) <= CORNER_REACH_MM ? met : middle;
-}
-
-/** The line nearest to points, by their main direction. */
-function fitLine(points: readonly Point[]): { readonly at: Point; readonly along: Point } | null {
-  if (points.length < 3) return null;
-  const at = {
-    x: points.reduce((sum, { x }) => sum + x, 0) / points.length,
-    y: points.reduce((sum, { y }) => sum + y, 0) / points.length,
-  };
-  let [xx, xy, yy] = [0, 0, 0];
-  for (const { x, y } of points) {
-    xx += (x - at.x) ** 2;
-    xy += (x - at.x) * (y - at.y);
-    yy += (y - at.y) ** 2;
-  }
-  const angle = Math.atan2(2 * xy, xx - yy) / 2;
-  return { at, along: { x: Math.cos(angle), y: Math.sin(angle) } };
 }
 
 /** Nodes of a run without its ends, which are given; a press beyond a corner leaves samples there that belong to nothing. */

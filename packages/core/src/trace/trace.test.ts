@@ -5,7 +5,7 @@ import { redrawCasting } from '../construction/redrawCasting.ts';
 import type { Point } from '../model/plane.ts';
 import type { Trace, TracedShape, TraceNode } from '../model/trace.ts';
 import { drawTraced } from './drawTraced.ts';
-import { fitCircle } from './fitCircle.ts';
+import { fitRim } from './fitRim.ts';
 import { fitTrace } from './fitTrace.ts';
 import { insertNode } from './insertNode.ts';
 import { layPhoto, mapToDrawing, mapToPhoto } from './layPhoto.ts';
@@ -179,7 +179,7 @@ describe('laying a line on an edge', () => {
     expect(found.radius).closeTo(6, 0.05);
     const ring = Array.from({ length: 60 }, (_, i) => ({ x: 3 * Math.cos(i / 9.55), y: 3 * Math.sin(i / 9.55) }));
     const strays = [...ring, { x: 9, y: 9 }, { x: -8, y: 7 }];
-    expect(fitCircle(strays).radius).closeTo(3, 1e-6);
+    expect(fitRim(strays).radius).closeTo(3, 1e-6);
     const half = shape([node(2.3, 15), node(2, 4.3), node(70, 3.8), node(69.8, 15)], { isMirrored: true });
     const base = ({ x, y }: Point) => Math.min(x - 2, 70 - x, y - 4);
     const laid = snapTrace(

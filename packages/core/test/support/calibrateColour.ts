@@ -2,6 +2,7 @@ import { DEFAULT_SETTINGS, type ColourReading, type IdentifyCatalogue } from '..
 import { identifySpecimen } from '../../src/identify/identifySpecimen.ts';
 import { DEFAULT_HISTORIES } from '../../src/identify/histories.ts';
 import type { LabColour } from '../../src/model/reading.ts';
+import { drawNormal } from '../../src/numeric/drawNormal.ts';
 import { createSeededRandom, type RandomSource } from '../../src/numeric/seededRandom.ts';
 import { computeDe00 } from '../../src/colour/difference.ts';
 import { exactColourDensity, type TrueSpread, type TrueState } from './exactColourDensity.ts';
@@ -103,7 +104,7 @@ function drawStates({ states, gap }: ColourPlan, random: RandomSource): number[]
   const labs: number[][] = [[25 + 50 * random(), 60 * (random() - 0.5), 60 * (random() - 0.5)]];
   while (labs.length < states) {
     const from = labs.at(-1)!;
-    const way = [normal(random), normal(random), normal(random)];
+    const way = [drawNormal(random), drawNormal(random), drawNormal(random)];
     let [low, high] = [0, 60];
     for (let n = 0; n < 40; n++) {
       const middle = (low + high) / 2;
@@ -131,10 +132,7 @@ function drawReadings(lab: readonly number[], capture: number, random: RandomSou
   return { readings, seen: readings.map(({ lab: read, place }) => ({ lab: read, sd, open: OPEN[place] })) };
 }
 
-const drawFading = (random: RandomSource) => Math.abs(normal(random)) * TRUE.fading;
+const drawFading = (random: RandomSource) => Math.abs(drawNormal(random)) * TRUE.fading;
 const fade = (lab: readonly number[], by: number) => lab.map((value, axis) => value + by * TRUE.way[axis]!);
 const addNoise = (lab: readonly number[], sd: number, random: RandomSource) =>
-  lab.map((value) => value + sd * normal(random));
-
-/** Box and Muller 1958. */
-const normal = (random: RandomSource) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  lab.map((value) => value + sd * drawNormal(random));

@@ -1,13 +1,10 @@
-import type { FeatureState, LabColour } from '@sardonyx/core';
+import type { FeatureState } from '@sardonyx/core';
 import { formatLab } from '../../shared/colour/formatColour.ts';
 import { Swatch } from '../../shared/colour/Swatch.tsx';
 import { TypeLab } from '../../shared/colour/TypeLab.tsx';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { Fold } from '../../shared/ui/Fold.tsx';
-
-/** A colour that was read elsewhere is taken to be so exact, each coordinate (planning estimate). */
-const TYPED_SD: LabColour = [0.5, 0.5, 0.5];
 
 /** What is known of a state's colour by measuring: read off a model, or as new from a card or a book. */
 export function StateColourField({ state }: { readonly state: FeatureState }) {
@@ -37,7 +34,7 @@ export function StateColourField({ state }: { readonly state: FeatureState }) {
         <TypeLab
           of={state.label}
           act="Take this colour"
-          onTyped={(lab, geometry) => save({ lab, geometry, sd: TYPED_SD, specimenId: null, place: 'sheltered' })}
+          onTyped={(typed) => save({ ...typed, specimenId: null, place: 'sheltered' })}
         />
         <p className="text-note text-soft-ink">
           D65, 2° observer; from a drawdown, a card or a book. It is taken to be exact to 0.5 (planning estimate).

@@ -3,13 +3,15 @@ import { useState } from 'react';
 import { ChooseGeometry } from '../form/ChooseGeometry.tsx';
 
 const AXES = ['L*', 'a*', 'b*'] as const;
+/** Numbers read elsewhere are taken to be so exact, each coordinate (planning estimate). */
+const TYPED_SD: LabColour = [0.5, 0.5, 0.5];
 const EMPTY = ['', '', ''];
 
 interface TypeLabProps {
   /** What stands behind "L*" where several of them are on a page. */
   readonly of?: string;
   readonly act: string;
-  readonly onTyped: (lab: LabColour, geometry: Geometry) => void;
+  readonly onTyped: (typed: { readonly lab: LabColour; readonly sd: LabColour; readonly geometry: Geometry }) => void;
 }
 
 /** L*, a*, b* by hand, with or without the gloss. */
@@ -37,7 +39,7 @@ export function TypeLab({ of, act, onTyped }: TypeLabProps) {
         className="plain-button"
         disabled={!isColour}
         onClick={() => {
-          onTyped([l, a, b], geometry);
+          onTyped({ lab: [l, a, b], sd: TYPED_SD, geometry });
           setValues(EMPTY);
         }}
       >

@@ -7,7 +7,7 @@ import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
 import { Toggles } from '../../../shared/ui/Toggles.tsx';
-import { usePhotoWorker } from '../../photos/index.ts';
+import { useFlat, usePhotoWorker } from '../../photos/index.ts';
 import { ArtworkFiles } from './ArtworkFiles.tsx';
 import { KeepTrace } from './KeepTrace.tsx';
 import { LayUnder } from './LayUnder.tsx';
@@ -16,7 +16,6 @@ import { LookPlaces } from './LookPlaces.tsx';
 import { ShapeInHand } from './ShapeInHand.tsx';
 import { TraceCanvas } from './TraceCanvas.tsx';
 import { useTraceDraft } from './useTraceDraft.ts';
-import { useUnderlay } from './useUnderlay.ts';
 
 interface TraceBenchProps {
   readonly view: CastingView;
@@ -36,7 +35,8 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
   const draft = useTraceDraft(view, kind);
   const { trace, change, changeShape } = draft;
   const worker = usePhotoWorker();
-  const { photo, under, problem } = useUnderlay(photos, trace.photo?.photoId, worker);
+  const photo = photos.find((one) => one.photo.id === trace.photo?.photoId)?.photo ?? null;
+  const { flat: under, problem } = useFlat(photo, worker, 0);
   const [laying, setLaying] = useState<string | null>(null);
   const [tool, setTool] = useState<(typeof TOOLS)[number]['value']>('lines');
   const [chosen, setChosen] = useState(trace.shapes.length - 1);
@@ -135,7 +135,7 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
           {photos.length > 0 && (
             <Field label="Photograph under it" isQuiet width="18rem">
               <Select
-                value={trace.photo?.photoId ?? ''}
+                value={photo?.id ?? ''}
                 options={[
                   { value: '', label: 'none' },
                   ...photos.map(({ photo: one, model }) => ({ value: one.id, label: `${one.side}, ${model}` })),

@@ -1,14 +1,22 @@
 import type { CastingView } from '@sardonyx/contract';
-import { closeMirrored, outlineTrace, type PhotoFit, type Point, type Trace, type TracedShape } from '@sardonyx/core';
+import {
+  closeMirrored,
+  outlineTrace,
+  type PhotoFit,
+  type Point,
+  type Region,
+  type Trace,
+  type TracedShape,
+} from '@sardonyx/core';
 import { useMemo } from 'react';
 import { PictureCanvas } from '../../../shared/ui/PictureCanvas.tsx';
 import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
-import type { FlatUnder } from './useUnderlay.ts';
 
 interface TraceCanvasProps {
   readonly view: CastingView;
   readonly trace: Trace;
-  readonly under: FlatUnder | null;
+  /** The photograph seen straight from above, at its address in the browser. */
+  readonly under: { readonly url: string; readonly region: Region } | null;
   readonly isDrawingShown: boolean;
   /** Index of the shape in hand; null while places to look at are set. */
   readonly inHand: number | null;

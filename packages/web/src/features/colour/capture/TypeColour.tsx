@@ -1,10 +1,6 @@
-import type { Lab } from '@sardonyx/core';
 import { TypeLab } from '../../../shared/colour/TypeLab.tsx';
 import { Fold } from '../../../shared/ui/Fold.tsx';
 import type { CaptureDraft } from './KeepCapture.tsx';
-
-/** Numbers read elsewhere are taken to be so exact (planning estimate). */
-const TYPED_SD: Lab = [0.5, 0.5, 0.5];
 
 /** L*, a*, b* by hand: a reading from elsewhere, a fan deck, an old note. */
 export function TypeColour({ onTyped }: { readonly onTyped: (draft: CaptureDraft) => void }) {
@@ -12,9 +8,9 @@ export function TypeColour({ onTyped }: { readonly onTyped: (draft: CaptureDraft
     <Fold className="border-t border-hairline pt-2" title="Type the numbers">
       <TypeLab
         act="Take these numbers"
-        onTyped={(lab, geometry) =>
+        onTyped={(typed) =>
           onTyped({
-            ...{ lab, sd: TYPED_SD, spectrum: null, geometry, method: 'typed' },
+            ...{ ...typed, spectrum: null, method: 'typed' },
             ...{ photoId: null, point: null, radius: 0, origin: 'typed; its spread is a planning estimate' },
           })
         }
