@@ -48,18 +48,18 @@ const topics = [
 ].filter((topic) => topic.names.some((name) => name.startsWith(values.only)));
 if (topics.length === 0) throw new Error(`No figure begins with "${values.only}".`);
 
-const figures: Figure[] = [];
-for (const topic of topics)
-  figures.push(...(await topic.measure()).filter((figure) => figure.name.startsWith(values.only)));
-
 const show = (value: number) => (value >= 100 ? value.toFixed(0) : value.toPrecision(3));
 console.log(`${'figure'.padEnd(34)}${'value'.padStart(10)}  ${'unit'.padEnd(6)}${'goal'.padEnd(18)}met   yardstick`);
-for (const figure of figures) {
-  const met = !figure.goal ? '' : isMet(figure) ? 'yes' : 'MISSED';
-  console.log(
-    `${figure.name.padEnd(34)}${show(figure.value).padStart(10)}  ${figure.unit.padEnd(6)}${describeGoal(figure).padEnd(18)}${met.padEnd(6)}  ${figure.yardstick}`,
-  );
-}
+const figures: Figure[] = [];
+for (const topic of topics)
+  for (const figure of await topic.measure()) {
+    if (!figure.name.startsWith(values.only)) continue;
+    figures.push(figure);
+    const met = !figure.goal ? '' : isMet(figure) ? 'yes' : 'MISSED';
+    console.log(
+      `${figure.name.padEnd(34)}${show(figure.value).padStart(10)}  ${figure.unit.padEnd(6)}${describeGoal(figure).padEnd(18)}${met.padEnd(6)}  ${figure.yardstick}`,
+    );
+  }
 if (values.json) {
   const plain = figures.map((figure) => ({ ...figure, goal: describeGoal(figure) }));
   await writeFile(values.json, JSON.stringify(plain, null, 2) + '\n');

@@ -18,7 +18,7 @@ describe('which of two greens it is', function () {
     return specimens[0]!;
   };
   const inHand = () => test.page.getByRole('region', { name: 'Look in hand: Body colour' });
-  const measured = () => inHand().getByRole('region', { name: 'Body colour: captured colours' });
+  const measured = () => inHand().getByRole('region', { name: 'Body colour: by measuring' });
   const look = async (job: Job) => {
     await test.page.goto(`${test.bench.address}/jobs/${job.id}/identify`);
     const looks = test.page.getByRole('list', { name: 'Things to look at on the model' });

@@ -135,7 +135,8 @@ describe('a restorer’s own empty bench', function () {
     const editor = page.getByRole('region', { name: 'Parts and joints' });
     await change.click();
     await editor.getByRole('option', { name: /Wheels/ }).click();
-    await editor.getByRole('button', { name: 'Split into front and rear' }).click();
+    await editor.getByRole('button', { name: 'Split it into ...' }).click();
+    await page.getByRole('menuitem', { name: 'Front and rear' }).click();
     await editor.getByRole('option', { name: /Rear wheels/ }).waitFor();
     await editor.getByRole('button', { name: 'Leave it as it was' }).click();
     await change.click();

@@ -19,7 +19,7 @@ export async function haveTrace(page: Page): Promise<void> {
     ...{ dx: widthMm / 2 - CARD_WIDE_MM / 2, dy: heightMm + CARD_BELOW_MM },
   };
   const shapes = view.shapes.flatMap((shape) => traceOf(shape) ?? []);
-  const trace = { widthMm, heightMm, photo, shapes, artwork: [], anchors };
+  const trace = { widthMm, heightMm, underAt: { x: 0, y: 0 }, photo, shapes, artwork: [], anchors, joints: [] };
   await page.request.put(`${address}/api/castings/${CASTING}/traces/side`, {
     data: { version: casting.version, trace },
   });

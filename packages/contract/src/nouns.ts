@@ -21,7 +21,7 @@ const ABOUT = ['castingId', 'variantId', 'specimenId'] as const;
 export const NOUNS = {
   observations: {
     views: ['Bench', 'Job', 'Catalogue'],
-    kept: ['specimenId', 'featureId', 'stateId', 'certainty', 'captureIds'],
+    kept: ['specimenId', 'featureId', 'stateId', 'certainty', 'captureIds', 'size'],
   },
   measurements: { views: IN_A_JOB, kept: ['specimenId', 'what', 'valueMm', 'spreadMm'] },
   findings: {

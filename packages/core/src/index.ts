@@ -21,6 +21,9 @@ export {
   type Maker,
   type Source,
   type SourceCertainty,
+  type MeasuredSize,
+  SIZE_UNITS,
+  type SizeUnit,
   type StateColour,
   type ToyRange,
   type Variant,
@@ -170,7 +173,9 @@ export { readCatalogueCsv, type CsvProblem } from './catalogue/readCatalogueCsv.
 export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 
 // Which casting and issue
+export { alignObservations } from './identify/alignObservations.ts';
 export { assembleCatalogue } from './identify/assembleCatalogue.ts';
+export { isSameLook } from './identify/mergeFeatures.ts';
 export type {
   Answer,
   DatedStatement,
@@ -192,7 +197,7 @@ export type { Foreseen } from './identify/foreseeLooks.ts';
 export { DEFAULT_HISTORIES } from './identify/histories.ts';
 export { believeUnlisted, countSettled } from './identify/believeUnlisted.ts';
 export { sayLossShare } from './identify/computeExpectedLoss.ts';
-export type { CapturedState } from './identify/weighCaptured.ts';
+export type { MeasuredState } from './identify/weighMeasured.ts';
 export { answerAll, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
 export {
   createPracticeRound,

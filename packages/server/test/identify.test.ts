@@ -129,7 +129,7 @@ describe('what identification rests on', () => {
     };
     const { casting } = await bench.get<CastingView>('castings/road-sweeper');
     const answers = selectAnswers(catalogue, {
-      observations: [{ ...seen, specimenId: view.specimens[0]!.specimen.id, captureIds: [] }],
+      observations: [{ ...seen, specimenId: view.specimens[0]!.specimen.id, captureIds: [], size: null }],
       measurements: [
         { what: 'length', valueMm: casting.lengthMm + 0.2, spreadMm: 0.1 },
         { what: 'wheelbase', valueMm: casting.wheelbaseMm - 0.1, spreadMm: 0.1 },

@@ -8,7 +8,7 @@ const LIST = [
   'Issue\tFirst\tSecond\tLate',
   'Years\t1958-60\tabout 1962\tspring 1965 on',
   'Body colour\tgreen\tgreen or red\tred 70 % or blue 30 %',
-  'Wheels\tcast\tplastic\tplastic',
+  'Wheels\tcast [list of 1974]\tplastic\tplastic',
   'Tow hook\tnone\t\tcast',
 ].join('\n');
 
@@ -22,6 +22,7 @@ describe('the sheet of issues', () => {
   afterEach(() => bench.clear());
 
   const view = () => bench.get<CastingView>(`castings/${id}`);
+  const hook = ({ features }: CastingView) => features.find(({ label }) => label === 'Tow hook')!.id;
   const put = (sheet: object) => bench.http.put(`/api/castings/${id}/issues`).send(sheet);
   const pasted = async (text = LIST): Promise<IssueSheet> =>
     pasteTable(writeSheet(await view()), text, { issue: 0, at: 'name' });
@@ -35,6 +36,10 @@ describe('the sheet of issues', () => {
       ['Tow hook', 'fitted part'],
     ]);
     expect(after.states.length).equal(3 + 2 + 2);
+    const cast = after.states.find(({ label, featureId }) => label === 'cast' && featureId !== hook(after))!;
+    expect(after.variantStates.filter(({ stateId }) => stateId === cast.id).map(({ origin }) => origin)).deep.equal([
+      'list of 1974',
+    ]);
     const sheet = writeSheet(after);
     const row = (label: string) => sheet.rows.findIndex((one) => one.label === label);
     expect(sheet.issues.map(({ name, years, cells }) => [name, years, cells[row('Body colour')]])).have.deep.members([

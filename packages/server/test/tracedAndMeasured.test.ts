@@ -1,4 +1,4 @@
-import type { CastingView, JobView } from '@sardonyx/contract';
+import type { CastingView, HouseView, JobView } from '@sardonyx/contract';
 import type { Casting, ColourCapture, Observation } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
@@ -11,8 +11,8 @@ const line = (partKey: string, changes: object = {}) => ({
   ...changes,
 });
 const trace = (changes: object = {}) => ({
-  ...{ widthMm: 90, heightMm: 30, photo: null, artwork: [] },
-  ...{ shapes: [line('body')], anchors: [{ featureKey: 'body-colour', x: 20, y: 9 }] },
+  ...{ widthMm: 90, heightMm: 30, underAt: { x: 0, y: 0 }, photo: null, artwork: [] },
+  ...{ shapes: [line('body')], anchors: [{ featureKey: 'body-colour', x: 20, y: 9 }], joints: [] },
   ...changes,
 });
 
@@ -171,6 +171,60 @@ describe('a casting of one’s own, traced and measured', () => {
       expect((await view()).states[0]!.colour).deep.equal(colour);
       await patch({ version: 2, colour: null }).expect(200);
       expect((await view()).states[0]!.colour).equal(null);
+    });
+  });
+
+  describe('with sizes', () => {
+    const addWheels = async () => {
+      const { range } = await view();
+      const feature = {
+        ...{ rangeId: range.id, key: 'wheels', label: 'Wheels', howToLook: '', partRole: 'wheel' },
+        ...{ effort: 2, destroys: '', group: 'wheels' },
+      };
+      const { body } = await bench.http.post('/api/features').send(feature).expect(201);
+      const featureId = (body as { id: string }).id;
+      const state = {
+        ...{ featureId, key: 'small', label: 'Small', colourHex: null },
+        ...{ fromYear: null, toYear: null, lookAlikes: [] },
+      };
+      const made = await bench.http.post('/api/feature-states').send(state).expect(201);
+      return { featureId, state: made.body as { id: string; version: number } };
+    };
+    const SIZE = { value: 9.5, unit: 'mm', sd: 0.1 };
+
+    it('keeps a state’s size and a model’s, takes them out again, and refuses what is none', async () => {
+      const { featureId, state } = await addWheels();
+      const patch = (size: object | null, version = 1) =>
+        bench.http.patch(`/api/feature-states/${state.id}`).send({ version, size });
+      await patch({ ...SIZE, value: -1 }).expect(400);
+      await patch({ ...SIZE, unit: 'inch' }).expect(400);
+      await patch({ ...SIZE, extra: 1 }).expect(400);
+      await patch(SIZE).expect(200);
+      expect((await view()).states[0]!.size).deep.equal(SIZE);
+      const { specimen } = await model();
+      const look = { specimenId: specimen.id, featureId, stateId: null, certainty: 'cannot see' };
+      await bench.http
+        .post('/api/observations')
+        .send({ ...look, size: { ...SIZE, sd: 0 } })
+        .expect(400);
+      await bench.http
+        .post('/api/observations')
+        .send({ ...look, size: SIZE })
+        .expect(201);
+      const [seen] = (await model()).observations;
+      expect(seen!.size).deep.equal(SIZE);
+      await bench.http.patch(`/api/observations/${seen!.id}`).send({ version: 1, size: null }).expect(200);
+      expect((await model()).observations[0]!.size).equal(null);
+      await patch(null, 2).expect(200);
+      expect((await view()).states[0]!.size).equal(null);
+    });
+
+    it('reckons with what the house says of how far colours spread', async () => {
+      const { version } = (await bench.get<HouseView>('house')).house;
+      const patch = (body: object) => bench.http.patch('/api/house-style/house').send({ version, ...body });
+      await patch({ colourBatchSd: 0 }).expect(400);
+      await patch({ colourBatchSd: 1.5, colourFadingSd: 5 }).expect(200);
+      expect((await model()).catalogue.colourSpread).deep.equal({ batchSd: 1.5, fadingSd: 5 });
     });
   });
 });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { DEFAULT_HISTORIES } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createDataSource, DATABASE_FILE, openDatabase } from '../src/data-source.ts';
-import { FeatureRow, FeatureStateRow, HistoryRow } from '../src/entities/catalogue.ts';
+import { CastingRow, FeatureRow, FeatureStateRow, HistoryRow } from '../src/entities/catalogue.ts';
 import { PaintProductRow } from '../src/entities/paint.ts';
 import { HouseStyleRow } from '../src/entities/house.ts';
 import { ObservationRow, SourceRow } from '../src/entities/workpiece.ts';
@@ -83,5 +83,27 @@ describe('a bench from before identification knew groups', () => {
       expect(await manager.findOneBy(HouseStyleRow, { id: 'house' })).include({ lossThreshold: 1 });
       await source.destroy();
     }
+  });
+});
+
+describe('a bench from before a trace said where the view under it lies', () => {
+  it('keeps its traces, with that view in its corner and no joints placed', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'sardonyx-old-'));
+    const old = createDataSource(join(folder, DATABASE_FILE));
+    const before = MIGRATIONS.findIndex(({ name }) => name.startsWith('SourcedCells'));
+    old.setOptions({ migrations: MIGRATIONS.slice(0, before) });
+    await old.initialize();
+    await old.runMigrations();
+    await old.query("INSERT INTO maker (id, version, name, about) VALUES ('m', 1, 'Tern', '')");
+    await old.query("INSERT INTO toy_range (id, version, makerId, name, about) VALUES ('r', 1, 'm', 'Range', '')");
+    await old.query(
+      `INSERT INTO casting (id, version, rangeId, number, name, bodyType, lengthMm, wheelbaseMm, construction, drawing, traces) VALUES ('c', 1, 'r', '1', 'Van', 'van', 60, 34, '', '{"views":[]}', '{"side":{"view":"side","shapes":[]}}')`,
+    );
+    await old.destroy();
+    const source = await openDatabase(folder);
+    const { traces } = await source.manager.findOneByOrFail(CastingRow, { id: 'c' });
+    await source.destroy();
+    await rm(folder, { recursive: true, force: true });
+    expect(traces).deep.equal({ side: { view: 'side', shapes: [], underAt: { x: 0, y: 0 }, joints: [] } });
   });
 });

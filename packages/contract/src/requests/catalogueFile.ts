@@ -94,6 +94,8 @@ class FileVariantState {
   @IsString() @IsNotEmpty() featureId!: string;
   @IsString() @IsNotEmpty() stateId!: string;
   @IsNumber() @Min(0) @Max(1) share!: number;
+  // Files of older versions say nothing of it.
+  @IsChanged() @IsString() @MaxLength(300) origin?: string;
 }
 
 class FileSource extends CreateSource {

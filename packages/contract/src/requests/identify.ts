@@ -34,6 +34,7 @@ import {
 } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsLab, OrNull, VersionedChange } from '../validation.ts';
 import { Spread } from './colour.ts';
+import { MeasuredSizeBody } from './measuredSize.ts';
 
 const KEY = /^[a-z0-9][a-z0-9-]{0,39}$/;
 const KEY_WORDS = { message: 'A key is small letters, digits and hyphens.' };
@@ -114,6 +115,7 @@ export class ChangeFeatureState extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label?: string;
   @IsChangedOrNull() @IsHexColor() colourHex?: string | null;
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => StateColourBody) colour?: StateColourBody | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => MeasuredSizeBody) size?: MeasuredSizeBody | null;
   @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear?: number | null;
   @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear?: number | null;
   @IsChanged() @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) lookAlikes?: string[];
@@ -177,6 +179,9 @@ export class WriteIssueDown {
   @IsString() @IsNotEmpty({ message: 'Say who found it.' }) @MaxLength(60) who!: string;
 }
 
+const SPREAD_WORDS = { message: 'From 0.1 to 5.' };
+const FADING_WORDS = { message: 'From 0.1 to 20.' };
+
 export class ChangeHouseStyle extends VersionedChange {
   @IsChanged() @IsNumber({}, { message: 'Rarity points, 0 to 10.' }) @Min(0) @Max(10) lossThreshold?: number;
   /** Time zone of the bench. */
@@ -188,6 +193,8 @@ export class ChangeHouseStyle extends VersionedChange {
   @IsLab({ each: true })
   colourCard?: [number, number, number][] | null;
   @IsChanged() @IsBoolean() learnsRates?: boolean;
+  @IsChanged() @IsNumber({}, SPREAD_WORDS) @Min(0.1, SPREAD_WORDS) @Max(5, SPREAD_WORDS) colourBatchSd?: number;
+  @IsChanged() @IsNumber({}, FADING_WORDS) @Min(0.1, FADING_WORDS) @Max(20, FADING_WORDS) colourFadingSd?: number;
 }
 
 export class ChangeHistory extends VersionedChange {

@@ -22,6 +22,7 @@ import {
   type WantState,
   type WayToGet,
 } from '@sardonyx/core';
+import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -30,13 +31,16 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
   MaxLength,
   Min,
+  ValidateNested,
 } from 'class-validator';
 import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
+import { MeasuredSizeBody } from './measuredSize.ts';
 
 /** Several rules under one name, for fields that are made and changed alike. */
 const every =
@@ -52,12 +56,14 @@ export class CreateObservation {
   @OrNull() @IsString() stateId!: string | null;
   @IsIn(CERTAINTIES) certainty!: Certainty;
   @CaptureIds() captureIds?: string[];
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => MeasuredSizeBody) size?: MeasuredSizeBody | null;
 }
 
 export class ChangeObservation extends VersionedChange {
   @IsChangedOrNull() @IsString() stateId?: string | null;
   @IsChanged() @IsIn(CERTAINTIES) certainty?: Certainty;
   @CaptureIds() captureIds?: string[];
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => MeasuredSizeBody) size?: MeasuredSizeBody | null;
 }
 
 /** A view of the drawing, or a photo. */

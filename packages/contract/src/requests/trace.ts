@@ -26,9 +26,12 @@ import {
 } from 'class-validator';
 import { OrNull, VersionedChange } from '../validation.ts';
 
-class TraceNodeBody {
+class PlaceBody {
   @IsNumber() @Min(-50) @Max(700) x!: number;
   @IsNumber() @Min(-50) @Max(700) y!: number;
+}
+
+class TraceNodeBody extends PlaceBody {
   @IsIn(BENDS) bend!: Bend;
 }
 
@@ -50,10 +53,8 @@ class PhotoFitBody {
   @IsBoolean() isMirrored!: boolean;
 }
 
-class AnchorBody {
+class AnchorBody extends PlaceBody {
   @IsString() @IsNotEmpty() featureKey!: string;
-  @IsNumber() @Min(-50) @Max(700) x!: number;
-  @IsNumber() @Min(-50) @Max(700) y!: number;
 }
 
 const IsArtwork = () =>
@@ -65,13 +66,19 @@ const IsArtwork = () =>
     { each: true },
   );
 
+class JointPlaceBody extends PlaceBody {
+  @IsString() @IsNotEmpty() jointKey!: string;
+}
+
 class TraceBody {
   @IsNumber() @Min(1) @Max(600) widthMm!: number;
   @IsNumber() @Min(1) @Max(600) heightMm!: number;
+  @IsObject() @ValidateNested() @Type(() => PlaceBody) underAt!: PlaceBody;
   @OrNull() @IsObject() @ValidateNested() @Type(() => PhotoFitBody) photo!: PhotoFitBody | null;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TracedShapeBody) shapes!: TracedShapeBody[];
   @IsArray() @ArrayMaxSize(400) @IsArtwork() artwork!: DrawingShape[];
   @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => AnchorBody) anchors!: AnchorBody[];
+  @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointPlaceBody) joints!: JointPlaceBody[];
 }
 
 /** One view of a casting as it was traced; null lays it out from its parts again. */

@@ -49,7 +49,15 @@ const tables: fc.Arbitrary<CatalogueTables> = fc
       lookAlikes: key === 'a' ? ['b'] : [],
     });
     const recorded = (stateKey: string) => ({
-      ...{ id: `v.${stateKey}`, version: 1, variantId: 'v', featureId: 'f', stateId: `f.${stateKey}`, share },
+      ...{
+        id: `v.${stateKey}`,
+        version: 1,
+        variantId: 'v',
+        featureId: 'f',
+        stateId: `f.${stateKey}`,
+        share,
+        origin: stateKey === 'a' ? words[7]! : '',
+      },
     });
     const said = { id: 's', version: 1, castingId: 'c', specimenId: null, statement: words[6]!, origin: words[7]! };
     return {
@@ -196,7 +204,8 @@ describe('a catalogue as CSV', () => {
       ].join('\r\n'),
       catalogue,
     );
-    expect(changed.variantStates).deep.equal([{ ...catalogue!.variantStates[0]!, share: 1 }]);
+    // The file names no source of its own for it.
+    expect(changed.variantStates).deep.equal([{ ...catalogue!.variantStates[0]!, share: 1, origin: '' }]);
     expect(removedVariantStateIds).deep.equal(['v.b']);
     expect(added.variantStates).deep.equal([]);
   });

@@ -17,7 +17,7 @@ export interface CatalogueTables {
   readonly makers: readonly Maker[];
   readonly ranges: readonly ToyRange[];
   readonly features: readonly Feature[];
-  readonly states: readonly Omit<FeatureState, 'colour'>[];
+  readonly states: readonly Omit<FeatureState, 'colour' | 'size'>[];
   readonly castings: readonly Omit<Casting, 'drawing' | 'traces' | 'builtAs' | 'listed'>[];
   readonly variants: readonly Omit<Variant, 'foundOnId'>[];
   readonly variantStates: readonly VariantState[];

@@ -72,7 +72,11 @@ export const CSV_LAYOUT: Readonly<Record<CsvKind, KindLayout>> = {
     required: ['name', 'from_year', 'start_latest', 'end_earliest', 'to_year', 'rarity'],
     optional: ['about'],
   },
-  'variant state': { key: ['range', 'casting', 'variant', 'feature', 'state'], required: ['share'], optional: [] },
+  'variant state': {
+    key: ['range', 'casting', 'variant', 'feature', 'state'],
+    required: ['share'],
+    optional: ['about'],
+  },
   source: {
     key: ['range', 'casting', 'variant', 'name', 'about'],
     required: ['certainty'],

@@ -26,10 +26,10 @@ const known: KnownIssues = {
   states,
   variants: [variant('v1', 'First', '1958-60'), variant('v2', 'Second', 'about 1962')],
   variantStates: [
-    { variantId: 'v1', featureId: 'wheels', stateId: 'wheels.Cast metal', share: 1 },
-    { variantId: 'v1', featureId: 'grille', stateId: 'grille.Solid, ribs only', share: 1 },
-    { variantId: 'v2', featureId: 'wheels', stateId: 'wheels.Grey plastic', share: 0.7 },
-    { variantId: 'v2', featureId: 'wheels', stateId: 'wheels.Black plastic', share: 0.3 },
+    { variantId: 'v1', featureId: 'wheels', stateId: 'wheels.Cast metal', share: 1, origin: '' },
+    { variantId: 'v1', featureId: 'grille', stateId: 'grille.Solid, ribs only', share: 1, origin: '' },
+    { variantId: 'v2', featureId: 'wheels', stateId: 'wheels.Grey plastic', share: 0.7, origin: '' },
+    { variantId: 'v2', featureId: 'wheels', stateId: 'wheels.Black plastic', share: 0.3, origin: '' },
   ],
 };
 const sheet = writeSheet(known);
@@ -65,8 +65,8 @@ describe('the issues of a casting as a sheet', () => {
           {
             row: 1,
             states: [
-              { stateId: 'grille.Pierced', label: 'Pierced', share: 0.5 },
-              { stateId: null, label: 'Barred', share: 0.5 },
+              { stateId: 'grille.Pierced', label: 'Pierced', share: 0.5, origin: '' },
+              { stateId: null, label: 'Barred', share: 0.5, origin: '' },
             ],
           },
         ],
@@ -77,6 +77,27 @@ describe('the issues of a casting as a sheet', () => {
   it('give what shares leave to those without one', () => {
     const plan = planSheet(set(sheet, 0, 0, 'Grey plastic 60 %; Cast metal / black plastic'), known);
     expect(plan.issues[0]!.cells[0]!.states.map(({ share }) => share)).deep.equal([0.6, 0.2, 0.2]);
+  });
+
+  it('say in brackets where a cell is from, all of it or one state of it', () => {
+    const read = (text: string) =>
+      planSheet(set(sheet, 0, 1, text), known).issues[0]!.cells[0]!.states.map(({ label, origin }) => [label, origin]);
+    expect(read('Pierced [list of 1974, p. 3]')).deep.equal([['Pierced', 'list of 1974, p. 3']]);
+    expect(read('Pierced 70 % or Barred 30 % [two seen]')).deep.equal([
+      ['Pierced', 'two seen'],
+      ['Barred', 'two seen'],
+    ]);
+    expect(read('Pierced [a] or Barred')).deep.equal([
+      ['Pierced', 'a'],
+      ['Barred', ''],
+    ]);
+    // Only the source is new: the cell is written, the issue's own fields are not.
+    expect(planSheet(set(sheet, 0, 0, 'Cast metal [seen]'), known).issues).length(1);
+    // A state that is called so is no source.
+    const odd = { ...known, states: [...states, { id: 'w', featureId: 'wheels', label: 'Cast [early]' }] };
+    expect(planSheet(set(sheet, 0, 0, 'cast [early]'), odd).issues[0]!.cells[0]!.states[0]).deep.include({
+      ...{ stateId: 'w', origin: '' },
+    });
   });
 
   it('empty a cell that was emptied', () => {
@@ -91,6 +112,8 @@ describe('the issues of a casting as a sheet', () => {
     [0, 'rarity', '11', /0, common, to 10/],
     [0, 'rarity', 'rare', /0, common, to 10/],
     [0, 0, 'Cast metal or cast metal', /said twice/],
+    [0, 0, '[list of 1974]', /Write the state before it/],
+    [0, 0, `Cast metal [${'x'.repeat(201)}]`, /at most 200/],
     [0, 0, 'Cast metal 80 % or Grey plastic 30 %', /at most 100 %/],
     [0, 0, 'Cast metal 100 % or Grey plastic', /Nothing is left/],
   ] as const)
@@ -164,7 +187,17 @@ describe('a table that is pasted', () => {
 describe('random sheets', () => {
   it('come out as they went in: what a plan writes is read as the same sheet, and changes nothing then', () => {
     const random = createSeededRandom(16);
-    const cells = ['', 'Cast metal', 'grey plastic', 'Pierced or Barred', 'A 25 % or B 75 %', 'x; y; z'];
+    const cells = [
+      '',
+      'Cast metal',
+      'grey plastic',
+      'Pierced or Barred',
+      'A 25 % or B 75 %',
+      'x; y; z',
+      'Pierced [p. 3]',
+      'A [1] or B [2] or C',
+      'A or B [1]',
+    ];
     const years = ['1964', '1964-68', 'about 1966', 'spring 1965 on', '1960s'];
     for (let round = 0; round < 200; round++) {
       const count = 1 + Math.floor(4 * random());
@@ -195,8 +228,8 @@ function carryOut(plan: ReturnType<typeof planSheet>): KnownIssues {
   }));
   const variantStates = plan.issues.flatMap(({ cells }, i) =>
     cells.flatMap(({ row, states: own }) =>
-      own.map(({ stateId, label, share }) => ({
-        ...{ variantId: `new ${i}`, featureId: features[row]!.id, share },
+      own.map(({ stateId, label, share, origin }) => ({
+        ...{ variantId: `new ${i}`, featureId: features[row]!.id, share, origin },
         stateId: stateId ?? `${row} ${label.toLowerCase()}`,
       })),
     ),

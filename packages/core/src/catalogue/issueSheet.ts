@@ -36,7 +36,7 @@ export interface KnownIssues {
   readonly features: readonly Pick<Feature, 'id' | 'label'>[];
   readonly states: readonly Pick<FeatureState, 'id' | 'featureId' | 'label'>[];
   readonly variants: readonly Variant[];
-  readonly variantStates: readonly Pick<VariantState, 'variantId' | 'featureId' | 'stateId' | 'share'>[];
+  readonly variantStates: readonly Omit<VariantState, 'id' | 'version'>[];
 }
 
 /** What is wrong, and where: a row of features, or a field of the issue; `issue` is null for a row's own name. */
@@ -51,6 +51,8 @@ export interface PlannedState {
   readonly stateId: string | null;
   readonly label: string;
   readonly share: number;
+  /** Where this cell is from; empty: as the issue as a whole. */
+  readonly origin: string;
 }
 
 export interface PlannedIssue {
@@ -85,9 +87,8 @@ export function writeSheet({ features, states, variants, variantStates }: KnownI
       ...{ rarity: String(variant.rarity), evidence: variant.rarityEvidence },
       cells: features.map(({ id }) =>
         sayCell(
-          (recorded.get(`${variant.id} ${id}`) ?? []).map(({ stateId, share }) => ({
-            label: labels.get(stateId) ?? '',
-            share,
+          (recorded.get(`${variant.id} ${id}`) ?? []).map(({ stateId, share, origin }) => ({
+            ...{ label: labels.get(stateId) ?? '', share, origin },
           })),
         ),
       ),
@@ -95,12 +96,19 @@ export function writeSheet({ features, states, variants, variantStates }: KnownI
   };
 }
 
-/** "Domed", "Crimped flat or Domed", "Domed 70 % or Crimped flat 30 %". */
+/** "Domed", "Crimped flat or Domed", "Domed 70 % or Crimped flat 30 %", "Domed [list of 1974]". */
 function sayCell(states: readonly Omit<PlannedState, 'stateId'>[]): string {
   const isEven = states.every(({ share }) => Math.abs(share - 1 / states.length) < 1e-6);
-  return states
-    .map(({ label, share }) => (isEven ? label : `${label} ${Number((100 * share).toFixed(2))} %`))
-    .join(' or ');
+  const isOneOrigin = states.every(({ origin }) => origin === states[0]!.origin);
+  const cite = (origin: string | undefined) => (origin ? ` [${origin}]` : '');
+  return (
+    states
+      .map(({ label, share, origin }) => {
+        const said = isEven ? label : `${label} ${Number((100 * share).toFixed(2))} %`;
+        return isOneOrigin ? said : said + cite(origin);
+      })
+      .join(' or ') + (isOneOrigin ? cite(states[0]?.origin) : '')
+  );
 }
 
 /** An empty column. */
@@ -189,7 +197,13 @@ function differs(fields: PlannedIssue['fields'], before: Variant): boolean {
 
 const SHARE = /^(.*\S)\s+(\d+(?:[.,]\d+)?) ?%$/;
 
-/** States of one cell; they share evenly where no shares are given. A word that no state has is a new state. */
+const ORIGIN = /^(.*?)\s*\[([^[\]]*)\]$/;
+const MOST_ORIGIN = 200;
+
+/**
+ * States of one cell; they share evenly where no shares are given. A word that no state has is a new state. What stands in
+ * square brackets behind a state says where it is from; behind the last, where none before it has its own, of all of them.
+ */
 function readCell(
   text: string,
   own: readonly Pick<FeatureState, 'id' | 'label'>[],
@@ -200,12 +214,17 @@ function readCell(
   if (!whole) return [];
   const parts = find(whole) ? [whole] : whole.split(/\s+or\s+|\s*[;/]\s*/).filter(Boolean);
   const read = parts.map((part) => {
-    const shared = find(part) ? null : SHARE.exec(part);
-    const label = shared ? shared[1]! : part;
+    const cited = find(part) ? null : ORIGIN.exec(part);
+    const said = cited ? cited[1]! : part;
+    const shared = find(said) ? null : SHARE.exec(said);
+    const label = shared ? shared[1]! : said;
     const state = find(label);
+    const origin = cited?.[2]?.trim() ?? '';
+    if (!label) complain('What does this source say? Write the state before it.');
+    if (origin.length > MOST_ORIGIN) complain(`A source has at most ${MOST_ORIGIN} letters.`);
     if (label.length > MOST_LETTERS) complain(TOO_LONG);
     return {
-      ...{ stateId: state?.id ?? null, label: state?.label ?? label },
+      ...{ stateId: state?.id ?? null, label: state?.label ?? label, origin },
       share: shared ? Number(shared[2]!.replace(',', '.')) / 100 : null,
     };
   });
@@ -218,17 +237,19 @@ function readCell(
   // What the shares leave goes to those without one.
   const rest = (1 - sum) / Math.max(1, read.length - given.length);
   if (given.length < read.length && rest <= 0) complain('Nothing is left for the one without a share.');
-  return read.map((one) => ({ ...one, share: one.share ?? rest }));
+  const isOfAll = read.slice(0, -1).every(({ origin }) => origin === '');
+  const last = read.at(-1)?.origin ?? '';
+  return read.map((one) => ({ ...one, share: one.share ?? rest, origin: isOfAll ? last : one.origin }));
 }
 
 function isRecorded(
   states: readonly PlannedState[],
-  recorded: readonly Pick<VariantState, 'stateId' | 'share'>[],
+  recorded: readonly Pick<VariantState, 'stateId' | 'share' | 'origin'>[],
 ): boolean {
   return (
     states.length === recorded.length &&
-    states.every(({ stateId, share }) =>
-      recorded.some((row) => row.stateId === stateId && Math.abs(row.share - share) < 1e-4),
+    states.every(({ stateId, share, origin }) =>
+      recorded.some((row) => row.stateId === stateId && Math.abs(row.share - share) < 1e-4 && row.origin === origin),
     )
   );
 }

@@ -161,7 +161,7 @@ function readFields(kind: CsvKind, cells: CsvCells, resolve: Resolve): object {
     case 'variant state':
       return {
         ...{ variantId: resolve('variant', 'variant'), featureId: resolve('feature', 'feature') },
-        ...{ stateId: resolve('state', 'state'), share: Number(cells.share) },
+        ...{ stateId: resolve('state', 'state'), share: Number(cells.share), origin: about },
       };
     case 'source':
       return {

@@ -88,7 +88,7 @@ export function listCells(tables: CatalogueTables): KindCells[] {
       join('variant state', recorded, {
         ...variantCells(recorded.variantId),
         ...{ feature: features.get(recorded.featureId)?.key, state: states.get(recorded.stateId)?.key },
-        share: num(recorded.share),
+        ...{ share: num(recorded.share), about: recorded.origin },
       }),
     ),
     ...tables.sources

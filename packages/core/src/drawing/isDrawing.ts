@@ -17,7 +17,8 @@ const isView = (view: unknown): boolean =>
   Array.isArray(view.shapes) &&
   view.shapes.every(isDrawingShape) &&
   Array.isArray(view.anchors) &&
-  view.anchors.every(isAnchor);
+  view.anchors.every(isAnchor) &&
+  (view.joints === undefined || (Array.isArray(view.joints) && view.joints.every(isJointPlace)));
 
 /** A shape with nothing but path data in its path. */
 export const isDrawingShape = (shape: unknown): shape is DrawingShape =>
@@ -32,3 +33,6 @@ export const isDrawingShape = (shape: unknown): shape is DrawingShape =>
 
 const isAnchor = (anchor: unknown): boolean =>
   isRecord(anchor) && typeof anchor.featureKey === 'string' && isSize(anchor.x) && isSize(anchor.y);
+
+const isJointPlace = (place: unknown): boolean =>
+  isRecord(place) && typeof place.jointKey === 'string' && isSize(place.x) && isSize(place.y);

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Feature, FeatureState, Source, Variant, VariantState } from '../model/catalogue.ts';
+import { alignObservations } from './alignObservations.ts';
 import { believeUnlisted } from './believeUnlisted.ts';
 import type { StateAnswer } from './catalogue.ts';
 import { assembleCatalogue, type CatalogueRows } from './assembleCatalogue.ts';
@@ -13,7 +14,7 @@ const feature = (key: string): Feature => ({
 });
 const state = (featureKey: string, key: string, more: Partial<FeatureState> = {}): FeatureState => ({
   ...{ id: `r.${featureKey}.${key}`, version: 1, featureId: `r.${featureKey}`, key, label: key, colourHex: null },
-  ...{ colour: null, fromYear: null, toYear: null, lookAlikes: [] },
+  ...{ colour: null, size: null, fromYear: null, toYear: null, lookAlikes: [] },
   ...more,
 });
 const variant = (id: string, castingId: string): Variant => ({
@@ -21,6 +22,7 @@ const variant = (id: string, castingId: string): Variant => ({
   ...{ startEarliest: 1960, startLatest: 1960.5, endEarliest: 1962, endLatest: 1963 },
 });
 const recorded = (variantId: string, featureKey: string, key: string, share = 1): VariantState => ({
+  origin: '',
   ...{ id: `${variantId}.${featureKey}.${key}`, version: 1, variantId, share },
   ...{ featureId: `r.${featureKey}`, stateId: `r.${featureKey}.${key}` },
 });
@@ -101,31 +103,95 @@ describe('assembleCatalogue', () => {
   });
 });
 
-describe('features of several ranges', () => {
-  it('carry the name of their range where their own is not enough', () => {
-    const foreign = { ...feature('colour'), id: 'q.colour', rangeId: 'q' };
-    const lamp = { ...feature('lamp'), id: 'q.lamp', rangeId: 'q' };
-    const { features, castingNames } = assembleCatalogue(
-      {
-        ...rows,
-        features: [feature('colour'), foreign, lamp],
-        variantStates: [
-          ...rows.variantStates,
-          { ...recorded('v2', 'colour', 'red'), featureId: 'q.colour' },
-          { ...recorded('v2', 'colour', 'red'), featureId: 'q.lamp' },
-        ],
-      },
-      false,
-    );
-    expect(features.map((one) => one.label)).deep.equal(['colour (Hand-Span)', 'colour (Quayside)', 'lamp']);
-    expect(castingNames).deep.equal({ c1: '4/2 Float', c2: '5/1 Van' });
+describe('a look that several ranges know', () => {
+  const ofQ = (key: string, changes: Partial<Feature> = {}): Feature => ({
+    ...{ ...feature(key), id: `q.${key}`, rangeId: 'q' },
+    ...changes,
+  });
+  const stateOfQ = (featureKey: string, key: string, more: Partial<FeatureState> = {}): FeatureState => ({
+    ...{ ...state(featureKey, key), id: `q.${featureKey}.${key}`, featureId: `q.${featureKey}` },
+    ...more,
+  });
+  const knownBy = (featureId: string, stateId: string): VariantState => ({
+    ...{ ...recorded('v2', 'colour', 'red'), id: `v2.${stateId}`, featureId, stateId },
+  });
+  const both: CatalogueRows = {
+    ...rows,
+    features: [feature('colour'), ofQ('colour', { label: 'Colour' }), ofQ('lamp')],
+    states: [
+      state('colour', 'red', { lookAlikes: ['maroon'], fromYear: 1958, toYear: 1962 }),
+      state('colour', 'maroon', { colourHex: '#501018' }),
+      stateOfQ('colour', 'red', { fromYear: 1960, toYear: null }),
+      stateOfQ('colour', 'maroon', { colourHex: '#702028' }),
+      stateOfQ('colour', 'grey'),
+      stateOfQ('lamp', 'lit'),
+    ],
+    variantStates: [
+      ...rows.variantStates.slice(0, 2),
+      ...['red', 'maroon', 'grey'].map((key) => ({ ...knownBy('q.colour', `q.colour.${key}`), share: 1 / 3 })),
+      knownBy('q.lamp', 'q.lamp.lit'),
+    ],
+  };
+  const all = assembleCatalogue(both, false);
+  const seen = (featureId: string, stateId: string | null) => ({ featureId, stateId, certainty: 'sure' }) as const;
+
+  it('is asked once, with the states of all; those whose colours differ stay apart and are taken for each other', () => {
+    expect(all.features.map((one) => one.label)).deep.equal(['colour', 'lamp']);
+    expect(all.features[0]!.states.map(({ id, label, lookAlikes }) => [id, label, lookAlikes])).deep.equal([
+      ['r.colour.red', 'red', ['r.colour.maroon']],
+      ['r.colour.maroon', 'maroon (Hand-Span)', ['q.colour.maroon']],
+      ['q.colour.maroon', 'maroon (Quayside)', ['r.colour.maroon']],
+      ['q.colour.grey', 'grey', []],
+    ]);
+    expect(all.features[0]!.states[0]!).include({ fromYear: 1958, toYear: null });
+    expect(all.castingNames).deep.equal({ c1: '4/2 Float', c2: '5/1 Van' });
+  });
+
+  it('speaks of the issues of all', () => {
+    const third = 1 / 3;
+    expect(all.variants[1]!.states['r.colour']).deep.equal({
+      ...{ 'r.colour.red': third, 'q.colour.maroon': third, 'q.colour.grey': third },
+    });
+    const { ranked } = identifySpecimen(all, [seen('r.colour', 'q.colour.grey')]);
+    expect(ranked[0]!.variantId).equal('v2');
+  });
+
+  it('counts for whichever casting it turns out to be', () => {
+    const ofV2 = {
+      ...both,
+      variants: [variant('v2', 'c2')],
+      variantStates: both.variantStates.filter((one) => one.variantId === 'v2'),
+    };
+    const one = assembleCatalogue(ofV2, true);
+    const align = (...given: ReturnType<typeof seen>[]) =>
+      alignObservations(given, one).map((answer) => [answer.featureId, answer.stateId]);
+    expect(align(seen('r.colour', 'r.colour.red'))).deep.equal([['q.colour', 'q.colour.red']]);
+    // The same words, whoever's paint it was thought to be; and what is not to be seen.
+    expect(align(seen('r.colour', 'r.colour.maroon'))).deep.equal([['q.colour', 'q.colour.maroon']]);
+    expect(align(seen('r.colour', null))).deep.equal([['q.colour', null]]);
+    // What was answered here counts before what was answered elsewhere, and nothing is asked twice.
+    expect(align(seen('r.colour', 'r.colour.red'), seen('q.colour', 'q.colour.grey'))).deep.equal([
+      ['q.colour', 'q.colour.grey'],
+    ]);
+    // A look that is not known here stays as it is.
+    expect(align(seen('x.hook', 'x.hook.bent'))).deep.equal([['x.hook', 'x.hook.bent']]);
+  });
+
+  it('is no such look where it is altered otherwise, or where one range tells two of one name apart', () => {
+    const other = ofQ('colour', { group: 'base coat' });
+    const apart = assembleCatalogue({ ...both, features: [feature('colour'), other, ofQ('lamp')] }, false);
+    expect(apart.features.map((one) => one.label)).deep.equal(['colour (Hand-Span)', 'colour (Quayside)', 'lamp']);
+    const twice = ofQ('colour', { id: 'q.other' });
+    const features = [feature('colour'), ofQ('colour'), twice];
+    const variantStates = [...both.variantStates, knownBy('q.other', 'q.other.x')];
+    expect(assembleCatalogue({ ...both, features, variantStates }, false).features).length(3);
   });
 });
 
 describe('selectAnswers', () => {
   const whole = assembleCatalogue(rows, false);
   const seen = { featureId: 'r.colour', stateId: 'r.colour.red', certainty: 'sure' } as const;
-  const asKept = (answer: StateAnswer) => ({ ...answer, specimenId: 'here', captureIds: [] });
+  const asKept = (answer: StateAnswer) => ({ ...answer, specimenId: 'here', captureIds: [], size: null });
   const size = { what: 'length', valueMm: 62, spreadMm: 0.1 } as const;
 
   it('keeps what the catalogue can weigh and leaves the rest on the specimen', () => {

@@ -13,6 +13,7 @@ import { SIZE_NAMES, type SizeName } from '../model/workpiece.ts';
 import { believeUnlisted, countSettled } from './believeUnlisted.ts';
 import { selectStatements } from './selectAnswers.ts';
 import type { IdentifyCatalogue, IdentifyFeature, IdentifyMeasure, IdentifyVariant } from './catalogue.ts';
+import { mergeFeatures } from './mergeFeatures.ts';
 
 /** The rows that identification rests on, as they are kept. */
 export interface CatalogueRows {
@@ -38,13 +39,13 @@ const SIZE_WORDS: Readonly<Record<SizeName, { label: string; howToLook: string }
 
 /**
  * Rows as identification wants them. `isOneCasting`: only its variants are in the rows, and their names stand without the
- * casting; sizes then tell nothing apart and are left out. Features that no variant is known by are left out too.
+ * casting; sizes then tell nothing apart and are left out. Features that no variant is known by are left out too; a look that
+ * several ranges know is asked once.
  */
 export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): IdentifyCatalogue {
   const used = new Set(rows.variantStates.map((row) => row.featureId));
-  const features = rows.features.filter((feature) => used.has(feature.id));
-  const rangeOf = nameRanges(features, rows.ranges);
-  const statesOf = groupBy(rows.states, (state) => state.featureId);
+  const rangeNames = new Map(rows.ranges.map((range) => [range.id, range.name]));
+  const { features, sameAs } = mergeFeatures(rows.features, rows.states, rangeNames, ({ id }) => used.has(id));
   const recordedOf = groupBy(rows.variantStates, (row) => row.variantId);
   const saidOf = groupBy(
     rows.sources.filter((source) => source.variantId !== null),
@@ -52,10 +53,8 @@ export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): I
   );
   const castings = new Map(rows.castings.map((casting) => [casting.id, casting]));
   return {
-    features: features.map((feature) => ({
-      ...assembleFeature(feature, statesOf.get(feature.id) ?? []),
-      label: `${feature.label}${rangeOf(feature)}`,
-    })),
+    features: nameApart(features, rows),
+    sameAs,
     measures: isOneCasting ? [] : SIZE_NAMES.map(createMeasure),
     variants: rows.variants.map((variant): IdentifyVariant => {
       const casting = castings.get(variant.castingId);
@@ -66,7 +65,7 @@ export function assembleCatalogue(rows: CatalogueRows, isOneCasting: boolean): I
         castingId: variant.castingId,
         rarity: variant.rarity,
         span: { startEarliest, startLatest, endEarliest, endLatest },
-        states: groupShares(recordedOf.get(variant.id) ?? []),
+        states: groupShares(recordedOf.get(variant.id) ?? [], sameAs),
         sizesMm: isOneCasting || !casting ? {} : { length: casting.lengthMm, wheelbase: casting.wheelbaseMm },
         statements: selectStatements(saidOf.get(variant.id) ?? []),
       };
@@ -100,32 +99,29 @@ const createMeasure = (name: SizeName): IdentifyMeasure => ({
   toleranceMm: CASTING_TOLERANCE_MM,
 });
 
-/** " (Hand-Span)" behind a label that several ranges have, nothing behind others. */
-function nameRanges(features: readonly Feature[], ranges: CatalogueRows['ranges']): (feature: Feature) => string {
-  const names = new Map(ranges.map((range) => [range.id, range.name]));
+/** Looks of one name that are not the same one carry the name of their range. */
+function nameApart(
+  features: readonly IdentifyFeature[],
+  { features: kept, ranges }: CatalogueRows,
+): readonly IdentifyFeature[] {
   const byLabel = groupBy(features, (feature) => feature.label);
-  return ({ label, rangeId }) => (byLabel.get(label)!.length > 1 ? ` (${names.get(rangeId) ?? rangeId})` : '');
+  return features.map((feature) => {
+    if (byLabel.get(feature.label)!.length === 1) return feature;
+    const rangeId = kept.find(({ id }) => id === feature.id)!.rangeId;
+    const name = ranges.find(({ id }) => id === rangeId)?.name ?? rangeId;
+    return { ...feature, label: `${feature.label} (${name})` };
+  });
 }
 
-function assembleFeature(feature: Feature, states: readonly FeatureState[]): IdentifyFeature {
-  const { id, label, howToLook, effort, destroys, group } = feature;
-  const idOf = new Map(states.map((state) => [state.key, state.id]));
-  return {
-    ...{ id, label, howToLook, effort, destroys, group },
-    states: states.map((state) => ({
-      id: state.id,
-      label: state.label,
-      fromYear: state.fromYear,
-      toYear: state.toYear,
-      colour: state.colour,
-      colourHex: state.colourHex,
-      lookAlikes: state.lookAlikes.flatMap((key) => idOf.get(key) ?? []),
-    })),
-  };
-}
-
-function groupShares(rows: readonly VariantState[]): Record<string, Record<string, number>> {
+function groupShares(
+  rows: readonly VariantState[],
+  sameAs: Readonly<Record<string, string>>,
+): Record<string, Record<string, number>> {
   const shares: Record<string, Record<string, number>> = {};
-  for (const row of rows) (shares[row.featureId] ??= {})[row.stateId] = row.share;
+  for (const { featureId, stateId, share } of rows) {
+    const own = (shares[sameAs[featureId] ?? featureId] ??= {});
+    const id = sameAs[stateId] ?? stateId;
+    own[id] = (own[id] ?? 0) + share;
+  }
   return shares;
 }

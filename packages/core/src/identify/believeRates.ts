@@ -9,13 +9,17 @@ interface Believed {
 /** Worked out once for each pair: what is encoded from it is kept by identity. */
 const believedOf = new WeakMap<IdentifyCatalogue, WeakMap<IdentifySettings, Believed>>();
 
-/** A catalogue and settings with the rates that the catalogue carries in place of the stated ones. */
+/** A catalogue and settings with the rates and spreads that the catalogue carries in place of the stated ones. */
 export function believeRates(catalogue: IdentifyCatalogue, settings: IdentifySettings): Believed {
-  if (!catalogue.rates) return { catalogue, settings };
+  if (!catalogue.rates && !catalogue.colourSpread) return { catalogue, settings };
   let bySettings = believedOf.get(catalogue);
   if (!bySettings) believedOf.set(catalogue, (bySettings = new WeakMap()));
   let believed = bySettings.get(settings);
-  if (!believed) bySettings.set(settings, (believed = scaleRates(catalogue, catalogue.rates, settings)));
+  if (!believed) {
+    const spread = { ...settings, colour: { ...settings.colour, ...catalogue.colourSpread } };
+    believed = catalogue.rates ? scaleRates(catalogue, catalogue.rates, spread) : { catalogue, settings: spread };
+    bySettings.set(settings, believed);
+  }
   return believed;
 }
 

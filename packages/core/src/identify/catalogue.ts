@@ -1,4 +1,11 @@
-import type { AlterationGroup, History, ProductionSpan, SourceCertainty, StateColour } from '../model/catalogue.ts';
+import type {
+  AlterationGroup,
+  History,
+  MeasuredSize,
+  ProductionSpan,
+  SourceCertainty,
+  StateColour,
+} from '../model/catalogue.ts';
 import type { ColourCapture } from '../model/colour.ts';
 import type { Geometry, LabColour } from '../model/reading.ts';
 import type { Certainty } from '../model/workpiece.ts';
@@ -6,11 +13,15 @@ import type { Certainty } from '../model/workpiece.ts';
 /** What identification needs of a catalogue. */
 export interface IdentifyCatalogue {
   readonly features: readonly IdentifyFeature[];
+  /** Id of a feature or state of another range -> the id under which the same is asked here; absent: none. */
+  readonly sameAs?: Readonly<Record<string, string>>;
   readonly measures: readonly IdentifyMeasure[];
   readonly variants: readonly IdentifyVariant[];
   readonly histories: readonly IdentifyHistory[];
   /** What the bench learned from its settled cases; as stated where left out. */
   readonly rates?: Rates;
+  /** What the house says of how far a model may be from its colour as new; planning estimates where left out. */
+  readonly colourSpread?: Pick<ColourSpread, 'batchSd' | 'fadingSd'>;
   /**
    * castingId -> chance that a specimen of it is of an issue that the list lacks (believeUnlisted). Where it stands, each
    * listed issue has an unlisted sibling (encodeSiblings); a casting that is left out has none.
@@ -48,6 +59,7 @@ export interface IdentifyState {
   readonly lookAlikes: readonly string[];
   /** As measured; absent where nobody did. */
   readonly colour?: StateColour | null;
+  readonly size?: MeasuredSize | null;
   /** As a swatch shows it. */
   readonly colourHex?: string | null;
 }
@@ -98,6 +110,8 @@ export interface StateAnswer {
   readonly certainty: Certainty;
   /** Colours captured there, beside what the eye said. */
   readonly captured?: CapturedColours;
+  /** What was measured there, beside what the eye said. */
+  readonly sized?: MeasuredSize;
 }
 
 /** Readings of one feature of one model, all with the gloss or all without. */
@@ -119,10 +133,13 @@ export interface MeasuredAnswer {
 
 export const isMeasured = (answer: Answer): answer is MeasuredAnswer => 'valueMm' in answer;
 
+/** Something was measured there, whatever the eye said. */
+export const isByMeasuring = ({ captured, sized }: StateAnswer): boolean => Boolean(captured ?? sized);
+
 /** Nothing can be concluded from it: not seen, or gone. */
 export const isSilent = (answer: Answer): boolean =>
   !isMeasured(answer) &&
-  (!answer.captured || answer.certainty === 'missing') &&
+  (!isByMeasuring(answer) || answer.certainty === 'missing') &&
   (answer.certainty === 'cannot see' ||
     answer.certainty === 'missing' ||
     (!answer.stateId && answer.certainty !== 'replaced'));

@@ -1,4 +1,5 @@
 import {
+  isByMeasuring,
   isMeasured,
   type Answer,
   type DatedStatement,
@@ -26,7 +27,7 @@ export function selectDatedAnswers(
   return answers.flatMap((answer) => {
     const read = readState(answer, features, settings);
     if (!read || !isDated(read.state)) return [];
-    const isSure = !isMeasured(answer) && answer.certainty === 'sure' && !answer.captured;
+    const isSure = !isMeasured(answer) && answer.certainty === 'sure' && !isByMeasuring(answer);
     return [{ ...read, isHard: read.feature.group === 'body casting' && isSure }];
   });
 }

@@ -1,7 +1,7 @@
-import { isMeasured, isSilent, type Answer, type IdentifySettings } from './catalogue.ts';
+import { isByMeasuring, isMeasured, isSilent, type Answer, type IdentifySettings } from './catalogue.ts';
 import { CALIPER_MM, measureRange, type EncodedLook } from './encodeCatalogue.ts';
 import { readingChance } from './readingChance.ts';
-import { weighCaptured, weighEye } from './weighCaptured.ts';
+import { weighMeasured } from './weighMeasured.ts';
 
 /** What one answer says, by class of variants and history: [class * historyCount + history]. */
 export interface AnswerFactors {
@@ -18,7 +18,7 @@ const LEAST_REPLACED = 1e-6;
  * P(o | v, h) = (1 - a) C(o | state(v, f)) + a B(o), with a = a_f of the history and B even over the states: nothing is
  * known of what a replacement looks like. A variant with no record of the feature is even too.
  *
- * Captured colours stand in the place of C and B (weighCaptured), with the eye's word beside them.
+ * Captured colours and measured sizes stand in the place of C and B (weighMeasured), with the eye's word beside them.
  *
  * "Replaced" means the feature was altered, so the answer has the chance a itself and its state says nothing of the
  * variant. A measured size has a normal error (measuring and casting tolerance), mixed with a small chance of a mistake
@@ -29,11 +29,9 @@ export function createFactors(answer: Answer, look: EncodedLook, settings: Ident
   if (isMeasured(answer)) return measureFactors(answer.valueMm, answer.spreadMm, look, settings);
   if (answer.certainty === 'replaced') return replacedFactors(look);
   const feature = look.feature!;
-  if (answer.captured) {
-    const weights = weighCaptured(answer.captured, feature, settings);
-    const eye = weighEye(answer, feature, weights, settings);
-    const reading = weights.ofState.map((weight, s) => weight * eye.ofState[s]!);
-    return stateFactors(reading, weights.ofAny * eye.ofAny, look);
+  if (isByMeasuring(answer)) {
+    const { ofState, ofAny } = weighMeasured(answer, feature, settings);
+    return stateFactors(ofState, ofAny, look);
   }
   const right = settings.readingRight[answer.certainty as 'sure' | 'likely' | 'unsure'];
   const reading = feature.states.map((truth) => readingChance(answer.stateId!, truth.id, feature, right));

@@ -1,6 +1,7 @@
 import { InvalidInputError } from '../model/errors.ts';
 import {
   DEFAULT_SETTINGS,
+  isByMeasuring,
   isMeasured,
   isSilent,
   type Answer,
@@ -263,7 +264,7 @@ function findLevels(weights: Float64Array, quarters: number, size: number): Int3
 
 function speaksOfDate(answer: Answer | null, { feature }: EncodedLook): boolean {
   if (!answer || !feature || isMeasured(answer)) return false;
-  return feature.states.some((state) => (answer.captured || state.id === answer.stateId) && isDated(state));
+  return feature.states.some((state) => (isByMeasuring(answer) || state.id === answer.stateId) && isDated(state));
 }
 
 function assertAnswer(answer: Answer, { feature, measure }: EncodedLook): void {
@@ -279,6 +280,10 @@ function assertAnswer(answer: Answer, { feature, measure }: EncodedLook): void {
   if (answer.captured && !answer.captured.readings.every(isColour))
     throw new InvalidInputError('not-a-colour', 'A captured colour has L*, a* and b* and their spread.', 'captured', {
       given: answer.captured.readings.length,
+    });
+  if (answer.sized && !(answer.sized.value > 0 && answer.sized.sd > 0))
+    throw new InvalidInputError('not-a-size', 'A measured size is above 0 and has a spread.', 'sized', {
+      given: answer.sized.value,
     });
   if (isSilent(answer) || answer.stateId === null) return;
   if (!feature.states.some((state) => state.id === answer.stateId))

@@ -66,6 +66,6 @@ function isSame(a: Answer, b: Answer): boolean {
   return (
     a.stateId === b.stateId &&
     a.certainty === b.certainty &&
-    JSON.stringify(a.captured ?? null) === JSON.stringify(b.captured ?? null)
+    JSON.stringify([a.captured, a.sized]) === JSON.stringify([b.captured, b.sized])
   );
 }

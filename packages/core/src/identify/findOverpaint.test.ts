@@ -57,7 +57,9 @@ describe('an overpaint', () => {
       states: { [colour.id]: { [colour.states.find((one) => one.label === state || one.id.endsWith(state))!.id]: 1 } },
     }));
     const catalogue = makeCatalogue([colour], variants);
-    const observations = [{ ...(look('colour', 'red') as StateAnswer), specimenId: 'here', captureIds: [] }];
+    const observations = [
+      { ...(look('colour', 'red') as StateAnswer), specimenId: 'here', captureIds: [], size: null },
+    ];
     const plain = identifySpecimen(catalogue, selectAnswers(catalogue, { observations }));
     const under = identifySpecimen(catalogue, selectAnswers(catalogue, { observations, isOverpainted: true }));
     expect(plain.ranked[0]!.probability).greaterThan(0.8);

@@ -1,6 +1,7 @@
 import { InvalidInputError } from '../model/errors.ts';
 import {
   DEFAULT_SETTINGS,
+  isByMeasuring,
   isMeasured,
   isSilent,
   type Answer,
@@ -17,7 +18,7 @@ import { createIdentifier, type Identifier, type Posterior } from './createIdent
 import { draftIssue, type IssueDraft } from './draftIssue.ts';
 import type { QuarterAxis } from './quarters.ts';
 import { selectMass } from './selectMass.ts';
-import { shareStates, type CapturedState } from './weighCaptured.ts';
+import { shareStates, type MeasuredState } from './weighMeasured.ts';
 
 export interface RankedVariant {
   readonly variantId: string;
@@ -62,8 +63,8 @@ export interface Identification {
   readonly dateDensity: Float64Array;
   readonly date: DateSpan;
   readonly bounds: HardBounds;
-  /** featureId -> what its captured colours say of each state, the likeliest first; no entry where none was captured. */
-  readonly captured: Readonly<Record<string, readonly CapturedState[]>>;
+  /** featureId -> what was measured says of each state, the likeliest first; no entry where nothing was. */
+  readonly measured: Readonly<Record<string, readonly MeasuredState[]>>;
   /** What the specimen shows, as it could be written down as an issue. */
   readonly issue: IssueDraft;
   /** No quarter and variant can explain the answers together; the dates are then set aside. */
@@ -132,19 +133,19 @@ export function describePosterior(posterior: Posterior): Identification {
     axis,
     dateDensity: dates.density,
     date,
-    captured: describeCaptured(posterior),
+    measured: describeMeasured(posterior),
     issue: draftIssue(source, posterior.answers, altered, date, posterior.settings),
     bounds: computeHardBounds(dated),
     impossible: isImpossible,
   };
 }
 
-const describeCaptured = ({ answers, encoded: { source }, settings }: Posterior) =>
+const describeMeasured = ({ answers, encoded: { source }, settings }: Posterior) =>
   Object.fromEntries(
     answers.flatMap((answer) => {
       const feature = source.features.find(({ id }) => id === answer.featureId);
-      if (isMeasured(answer) || isSilent(answer) || !answer.captured || !feature) return [];
-      return [[answer.featureId, shareStates({ ...answer, captured: answer.captured }, feature, settings)]];
+      if (isMeasured(answer) || isSilent(answer) || !isByMeasuring(answer) || !feature) return [];
+      return [[answer.featureId, shareStates(answer, feature, settings)]];
     }),
   );
 

@@ -1,4 +1,5 @@
 import {
+  isByMeasuring,
   isMeasured,
   isSilent,
   type Answer,
@@ -6,7 +7,7 @@ import {
   type IdentifySettings,
   type IdentifyState,
 } from './catalogue.ts';
-import { shareStates } from './weighCaptured.ts';
+import { shareStates } from './weighMeasured.ts';
 
 /** The state that an answer names, and how far it is to be believed, 0 to 1. */
 export interface ReadState {
@@ -16,7 +17,7 @@ export interface ReadState {
 }
 
 /**
- * The state that was read by eye, or the likeliest one by a captured colour; null for an answer that names none: a size,
+ * The state that was read by eye, or the likeliest one by what was measured; null for an answer that names none: a size,
  * nothing seen, a replacement.
  */
 export function readState(
@@ -27,10 +28,9 @@ export function readState(
   if (isMeasured(answer) || isSilent(answer) || answer.certainty === 'replaced') return null;
   const feature = features.find(({ id }) => id === answer.featureId);
   if (!feature) return null;
-  const { captured } = answer;
   const stateOf = (stateId: string | null) => feature.states.find(({ id }) => id === stateId);
-  if (captured) {
-    const [likeliest] = shareStates({ ...answer, captured }, feature, settings);
+  if (isByMeasuring(answer)) {
+    const [likeliest] = shareStates(answer, feature, settings);
     return { feature, state: stateOf(likeliest!.stateId)!, right: likeliest!.share };
   }
   const state = stateOf(answer.stateId);

@@ -2,6 +2,7 @@ import type { Source } from '../model/catalogue.ts';
 import type { ColourCapture } from '../model/colour.ts';
 import type { Geometry } from '../model/reading.ts';
 import type { Measurement, Observation } from '../model/workpiece.ts';
+import { alignObservations } from './alignObservations.ts';
 import { findOverpaint, type CoatedSpecimen } from './findOverpaint.ts';
 import type { Answer, CapturedColours, DatedStatement, IdentifyCatalogue, IdentifyFeature } from './catalogue.ts';
 
@@ -9,7 +10,7 @@ import type { Answer, CapturedColours, DatedStatement, IdentifyCatalogue, Identi
 export interface GivenOfModel {
   readonly observations: readonly Pick<
     Observation,
-    'specimenId' | 'featureId' | 'stateId' | 'certainty' | 'captureIds'
+    'specimenId' | 'featureId' | 'stateId' | 'certainty' | 'captureIds' | 'size'
   >[];
   readonly measurements?: readonly Pick<Measurement, 'what' | 'valueMm' | 'spreadMm'>[];
   /** Those that observations name, at least. */
@@ -29,14 +30,15 @@ export const selectGiven = (
 
 /**
  * What was seen and measured of a specimen, as answers that this catalogue can weigh. A model that was looked at before
- * anybody knew its casting may carry looks at features of other ranges: they are kept on the specimen and left out here. Under
+ * anybody knew its casting may carry looks at features of other ranges: they are kept on the specimen, count where the same
+ * look is known here, and are left out otherwise. Under
  * an overpaint what is seen of the outer coat is somebody else's work: it speaks for no issue, and against untouched.
  */
 export function selectAnswers(
   catalogue: IdentifyCatalogue,
   { observations, measurements = [], captures = [], isOverpainted = false }: GivenOfModel,
 ): Answer[] {
-  const seen = observations.flatMap((observation): Answer[] => {
+  const seen = alignObservations(observations, catalogue).flatMap((observation): Answer[] => {
     const { featureId, stateId, certainty } = observation;
     const feature = catalogue.features.find(({ id }) => id === featureId);
     if (!feature || (stateId !== null && !feature.states.some(({ id }) => id === stateId))) return [];
@@ -44,7 +46,8 @@ export function selectAnswers(
       return [{ featureId, stateId, certainty: stateId === null ? certainty : 'replaced' }];
     const own = captures.filter(({ id }) => observation.captureIds.includes(id));
     const captured = selectReadings(own, feature, observation.specimenId);
-    return [{ featureId, stateId, certainty, ...(captured ? { captured } : {}) }];
+    const sized = observation.size;
+    return [{ featureId, stateId, certainty, ...(captured ? { captured } : {}), ...(sized ? { sized } : {}) }];
   });
   const measured = measurements.filter(({ what }) => catalogue.measures.some((measure) => measure.id === what));
   return [...seen, ...measured.map(({ what, valueMm, spreadMm }) => ({ featureId: what, valueMm, spreadMm }))];

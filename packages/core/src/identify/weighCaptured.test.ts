@@ -152,7 +152,7 @@ describe('a captured colour', () => {
     const observations = [
       {
         ...{ specimenId: 'this', featureId: 'colour', stateId: null, certainty: 'cannot see' as const },
-        captureIds: ['a', 'b'],
+        ...{ captureIds: ['a', 'b'], size: null },
       },
     ];
     const captures = [capture('a', 'gloss included'), capture('b', 'gloss left out'), capture('c', 'gloss left out')];
@@ -161,6 +161,13 @@ describe('a captured colour', () => {
     expect(answer!.captured!.readings).length(1);
     const [under] = selectAnswers(catalogue, { observations, captures, isOverpainted: true }) as StateAnswer[];
     expect(under!.captured).equal(undefined);
+  });
+
+  it('is worth less where the house says that batches differ more', () => {
+    const of = (batchSd: number) =>
+      chances({ ...createGreens(), colourSpread: { batchSd, fadingSd: 3 } }, captured([reading([47, -22, 14])])).pale!;
+    expect(of(0.7)).equal(chances(createGreens(), captured([reading([47, -22, 14])])).pale);
+    expect(of(4)).lessThan(of(0.7) - 0.1);
   });
 
   it('is right nearly as often as a classifier that knows the world (all cases: npm run bench)', () => {

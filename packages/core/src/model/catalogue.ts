@@ -163,6 +163,17 @@ export interface StateColour {
   readonly place: CapturePlace;
 }
 
+export const SIZE_UNITS = ['mm', 'g'] as const;
+export type SizeUnit = (typeof SIZE_UNITS)[number];
+
+/** A length or a mass as it was measured; of a state with what one model differs from the next. */
+export interface MeasuredSize {
+  readonly value: number;
+  readonly unit: SizeUnit;
+  /** One standard deviation. */
+  readonly sd: number;
+}
+
 export interface FeatureState extends Versioned {
   readonly featureId: string;
   readonly key: string;
@@ -170,6 +181,8 @@ export interface FeatureState extends Versioned {
   readonly colourHex: string | null;
   /** null where nobody measured it. */
   readonly colour: StateColour | null;
+  /** null where nobody measured it. */
+  readonly size: MeasuredSize | null;
   /** Range-wide dates as decimal years; null where nothing is known. */
   readonly fromYear: number | null;
   readonly toYear: number | null;
@@ -202,6 +215,8 @@ export interface VariantState extends Versioned {
   readonly featureId: string;
   readonly stateId: string;
   readonly share: number;
+  /** Where this is from ("list of 1974, p. 3", a model); empty: as the issue as a whole. */
+  readonly origin: string;
 }
 
 export const SOURCE_CERTAINTIES = ['certain', 'likely', 'doubtful'] as const;

@@ -27,12 +27,21 @@ export interface Anchor {
   readonly y: number;
 }
 
+/** Where a joint is seen: the head of a post, a tab. */
+export interface JointPlace {
+  readonly jointKey: string;
+  readonly x: number;
+  readonly y: number;
+}
+
 export interface DrawingView {
   readonly view: ViewKind;
   readonly widthMm: number;
   readonly heightMm: number;
   readonly shapes: readonly DrawingShape[];
   readonly anchors: readonly Anchor[];
+  /** Absent where nobody placed any. */
+  readonly joints?: readonly JointPlace[];
 }
 
 export interface Drawing {

@@ -11,6 +11,10 @@ export interface HouseStyle extends Versioned {
   readonly colourCard: readonly LabColour[] | null;
   /** Rates of alteration and misreading are those that settled models taught, not the stated ones. */
   readonly learnsRates: boolean;
+  /** From one batch of a factory paint to the next, standard deviation of each Lab coordinate (planning estimate). */
+  readonly colourBatchSd: number;
+  /** How far an open face fades, scale of the half-normal law, Lab units (planning estimate). */
+  readonly colourFadingSd: number;
 }
 
 export const DEFAULT_LOSS_THRESHOLD = 1;

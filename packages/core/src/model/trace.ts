@@ -1,4 +1,4 @@
-import type { Anchor, DrawingShape, DrawingView, Surface, ViewKind } from './drawing.ts';
+import type { Anchor, DrawingShape, DrawingView, JointPlace, Surface, ViewKind } from './drawing.ts';
 import type { Point } from './plane.ts';
 
 /** How the line goes through a node: a corner, a smooth bend, or the middle of an arc between its two neighbours. */
@@ -60,10 +60,13 @@ export interface Trace {
   readonly view: ViewKind;
   readonly widthMm: number;
   readonly heightMm: number;
+  /** Where the corner of the view that it takes the place of lies in it, mm: moved by what was traced beyond that corner. */
+  readonly underAt: Point;
   readonly photo: PhotoFit | null;
   /** Back to front. */
   readonly shapes: readonly TracedShape[];
   /** Shapes that came from a file of one's own, in front of what is traced. */
   readonly artwork: readonly DrawingShape[];
   readonly anchors: readonly Anchor[];
+  readonly joints: readonly JointPlace[];
 }

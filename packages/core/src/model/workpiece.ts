@@ -1,4 +1,4 @@
-import type { JointKind, Versioned } from './catalogue.ts';
+import type { JointKind, MeasuredSize, Versioned } from './catalogue.ts';
 import type { PartRole } from './partRole.ts';
 import type { Material } from './material.ts';
 import type { MendMethod } from './mend.ts';
@@ -110,6 +110,8 @@ export interface Observation extends Versioned {
   readonly certainty: Certainty;
   /** Colours captured on this model that answer it beside the eye. */
   readonly captureIds: readonly string[];
+  /** What was measured there beside the eye; null where nothing was. */
+  readonly size: MeasuredSize | null;
 }
 
 export const SIZE_NAMES = ['length', 'wheelbase'] as const;

@@ -1,5 +1,6 @@
 import type { DrawingShape, DrawingView } from '../model/drawing.ts';
 import type { Trace } from '../model/trace.ts';
+import { moveArtwork } from './artwork.ts';
 import { outlineTrace } from './outlineTrace.ts';
 
 /**
@@ -12,7 +13,7 @@ export function drawTraced(
   under: DrawingView,
   parts: readonly { readonly key: string }[],
 ): DrawingView {
-  const { view, widthMm, heightMm } = trace;
+  const { view, widthMm, heightMm, underAt } = trace;
   const isThere = ({ partKey }: { readonly partKey: string }) => parts.some(({ key }) => key === partKey);
   const outlined = trace.shapes.filter(isThere).flatMap((shape): DrawingShape[] => {
     const outline = outlineTrace(shape, trace);
@@ -23,6 +24,12 @@ export function drawTraced(
   const isTraced = ({ partKey }: DrawingShape) => traced.some((shape) => shape.partKey === partKey);
   const first = under.shapes.findIndex(isTraced);
   const [behind, before] = first < 0 ? [under.shapes, []] : [under.shapes.slice(0, first), under.shapes.slice(first)];
-  const rest = (shapes: readonly DrawingShape[]) => shapes.filter((shape) => !isTraced(shape) && isThere(shape));
-  return { view, widthMm, heightMm, shapes: [...rest(behind), ...traced, ...rest(before)], anchors: trace.anchors };
+  const rest = (shapes: readonly DrawingShape[]) =>
+    shapes
+      .filter((shape) => !isTraced(shape) && isThere(shape))
+      .map((shape) => moveArtwork(shape, underAt.x, underAt.y));
+  return {
+    ...{ view, widthMm, heightMm, shapes: [...rest(behind), ...traced, ...rest(before)], anchors: trace.anchors },
+    ...(trace.joints.length ? { joints: trace.joints } : {}),
+  };
 }

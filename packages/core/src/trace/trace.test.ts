@@ -2,6 +2,8 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { drawCasting } from '../construction/drawCasting.ts';
 import { redrawCasting } from '../construction/redrawCasting.ts';
+import { isDrawing } from '../drawing/isDrawing.ts';
+import type { DrawingView } from '../model/drawing.ts';
 import type { Point } from '../model/plane.ts';
 import type { Trace, TracedShape, TraceNode } from '../model/trace.ts';
 import { drawTraced } from './drawTraced.ts';
@@ -22,7 +24,7 @@ const shape = (nodes: readonly TraceNode[], changes: Partial<TracedShape> = {}):
 });
 const trace = (shapes: readonly TracedShape[], changes: Partial<Trace> = {}): Trace => ({
   ...VIEW,
-  ...{ photo: null, shapes, artwork: [], anchors: [] },
+  ...{ underAt: { x: 0, y: 0 }, photo: null, shapes, artwork: [], anchors: [], joints: [] },
   ...changes,
 });
 const finite = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -206,6 +208,7 @@ describe('a traced view', () => {
   const under = drawCasting(size, parts).views[0]!;
   const traced = trace([shape([node(1, 2), node(79, 2), node(79, 25), node(1, 25)])], {
     anchors: [{ featureKey: 'colour', x: 40, y: 12 }],
+    joints: [{ jointKey: 'post', x: 20, y: 28 }],
   });
 
   it('shows every part: the traced ones by their lines, the others as they were', () => {
@@ -214,6 +217,9 @@ describe('a traced view', () => {
     const body = view.shapes.filter(({ partKey }) => partKey === 'body');
     expect(body.map(({ box }) => box)).deep.equal([[1, 2, 79, 25]]);
     expect(view.anchors).deep.equal(traced.anchors);
+    expect(view.joints).deep.equal(traced.joints);
+    expect(isDrawing({ views: [view] })).equal(true);
+    expect(drawTraced({ ...traced, joints: [] }, under, parts).joints).equal(undefined);
     const order = view.shapes.map(({ partKey }) => partKey);
     expect(order.indexOf('body')).lessThan(order.lastIndexOf('wheels'));
   });
@@ -237,5 +243,32 @@ describe('a traced view', () => {
     expect([high.widthMm, high.heightMm]).deep.equal([90, 34]);
     expect(high.shapes[0]!.nodes[0]!.y).equal(0);
     expect(fitTrace(traced)).deep.equal(traced);
+  });
+
+  it('moves with a bumper before its edge, and what has no line goes along', () => {
+    const joints = [{ jointKey: 'post', x: 20, y: 28 }];
+    const wide = fitTrace(trace([shape([node(-3, 2), node(79, -1), node(79, 25), node(1, 25)])], { joints }));
+    expect(wide.joints).deep.equal([{ jointKey: 'post', x: 23, y: 29 }]);
+    expect([wide.widthMm, wide.heightMm, wide.underAt]).deep.equal([83, 31, { x: 3, y: 1 }]);
+    const wheels = (view: DrawingView) => view.shapes.filter(({ partKey }) => partKey === 'wheels');
+    const [was] = wheels(under);
+    const [is] = wheels(drawTraced(wide, under, parts));
+    is!.box.forEach((value, i) => expect(value).closeTo(was!.box[i]! + [3, 1][i % 2]!, 0.011));
+    // Fitted, traced further and fitted again, all is moved by both.
+    const again = fitTrace({ ...wide, shapes: [...wide.shapes, shape([node(-2, 0), node(9, 9), node(0, 9)])] });
+    expect(again.underAt).deep.equal({ x: 5, y: 1 });
+  });
+
+  it('keeps its middle where a half was mirrored over it', () => {
+    const half = [node(-2, 6), node(-2, 20), node(40, 20)];
+    for (const mirrored of [half, half.map(({ x, ...rest }) => ({ ...rest, x: 80 - x }))]) {
+      const end = trace([shape(mirrored, { isMirrored: true }), shape([node(38, 3), node(42, 3), node(40, 9)])], {
+        view: 'end',
+      });
+      const fitted = fitTrace(end);
+      const boxes = (one: Trace) => one.shapes.map((each) => outlineTrace(each, one)!.box);
+      expect(boxes(fitted)).deep.equal(boxes(end).map(([l, t, r, b]) => [l + 2, t, r + 2, b]));
+      expect(fitted.widthMm).equal(84);
+    }
   });
 });

@@ -161,6 +161,7 @@ function createVariantStates(
         featureId,
         stateId,
         share: 1 / keys.length,
+        origin: '',
       };
     });
   });

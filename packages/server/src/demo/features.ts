@@ -263,6 +263,7 @@ export function createRangeFeatures(rangeId: string): RangeFeatures {
       label,
       colourHex: colourHex || null,
       colour: lookAlikes.length > 0 && colourHex ? asDrawnDown(colourHex) : null,
+      size: null,
       fromYear,
       toYear,
       lookAlikes,

@@ -6,6 +6,7 @@ import type {
   JointWay,
   ListedShare,
   Material,
+  MeasuredSize,
   PartRole,
   PartShape,
   PartSizes,
@@ -199,6 +200,9 @@ export class FeatureStateRow extends VersionedRow {
   @Column('simple-json', { nullable: true })
   colour!: StateColour | null;
 
+  @Column('simple-json', { nullable: true })
+  size!: MeasuredSize | null;
+
   @Column('real', { nullable: true })
   fromYear!: number | null;
 
@@ -263,6 +267,9 @@ export class VariantStateRow extends VersionedRow {
 
   @Column('real')
   share!: number;
+
+  @Column('text', { default: '' })
+  origin!: string;
 
   @References(() => VariantRow, 'variantId')
   variant?: Relation<VariantRow>;

@@ -18,6 +18,12 @@ export class HouseStyleRow extends VersionedRow {
 
   @Column('boolean', { default: true })
   learnsRates!: boolean;
+
+  @Column('real', { default: 0.7 })
+  colourBatchSd!: number;
+
+  @Column('real', { default: 3 })
+  colourFadingSd!: number;
 }
 
 /** The house's own answer to a school; schools without one have their default. */

@@ -11,6 +11,7 @@ import type {
   LayerStage,
   Material,
   MaterialCertainty,
+  MeasuredSize,
   Origin,
   PartRole,
   PartState,
@@ -205,6 +206,9 @@ export class ObservationRow extends VersionedRow {
 
   @Column('simple-json', { default: '[]' })
   captureIds!: string[];
+
+  @Column('simple-json', { nullable: true })
+  size!: MeasuredSize | null;
 
   @References(() => SpecimenRow, 'specimenId')
   specimen?: Relation<SpecimenRow>;

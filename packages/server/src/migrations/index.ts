@@ -1,3 +1,4 @@
+import { SourcedCells1796020000000 } from './1796020000000-SourcedCells.ts';
 import { CapturedAnswers1796000000000 } from './1796000000000-CapturedAnswers.ts';
 import { ListedShare1795991799275 } from './1795991799275-ListedShare.ts';
 import { OwnCastings1795982337856 } from './1795982337856-OwnCastings.ts';
@@ -28,4 +29,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   OwnCastings1795982337856,
   ListedShare1795991799275,
   CapturedAnswers1796000000000,
+  SourcedCells1796020000000,
 ];

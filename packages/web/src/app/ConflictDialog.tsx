@@ -56,6 +56,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   colourHex: 'colour',
   colour: 'measured colour',
   captureIds: 'captured colours that count',
+  size: 'measured size',
   thicknessUm: 'thickness',
   seq: 'place in the stack',
 };

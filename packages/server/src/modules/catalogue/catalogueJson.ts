@@ -3,7 +3,7 @@ import { CastingPartRow, HistoryRow, JointRow } from '../../entities/catalogue.t
 import { readCatalogueTables } from './catalogueFile.ts';
 
 /** Versions, its own models and photographs, and what it measured on them, are this bench's. */
-const OWN = new Set(['version', 'foundOnId', 'colour', 'traces']);
+const OWN = new Set(['version', 'foundOnId', 'colour', 'size', 'traces']);
 
 /** The whole catalogue with parts, joints, drawings and histories: docs/formats/catalogue.schema.json. */
 export async function readCatalogueJson(manager: EntityManager) {

@@ -1,6 +1,7 @@
 import { learnRates, selectAnswers, type LearnedRates, type SettledBy, type SettledCase } from '@sardonyx/core';
 import { In, IsNull, Not, type DataSource, type EntityManager } from 'typeorm';
 import { FeatureStateRow, HistoryRow, VariantStateRow } from '../../entities/catalogue.ts';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import { readGiven } from './readGiven.ts';
 import { readStatedCatalogue } from './readStatedCatalogue.ts';
@@ -25,6 +26,7 @@ export async function readLearnedRates(manager: EntityManager): Promise<LearnedR
   const key = JSON.stringify([
     settled.map(({ id, castingId, settledVariantId }) => [id, castingId, settledVariantId, givenOf(id)]),
     await manager.find(HistoryRow),
+    await manager.find(HouseStyleRow),
     ...[recorded, await manager.findBy(FeatureStateRow, { featureId })],
   ]);
   const known = learnedOf.get(manager.connection);

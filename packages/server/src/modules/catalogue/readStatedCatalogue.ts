@@ -9,6 +9,7 @@ import {
   VariantRow,
   VariantStateRow,
 } from '../../entities/catalogue.ts';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { SourceRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { readInOrder } from './readInOrder.ts';
 
@@ -37,7 +38,11 @@ export async function readStatedCatalogue(
     settled: await readSettled(manager),
     histories: await manager.find(HistoryRow, { order: { prior: 'DESC', key: 'ASC' } }),
   };
-  return assembleCatalogue(rows, castingId !== null);
+  const house = await manager.findOneBy(HouseStyleRow, { id: 'house' });
+  return {
+    ...assembleCatalogue(rows, castingId !== null),
+    ...(house ? { colourSpread: { batchSd: house.colourBatchSd, fadingSd: house.colourFadingSd } } : {}),
+  };
 }
 
 async function readSettled(manager: EntityManager) {

@@ -28,7 +28,7 @@ export async function writeIssueDown(
   if (draft.states.length === 0)
     throw refused('nothing-read', `Nothing was read of ${specimen.name} that speaks of its issue: look at it first.`);
   const variant = variantId
-    ? await correctIssue(manager, castingId, variantId, draft)
+    ? await correctIssue(manager, specimen, variantId, draft)
     : await addIssue(manager, specimen, name!, draft);
   await manager.insert(SourceRow, {
     ...{ id: randomUUID(), version: 1, castingId, variantId: variant.id, specimenId: null },
@@ -60,7 +60,13 @@ async function addIssue(
   });
   await manager.insert(VariantRow, variant);
   for (const state of states)
-    await manager.insert(VariantStateRow, { id: randomUUID(), version: 1, variantId: variant.id, ...state, share: 1 });
+    await manager.insert(VariantStateRow, {
+      id: randomUUID(),
+      version: 1,
+      variantId: variant.id,
+      ...state,
+      ...{ share: 1, origin: specimen.name },
+    });
   await manager.update(
     SpecimenRow,
     { id: specimen.id },
@@ -75,7 +81,7 @@ const UNKNOWN_RARITY = 5;
 /** States that the issue was not known with come beside those it was; all of a feature are then taken to be as common. */
 async function correctIssue(
   manager: EntityManager,
-  castingId: string,
+  { castingId, name: origin }: SpecimenRow,
   variantId: string,
   { states }: Identification['issue'],
 ): Promise<VariantRow> {
@@ -94,7 +100,9 @@ async function correctIssue(
         { id: row.id },
         { share: row.share * (1 - share), version: row.version + 1 },
       );
-    await manager.insert(VariantStateRow, { id: randomUUID(), version: 1, variantId, featureId, stateId, share });
+    await manager.insert(VariantStateRow, {
+      ...{ id: randomUUID(), version: 1, variantId, featureId, stateId, share, origin },
+    });
   }
   if (!isChanged) throw refused('nothing-new', `${variant.name} is known with all of this already.`);
   return variant;

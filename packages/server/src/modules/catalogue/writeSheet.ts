@@ -32,9 +32,9 @@ export async function writeSheet(manager: EntityManager, castingId: string, shee
     for (const { row, states } of cells) {
       const featureId = featureIds[row]!;
       await manager.delete(VariantStateRow, { variantId, featureId });
-      for (const { stateId, label, share } of states)
+      for (const { stateId, label, share, origin } of states)
         await manager.insert(VariantStateRow, {
-          ...{ id: randomUUID(), version: 1, variantId, featureId, share },
+          ...{ id: randomUUID(), version: 1, variantId, featureId, share, origin },
           stateId: stateId ?? stateIds.get(nameState(row, label))!,
         });
     }

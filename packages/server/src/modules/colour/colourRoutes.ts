@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { CreateCapture, CreateMix, KeepMix, LogPatch, LogPour, LogWet, UndoStep } from '@sardonyx/contract';
+import { alignObservations } from '@sardonyx/core';
 import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { ColourCaptureRow, MixRow } from '../../entities/colour.ts';
@@ -9,6 +10,7 @@ import { ObservationRow, SpecimenPartRow, SpecimenRow } from '../../entities/wor
 import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
+import { readStatedCatalogue } from '../catalogue/readStatedCatalogue.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow, saveChange } from '../rows/versionedRows.ts';
 import { giveUpMix, keepMix } from './endMix.ts';
@@ -85,15 +87,19 @@ async function answerByCapture(
   captureId: string,
 ): Promise<void> {
   await findRow(manager, FeatureRow, featureId, 'This feature');
-  const before = await manager.findOneBy(ObservationRow, { specimenId, featureId });
-  if (before) {
+  const { castingId } = await findRow(manager, SpecimenRow, specimenId, 'This model');
+  const answers = await manager.findBy(ObservationRow, { specimenId });
+  const asked = alignObservations(answers, await readStatedCatalogue(manager, castingId));
+  const given = asked.find((one) => one.featureId === featureId);
+  if (given) {
+    const before = answers.find(({ id }) => id === given.id)!;
     const captureIds = [...before.captureIds, captureId];
     await saveChange(manager, ObservationRow, before, before.version, { captureIds });
     return;
   }
   await manager.insert(ObservationRow, {
     ...{ id: randomUUID(), version: 1, specimenId, featureId },
-    ...{ stateId: null, certainty: 'cannot see', captureIds: [captureId] },
+    ...{ stateId: null, certainty: 'cannot see', captureIds: [captureId], size: null },
   });
 }
 

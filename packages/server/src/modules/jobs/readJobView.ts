@@ -1,5 +1,5 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
-import { isSettled, listSupplies } from '@sardonyx/core';
+import { alignObservations, isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
@@ -85,17 +85,18 @@ export async function readSpecimenView(
   const partIds = parts.map((part) => part.id);
   const areas = await manager.findBy(AreaRow, { specimenPartId: In(partIds) });
   const casting: CastingView | null = specimen.castingId ? await readCastingView(manager, specimen.castingId) : null;
+  const catalogue = await readIdentifyCatalogue(manager, specimen.castingId);
   return {
     specimen,
     casting,
-    catalogue: await readIdentifyCatalogue(manager, specimen.castingId),
+    catalogue,
     parts,
     areas,
     layers: await manager.find(CoatingLayerRow, {
       where: { areaId: In(areas.map((area) => area.id)) },
       order: { seq: 'ASC' },
     }),
-    observations: await manager.findBy(ObservationRow, { specimenId: specimen.id }),
+    observations: alignObservations(await manager.findBy(ObservationRow, { specimenId: specimen.id }), catalogue),
     captures: await manager.find(ColourCaptureRow, {
       where: { specimenPartId: In(partIds) },
       order: { takenAt: 'ASC' },

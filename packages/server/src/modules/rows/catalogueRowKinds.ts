@@ -73,7 +73,7 @@ export const CATALOGUE_ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: false,
     jobOf: noJob,
-    defaults: { colour: null },
+    defaults: { colour: null, size: null },
     check: async (manager, row: FeatureStateRow) => {
       checkYears(row.fromYear, row.toYear, 'toYear');
       if (row.colour?.specimenId) await findRow(manager, SpecimenRow, row.colour.specimenId, 'This model');

@@ -1,4 +1,4 @@
-import { getSchool, isSchoolOption } from '@sardonyx/core';
+import { getSchool, isSameLook, isSchoolOption } from '@sardonyx/core';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import {
   ChangeComingOff,
@@ -27,7 +27,7 @@ import {
   CreatePhotoMeasure,
   CreateWant,
 } from '@sardonyx/contract';
-import { FeatureStateRow } from '../../entities/catalogue.ts';
+import { FeatureRow, FeatureStateRow } from '../../entities/catalogue.ts';
 import { DecisionRow, JobRow } from '../../entities/work.ts';
 import { ComingOffRow, FoundJointRow, JointConditionRow, JointWishRow } from '../../entities/opening.ts';
 import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
@@ -61,12 +61,17 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeObservation,
     mayDelete: true,
     movesPlan: false,
-    defaults: { captureIds: [] },
+    defaults: { captureIds: [], size: null },
     jobOf: (manager, row: ObservationRow) => jobOfSpecimen(manager, row.specimenId),
     check: async (manager, row: ObservationRow) => {
       await assertCapturesAreIts(manager, row);
       if (row.stateId === null) return;
-      if (!(await manager.existsBy(FeatureStateRow, { id: row.stateId, featureId: row.featureId })))
+      const state = await manager.findOneBy(FeatureStateRow, { id: row.stateId });
+      const [asked, known] = await Promise.all(
+        [row.featureId, state?.featureId ?? ''].map((id) => manager.findOneBy(FeatureRow, { id })),
+      );
+      // Several ranges may know one look; what is seen may be known to another of them.
+      if (!asked || !known || !isSameLook(asked, known))
         throw refused('state', 'This cannot be seen at that place.', { stateId: 'Choose one of its states.' });
     },
   },

@@ -10,6 +10,7 @@ import { useRowForm } from '../../shared/form/useRowForm.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { AlertDialog } from '../../shared/ui/AlertDialog.tsx';
 import { StateColourField } from './StateColourField.tsx';
+import { StateSizeField } from './StateSizeField.tsx';
 
 /** The features of the range: where to look, what may be seen there and in which years; they hold for all its castings. */
 export function EditFeatures({ view }: { readonly view: CastingView }) {
@@ -66,7 +67,7 @@ function EditFeature({ feature, states }: { readonly feature: Feature; readonly 
             <tr key={state.id} className="border-t border-hairline align-top">
               <td className="py-1 pr-3">
                 <Autosaved kind="feature-states" row={state} field="label" label="State" />
-                {hasColours && <StateColourField state={state} />}
+                {hasColours ? <StateColourField state={state} /> : <StateSizeField state={state} />}
               </td>
               <td className="w-32 py-1 pr-3">
                 <Autosaved kind="feature-states" row={state} field="fromYear" label="From year" type="number" />

@@ -1,10 +1,11 @@
 import type { CastingView } from '@sardonyx/contract';
+import { writeSheet } from '@sardonyx/core';
 
 /** The timeline's twin: every issue with what it is known by. */
 export function VariantTable({ view }: { readonly view: CastingView }) {
-  const { variants, features, states, variantStates } = view;
+  const { variants, features, variantStates } = view;
   const known = features.filter((feature) => variantStates.some((one) => one.featureId === feature.id));
-  const labelOf = new Map(states.map((state) => [state.id, state]));
+  const sheet = writeSheet({ ...view, features: known });
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Issues and what they are known by">
       <table className="w-full border-collapse text-note">
@@ -21,7 +22,7 @@ export function VariantTable({ view }: { readonly view: CastingView }) {
           </tr>
         </thead>
         <tbody>
-          {variants.map((variant) => (
+          {variants.map((variant, v) => (
             <tr key={variant.id}>
               <th scope="row" className="border-b border-hairline p-1.5 text-left font-semibold">
                 {variant.name}
@@ -30,18 +31,11 @@ export function VariantTable({ view }: { readonly view: CastingView }) {
                 {Math.floor(variant.startEarliest)} to {Math.floor(variant.endLatest)}
               </td>
               <td className="figure border-b border-hairline p-1.5">{variant.rarity}</td>
-              {known.map((feature) => {
-                const own = variantStates.filter((one) => one.variantId === variant.id && one.featureId === feature.id);
-                return (
-                  <td key={feature.id} className="border-b border-hairline p-1.5">
-                    {own.length ? (
-                      own.map((one) => labelOf.get(one.stateId)?.label).join(' or ')
-                    ) : (
-                      <span className="text-soft-ink">not recorded</span>
-                    )}
-                  </td>
-                );
-              })}
+              {known.map((feature, f) => (
+                <td key={feature.id} className="border-b border-hairline p-1.5">
+                  {sheet.issues[v]!.cells[f] || <span className="text-soft-ink">not recorded</span>}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>

@@ -41,6 +41,29 @@ export function HousePage() {
       <HouseSchools choices={choices} />
       <LearnedRates view={data} />
       <section className="space-y-3 border-t border-strong-line pt-5">
+        <h2>How far a colour may be from its like</h2>
+        <p className="text-soft-ink">
+          A captured colour is held against what was measured of each state; how much two models of one issue may differ
+          decides what that says. Planning estimates, in dE units of Lab.
+        </p>
+        <div className="grid max-w-xl gap-4 sm:grid-cols-2">
+          <Autosaved
+            kind="house-style"
+            row={house}
+            field="colourBatchSd"
+            label="One batch of paint to the next"
+            type="number"
+          />
+          <Autosaved
+            kind="house-style"
+            row={house}
+            field="colourFadingSd"
+            label="Fading of an open face"
+            type="number"
+          />
+        </div>
+      </section>
+      <section className="space-y-3 border-t border-strong-line pt-5">
         <h2>What has usually happened to a model</h2>
         <p className="text-soft-ink">
           Shares before anything was looked at; planning estimates. They need not add up: only their proportions count.

@@ -1,6 +1,7 @@
 import type { Geometry, LabColour } from '@sardonyx/core';
 import { useState } from 'react';
 import { ChooseGeometry } from '../form/ChooseGeometry.tsx';
+import { readNumber } from '../form/readNumber.ts';
 
 const AXES = ['L*', 'a*', 'b*'] as const;
 /** Numbers read elsewhere are taken to be so exact, each coordinate (planning estimate). */
@@ -48,6 +49,3 @@ export function TypeLab({ of, act, onTyped }: TypeLabProps) {
     </div>
   );
 }
-
-const readNumber = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));

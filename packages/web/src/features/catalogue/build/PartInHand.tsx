@@ -24,6 +24,13 @@ interface PartInHandProps {
 }
 
 const MOST = 60;
+/** Names that halves usually have; they can be called otherwise afterwards. */
+const SPLITS = [
+  ['Front', 'Rear'],
+  ['Left', 'Right'],
+  ['Upper', 'Lower'],
+  ['Inner', 'Outer'],
+] as const;
 
 /** The part that was pointed at: what it is called, made of and looks like, and what else can be done with it. */
 export function PartInHand({ part, draft, onChange, onCount, onTake }: PartInHandProps) {
@@ -67,17 +74,17 @@ export function PartInHand({ part, draft, onChange, onCount, onTake }: PartInHan
         <Sizes part={part} onChange={(sizes) => set({ sizes })} />
       </Fold>
       <div className="flex flex-wrap gap-3">
-        {part.count > 1 && (
-          <button
-            type="button"
-            className="plain-button"
-            onClick={() =>
-              onChange(splitPart(draft, part.key, [`Front ${lower(part.name)}`, `Rear ${lower(part.name)}`]))
-            }
-          >
-            Split into front and rear
+        <Menu
+          acts={SPLITS.map(([one, other]) => ({
+            word: `${one} and ${other.toLowerCase()}`,
+            onAct: () =>
+              onChange(splitPart(draft, part.key, [`${one} ${lower(part.name)}`, `${other} ${lower(part.name)}`])),
+          }))}
+        >
+          <button type="button" className="plain-button">
+            Split it into ...
           </button>
-        )}
+        </Menu>
         {draft.parts.length > 1 && (
           <Menu
             acts={draft.parts

@@ -80,8 +80,8 @@ export function IssueSheetEditor({ view }: { readonly view: CastingView }) {
       <h2>Issues</h2>
       <p className="max-w-4xl text-soft-ink">
         Type them like a printed list, or paste one: a column for each issue. What a row can show is told by its words;
-        a new word becomes a new state. Two that both exist are parted by “or”. Ctrl or Cmd + R fills a row to the
-        right.
+        a new word becomes a new state. Two that both exist are parted by “or”; where a cell is from stands behind it in
+        square brackets: domed [list of 1974]. Ctrl or Cmd + R fills a row to the right.
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sheet">
         <table className="border-collapse">

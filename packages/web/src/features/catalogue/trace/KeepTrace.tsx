@@ -56,9 +56,11 @@ export function KeepTrace({ view: { casting }, kind, draft }: KeepTraceProps) {
 function asRequest({ view: _, ...trace }: Trace) {
   return {
     ...trace,
+    underAt: { ...trace.underAt },
     photo: trace.photo && { ...trace.photo },
     shapes: trace.shapes.map((shape) => ({ ...shape, nodes: shape.nodes.map((node) => ({ ...node })) })),
     artwork: [...trace.artwork],
     anchors: trace.anchors.map((anchor) => ({ ...anchor })),
+    joints: trace.joints.map((place) => ({ ...place })),
   };
 }

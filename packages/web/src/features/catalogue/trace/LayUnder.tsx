@@ -22,7 +22,6 @@ export function LayUnder({ trace, shown: { photo }, lengthMm, onLaid }: LayUnder
   const { flat, problem } = useFlat(photo, worker, round);
   const [points, setPoints] = useState<readonly Point[]>([]);
   const [width, setWidth] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
   if (problem)
     return (
       <p className="flex items-center gap-3">
@@ -37,22 +36,27 @@ export function LayUnder({ trace, shown: { photo }, lengthMm, onLaid }: LayUnder
   const { left, top, widthMm, heightMm } = flat.region;
   const words = LAY_WORDS[trace.view];
   const known = trace.view === 'end' ? Number(width.replace(',', '.')) || null : lengthMm;
-  const lay = () => {
-    const [front, rear, low, far] = points as [Point, Point, Point, Point];
+  const { fit, fault } = tryToLay();
+  function tryToLay(): { fit?: PhotoFit; fault?: string } {
+    const [front, rear, low, far] = points;
+    if (!front || !rear || !low || !far) return {};
     const levelMm = trace.view === 'base' ? trace.heightMm / 2 : trace.heightMm;
     try {
-      onLaid(layPhoto(photo.id, { ends: [front, rear], level: [low, far] }, levelMm, known));
+      return { fit: layPhoto(photo.id, { ends: [front, rear], level: [low, far] }, levelMm, known) };
     } catch (error) {
-      setFault(error instanceof InvalidInputError ? error.message : String(error));
+      if (error instanceof InvalidInputError) return { fault: error.message };
+      throw error;
     }
-  };
+  }
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap items-center gap-4">
         <p role="status" className="text-act font-semibold">
           {points.length < words.length
             ? `Press ${words[points.length]}.`
-            : 'All four are set; drag them until they sit.'}
+            : fault
+              ? 'All four are set, but not so:'
+              : 'All four are set; drag them until they sit.'}
         </p>
         {trace.view === 'end' && (
           <label>
@@ -65,7 +69,7 @@ export function LayUnder({ trace, shown: { photo }, lengthMm, onLaid }: LayUnder
             />
           </label>
         )}
-        <button type="button" className="main-button" disabled={points.length < words.length} onClick={lay}>
+        <button type="button" className="main-button" disabled={!fit} onClick={() => onLaid(fit!)}>
           Lay it under the drawing
         </button>
         {points.length > 0 && (

@@ -12,10 +12,11 @@ import { ArtworkFiles } from './ArtworkFiles.tsx';
 import { KeepTrace } from './KeepTrace.tsx';
 import { LayUnder } from './LayUnder.tsx';
 import { LineList } from './LineList.tsx';
-import { LookPlaces } from './LookPlaces.tsx';
+import { PlaceList } from './PlaceList.tsx';
 import { ShapeInHand } from './ShapeInHand.tsx';
 import { TraceCanvas } from './TraceCanvas.tsx';
 import { useTraceDraft } from './useTraceDraft.ts';
+import { useTracePlaces, type PlaceTool } from './useTracePlaces.ts';
 
 interface TraceBenchProps {
   readonly view: CastingView;
@@ -27,7 +28,8 @@ interface TraceBenchProps {
 
 const TOOLS = [
   { value: 'lines', label: 'Lines' },
-  { value: 'places', label: 'Places to look at' },
+  { value: 'looks', label: 'Places to look at' },
+  { value: 'joints', label: 'Joints' },
 ] as const;
 
 /** A photograph is laid under the drawing, then its parts are traced line by line; without one they are drawn freely. */
@@ -38,10 +40,10 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
   const photo = photos.find((one) => one.photo.id === trace.photo?.photoId)?.photo ?? null;
   const { flat: under, problem } = useFlat(photo, worker, 0);
   const [laying, setLaying] = useState<string | null>(null);
-  const [tool, setTool] = useState<(typeof TOOLS)[number]['value']>('lines');
+  const [tool, setTool] = useState<'lines' | PlaceTool>('lines');
+  const places = useTracePlaces(view, draft, tool);
   const [chosen, setChosen] = useState(trace.shapes.length - 1);
   const [bend, setBend] = useState<Bend>('corner');
-  const [featureKey, setFeatureKey] = useState(view.features[0]?.key ?? '');
   const [isDrawingShown, setDrawingShown] = useState(true);
   const [found, setFound] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -95,19 +97,12 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
       setFault(error instanceof Error ? error.message : String(error));
     }
   };
-  const anchor = trace.anchors.find((one) => one.featureKey === featureKey);
-  const place = (point: Point) =>
-    change(
-      { ...trace, anchors: [...trace.anchors.filter((one) => one !== anchor), { featureKey, ...point }] },
-      `place ${featureKey}`,
-    );
-  const isPlacing = tool === 'places';
   const addPoint = (point: Point) => {
-    if (isPlacing) place(point);
+    if (places) places.set(point);
     else changeShape(at, { nodes: insertNode(shape!, { ...point, bend }) });
   };
   const movePoint = (index: number, point: Point) => {
-    if (isPlacing) place(point);
+    if (places) places.set(point);
     else
       changeShape(
         at,
@@ -123,12 +118,10 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
         )}
         <TraceCanvas
           {...{ view, trace, under, isDrawingShown }}
-          inHand={isPlacing ? null : at}
-          points={isPlacing ? (anchor ? [anchor] : []) : (shape?.nodes ?? [])}
-          pointWord={(index) =>
-            isPlacing ? (view.features.find(({ key }) => key === featureKey)?.label ?? '') : String(index + 1)
-          }
-          onAdd={isPlacing ? (featureKey ? addPoint : null) : shape ? addPoint : null}
+          inHand={places ? null : at}
+          points={places ? (places.inHand ? [places.inHand] : []) : (shape?.nodes ?? [])}
+          pointWord={(index) => places?.word ?? String(index + 1)}
+          onAdd={places ? (places.word ? addPoint : null) : shape ? addPoint : null}
           onMove={movePoint}
         />
         <div className="flex flex-wrap items-end gap-4">
@@ -173,14 +166,8 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
             Step on
           </button>
         </div>
-        {isPlacing ? (
-          <LookPlaces
-            trace={trace}
-            features={view.features}
-            featureKey={featureKey}
-            onChoose={setFeatureKey}
-            onRemove={(key) => change({ ...trace, anchors: trace.anchors.filter((one) => one.featureKey !== key) })}
-          />
+        {places ? (
+          <PlaceList places={places} />
         ) : (
           <>
             {shape && (

@@ -60,7 +60,12 @@ export function TraceCanvas(props: TraceCanvasProps) {
           )}
           {isDrawingShown && drawn && (
             <g opacity={under ? 0.35 : 0.6} aria-hidden>
-              <svg x={-2} y={-2} width={drawn.widthMm + 4} height={drawn.heightMm + 5}>
+              <svg
+                x={trace.underAt.x - 2}
+                y={trace.underAt.y - 2}
+                width={drawn.widthMm + 4}
+                height={drawn.heightMm + 5}
+              >
                 <ModelDrawing
                   view={drawn}
                   paint={{}}

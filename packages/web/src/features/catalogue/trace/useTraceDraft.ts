@@ -70,23 +70,26 @@ function step({ steps, at, movement }: Draft, act: Act): Draft {
 
 function readSaved({ casting }: CastingView, kind: ViewKind): Trace | null {
   const kept = casting.traces[kind];
-  if (!kept) return null;
-  const { view, widthMm, heightMm, photo, shapes, artwork, anchors } = kept;
-  return { view, widthMm, heightMm, photo, shapes, artwork, anchors };
+  return kept ? withoutUnder(kept) : null;
 }
+
+const withoutUnder = ({ under: _, ...trace }: Trace & { readonly under: unknown }): Trace => trace;
 
 /** Nothing traced yet, as large as the drawing that is there. */
 function createTrace({ casting }: CastingView, kind: ViewKind): Trace {
   const drawn = casting.drawing.views.find(({ view }) => view === kind);
   const { widthMm, heightMm } = drawn ?? { widthMm: casting.lengthMm, heightMm: casting.lengthMm / 2 };
-  return { view: kind, widthMm, heightMm, photo: null, shapes: [], artwork: [], anchors: drawn?.anchors ?? [] };
+  const anchors = drawn?.anchors ?? [];
+  const nothing = { underAt: { x: 0, y: 0 }, photo: null, shapes: [], artwork: [], joints: [] };
+  return { view: kind, widthMm, heightMm, ...nothing, anchors };
 }
 
 /** What cannot be read any more must not keep the page from opening. */
 function readKept(key: string): Trace | null {
   try {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as Trace | null;
-    return Array.isArray(kept?.shapes) && Array.isArray(kept.anchors) && Array.isArray(kept.artwork) ? kept : null;
+    const isWhole = [kept?.shapes, kept?.anchors, kept?.artwork].every(Array.isArray);
+    return kept && isWhole ? { ...kept, underAt: kept.underAt ?? { x: 0, y: 0 }, joints: kept.joints ?? [] } : null;
   } catch {
     return null;
   }

@@ -74,7 +74,7 @@ export function IdentifyStation() {
       model={
         <LookPoints
           {...{ catalogue, looks }}
-          captured={report?.identification.captured ?? {}}
+          measured={report?.identification.measured ?? {}}
           chosen={featureId}
           onChoose={setFeatureId}
         />

@@ -1,10 +1,4 @@
-import {
-  findOverpaint,
-  formatPercent,
-  selectColourFeatures,
-  type CapturedState,
-  type IdentifyFeature,
-} from '@sardonyx/core';
+import type { IdentifyFeature, SpecimenPart } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { Swatch } from '../../../../shared/colour/Swatch.tsx';
 import { formatLab } from '../../../../shared/colour/formatColour.ts';
@@ -17,29 +11,23 @@ import { useAnswer } from './useAnswer.ts';
 
 interface CapturedHereProps {
   readonly feature: IdentifyFeature;
-  /** What the captured colours say of its states; nothing while none answers. */
-  readonly states: readonly CapturedState[] | undefined;
+  /** Those that it is seen on. */
+  readonly parts: readonly SpecimenPart[];
 }
 
-/**
- * A feature of colour is answered by measuring: the colours captured on the parts that it is seen on, which of them count,
- * and how near they are to what is known of each state.
- */
-export function CapturedHere({ feature, states }: CapturedHereProps) {
+/** The colours captured on the parts that a look is seen on, and which of them count. */
+export function CapturedHere({ feature, parts }: CapturedHereProps) {
   const { specimen, view, isClosed } = useJob();
   const answer = useAnswer();
-  const parts = specimen.parts.filter((part) =>
-    selectColourFeatures(specimen, part.id).some(({ id }) => id === feature.id),
-  );
   const captures = specimen.captures.filter((one) => parts.some(({ id }) => id === one.specimenPartId));
-  const given = specimen.observations.find((one) => one.featureId === feature.id);
-  const counted = given?.captureIds ?? [];
-  if (parts.length === 0) return null;
+  const counted = specimen.observations.find((one) => one.featureId === feature.id)?.captureIds ?? [];
   return (
-    <section aria-label={`${feature.label}: captured colours`} className="mt-3 border-t border-hairline pt-2">
-      <h3>By measuring</h3>
+    <>
       {captures.map((capture) => (
-        <div key={capture.id} className="flex flex-wrap items-center gap-x-3 border-b border-hairline py-1">
+        <div
+          key={capture.id}
+          className="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-3 border-b border-hairline py-1"
+        >
           <Swatch
             lab={capture.lab}
             label={`Captured, ${capture.place}`}
@@ -61,7 +49,6 @@ export function CapturedHere({ feature, states }: CapturedHereProps) {
           {!isClosed && <TakeAsState feature={feature} capture={capture} />}
         </div>
       ))}
-      {counted.length > 0 && <SayStates feature={feature} states={states} />}
       {!isClosed && (
         <Link
           className="quiet-button inline-flex items-center"
@@ -70,44 +57,6 @@ export function CapturedHere({ feature, states }: CapturedHereProps) {
           Capture its colour
         </Link>
       )}
-    </section>
-  );
-}
-
-function SayStates({ feature, states }: CapturedHereProps) {
-  const { specimen } = useJob();
-  const given = specimen.observations.find((one) => one.featureId === feature.id);
-  if (given?.certainty === 'replaced')
-    return <p>Said to be replaced: a captured colour says nothing of the issue, and is not counted.</p>;
-  if (given?.certainty === 'missing') return <p>The part is missing: a captured colour is not counted.</p>;
-  if (feature.group === 'outer coat' && findOverpaint(specimen))
-    return <p>The body is overpainted: a colour of its outside is somebody else’s, and is not counted.</p>;
-  if (!states) return null;
-  const labelOf = new Map(feature.states.map(({ id, label }) => [id, label]));
-  const rest = 1 - states.reduce((sum, { share }) => sum + share, 0);
-  const isAnyMeasured = states.some(({ de }) => de !== null);
-  return (
-    <>
-      <ul className="my-1">
-        {states.map(({ stateId, share, de }) => (
-          <li key={stateId} className="flex gap-3">
-            <span className="figure w-24 shrink-0 text-right whitespace-nowrap">{formatPercent(share)}</span>
-            <span>
-              {labelOf.get(stateId)}
-              <span className="text-soft-ink">{de === null ? ', not measured' : `, ${de.toFixed(1)} dE00 away`}</span>
-            </span>
-          </li>
-        ))}
-        <li className="flex gap-3 text-soft-ink">
-          <span className="figure w-24 shrink-0 text-right whitespace-nowrap">{formatPercent(Math.max(0, rest))}</span>
-          none of them
-        </li>
-      </ul>
-      <p className="text-note text-soft-ink">
-        {isAnyMeasured
-          ? 'If all were alike beforehand; reading, batch and fading counted in (planning estimates). Between measured states the number decides, not the eye.'
-          : 'No state of it was measured on another model or as new: only its swatch is there to hold it against.'}
-      </p>
     </>
   );
 }

@@ -1,26 +1,28 @@
-import { CERTAINTIES, type CapturedState, type IdentifyFeature } from '@sardonyx/core';
+import { CERTAINTIES, type IdentifyFeature, type MeasuredState } from '@sardonyx/core';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
-import { CapturedHere } from './CapturedHere.tsx';
+import { ByMeasuring } from './ByMeasuring.tsx';
 import { CERTAINTY_KEYS, SILENT, useAnswer } from './useAnswer.ts';
 import { WhereToLook } from './WhereToLook.tsx';
 
 interface LookInHandProps {
   readonly feature: IdentifyFeature;
-  readonly captured: readonly CapturedState[] | undefined;
+  readonly measured: readonly MeasuredState[] | undefined;
   readonly hasNext: boolean;
   readonly onNext: () => void;
 }
 
 /** The look in hand: where and how, what can be seen there, and how sure the eye is. One press answers. */
-export function LookInHand({ feature, captured, hasNext, onNext }: LookInHandProps) {
+export function LookInHand({ feature, measured, hasNext, onNext }: LookInHandProps) {
   const { specimen, isClosed } = useJob();
   const answer = useAnswer();
   const dispatch = useAppDispatch();
   const given = specimen.observations.find((one) => one.featureId === feature.id);
+  // What was measured answers by itself; nobody said how sure the eye is.
+  const isMeasuredOnly = given?.certainty === 'cannot see' && (given.captureIds.length > 0 || given.size !== null);
   const hexOf = new Map(specimen.casting?.states.map((state) => [state.id, state.colourHex]));
   const keyOf = Object.fromEntries(Object.entries(CERTAINTY_KEYS).map(([key, certainty]) => [certainty, key]));
   return (
@@ -57,7 +59,7 @@ export function LookInHand({ feature, captured, hasNext, onNext }: LookInHandPro
           disabled={isClosed}
           isWide
           size="px-1 flex-col-reverse gap-0!"
-          value={given?.certainty}
+          value={isMeasuredOnly ? undefined : given?.certainty}
           options={CERTAINTIES.map((certainty) => ({
             value: certainty,
             label: certainty,
@@ -67,7 +69,7 @@ export function LookInHand({ feature, captured, hasNext, onNext }: LookInHandPro
           onChange={(certainty) => answer(feature, { certainty })}
         />
       </div>
-      <CapturedHere feature={feature} states={captured} />
+      <ByMeasuring feature={feature} states={measured} />
       <div className="mt-2 flex min-h-11 flex-wrap items-center gap-4">
         {hasNext && (
           <button type="button" className="main-button" onClick={onNext}>

@@ -1,6 +1,6 @@
 import {
   formatPercent,
-  type CapturedState,
+  type MeasuredState,
   type Identification,
   type IdentifyCatalogue,
   type IdentifyFeature,
@@ -23,7 +23,7 @@ interface LookPointsProps {
   readonly catalogue: IdentifyCatalogue;
   /** Not taken yet, best first. */
   readonly looks: readonly NextLook[];
-  readonly captured: Identification['captured'];
+  readonly measured: Identification['measured'];
   /** null: whatever tells most next. */
   readonly chosen: string | null;
   readonly onChoose: (featureId: string | null) => void;
@@ -33,7 +33,7 @@ interface LookPointsProps {
  * Things to look at on the model: numbered points on the drawing, hollow until answered, and the same list under it in the
  * order that settles the question fastest. One selection for both; the whole run works by keyboard.
  */
-export function LookPoints({ catalogue, looks, captured, chosen, onChoose }: LookPointsProps) {
+export function LookPoints({ catalogue, looks, measured, chosen, onChoose }: LookPointsProps) {
   const { specimen, isClosed } = useJob();
   const answer = useAnswer();
   const list = useRef<HTMLOListElement>(null);
@@ -81,7 +81,7 @@ export function LookPoints({ catalogue, looks, captured, chosen, onChoose }: Loo
       {inHand && (
         <LookInHand
           feature={inHand}
-          captured={captured[inHand.id]}
+          measured={measured[inHand.id]}
           onNext={() => move(null)}
           hasNext={open.some((look) => look.featureId !== inHand.id)}
         />
@@ -93,7 +93,7 @@ export function LookPoints({ catalogue, looks, captured, chosen, onChoose }: Loo
             feature={featureById.get(id)!}
             number={i + 1}
             isInHand={id === inHand?.id}
-            captured={captured[id]?.[0]}
+            measured={measured[id]?.[0]}
             onChoose={onChoose}
           />
         ))}
@@ -106,17 +106,17 @@ interface LookRowProps {
   readonly feature: IdentifyFeature;
   readonly number: number;
   readonly isInHand: boolean;
-  /** The likeliest state by its captured colour. */
-  readonly captured: CapturedState | undefined;
+  /** The likeliest state by what was measured. */
+  readonly measured: MeasuredState | undefined;
   readonly onChoose: (featureId: string) => void;
 }
 
-function LookRow({ feature, number, isInHand, captured, onChoose }: LookRowProps) {
+function LookRow({ feature, number, isInHand, measured, onChoose }: LookRowProps) {
   const { specimen } = useJob();
   const answer = specimen.observations.find((one) => one.featureId === feature.id);
   const labelOf = (id: string | null | undefined) => feature.states.find((state) => state.id === id)?.label;
   const byEye = [labelOf(answer?.stateId), answer?.certainty].filter(Boolean).join(', ');
-  const byCapture = captured && `${labelOf(captured.stateId)}, measured, ${formatPercent(captured.share)}`;
+  const byMeasuring = measured && `${labelOf(measured.stateId)}, measured, ${formatPercent(measured.share)}`;
   return (
     <li
       className={`border-b border-hairline border-l-4 last:border-b-0 ${isInHand ? 'border-l-sard' : 'border-l-transparent'}`}
@@ -134,7 +134,7 @@ function LookRow({ feature, number, isInHand, captured, onChoose }: LookRowProps
         </span>
         <span className={isInHand ? 'font-semibold' : ''}>{feature.label}</span>
         <span className="ml-auto text-right text-soft-ink">
-          {answer ? (byCapture ?? byEye) : describeEffort(feature)}
+          {answer ? (byMeasuring ?? byEye) : describeEffort(feature)}
         </span>
       </button>
     </li>

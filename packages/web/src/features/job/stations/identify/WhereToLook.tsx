@@ -1,31 +1,17 @@
 import type { IdentifyFeature } from '@sardonyx/core';
-import { ModelDrawing } from '../../../../shared/drawing/ModelDrawing.tsx';
+import { CloseUp } from '../../CloseUp.tsx';
 import { useJob } from '../../JobContext.tsx';
-
-const WINDOW_MM = { width: 26, height: 20 };
 
 /** A close-up of the place, and what to look with. */
 export function WhereToLook({ feature }: { readonly feature: IdentifyFeature }) {
-  const { specimen, paint } = useJob();
+  const { specimen } = useJob();
   const key = specimen.casting?.features.find((candidate) => candidate.id === feature.id)?.key;
   const views = specimen.casting?.casting.drawing.views ?? [];
   const view = views.find((candidate) => candidate.anchors.some((anchor) => anchor.featureKey === key));
   const anchor = view?.anchors.find((candidate) => candidate.featureKey === key);
   return (
     <div className="relative h-28 w-36 shrink-0 border border-hairline bg-paper">
-      {view && anchor && (
-        <ModelDrawing
-          view={view}
-          paint={paint}
-          parts={specimen.parts}
-          label={`Where: ${feature.label}, ${view.view === 'end' ? 'front' : view.view}`}
-          className="h-full w-full"
-          crop={{ x: anchor.x - WINDOW_MM.width / 2, y: anchor.y - WINDOW_MM.height / 2, ...WINDOW_MM }}
-        >
-          <circle cx={anchor.x} cy={anchor.y} r={5} fill="none" stroke="var(--sheet)" strokeWidth={1.4} />
-          <circle cx={anchor.x} cy={anchor.y} r={5} fill="none" stroke="var(--ink)" strokeWidth={0.6} />
-        </ModelDrawing>
-      )}
+      {view && anchor && <CloseUp view={view} place={anchor} label={feature.label} />}
       <svg
         aria-hidden
         viewBox="0 0 24 24"

@@ -1,4 +1,4 @@
-import type { Certainty, IdentifyFeature, Observation } from '@sardonyx/core';
+import type { Certainty, IdentifyFeature, MeasuredSize, Observation } from '@sardonyx/core';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -19,10 +19,11 @@ interface AnswerChange {
   readonly stateId?: string;
   readonly certainty?: Certainty;
   readonly captureIds?: readonly string[];
+  readonly size?: MeasuredSize | null;
 }
 
 /**
- * Saves what was seen of a feature. A state alone is taken as sure; a certainty alone keeps the state; a captured colour alone
+ * Saves what was seen of a feature. A state alone is taken as sure; a certainty alone keeps the state; what was measured alone
  * says that the eye has not judged.
  */
 export function useAnswer(): (feature: IdentifyFeature, change: AnswerChange) => void {
@@ -30,20 +31,24 @@ export function useAnswer(): (feature: IdentifyFeature, change: AnswerChange) =>
   const dispatch = useAppDispatch();
   return (feature, change) => {
     const before = specimen.observations.find((one) => one.featureId === feature.id);
-    if (before && before.stateId === null && change.captureIds?.length === 0) {
-      // Nothing is said any more.
+    const isByMeasuring = change.captureIds !== undefined || change.size !== undefined;
+    const changes = isByMeasuring ? answerByMeasuring(change, before) : answerByEye(change, before);
+    if (!changes) return;
+    if (before && isByMeasuring && saysNothing({ ...before, ...changes })) {
       void dispatch(deleteRow({ kind: 'observations', row: before, label: `${feature.label}: not looked at` }));
       return;
     }
-    const changes = change.captureIds ? answerByCapture(change.captureIds, before) : answerByEye(change, before);
-    if (!changes) return;
     const seen = feature.states.find((state) => state.id === changes.stateId)?.label;
-    const label = `${feature.label}: ${change.captureIds ? 'captured colour' : (seen ?? changes.certainty)}`;
+    const label = `${feature.label}: ${isByMeasuring ? 'measured' : (seen ?? changes.certainty)}`;
     const body = { specimenId: specimen.specimen.id, featureId: feature.id, ...changes };
     if (before) void dispatch(changeRow({ kind: 'observations', row: before, changes, label }));
     else void dispatch(createRow({ kind: 'observations', body, label }));
   };
 }
+
+/** Only measuring answered, and that was taken back. */
+const saysNothing = ({ stateId, certainty, captureIds, size }: Observation): boolean =>
+  stateId === null && certainty === 'cannot see' && captureIds.length === 0 && size === null;
 
 /** null for "likely" of nothing, which says nothing. */
 function answerByEye({ stateId, certainty }: AnswerChange, before: Observation | undefined) {
@@ -56,8 +61,9 @@ function answerByEye({ stateId, certainty }: AnswerChange, before: Observation |
 }
 
 /** What the eye said stands beside it. */
-const answerByCapture = (captureIds: readonly string[], before: Observation | undefined) => ({
+const answerByMeasuring = ({ captureIds, size }: AnswerChange, before: Observation | undefined) => ({
   stateId: before?.stateId ?? null,
   certainty: before?.certainty ?? ('cannot see' as const),
-  captureIds,
+  ...(captureIds ? { captureIds } : {}),
+  ...(size === undefined ? {} : { size }),
 });

@@ -4,6 +4,7 @@ import { EqualIcon, OpenIcon } from '../../../../shared/ui/icons.ts';
 import { changeRow, createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { capitalise, formatMinutes } from '../../../../shared/format.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
+import { CloseUp } from '../../CloseUp.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { FoundConditionChoice } from './FoundCondition.tsx';
 import type { OpeningAnswer as Opening } from './worker/protocol.ts';
@@ -50,6 +51,7 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
               <span className="text-soft-ink"> {describeOther(reason)}</span>
             </p>
           )}
+          <WhereJointIs jointKey={reason.jointKey} label={reason.label} />
           {inHand.length > 0 && <p className="text-note text-soft-ink">In hand first: {inHand.join('; ')}.</p>}
           <div className="flex flex-wrap items-center gap-x-6">
             {(reason.isFoundOpen || !reason.isOpenAlready) && <FoundConditionChoice reason={reason} />}
@@ -58,6 +60,25 @@ function JointLine({ reason, opening }: { readonly reason: JointReason; readonly
         </div>
       </div>
     </li>
+  );
+}
+
+/** Where it is seen, if somebody placed it on a traced view. */
+function WhereJointIs({ jointKey, label }: { readonly jointKey: string; readonly label: string }) {
+  const { specimen } = useJob();
+  const seen = specimen.casting?.casting.drawing.views.flatMap((view) => {
+    const place = view.joints?.find((one) => one.jointKey === jointKey);
+    return place ? [{ view, place }] : [];
+  });
+  if (!seen?.length) return null;
+  return (
+    <div className="my-1 flex gap-2">
+      {seen.map(({ view, place }) => (
+        <div key={view.view} className="h-24 w-32 border border-hairline bg-paper">
+          <CloseUp view={view} place={place} label={label} />
+        </div>
+      ))}
+    </div>
   );
 }
 
