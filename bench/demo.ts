@@ -20,6 +20,7 @@ export const demo: Topic = {
       now: () => new Date('2026-11-25T18:30:00Z'),
       sentJobs: new Map(),
       log: createSilentLog(),
+      trouble: null,
     });
     const value = performance.now() - began;
     await source.destroy();

@@ -106,6 +106,7 @@ export type {
   ErrorBody,
   Reason,
   FoundPlace,
+  DiskTrouble,
   Health,
   HouseView,
   ImportReport,

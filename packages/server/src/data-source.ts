@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { join } from 'node:path';
 import { DataSource } from 'typeorm';
+import { runTransaction } from './disk/runTransaction.ts';
 import { furnish } from './furnish.ts';
 import { ENTITIES } from './entities/index.ts';
 import { MIGRATIONS } from './migrations/index.ts';
@@ -15,7 +16,15 @@ export async function openDatabase(folder: string): Promise<DataSource> {
   const moved = await source.runMigrations({ transaction: 'each' });
   await furnish(source);
   // What the plans are made of may have changed with the tables.
-  if (moved.length) await source.transaction((manager) => recompileAnew(manager, new Date()));
+  if (moved.length) await runTransaction(source, (manager) => recompileAnew(manager, new Date()));
+  return source;
+}
+
+/** The same database over a new connection, in place of one that a failed write left unsound. */
+export async function reopenDatabase(unsound: DataSource): Promise<DataSource> {
+  if (unsound.isInitialized) await unsound.destroy().catch(() => undefined);
+  const source = createDataSource(String(unsound.options.database));
+  await source.initialize();
   return source;
 }
 
@@ -27,9 +36,12 @@ export function createDataSource(database: string): DataSource {
     migrations: MIGRATIONS,
     synchronize: false,
     enableWAL: database !== ':memory:',
+    // Waiting here would hold up everybody: who begins a write waits by itself (runTransaction).
+    timeout: 50,
     prepareDatabase: (connection: { pragma(text: string): unknown }) => {
       connection.pragma('foreign_keys = ON');
-      connection.pragma('synchronous = NORMAL');
+      // A commit that was acknowledged survives a power cut: the log is synced with each.
+      connection.pragma('synchronous = FULL');
     },
   });
 }

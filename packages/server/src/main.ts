@@ -3,6 +3,7 @@ import { mkdir, rm } from 'node:fs/promises';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDatabase } from './data-source.ts';
+import { runTransaction } from './disk/runTransaction.ts';
 import { JobRow } from './entities/work.ts';
 import { BENCH_NAME } from './demo/world.ts';
 import { openLog } from './http/log.ts';
@@ -23,10 +24,11 @@ const room: Workroom = {
   now,
   sentJobs: new Map(),
   log: openLog(config.folder, process.env.SARDONYX_LOG),
+  trouble: null,
 };
 // A demo that was interrupted while it was filled is filled now; one that was is left as it was edited.
 if (config.isDemo && (await room.source.manager.count(JobRow)) === 0) await seedDemo(room);
-else await room.source.transaction((manager) => recompileAnew(manager, now()));
+else await runTransaction(room.source, (manager) => recompileAnew(manager, now()));
 
 const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, config.host, (error) => {
   if (error) {

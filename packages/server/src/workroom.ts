@@ -1,9 +1,14 @@
+import type { DiskTrouble } from '@sardonyx/contract';
 import type { Logger } from 'pino';
-import type { EntityManager, DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
+import { reopenDatabase } from './data-source.ts';
+import { readDiskTrouble } from './disk/diskTrouble.ts';
+import { isSound, runTransaction } from './disk/runTransaction.ts';
+import { HttpError } from './http/errors.ts';
 
 /** What the routes work with. Time comes from here and nowhere else. */
 export interface Workroom {
-  /** The open database; restoring replaces it. */
+  /** The open database; restoring replaces it, and so does a write that left it unsound. */
   source: DataSource;
   readonly folder: string;
   readonly benchName: string;
@@ -12,6 +17,8 @@ export interface Workroom {
   /** Job views as sent, kept until anything is written. */
   readonly sentJobs: Map<string, Buffer>;
   readonly log: Logger;
+  /** Why the last write did not reach the disk; null since one did. */
+  trouble: DiskTrouble | null;
 }
 
 /** The driver has one connection: what reads several tables or writes waits for its turn, so nobody sees half a change. */
@@ -29,13 +36,21 @@ const queues = new WeakMap<Workroom, Promise<unknown>>();
 
 /** Reads from one moment. */
 export function look<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
-  return inTurn(room, () => act(room.source.manager));
+  return inTurn(room, async () => {
+    if (!room.source.isInitialized) await withDisk(room, () => makeSound(room));
+    return act(room.source.manager);
+  });
 }
 
 /** The jobs whose view a change makes stale. */
 export type TouchedJobs = 'all' | readonly (string | null)[];
 
-/** Runs a change in one transaction and forgets what was sent before of the jobs that it touches; a clock touches none. */
+/**
+ * Runs a change in one transaction and forgets what was sent before of the jobs that it touches; a clock touches none. What
+ * it returns was committed, and the commit was synced.
+ *
+ * Throws HttpError 507 where the disk did not take it: nothing of it stands then.
+ */
 export function change<T>(
   room: Workroom,
   act: (manager: EntityManager) => Promise<T>,
@@ -44,12 +59,39 @@ export function change<T>(
   return inTurn(room, async () => {
     let touched: TouchedJobs = 'all';
     try {
-      const result = await room.source.transaction(act);
+      const result = await withDisk(room, async () => {
+        await makeSound(room);
+        return runTransaction(room.source, act);
+      });
       touched = touches(result);
+      room.trouble = null;
       return result;
+    } catch (error) {
+      // Whatever failed: the next write must not begin on what it left behind.
+      await makeSound(room).catch(() => undefined);
+      throw error;
     } finally {
       if (touched === 'all') room.sentJobs.clear();
       else for (const id of touched) if (id) room.sentJobs.delete(id);
     }
   });
+}
+
+/** Whatever is kept on the disk, in the database or beside it: that it was not taken is said as such, and remembered. */
+export async function withDisk<T>(room: Workroom, act: () => Promise<T>): Promise<T> {
+  try {
+    return await act();
+  } catch (error) {
+    const trouble = readDiskTrouble(error, room.now());
+    if (!trouble) throw error;
+    room.log.error({ err: error, trouble: trouble.kind }, 'the disk did not take it');
+    room.trouble = trouble;
+    throw new HttpError(507, { code: `disk-${trouble.kind}`, message: trouble.message });
+  }
+}
+
+async function makeSound(room: Workroom): Promise<void> {
+  if (await isSound(room.source)) return;
+  room.log.error('the connection to the database is replaced');
+  room.source = await reopenDatabase(room.source);
 }

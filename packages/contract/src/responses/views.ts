@@ -68,6 +68,16 @@ export interface Health {
   readonly now: string;
   readonly benchName: string;
   readonly isDemo: boolean;
+  /** Why the last write did not reach the disk; null since one did. */
+  readonly trouble: DiskTrouble | null;
+}
+
+/** What the disk of the bench's folder did not do. */
+export interface DiskTrouble {
+  readonly kind: 'full' | 'read-only' | 'locked' | 'damaged' | 'failing';
+  readonly message: string;
+  /** UTC. */
+  readonly since: string;
 }
 
 /** What a model still lacks. */

@@ -50,6 +50,7 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
     now,
     sentJobs: new Map(),
     log: createSilentLog(),
+    trouble: null,
   };
 }
 

@@ -42,7 +42,7 @@ export function Shell() {
         Skip to the work
       </a>
       <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
-      <Offline />
+      <HeldUp />
       <Refusal />
       {/* What is hidden but for screen readers is placed in it, and must not make the page itself longer. */}
       <main
@@ -67,20 +67,22 @@ export function Shell() {
 
 const RETRY_MS = 3000;
 
-/** Says so while the server is away, and keeps knocking. */
-function Offline() {
-  const isOnline = useAppSelector((state) => state.connection.isOnline);
+/** Says so while the server is away or its disk takes nothing, and keeps knocking. */
+function HeldUp() {
+  const { isOnline, trouble } = useAppSelector((state) => state.connection);
   const unsent = useAppSelector((state) => state.edits.unsent.length);
-  useGetHealthQuery(undefined, { pollingInterval: isOnline ? 0 : RETRY_MS });
-  if (isOnline) return null;
+  const isHeldUp = !isOnline || trouble !== null;
+  useGetHealthQuery(undefined, { pollingInterval: isHeldUp ? RETRY_MS : 0 });
+  if (!isHeldUp) return null;
   const kept = unsent ? ` ${unsent} ${unsent === 1 ? 'edit is' : 'edits are'} kept and will be sent.` : '';
   return (
     <p role="alert" className="border-b border-strong-line bg-sunk px-4 py-2">
       <strong>
         <Sign of="warning" />
-        The bench cannot be reached.
+        {isOnline ? 'The bench can be read, but nothing is saved.' : 'The bench cannot be reached.'}
       </strong>{' '}
-      You can go on reading and typing; nothing is lost.{kept} Trying again every few seconds.
+      {isOnline ? trouble : 'You can go on reading and typing; nothing is lost.'}
+      {kept} Trying again every few seconds.
     </p>
   );
 }

@@ -1,9 +1,9 @@
-import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
+import { configureStore, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { VIEWS } from '@sardonyx/contract';
 import { api } from './api/api.ts';
-import { cameOnline, connectionSlice } from './api/connectionSlice.ts';
+import { cameOnline, connectionSlice, diskRecovered } from './api/connectionSlice.ts';
 import { sendUnsent } from './edits/editRow.ts';
 import { editsSlice, keepUnsent } from './edits/editsSlice.ts';
 import { toastsSlice } from './ui/toastsSlice.ts';
@@ -29,7 +29,7 @@ listeners.startListening({
   effect: (_action, { getState }) => keepUnsent((getState() as RootState).edits.unsent),
 });
 listeners.startListening({
-  actionCreator: cameOnline,
+  matcher: isAnyOf(cameOnline, diskRecovered),
   effect: async (_action, { dispatch }) => {
     await dispatch(sendUnsent());
     dispatch(api.util.invalidateTags([...VIEWS]));

@@ -8,7 +8,7 @@ import { JobRow } from '../../entities/work.ts';
 import { PhotoRow } from '../../entities/photo.ts';
 import { badInput, notFound } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
-import { change, type Workroom } from '../../workroom.ts';
+import { change, withDisk, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { photoPath, storePhoto, thumbnailPath, writeThumbnail } from './photoStore.ts';
@@ -22,7 +22,9 @@ export function createPhotoRoutes(room: Workroom): Router {
     if (!request.file) throw badInput('No picture came along. Nothing was saved.');
     const body = await validateBody(DescribePhoto, { ...request.body });
     await findRow(room.source.manager, JobRow, body.jobId, 'This job');
-    const stored = await storePhoto(room.folder, request.file.buffer);
+    const { buffer } = request.file;
+    // The picture is on the disk before its row is.
+    const stored = await withDisk(room, () => storePhoto(room.folder, buffer));
     const photo = await change(room, async (manager) => {
       await assertJobIsOpen(manager, body.jobId);
       const row = manager.create(PhotoRow, {

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
-import { existsSync } from 'node:fs';
-import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import { writeDurably } from '../../disk/writeDurably.ts';
 import { badInput } from '../../http/errors.ts';
 
 export const PHOTO_FOLDER = 'photos';
@@ -54,11 +54,8 @@ async function decode(bytes: Buffer) {
   }
 }
 
-/** Content-named files never change: written beside and renamed, so that a crash leaves no half picture. */
+/** Content-named files never change; one that is damaged or empty is written anew. */
 async function writeOnce(path: string, bytes: Buffer): Promise<void> {
-  if (existsSync(path)) return;
-  await mkdir(join(path, '..'), { recursive: true });
-  const draft = `${path}.${process.pid}.part`;
-  await writeFile(draft, bytes);
-  await rename(draft, path);
+  const there = await readFile(path).catch(() => null);
+  if (!there?.equals(bytes)) await writeDurably(path, bytes);
 }

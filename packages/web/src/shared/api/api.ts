@@ -64,22 +64,33 @@ import type {
 } from '@sardonyx/core';
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
-import { cameOnline, wentOffline, type connectionSlice } from './connectionSlice.ts';
+import { cameOnline, diskFailed, diskRecovered, wentOffline, type connectionSlice } from './connectionSlice.ts';
 
 const ask = fetchBaseQuery({ baseUrl: '/api/' });
 
 /** Every request: failures become AppErrors, and the page learns whether the server can be reached. */
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, AppError> = async (args, context, extra) => {
   const { data, error, meta } = await ask(args, context, extra);
-  const { isOnline } = (context.getState() as { connection: ReturnType<typeof connectionSlice.getInitialState> })
-    .connection;
+  const { isOnline, trouble } = (
+    context.getState() as { connection: ReturnType<typeof connectionSlice.getInitialState> }
+  ).connection;
   if (error && typeof error.status !== 'number' && !meta?.response) {
     if (isOnline) context.dispatch(wentOffline());
     return { error: OFFLINE };
   }
   if (!isOnline) context.dispatch(cameOnline());
-  if (error) return { error: convertToAppError(meta?.response?.status ?? 500, error.data) };
+  if (error) {
+    const failure = convertToAppError(meta?.response?.status ?? 500, error.data);
+    if (failure.kind === 'disk') context.dispatch(diskFailed(failure.message));
+    return { error: failure };
+  }
+  if (args === 'health') noteDisk(data as Health);
   return { data };
+
+  function noteDisk({ trouble: now }: Health): void {
+    if (now && now.message !== trouble) context.dispatch(diskFailed(now.message));
+    if (!now && trouble !== null) context.dispatch(diskRecovered());
+  }
 };
 
 /** What may be added to a mixing's log, and where it goes. */

@@ -2,7 +2,7 @@ import type { ErrorBody, Reason } from '@sardonyx/contract';
 
 /** Everything that can go wrong with a request, as plain data; one component shows it. */
 export interface AppError {
-  readonly kind: 'offline' | 'bad input' | 'missing' | 'stale' | 'refused' | 'fault';
+  readonly kind: 'offline' | 'disk' | 'bad input' | 'missing' | 'stale' | 'refused' | 'fault';
   /** The server's name for it. */
   readonly code?: string;
   readonly message: string;
@@ -24,12 +24,16 @@ const KINDS: Readonly<Record<number, AppError['kind']>> = {
   404: 'missing',
   409: 'stale',
   422: 'refused',
+  507: 'disk',
 };
 
 export const OFFLINE: AppError = {
   kind: 'offline',
   message: 'The bench cannot be reached. What you typed is kept here.',
 };
+
+/** Nothing is wrong with what was sent: it waits here until the bench can take it. */
+export const isHeldUp = ({ kind }: AppError): boolean => kind === 'offline' || kind === 'disk';
 
 /** Turns an answer of the server that is not 2xx into an AppError. */
 export function convertToAppError(status: number, body: unknown): AppError {

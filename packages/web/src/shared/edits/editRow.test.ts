@@ -80,7 +80,7 @@ describe('edits of this window', () => {
   const state = () =>
     store.getState() as {
       edits: ReturnType<typeof editsSlice.getInitialState>;
-      connection: { isOnline: boolean };
+      connection: { isOnline: boolean; trouble: string | null };
     };
   const dispatch = (action: unknown) => store.dispatch(action as never) as unknown as { unwrap(): Promise<unknown> };
   const change = (changes: Record<string, unknown>, more: object = {}) =>
@@ -179,6 +179,31 @@ describe('edits of this window', () => {
     server.willBeAway();
     await dispatch(edits.sendUnsent());
     expect(state().edits.unsent).length(1);
+  });
+
+  it('wait in their order, too, when one of them has to wait again', async () => {
+    server.willBeAway().willBeAway();
+    await change({ why: 'first' });
+    await dispatch(edits.createRow({ kind: 'findings', body: { kind: 'rust' }, label: 'rust' })).unwrap();
+    server.willBeAway();
+    await dispatch(edits.sendUnsent());
+    expect(state().edits.unsent.map((one: Unsent) => one.act)).deep.equal(['change', 'create']);
+  });
+
+  it('wait while the disk takes nothing, and are sent once it does', async () => {
+    const full = { code: 'disk-full', message: 'The disk is full.' };
+    server.willAnswer(507, full).willAnswer(507, full);
+    expect(await change({ why: 'first' })).equal(null);
+    expect(state().connection).deep.equal({ isOnline: true, trouble: 'The disk is full.' });
+    await dispatch(edits.sendUnsent());
+    expect(state().edits.unsent).length(1);
+    expect(server.asked).length(2);
+    server.willAnswer(200, { ok: true, trouble: null }).willAnswer(200, { ...row, version: 4 });
+    const { api } = await import('../api/api.ts');
+    await dispatch(api.endpoints.getHealth.initiate(undefined, { forceRefetch: true }));
+    expect(state().connection.trouble).equal(null);
+    await dispatch(edits.sendUnsent());
+    expect(state().edits.unsent).deep.equal([]);
   });
 
   it('tell the place that asked when they are refused there, and the top line otherwise', async () => {

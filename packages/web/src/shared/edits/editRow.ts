@@ -2,7 +2,8 @@ import { createAsyncThunk } from '@reduxjs/toolkit';
 import { getNoun, type NounPath } from '@sardonyx/contract';
 import { toastShown } from '../ui/toastsSlice.ts';
 import { api, type Row } from '../api/api.ts';
-import { readAppError, type AppError } from '../api/appError.ts';
+import { isHeldUp, readAppError, type AppError } from '../api/appError.ts';
+import { takesEdits } from '../api/connectionSlice.ts';
 import * as edits from './editsSlice.ts';
 import type { Conflict, editsSlice, Undo, Unsent } from './editsSlice.ts';
 import { mergeStale } from './mergeStale.ts';
@@ -24,7 +25,10 @@ export interface ChangeRequest {
   readonly isShownInPlace?: boolean;
 }
 
-/** Saves changed fields of a row. Stale saves are merged or shown; without a server the edit waits. */
+/**
+ * Saves changed fields of a row. Stale saves are merged or shown; without a server, or while its disk takes nothing, the edit
+ * waits.
+ */
 export const changeRow = createAsyncThunk<EditResult, ChangeRequest>(
   'edits/changeRow',
   ({ kind, row, changes, label, isShownInPlace }, { dispatch }) =>
@@ -51,7 +55,7 @@ async function sendChange(
     dispatch(edits.undoKept({ act: 'change', kind, id, version: data.version, changes: inverse, label }));
     return null;
   }
-  if (error!.kind === 'offline') {
+  if (isHeldUp(error!)) {
     dispatch(edits.unsentKept({ act: 'change', ...edit }));
     return null;
   }
@@ -88,7 +92,7 @@ export const createRow = createAsyncThunk<
       dispatch(edits.undoKept({ act: 'delete', kind, id: data.id, version: data.version, label }));
       return null;
     }
-    if (error!.kind !== 'offline') return isShownInPlace ? error! : refuse(dispatch, label, error!);
+    if (!isHeldUp(error!)) return isShownInPlace ? error! : refuse(dispatch, label, error!);
     dispatch(edits.unsentKept({ act: 'create', kind, id: '', label, before: {}, changes: body }));
     return null;
   }),
@@ -107,7 +111,7 @@ async function sendRemoval(dispatch: Dispatch, edit: Omit<Unsent, 'act' | 'chang
     dispatch,
     api.endpoints.deleteRow.initiate({ kind, id, version: Number(before.version) }),
   );
-  if (error?.kind === 'offline') {
+  if (error && isHeldUp(error)) {
     dispatch(edits.unsentKept({ act: 'delete', ...edit, changes: {} }));
     return null;
   }
@@ -126,7 +130,7 @@ export const undoLast = createAsyncThunk<EditResult, void>('edits/undo', (_, { d
     const last = (getState() as State).edits.undo.at(-1);
     if (!last) return null;
     const { data, error } = await run<Row | null>(dispatch, createUndoRequest(last));
-    if (error?.kind === 'offline') return refuse(dispatch, `Undo: ${last.label}`, error);
+    if (error && isHeldUp(error)) return refuse(dispatch, `Undo: ${last.label}`, error);
     dispatch(edits.undoTaken(data?.version ?? null));
     if (!error) {
       dispatch(toastShown(`Taken back: ${last.label}`));
@@ -165,7 +169,7 @@ export const keepMine = createAsyncThunk<EditResult, Conflict>('edits/keepMine',
   }),
 );
 
-/** Sends what waited, in order, now that the server is back. Stops when it is gone again. */
+/** Sends what waited, in order, now that it is taken again. Stops where one waits once more, which stays the first. */
 export const sendUnsent = createAsyncThunk<void, void>('edits/sendUnsent', async (_, { dispatch, getState }) => {
   for (let next = (getState() as State).edits.unsent[0]; next; next = (getState() as State).edits.unsent[0]) {
     dispatch(edits.unsentDropped());
@@ -173,7 +177,10 @@ export const sendUnsent = createAsyncThunk<void, void>('edits/sendUnsent', async
     else if (next.act === 'create')
       await dispatch(createRow({ kind: next.kind, body: next.changes, label: next.label }));
     else await sendRemoval(dispatch, next);
-    if (!(getState() as unknown as { connection: { isOnline: boolean } }).connection.isOnline) return;
+    const { connection } = getState() as unknown as { connection: Parameters<typeof takesEdits>[0] };
+    if (takesEdits(connection)) continue;
+    dispatch(edits.unsentReturned());
+    return;
   }
 });
 

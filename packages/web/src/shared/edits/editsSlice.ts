@@ -112,6 +112,8 @@ export const editsSlice = createSlice({
     }),
     refusalClosed: (state) => ({ ...state, refusal: null }),
     unsentKept: (state, { payload }: PayloadAction<Unsent>) => ({ ...state, unsent: [...state.unsent, payload] }),
+    /** The one that waited last was the first in line. */
+    unsentReturned: (state) => ({ ...state, unsent: [...state.unsent.slice(-1), ...state.unsent.slice(0, -1)] }),
     unsentDropped: (state) => ({ ...state, unsent: state.unsent.slice(1) }),
   },
 });
@@ -127,6 +129,7 @@ export const {
   refusalClosed,
   unsentKept,
   unsentDropped,
+  unsentReturned,
 } = editsSlice.actions;
 
 /** Unsent edits survive a reload. */

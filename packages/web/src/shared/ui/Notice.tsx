@@ -4,6 +4,7 @@ import type { AppError } from '../api/appError.ts';
 
 const HEADINGS: Readonly<Record<AppError['kind'], string>> = {
   offline: 'Not reachable',
+  disk: 'Not on the disk',
   'bad input': 'Not saved',
   missing: 'Not here',
   stale: 'Changed meanwhile',
