@@ -128,6 +128,31 @@ describe('issues of a casting of one’s own', function () {
     expect(after.states.map(({ label }) => label)).include('Pressed');
   });
 
+  it('are told apart by a size, typed of two states and measured on the model; counted, and taken back', async () => {
+    const { page } = test;
+    await page.getByRole('button', { name: /^Wheels 2 states/ }).click();
+    for (const [state, size] of [
+      ['Cast metal', '9.5'],
+      ['Grey plastic', '10,5'],
+    ] as const) {
+      await page.getByRole('button', { name: `Type the size or weight of ${state}` }).click();
+      await page.getByLabel(`${state}, measured`).fill(size);
+      await page.getByRole('button', { name: 'Take this size' }).last().click();
+      await page.getByRole('button', { name: `Take the size of ${state} out` }).waitFor();
+    }
+    await page.goto(`${test.bench.address}/jobs/${jobId}/identify`);
+    const looks = page.getByRole('list', { name: 'Things to look at on the model' });
+    await looks.getByText('Wheels').click();
+    await page.getByLabel('Wheels, mm').fill('9,6');
+    await page.getByRole('button', { name: 'Count this size' }).click();
+    await looks.getByText(/Cast metal, measured, \d\d %/).waitFor();
+    await page.getByText('0.10 mm more than it').waitFor();
+    await page.getByRole('button', { name: 'Take this size back' }).click();
+    await page.getByLabel('Wheels, mm').waitFor();
+    await expectNoFaults(page);
+    await page.goto(`${test.bench.address}/catalogue/${castingId}`);
+  });
+
   it('are said to be some of those that were made, and Identify counts with the rest', async () => {
     const { page } = test;
     const complete = page.getByRole('region', { name: 'How complete the list is' });

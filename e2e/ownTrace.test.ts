@@ -88,9 +88,9 @@ describe('a casting of one’s own, traced', function () {
     await onPlane(left, 20);
     await onPlane(14, SIDE.heightMm);
     await onPlane(58, SIDE.heightMm);
-    // Front and rear confused: said, and pressed anew.
-    await page.getByRole('button', { name: 'Lay it under the drawing' }).click();
+    // Front and rear confused: said at once, and pressed anew.
     await page.getByText('front and rear as the two ends do').waitFor();
+    expect(await page.getByRole('button', { name: 'Lay it under the drawing' }).isDisabled()).equal(true);
     await page.getByRole('button', { name: 'Press anew' }).click();
     await onPlane(left, 20);
     await onPlane(right, 20);

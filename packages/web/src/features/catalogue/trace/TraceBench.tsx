@@ -113,9 +113,6 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
   return (
     <div className="flex flex-col gap-5 min-[1100px]:grid min-[1100px]:grid-cols-[minmax(0,62fr)_minmax(0,38fr)]">
       <div className="min-w-0 space-y-2">
-        {photo && !under && !problem && (
-          <Progress what="Straightening the picture" share={worker.progress} onEnd={worker.cancel} />
-        )}
         <TraceCanvas
           {...{ view, trace, under, isDrawingShown }}
           inHand={places ? null : at}
@@ -124,6 +121,10 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
           onAdd={places ? (places.word ? addPoint : null) : shape ? addPoint : null}
           onMove={movePoint}
         />
+        {/* Below: what is pressed must not move away from under the hand. */}
+        {photo && !under && !problem && (
+          <Progress what="Straightening the picture" share={worker.progress} onEnd={worker.cancel} />
+        )}
         <div className="flex flex-wrap items-end gap-4">
           {photos.length > 0 && (
             <Field label="Photograph under it" isQuiet width="18rem">
@@ -159,12 +160,14 @@ export function TraceBench({ view, kind, photos, hasPhotos }: TraceBenchProps) {
       <div className="min-w-0 space-y-4">
         <div className="flex flex-wrap items-center gap-3">
           <Toggles aria-label="What to set" value={tool} options={TOOLS} onChange={setTool} />
-          <button type="button" className="plain-button" disabled={!draft.undo} onClick={draft.undo ?? undefined}>
-            Step back
-          </button>
-          <button type="button" className="plain-button" disabled={!draft.redo} onClick={draft.redo ?? undefined}>
-            Step on
-          </button>
+          <span className="flex gap-3">
+            <button type="button" className="plain-button" disabled={!draft.undo} onClick={draft.undo ?? undefined}>
+              Step back
+            </button>
+            <button type="button" className="plain-button" disabled={!draft.redo} onClick={draft.redo ?? undefined}>
+              Step on
+            </button>
+          </span>
         </div>
         {places ? (
           <PlaceList places={places} />
