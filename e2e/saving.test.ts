@@ -1,6 +1,7 @@
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { holdLock } from '../packages/server/test/support/holdLock.ts';
 import { openWindow } from './support/openBrowser.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { startBench } from './support/startBench.ts';
@@ -105,5 +106,47 @@ describe('saving', function () {
     expect(await here.getByLabel('What do you call it?').inputValue()).equal('Ferry');
     expectNoFaults(here);
     expectNoFaults(there);
+  });
+
+  it('says on every screen that the disk takes nothing, keeps what is typed through a reload, and sends it after', async () => {
+    const letGo = holdLock(test.bench.folder);
+    await openFacts(here, 'sg-02');
+    await write(here, 'Why this one', 'Typed while nothing was saved');
+    await here.getByLabel('Name').focus();
+    const banner = here.getByRole('alert').filter({ hasText: 'nothing is saved' });
+    await banner.getByText(/Another program holds the database.*1 edit is kept/).waitFor();
+    await here.goto(`${test.bench.address}/catalogue`);
+    await banner.waitFor();
+    await here
+      .getByRole('link', { name: /Mobile Library/ })
+      .first()
+      .waitFor();
+    expect((await jobOf('sg-02')).job.why).not.match(/Typed while/);
+    letGo();
+    await banner.waitFor({ state: 'detached' });
+    await here.getByText('Saved', { exact: true }).waitFor();
+    expect((await jobOf('sg-02')).job.why).equal('Typed while nothing was saved');
+  });
+
+  it('lists the copies that it makes by itself, and goes back to one', async () => {
+    await here.goto(`${test.bench.address}/safe`);
+    const copies = here.getByRole('region', { name: 'Copies made by themselves' });
+    await copies.waitFor();
+    const before = await copies.getByRole('listitem').count();
+    await copies.getByRole('button', { name: 'Make one now' }).click();
+    await copies
+      .getByRole('listitem')
+      .nth(before)
+      .getByText(/copy of the day, \d/)
+      .waitFor();
+    await here.request.patch(`${test.bench.address}/api/jobs/sg-02`, {
+      data: { version: (await jobOf('sg-02')).job.version, why: 'After the copy' },
+    });
+    await copies
+      .getByRole('button', { name: /^Go back to/ })
+      .first()
+      .click({ delay: 1500 });
+    await copies.getByText(/It is as it was then/).waitFor();
+    expect((await jobOf('sg-02')).job.why).equal('Typed while nothing was saved');
   });
 });

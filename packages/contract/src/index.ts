@@ -107,6 +107,7 @@ export type {
   Reason,
   FoundPlace,
   DiskTrouble,
+  KeptCopy,
   Health,
   HouseView,
   ImportReport,

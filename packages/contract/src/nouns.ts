@@ -1,5 +1,16 @@
 /** What the page asks the server for as a whole, and asks again when something in it changed. */
-export const VIEWS = ['Bench', 'Job', 'Catalogue', 'Shelf', 'Timers', 'Health', 'House', 'Workshop', 'Colour'] as const;
+export const VIEWS = [
+  'Bench',
+  'Job',
+  'Catalogue',
+  'Shelf',
+  'Timers',
+  'Health',
+  'House',
+  'Workshop',
+  'Colour',
+  'Copies',
+] as const;
 export type View = (typeof VIEWS)[number];
 
 interface Noun {

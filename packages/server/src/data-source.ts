@@ -1,13 +1,12 @@
 import 'reflect-metadata';
 import { join } from 'node:path';
 import { DataSource } from 'typeorm';
+import { DATABASE_FILE } from './disk/folderNames.ts';
 import { runTransaction } from './disk/runTransaction.ts';
 import { furnish } from './furnish.ts';
 import { ENTITIES } from './entities/index.ts';
 import { MIGRATIONS } from './migrations/index.ts';
 import { recompileAnew } from './modules/tasks/recompilePlan.ts';
-
-export const DATABASE_FILE = 'sardonyx.db';
 
 /** Opens (or makes) the database of a folder and brings it up to date. ':memory:' serves quick tests. */
 export async function openDatabase(folder: string): Promise<DataSource> {
@@ -23,15 +22,17 @@ export async function openDatabase(folder: string): Promise<DataSource> {
 /** The same database over a new connection, in place of one that a failed write left unsound. */
 export async function reopenDatabase(unsound: DataSource): Promise<DataSource> {
   if (unsound.isInitialized) await unsound.destroy().catch(() => undefined);
-  const source = createDataSource(String(unsound.options.database));
+  const source = createDataSource(String(unsound.options.database), true);
   await source.initialize();
   return source;
 }
 
-export function createDataSource(database: string): DataSource {
+/** `mustExist`: it is not made where it is not there. */
+export function createDataSource(database: string, mustExist = false): DataSource {
   return new DataSource({
     type: 'better-sqlite3',
     database,
+    fileMustExist: mustExist,
     entities: ENTITIES,
     migrations: MIGRATIONS,
     synchronize: false,

@@ -1,8 +1,10 @@
 /** Starts the bench: `--demo` serves the demo data from its own folder, otherwise the restorer's. */
-import { mkdir, rm } from 'node:fs/promises';
+import { rm } from 'node:fs/promises';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
-import { openDatabase } from './data-source.ts';
+import { FolderError } from './disk/folderError.ts';
+import { keepDailyCopy } from './disk/keepCopies.ts';
+import { openFolder } from './disk/openFolder.ts';
 import { runTransaction } from './disk/runTransaction.ts';
 import { JobRow } from './entities/work.ts';
 import { BENCH_NAME } from './demo/world.ts';
@@ -15,9 +17,14 @@ import type { Workroom } from './workroom.ts';
 const config = readConfig(process.env, process.argv.slice(2));
 const now = chooseClock(process.env);
 if (config.isDemo && config.isFresh) await rm(config.folder, { recursive: true, force: true });
-await mkdir(config.folder, { recursive: true });
+const opened = await openFolder(config.folder, now()).catch((error: unknown) => {
+  if (!(error instanceof FolderError)) throw error;
+  console.error(error.message);
+  process.exit(1);
+});
+for (const line of opened.news) console.log(line);
 const room: Workroom = {
-  source: await openDatabase(config.folder),
+  source: opened.source,
   folder: config.folder,
   benchName: config.isDemo ? BENCH_NAME : 'My bench',
   isDemo: config.isDemo,
@@ -37,11 +44,18 @@ const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, 
   }
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.port;
-  console.log(`${room.benchName} is open at http://${config.host}:${port}`);
+  const url = `http://${config.host}:${port}`;
+  opened.lock.tell(url);
+  console.log(`${room.benchName} is open at ${url}`);
 });
 
 // A connection that is closed just as it is used again loses what was sent on it: browsers and tests keep theirs for minutes.
 server.keepAliveTimeout = 10 * 60_000;
+
+// A bench that is left open gets its copy each day, too.
+setInterval(() => {
+  keepDailyCopy(room.folder, now()).catch((error: unknown) => room.log.error({ err: error }, 'the copy of the day'));
+}, 3_600_000).unref();
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {

@@ -4,6 +4,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { reopenDatabase } from './data-source.ts';
 import { readDiskTrouble } from './disk/diskTrouble.ts';
 import { isSound, runTransaction } from './disk/runTransaction.ts';
+import { finishSwap } from './disk/swapFolder.ts';
 import { HttpError } from './http/errors.ts';
 
 /** What the routes work with. Time comes from here and nowhere else. */
@@ -93,5 +94,6 @@ export async function withDisk<T>(room: Workroom, act: () => Promise<T>): Promis
 async function makeSound(room: Workroom): Promise<void> {
   if (await isSound(room.source)) return;
   room.log.error('the connection to the database is replaced');
+  await finishSwap(room.folder);
   room.source = await reopenDatabase(room.source);
 }

@@ -4,9 +4,10 @@ import Database from 'better-sqlite3';
 import { expect } from 'chai';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { DATABASE_FILE } from '../src/data-source.ts';
+import { DATABASE_FILE } from '../src/disk/folderNames.ts';
 import { photoPath } from '../src/modules/photos/photoStore.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
+import { holdLock } from './support/holdLock.ts';
 import { OWN_LORRY, OWN_POT, ownJob } from './support/ownLorry.ts';
 
 type QueryFunction = (text: string, ...rest: unknown[]) => Promise<unknown>;
@@ -118,14 +119,12 @@ describe('a disk that does not take what is written', () => {
   });
 
   it('waits for somebody else’s lock for seconds, and others are served meanwhile', async () => {
-    const other = new Database(join(bench.room.folder, DATABASE_FILE));
-    other.exec('BEGIN IMMEDIATE');
+    const letGo = holdLock(bench.room.folder);
     const written = addPot('Patient');
     const sent = written.then(({ status }) => status);
     await new Promise((done) => setTimeout(done, 700));
     await health();
-    other.exec('COMMIT');
-    other.close();
+    letGo();
     expect(await sent).equal(201);
     expect(listPots()).deep.equal(['Patient']);
   });

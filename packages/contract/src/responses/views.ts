@@ -80,6 +80,15 @@ export interface DiskTrouble {
   readonly since: string;
 }
 
+/** A copy of the bench's database that the program made by itself. */
+export interface KeptCopy {
+  readonly name: string;
+  readonly reason: 'a day' | 'before an upgrade';
+  /** UTC. */
+  readonly madeAt: string;
+  readonly bytes: number;
+}
+
 /** What a model still lacks. */
 export interface OpenWant extends Pick<
   Want,

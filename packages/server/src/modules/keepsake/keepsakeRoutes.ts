@@ -1,6 +1,8 @@
 import express, { Router } from 'express';
+import { keepCopy, listCopies } from '../../disk/keepCopies.ts';
 import { badInput } from '../../http/errors.ts';
-import type { Workroom } from '../../workroom.ts';
+import { withDisk, type Workroom } from '../../workroom.ts';
+import { restoreCopy } from './restoreCopy.ts';
 import { restoreEverything } from './restoreEverything.ts';
 import { saveEverything } from './saveEverything.ts';
 
@@ -25,5 +27,15 @@ export function createKeepsakeRoutes(room: Workroom): Router {
       response.json({ keptIn: await restoreEverything(room, request.body, isGone) });
     },
   );
+  router.get('/copies', async (_request, response) => {
+    response.json(await listCopies(room.folder));
+  });
+  router.post('/copies', async (_request, response) => {
+    await withDisk(room, () => keepCopy(room.folder, 'a day', room.now()));
+    response.status(201).json(await listCopies(room.folder));
+  });
+  router.post('/copies/:name/restore', async (request, response) => {
+    response.json({ keptIn: await restoreCopy(room, request.params.name) });
+  });
   return router;
 }

@@ -1,13 +1,14 @@
-import { existsSync } from 'node:fs';
-import { mkdir, mkdtemp, rename, rm, writeFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { basename, join } from 'node:path';
 import { unzipSync } from 'fflate';
-import { createDataSource, DATABASE_FILE, openDatabase } from '../../data-source.ts';
+import { createDataSource, openDatabase } from '../../data-source.ts';
+import { DATABASE_FILE, DRAFT_PREFIX, PHOTO_FOLDER } from '../../disk/folderNames.ts';
+import { planSwap, swapFolder } from '../../disk/swapFolder.ts';
+import { writeDurably } from '../../disk/writeDurably.ts';
 import { PhotoRow } from '../../entities/photo.ts';
 import { badInput } from '../../http/errors.ts';
 import { MIGRATIONS } from '../../migrations/index.ts';
-import { inTurn, type Workroom } from '../../workroom.ts';
-import { PHOTO_FOLDER, THUMBNAIL_FOLDER } from '../photos/photoStore.ts';
+import { inTurn, withDisk, type Workroom } from '../../workroom.ts';
 import { hashOf, MANIFEST_FILE, type Manifest } from './saveEverything.ts';
 
 /**
@@ -18,17 +19,13 @@ import { hashOf, MANIFEST_FILE, type Manifest } from './saveEverything.ts';
  */
 export async function restoreEverything(room: Workroom, zip: Uint8Array, isGone: () => boolean): Promise<string> {
   const files = readSaved(zip);
-  const draft = await mkdtemp(join(room.folder, 'restoring-'));
+  const draft = await mkdtemp(join(room.folder, DRAFT_PREFIX));
   try {
     for (const [path, bytes] of Object.entries(files)) {
-      await mkdir(dirname(join(draft, path)), { recursive: true });
-      await writeFile(join(draft, path), bytes);
+      await writeDurably(join(draft, path), bytes);
     }
-    await checkDatabase(join(draft, DATABASE_FILE), files);
-    return await inTurn(room, () => {
-      if (isGone()) throw refuse('it was ended');
-      return swap(room, draft);
-    });
+    await checkDatabase(join(draft, DATABASE_FILE), (hash) => `${PHOTO_FOLDER}/${hash}.jpg` in files);
+    return await swapIn(room, draft, true, isGone);
   } finally {
     await rm(draft, { recursive: true, force: true });
   }
@@ -69,7 +66,8 @@ function readManifest(bytes: Uint8Array | undefined): Manifest {
   throw refuse('it was not saved by this program');
 }
 
-async function checkDatabase(path: string, files: Record<string, Uint8Array>): Promise<void> {
+/** Throws where a database is not one of ours, or names a photograph that is not there; brings it up to date. */
+export async function checkDatabase(path: string, hasPhoto: (hash: string) => boolean): Promise<void> {
   const source = createDataSource(path);
   try {
     await source.initialize();
@@ -80,7 +78,7 @@ async function checkDatabase(path: string, files: Record<string, Uint8Array>): P
     if (applied.some((migration) => !known.has(migration.name))) throw refuse('it was saved by a newer version');
     await source.runMigrations();
     for (const photo of await source.manager.find(PhotoRow)) {
-      if (!files[`${PHOTO_FOLDER}/${photo.hash}.jpg`]) throw refuse('a photo that it names is missing');
+      if (!hasPhoto(photo.hash)) throw refuse('a photo that it names is missing');
     }
   } catch (error) {
     if (error instanceof Error && 'status' in error) throw error;
@@ -90,20 +88,22 @@ async function checkDatabase(path: string, files: Record<string, Uint8Array>): P
   }
 }
 
-async function swap(room: Workroom, draft: string): Promise<string> {
-  const keptName = `before-restore-${room.now().toISOString().replace(/[:.]/g, '-')}`;
-  const kept = join(room.folder, keptName);
-  await mkdir(kept);
-  await room.source.destroy();
-  for (const name of [DATABASE_FILE, `${DATABASE_FILE}-wal`, `${DATABASE_FILE}-shm`, PHOTO_FOLDER, THUMBNAIL_FOLDER]) {
-    if (existsSync(join(room.folder, name))) await rename(join(room.folder, name), join(kept, name));
-  }
-  for (const name of [DATABASE_FILE, PHOTO_FOLDER]) {
-    if (existsSync(join(draft, name))) await rename(join(draft, name), join(room.folder, name));
-  }
-  room.source = await openDatabase(room.folder);
-  room.sentJobs.clear();
-  return keptName;
+/**
+ * Puts a checked draft in its place, when it is its turn. The old bench is kept in a folder of its own, whose name is returned.
+ * What the disk interrupts is finished when the bench is asked next (workroom), or at the next start.
+ */
+export function swapIn(room: Workroom, draft: string, withPhotos: boolean, isGone: () => boolean): Promise<string> {
+  return inTurn(room, () =>
+    withDisk(room, async () => {
+      if (isGone()) throw refuse('it was ended');
+      const kept = `before-restore-${room.now().toISOString().replace(/[:.]/g, '-')}`;
+      await room.source.destroy();
+      await swapFolder(room.folder, planSwap(basename(draft), kept, withPhotos));
+      room.source = await openDatabase(room.folder);
+      room.sentJobs.clear();
+      return kept;
+    }),
+  );
 }
 
 const refuse = (why: string) => badInput(`Nothing was replaced: ${why}.`, undefined, 'bad-save');

@@ -4,9 +4,8 @@ import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { zipSync, type Zippable } from 'fflate';
-import { DATABASE_FILE } from '../../data-source.ts';
+import { DATABASE_FILE, PHOTO_FOLDER, PHOTO_NAME } from '../../disk/folderNames.ts';
 import type { Workroom } from '../../workroom.ts';
-import { PHOTO_FOLDER } from '../photos/photoStore.ts';
 
 export const MANIFEST_FILE = 'manifest.json';
 
@@ -23,7 +22,7 @@ export async function saveEverything(room: Workroom): Promise<Uint8Array> {
   const files: Record<string, Uint8Array> = { [DATABASE_FILE]: await copyDatabase(room) };
   const photos = join(room.folder, PHOTO_FOLDER);
   if (existsSync(photos)) {
-    for (const name of (await readdir(photos)).filter((candidate) => /^[0-9a-f]{64}\.jpg$/.test(candidate)).sort()) {
+    for (const name of (await readdir(photos)).filter((candidate) => PHOTO_NAME.test(candidate)).sort()) {
       files[`${PHOTO_FOLDER}/${name}`] = await readFile(join(photos, name));
     }
   }

@@ -2,11 +2,10 @@ import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import { PHOTO_FOLDER, THUMBNAIL_FOLDER } from '../../disk/folderNames.ts';
 import { writeDurably } from '../../disk/writeDurably.ts';
 import { badInput } from '../../http/errors.ts';
 
-export const PHOTO_FOLDER = 'photos';
-export const THUMBNAIL_FOLDER = 'thumbnails';
 const THUMBNAIL_PX = 360;
 const MAX_PIXELS = 60_000_000;
 

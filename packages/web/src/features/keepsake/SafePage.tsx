@@ -5,6 +5,7 @@ import { HeldButton } from '../../shared/ui/HeldButton.tsx';
 import { TakeOut } from '../../shared/ui/TakeOut.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { KeptCopies } from './KeptCopies.tsx';
 
 /** Everything in one file, and back. */
 export function SafePage() {
@@ -59,6 +60,7 @@ export function SafePage() {
         {error !== undefined && <ErrorNote error={readAppError(error)} />}
         {data && <p role="status">Restored. What was here before is kept in the folder {data.keptIn}.</p>}
       </section>
+      <KeptCopies />
     </div>
   );
 }

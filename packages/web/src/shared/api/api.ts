@@ -21,6 +21,7 @@ import type {
   Health,
   JobView,
   KeepMix,
+  KeptCopy,
   LogCoat,
   LogPatch,
   LogPour,
@@ -260,6 +261,15 @@ export const api = createApi({
       }),
       invalidatesTags: VIEWS,
     }),
+    getCopies: build.query<readonly KeptCopy[], void>({ query: () => 'copies', providesTags: ['Copies'] }),
+    makeCopy: build.mutation<readonly KeptCopy[], void>({
+      query: () => ({ url: 'copies', method: 'POST' }),
+      invalidatesTags: ['Copies'],
+    }),
+    restoreCopy: build.mutation<{ keptIn: string }, string>({
+      query: (name) => ({ url: `copies/${encodeURIComponent(name)}/restore`, method: 'POST' }),
+      invalidatesTags: VIEWS,
+    }),
     writeSheet: build.mutation<CastingView, { readonly castingId: string; readonly body: WriteSheet }>({
       query: ({ castingId, body }) => ({ url: `castings/${castingId}/issues`, method: 'PUT', body }),
       invalidatesTags: ['Catalogue', 'Job'],
@@ -359,4 +369,7 @@ export const {
   useUploadPhotoMutation,
   useSignOffMutation,
   useRestoreEverythingMutation,
+  useGetCopiesQuery,
+  useMakeCopyMutation,
+  useRestoreCopyMutation,
 } = api;

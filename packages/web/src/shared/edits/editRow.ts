@@ -173,10 +173,10 @@ export const keepMine = createAsyncThunk<EditResult, Conflict>('edits/keepMine',
 export const sendUnsent = createAsyncThunk<void, void>('edits/sendUnsent', async (_, { dispatch, getState }) => {
   for (let next = (getState() as State).edits.unsent[0]; next; next = (getState() as State).edits.unsent[0]) {
     dispatch(edits.unsentDropped());
-    if (next.act === 'change') await sendChange(dispatch, next, Number(next.before.version));
+    if (next.act === 'change') await track(dispatch, () => sendChange(dispatch, next, Number(next.before.version)));
     else if (next.act === 'create')
       await dispatch(createRow({ kind: next.kind, body: next.changes, label: next.label }));
-    else await sendRemoval(dispatch, next);
+    else await track(dispatch, () => sendRemoval(dispatch, next));
     const { connection } = getState() as unknown as { connection: Parameters<typeof takesEdits>[0] };
     if (takesEdits(connection)) continue;
     dispatch(edits.unsentReturned());

@@ -1,0 +1,50 @@
+import { mkdir } from 'node:fs/promises';
+import type { DataSource } from 'typeorm';
+import { openDatabase } from '../data-source.ts';
+import { MIGRATIONS } from '../migrations/index.ts';
+import { FolderError } from './folderError.ts';
+import { inspectFolder } from './inspectFolder.ts';
+import { keepCopy, keepDailyCopy } from './keepCopies.ts';
+import { lockFolder, type FolderLock } from './lockFolder.ts';
+import { finishSwap } from './swapFolder.ts';
+import { sweepFolder } from './sweepFolder.ts';
+
+export interface OpenedFolder {
+  readonly source: DataSource;
+  readonly lock: FolderLock;
+  /** What was done that its owner should know of, in sentences. */
+  readonly news: readonly string[];
+}
+
+/**
+ * Opens the folder of a bench: locked against a second server, a swap that was interrupted finished, looked at before it is
+ * touched, copied before it is upgraded and once a day, swept.
+ *
+ * Throws FolderError with what to do where it cannot be opened.
+ */
+export async function openFolder(folder: string, now: Date): Promise<OpenedFolder> {
+  await mkdir(folder, { recursive: true }).catch((error: NodeJS.ErrnoException) => {
+    throw new FolderError(
+      `${folder} cannot be made (${error.code}). Name another folder for the bench (SARDONYX_DATA).`,
+    );
+  });
+  const names = MIGRATIONS.map(({ name }) => name);
+  const news: string[] = [];
+  const lock = lockFolder(folder);
+  try {
+    if (await finishSwap(folder)) news.push('A restore that was interrupted was finished.');
+    const { isNew, pending } = await inspectFolder(folder, names);
+    if (!isNew && pending.length) {
+      await keepCopy(folder, 'before an upgrade', now);
+      news.push('The bench was copied before it was brought up to date.');
+    }
+    const source = await openDatabase(folder);
+    const swept = await sweepFolder(folder, now);
+    if (swept) news.push(`${swept} ${swept === 1 ? 'leftover was' : 'leftovers were'} moved to the folder leftovers.`);
+    if (!isNew && (await keepDailyCopy(folder, now))) news.push('The copy of this day was made.');
+    return { source, lock, news };
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
+}
