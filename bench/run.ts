@@ -21,6 +21,7 @@ import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
+import { trustFuzz } from './trust/fuzz.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
@@ -41,6 +42,7 @@ const topics = [
   drawingTopic,
   demo,
   door,
+  trustFuzz,
   actsTopic,
   apiTopic,
   web,

@@ -32,6 +32,10 @@ const POLICY = {
     imgSrc: ["'self'", 'data:', 'blob:'],
     workerSrc: ["'self'"],
     connectSrc: ["'self'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+    objectSrc: ["'none'"],
   },
 };
 

@@ -69,12 +69,12 @@ describe('photographs', () => {
 
   it('are refused when they are no pictures or too large; nothing is stored', async () => {
     const before = await readdir(join(bench.room.folder, 'photos'));
-    for (const [bytes, code] of [
-      [Buffer.from('this is a letter'), 'not-a-picture'],
-      [Buffer.alloc(0), 'not-a-picture'],
-      [Buffer.alloc(26 * 1024 * 1024), 'too-big'],
+    for (const [bytes, status, code] of [
+      [Buffer.from('this is a letter'), 400, 'not-a-picture'],
+      [Buffer.alloc(0), 400, 'not-a-picture'],
+      [Buffer.alloc(26 * 1024 * 1024), 413, 'too-big'],
     ] as const) {
-      const { body } = await send(bytes, 'left.jpg').expect(400);
+      const { body } = await send(bytes, 'left.jpg').expect(status);
       expect((body as ErrorBody).code).equal(code);
       expect((body as ErrorBody).message).match(/Nothing was saved/);
     }

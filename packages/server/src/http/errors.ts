@@ -58,7 +58,7 @@ function describeError(error: unknown): { status: number; body: ErrorBody } {
   if (error instanceof MulterError) {
     const tooBig = error.code === 'LIMIT_FILE_SIZE';
     return {
-      status: 400,
+      status: tooBig ? 413 : 400,
       body: {
         code: tooBig ? 'too-big' : 'bad-upload',
         message: tooBig
@@ -67,11 +67,8 @@ function describeError(error: unknown): { status: number; body: ErrorBody } {
       },
     };
   }
-  if (isBodyParseError(error))
-    return {
-      status: 400,
-      body: { code: 'bad-json', message: 'What was sent is not readable JSON. Nothing was saved.' },
-    };
+  const asked = describeRequestError(error);
+  if (asked) return asked;
   if (isConstraint(error))
     return {
       status: 422,
@@ -87,8 +84,28 @@ function describeError(error: unknown): { status: number; body: ErrorBody } {
   };
 }
 
-const isBodyParseError = (error: unknown) =>
-  error instanceof Error && 'type' in error && String(error.type).startsWith('entity.');
+const REQUEST_WORDS: Readonly<Record<number, readonly [code: string, message: string]>> = {
+  400: ['bad-request', 'What was sent cannot be read. Nothing was saved.'],
+  413: ['too-big', 'What was sent is too large. Nothing was saved.'],
+  415: ['bad-type', 'What was sent is in a form that is not read here; plain JSON in UTF-8 is. Nothing was saved.'],
+};
+
+/** What went wrong before a request reached us: its address, its form, its size. null for anything else. */
+function describeRequestError(error: unknown): { status: number; body: ErrorBody } | null {
+  if (!(error instanceof Error)) return null;
+  const { type, status, code } = error as { type?: unknown; status?: unknown; code?: unknown };
+  if (type === 'entity.parse.failed')
+    return {
+      status: 400,
+      body: { code: 'bad-json', message: 'What was sent is not readable JSON. Nothing was saved.' },
+    };
+  const isUnreadable = error instanceof URIError || (typeof code === 'string' && code.startsWith('Z_'));
+  const given = isUnreadable ? 400 : status;
+  if (typeof given !== 'number' || given < 400 || given > 499) return null;
+  const known = REQUEST_WORDS[given] ? given : 400;
+  const [name, message] = REQUEST_WORDS[known]!;
+  return { status: known, body: { code: name, message } };
+}
 
 function isConstraint(error: unknown): boolean {
   const cause = error instanceof Error && 'driverError' in error ? (error.driverError as { code?: string }) : undefined;

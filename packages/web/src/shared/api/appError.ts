@@ -23,6 +23,8 @@ const KINDS: Readonly<Record<number, AppError['kind']>> = {
   400: 'bad input',
   404: 'missing',
   409: 'stale',
+  413: 'bad input',
+  415: 'bad input',
   422: 'refused',
   507: 'disk',
 };
