@@ -27,8 +27,15 @@ const plan = (text: string, existing: CatalogueTables = EMPTY): ImportPlan =>
 
 /** Any catalogue that fits together, with awkward texts in it. */
 const text = fc
-  .string({ minLength: 1, maxLength: 20, unit: fc.constantFrom('a', 'Z', '"', ',', ';', '\n', ' ', 'é', '=', '-') })
-  .map((s) => `x${s}x`);
+  .tuple(
+    fc.constantFrom('x', '=', '+', '@', '-', "'=", "'"),
+    fc.string({
+      minLength: 1,
+      maxLength: 20,
+      unit: fc.constantFrom('a', 'Z', '"', ',', ';', '\n', ' ', 'é', '=', '-'),
+    }),
+  )
+  .map(([first, s]) => `${first}${s}x`);
 const year = fc.integer({ min: 1900 * 4, max: 1999 * 4 }).map((quarter) => quarter / 4);
 const tables: fc.Arbitrary<CatalogueTables> = fc
   .record({

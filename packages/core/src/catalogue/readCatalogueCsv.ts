@@ -11,6 +11,7 @@ import {
   type CsvColumn,
   type CsvKind,
 } from './csvLayout.ts';
+import { unguardCell } from './formulaCells.ts';
 
 /** What is wrong, and where: the line of the file (the header is line 1) and the column's name. */
 export interface CsvProblem {
@@ -57,7 +58,7 @@ export function* readCatalogueCsv(text: string): Generator<number, CsvReading> {
     line += countLines(record);
     if (record.every((cell) => cell.trim() === '')) continue;
     const cells = Object.fromEntries(
-      CSV_COLUMNS.map((column) => [column, record[at.get(column) ?? -1]?.trim() ?? '']),
+      CSV_COLUMNS.map((column) => [column, unguardCell(record[at.get(column) ?? -1]?.trim() ?? '')]),
     ) as Record<CsvColumn, string>;
     const kind = CSV_KINDS.find((candidate) => candidate === cells.kind);
     if (!kind) {

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Versioned } from '../model/catalogue.ts';
 import type { CatalogueTables } from './catalogueTables.ts';
+import { guardCell } from './formulaCells.ts';
 import { CSV_COLUMNS, CSV_KINDS, keyOf, type CsvCells, type CsvColumn, type CsvKind } from './csvLayout.ts';
 
 type Cells = Partial<Record<CsvColumn, string>>;
@@ -16,9 +17,12 @@ export function writeCatalogueCsv(tables: CatalogueTables): string {
     .map(({ kind, cells }) => ({ rank: rank.get(kind)!, key: keyOf(kind, cells), cells }))
     .sort((a, b) => a.rank - b.rank || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0));
   return (
-    Papa.unparse([[...CSV_COLUMNS], ...sorted.map(({ cells }) => CSV_COLUMNS.map((column) => cells[column]))], {
-      newline: '\r\n',
-    }) + '\r\n'
+    Papa.unparse(
+      [[...CSV_COLUMNS], ...sorted.map(({ cells }) => CSV_COLUMNS.map((column) => guardCell(cells[column])))],
+      {
+        newline: '\r\n',
+      },
+    ) + '\r\n'
   );
 }
 

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { guardCell, unguardCell } from '../../catalogue/formulaCells.ts';
 import { FINISHES, type PaintPot, type PaintProduct } from '../../model/work.ts';
 
 /** One pot as it stands in the file. */
@@ -63,7 +64,7 @@ export function readShelfCsv(text: string): { lines: ShelfLine[]; problems: Shel
     const line = i + 2;
     const before = problems.length;
     const fault = (column: string, message: string) => void problems.push({ line, column, message });
-    const cell = (column: (typeof SHELF_COLUMNS)[number]) => record[column]?.trim() ?? '';
+    const cell = (column: (typeof SHELF_COLUMNS)[number]) => unguardCell(record[column]?.trim() ?? '');
     const oneOf = <T extends string>(column: (typeof SHELF_COLUMNS)[number], list: readonly T[]): T => {
       const value = cell(column) as T;
       if (!list.includes(value)) fault(column, `"${value}" is none of: ${list.join(', ')}.`);
@@ -123,5 +124,6 @@ export function writeShelfCsv(products: readonly PaintProduct[], pots: readonly 
     ];
   });
   rows.sort((a, b) => (`${a[0]} ${a[1]}` < `${b[0]} ${b[1]}` ? -1 : 1));
-  return Papa.unparse({ fields: [...SHELF_COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
+  const data = rows.map((row) => row.map((cell) => (typeof cell === 'string' ? guardCell(cell) : cell)));
+  return Papa.unparse({ fields: [...SHELF_COLUMNS], data }, { newline: '\r\n' }) + '\r\n';
 }
