@@ -22,6 +22,7 @@ import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
 import { trustFuzz } from './trust/fuzz.ts';
+import { trustRestore } from './trust/restore.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
@@ -43,6 +44,7 @@ const topics = [
   demo,
   door,
   trustFuzz,
+  trustRestore,
   actsTopic,
   apiTopic,
   web,

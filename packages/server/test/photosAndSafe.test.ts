@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { readdir, readFile } from 'node:fs/promises';
+import { readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { ErrorBody, JobView } from '@sardonyx/contract';
 import type { JobRecord, Photo } from '@sardonyx/core';
@@ -9,6 +9,7 @@ import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
 import { restoreEverything } from '../src/modules/keepsake/restoreEverything.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
+import { restoreDamaged } from './support/restoreDamaged.ts';
 
 const makePicture = (width = 64, height = 40) =>
   sharp({ create: { width, height, channels: 3, background: '#884422' } });
@@ -114,7 +115,9 @@ describe('save everything and restore', () => {
   it('leaves everything as it is when whoever asked has left before the swap', async () => {
     const zip = await save();
     await bench.http.patch('/api/jobs/sg-04').send({ version: 1, why: 'changed after' }).expect(200);
-    const ended = await restoreEverything(bench.room, zip, () => true).catch((error: unknown) => error);
+    const file = join(bench.room.folder, 'brought.zip');
+    await writeFile(file, zip);
+    const ended = await restoreEverything(bench.room, file, () => true).catch((error: unknown) => error);
     expect(ended).instanceOf(Error);
     expect((ended as Error).message).equal('Nothing was replaced: it was ended.');
     expect(await whyOf()).equal('changed after');
@@ -150,39 +153,45 @@ describe('save everything and restore', () => {
   it('refuses what is damaged, foreign or incomplete, and replaces nothing', async () => {
     const files = unzipSync(await save());
     const photo = Object.keys(files).find((name) => name.startsWith('photos/'))!;
-    const manifest = JSON.parse(new TextDecoder().decode(files['manifest.json'])) as { files: Record<string, string> };
-    const withManifest = (changes: object) => ({
-      ...files,
-      'manifest.json': new TextEncoder().encode(JSON.stringify({ ...manifest, ...changes })),
-    });
-    const cases: readonly (readonly [string, Uint8Array, RegExp])[] = [
-      ['no ZIP', Buffer.from('hello'), /not a readable ZIP/],
-      ['a foreign ZIP', zipSync({ 'letter.txt': new Uint8Array([1]) }), /not saved by this program/],
-      ['a changed photo', zipSync({ ...files, [photo]: new Uint8Array([1, 2, 3]) }), /damaged or changed/],
-      [
-        'a missing photo',
-        zipSync(Object.fromEntries(Object.entries(files).filter(([name]) => name !== photo))),
-        /listed but missing/,
-      ],
-      [
-        'a file that does not belong',
-        zipSync({
-          ...withManifest({ files: { ...manifest.files, '../../evil.sh': 'x' } }),
-          '../../evil.sh': new Uint8Array([1]),
-        }),
-        /does not belong/,
-      ],
-      ['no database', zipSync(withManifest({ files: { [photo]: manifest.files[photo] } })), /no database/],
-    ];
     await bench.http.patch('/api/jobs/sg-04').send({ version: 1, why: 'must stay' }).expect(200);
-    for (const [name, zip, reason] of cases) {
+    const reasons: readonly (readonly [Uint8Array, RegExp])[] = [
+      [Buffer.from('hello'), /not a readable ZIP/],
+      [zipSync({ 'letter.txt': new Uint8Array([1]) }), /not saved by this program/],
+      [zipSync({ ...files, [photo]: new Uint8Array([1, 2, 3]) }), /damaged or changed/],
+      [zipSync(Object.fromEntries(Object.entries(files).filter(([name]) => name !== photo))), /listed but missing/],
+    ];
+    for (const [zip, reason] of reasons) {
       const { body } = await restore(zip).expect(400);
-      expect((body as ErrorBody).message, name)
+      expect((body as ErrorBody).message)
         .match(/^Nothing was replaced/)
         .match(reason);
     }
     expect(await whyOf()).equal('must stay');
     await bench.http.post('/api/everything.zip').set('Content-Type', 'text/plain').send('x').expect(400);
+  });
+
+  it('says which photographs were gone, and restores the rest', async () => {
+    const { photos } = await bench.get<JobView>('jobs/sg-03');
+    await rm(join(bench.room.folder, 'photos', `${photos[0]!.hash}.jpg`));
+    const zip = await save();
+    const { missing } = JSON.parse(new TextDecoder().decode(unzipSync(zip)['manifest.json'])) as { missing: string[] };
+    expect(missing).deep.equal([photos[0]!.hash]);
+    await restore(zip).expect(200);
+    await bench.http.get(`/api/photos/${photos[0]!.hash}/full`).expect(404);
+    await bench.http.get(`/api/photos/${photos[1]!.hash}/full`).expect(200);
+  });
+});
+
+describe('damaged saves', () => {
+  it('of every kind replace nothing, say why, and leave nothing behind', async () => {
+    const { tried, isWholeTaken } = await restoreDamaged();
+    expect(tried.length).greaterThan(40);
+    for (const { kind, status, message, left } of tried) {
+      expect(status, kind).equal(400);
+      expect(message, kind).match(/^Nothing was replaced: /);
+      expect(left, kind).deep.equal([]);
+    }
+    expect(isWholeTaken).equal(true);
   });
 });
 

@@ -1,32 +1,58 @@
-import express, { Router } from 'express';
+import { randomUUID } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Router } from 'express';
+import { DRAFT_PREFIX } from '../../disk/folderNames.ts';
 import { keepCopy, listCopies } from '../../disk/keepCopies.ts';
-import { badInput } from '../../http/errors.ts';
+import { badInput, HttpError } from '../../http/errors.ts';
 import { withDisk, type Workroom } from '../../workroom.ts';
 import { restoreCopy } from './restoreCopy.ts';
 import { restoreEverything } from './restoreEverything.ts';
 import { saveEverything } from './saveEverything.ts';
 
-const MAX_BYTES = 2 * 1024 ** 3;
+const MOST_BYTES = 8 * 1024 ** 3;
+
+/** Lets so much through and no more. */
+function limitBytes(): Transform {
+  let bytes = 0;
+  return new Transform({
+    transform: (piece: Buffer, _, done) => {
+      bytes += piece.length;
+      if (bytes <= MOST_BYTES) return done(null, piece);
+      done(new HttpError(413, { code: 'too-big', message: 'Nothing was replaced: the file is larger than 8 GB.' }));
+    },
+  });
+}
 
 export function createKeepsakeRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/everything.zip', async (_request, response) => {
-    const zip = await saveEverything(room);
-    response
-      .attachment(`sardonyx-${room.now().toISOString().slice(0, 10)}.zip`)
-      .type('zip')
-      .send(Buffer.from(zip));
+    response.attachment(`sardonyx-${room.now().toISOString().slice(0, 10)}.zip`).type('zip');
+    try {
+      await saveEverything(room, response);
+      response.end();
+    } catch (error) {
+      if (!response.headersSent) throw error;
+      // Half a ZIP must not look like a whole one.
+      room.log.error({ err: error }, 'save everything');
+      response.destroy();
+    }
   });
-  router.post(
-    '/everything.zip',
-    express.raw({ type: 'application/zip', limit: MAX_BYTES }),
-    async (request, response) => {
-      if (!Buffer.isBuffer(request.body))
-        throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
+  router.post('/everything.zip', async (request, response) => {
+    if (!request.is('application/zip'))
+      throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
+    const zip = join(room.folder, `${DRAFT_PREFIX}${randomUUID()}.part`);
+    try {
+      await withDisk(room, () => pipeline(request, limitBytes(), createWriteStream(zip)));
       const isGone = () => response.destroyed;
-      response.json({ keptIn: await restoreEverything(room, request.body, isGone) });
-    },
-  );
+      response.json({ keptIn: await restoreEverything(room, zip, isGone) });
+    } finally {
+      await rm(zip, { force: true });
+    }
+  });
   router.get('/copies', async (_request, response) => {
     response.json(await listCopies(room.folder));
   });

@@ -6,7 +6,8 @@ import { listCopies } from '../../disk/keepCopies.ts';
 import { notFound } from '../../http/errors.ts';
 import { withDisk, type Workroom } from '../../workroom.ts';
 import { photoPath } from '../photos/photoStore.ts';
-import { checkDatabase, swapIn } from './restoreEverything.ts';
+import { checkDatabase } from './checkDatabase.ts';
+import { swapIn } from './restoreEverything.ts';
 
 /** Puts a copy of an earlier day in place of the database; photographs stay where they are. What was there is kept. */
 export async function restoreCopy(room: Workroom, name: string): Promise<string> {
