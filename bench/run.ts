@@ -21,6 +21,7 @@ import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
+import { trustFullDisk } from './trust/fullDisk.ts';
 import { trustFuzz } from './trust/fuzz.ts';
 import { trustRestore } from './trust/restore.ts';
 import { web } from './web.ts';
@@ -43,6 +44,7 @@ const topics = [
   drawingTopic,
   demo,
   door,
+  trustFullDisk,
   trustFuzz,
   trustRestore,
   actsTopic,

@@ -7,6 +7,7 @@ import sharp from 'sharp';
 import { DATABASE_FILE } from '../src/disk/folderNames.ts';
 import { photoPath } from '../src/modules/photos/photoStore.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
+import { fillAndFree } from './support/fillAndFree.ts';
 import { holdLock } from './support/holdLock.ts';
 import { OWN_LORRY, OWN_POT, ownJob } from './support/ownLorry.ts';
 
@@ -116,6 +117,14 @@ describe('a disk that does not take what is written', () => {
     expect(bench.room.source).not.equal(source);
     expect((await addPot('Two')).status).equal(201);
     expect(listPots()).deep.equal(['Two']);
+  });
+
+  it('loses nothing that it acknowledged, whichever statement it fails at (200 rounds: npm run bench)', async () => {
+    const { acknowledged, refused, lost, strange } = await fillAndFree(3, 30);
+    expect(lost).deep.equal([]);
+    expect(strange).deep.equal([]);
+    expect(acknowledged).greaterThan(10);
+    expect(refused).greaterThan(10);
   });
 
   it('waits for somebody else’s lock for seconds, and others are served meanwhile', async () => {
