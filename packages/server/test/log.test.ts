@@ -19,9 +19,15 @@ interface LogLine {
 describe('the server’s log', () => {
   let bench: TestBench;
   let http: ReturnType<typeof supertest>;
+  let isBroken: boolean;
   beforeEach(async () => {
     bench = await createTestBench();
-    http = supertest(createApp({ room: { ...bench.room, log: openLog(bench.room.folder) }, webRoot: null }));
+    isBroken = false;
+    const now = () => {
+      if (isBroken) throw new Error('the SQLite driver lost a table of typeorm');
+      return bench.room.now();
+    };
+    http = supertest(createApp({ room: { ...bench.room, now, log: openLog(bench.room.folder) }, webRoot: null }));
   });
   afterEach(() => bench.clear());
 
@@ -36,24 +42,22 @@ describe('the server’s log', () => {
   };
 
   it('tells of a fault under the number that the page was given, and the page nothing of the database', async () => {
-    await bench.room.source.destroy();
+    isBroken = true;
     const { body } = (await http.get('/api/bench').expect(500)) as { body: ErrorBody };
     expect(body.faultId).match(/^[0-9a-f]{8}$/);
     expect(JSON.stringify(body)).not.match(/sql|typeorm|driver/i);
     const fault = (await read()).find((line) => line.faultId === body.faultId)!;
     expect(fault.level).equal(50);
-    expect(fault.err?.message).match(/\w/);
-    await bench.room.source.initialize();
+    expect(fault.err?.message).match(/lost a table/);
   });
 
   it('gives every fault a number of its own, and a refusal none', async () => {
     const refused = await http.post('/api/jobs').send({}).expect(400);
     expect(refused.body).not.have.property('faultId');
-    await bench.room.source.destroy();
+    isBroken = true;
     const ids = [];
     for (let i = 0; i < 5; i++) ids.push(((await http.get('/api/bench')).body as ErrorBody).faultId);
     expect(new Set(ids).size).equal(5);
-    await bench.room.source.initialize();
   });
 
   it('tells who changed what address, and never what was sent; reading is not told', async () => {
