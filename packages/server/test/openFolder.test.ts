@@ -156,6 +156,22 @@ describe('the folder of a bench', () => {
     await open((news) => expect(news).deep.equal([]));
   });
 
+  it('opens beside a copy that is damaged, and then sweeps no photograph', async () => {
+    await open();
+    await keepCopy(folder, 'a day', NOW);
+    const [copy] = await listCopies(folder);
+    await writeFile(join(folder, 'copies', copy!.name), 'no database');
+    await photo(`${HASH}.jpg`);
+    await open((news) => expect(news).deep.equal([]));
+    expect(await readdir(join(folder, PHOTO_FOLDER))).deep.equal([`${HASH}.jpg`]);
+  });
+
+  it('opens where no copy of the day can be made, and says so', async () => {
+    await open();
+    await writeFile(join(folder, 'copies'), 'a file where the folder should be');
+    await open((news) => expect(news.join(' ')).match(/Not swept, not copied/), day(1));
+  });
+
   for (const [stage, done] of [
     ['clearing', 0],
     ['clearing', 1],

@@ -1,9 +1,9 @@
 import { existsSync } from 'node:fs';
-import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { KeptCopy } from '@sardonyx/contract';
-import Database from 'better-sqlite3';
-import { COPY_FOLDER, DATABASE_FILE } from './folderNames.ts';
+import { backupDatabase } from './backupDatabase.ts';
+import { COPY_FOLDER } from './folderNames.ts';
 import { syncFolder } from './writeDurably.ts';
 
 type Reason = KeptCopy['reason'];
@@ -35,18 +35,13 @@ export async function keepCopy(folder: string, reason: Reason, now: Date): Promi
   await mkdir(copies, { recursive: true });
   const name = `${now.toISOString().slice(0, 19).replaceAll(':', '-')}-${WORDS[reason]}.db`;
   const draft = join(copies, `${name}.part`);
-  const source = new Database(join(folder, DATABASE_FILE), { readonly: true });
   try {
-    await source.backup(draft);
-    const file = await open(draft, 'r+');
-    await file.sync().finally(() => file.close());
+    await backupDatabase(folder, draft);
     await rename(draft, join(copies, name));
     await syncFolder(copies);
   } catch (error) {
     await rm(draft, { force: true }).catch(() => undefined);
     throw error;
-  } finally {
-    source.close();
   }
   const old = (await listCopies(folder)).filter((copy) => copy.reason === reason).slice(MOST[reason]);
   for (const copy of old) await rm(join(copies, copy.name));

@@ -35,16 +35,25 @@ export async function openFolder(folder: string, now: Date): Promise<OpenedFolde
     if (await finishSwap(folder)) news.push('A restore that was interrupted was finished.');
     const { isNew, pending } = await inspectFolder(folder, names);
     if (!isNew && pending.length) {
-      await keepCopy(folder, 'before an upgrade', now);
+      await keepCopy(folder, 'before an upgrade', now).catch((error: Error) => {
+        throw new FolderError(
+          `The bench in ${folder} must be brought up to date and could not be copied before (${error.message}). Nothing was touched. Free some space and start again.`,
+        );
+      });
       news.push('The bench was copied before it was brought up to date.');
     }
     const source = await openDatabase(folder);
-    const swept = await sweepFolder(folder, now);
-    if (swept) news.push(`${swept} ${swept === 1 ? 'leftover was' : 'leftovers were'} moved to the folder leftovers.`);
-    if (!isNew && (await keepDailyCopy(folder, now))) news.push('The copy of this day was made.');
+    // A disk that takes neither must not keep the bench from being read.
+    await tidy(folder, now, isNew, news).catch((error: Error) => news.push(`Not swept, not copied: ${error.message}.`));
     return { source, lock, news };
   } catch (error) {
     lock.release();
     throw error;
   }
+}
+
+async function tidy(folder: string, now: Date, isNew: boolean, news: string[]): Promise<void> {
+  const swept = await sweepFolder(folder, now);
+  if (swept) news.push(`${swept} ${swept === 1 ? 'leftover was' : 'leftovers were'} moved to the folder leftovers.`);
+  if (!isNew && (await keepDailyCopy(folder, now))) news.push('The copy of this day was made.');
 }

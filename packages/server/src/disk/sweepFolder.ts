@@ -17,7 +17,7 @@ export async function sweepFolder(folder: string, now: Date): Promise<number> {
     ...(await names('.')).filter((name) => name.startsWith(DRAFT_PREFIX) || DRAFT_NAME.test(name)),
     ...(await names(COPY_FOLDER)).filter((name) => DRAFT_NAME.test(name)).map((name) => join(COPY_FOLDER, name)),
     ...(await names(PHOTO_FOLDER))
-      .filter((name) => DRAFT_NAME.test(name) || (PHOTO_NAME.test(name) && !known.has(name)))
+      .filter((name) => DRAFT_NAME.test(name) || (known !== null && PHOTO_NAME.test(name) && !known.has(name)))
       .map((name) => join(PHOTO_FOLDER, name)),
   ];
   const to = join(folder, LEFTOVER_FOLDER, now.toISOString().replace(/[:.]/g, '-'));
@@ -26,14 +26,17 @@ export async function sweepFolder(folder: string, now: Date): Promise<number> {
   return left.length;
 }
 
-/** Names of the files of all photographs that the bench or a copy of it has a row of. */
-async function listNamedPhotos(folder: string): Promise<ReadonlySet<string>> {
+/** Names of the files of all photographs that the bench or a copy of it has a row of; null where one of them cannot be read. */
+async function listNamedPhotos(folder: string): Promise<ReadonlySet<string> | null> {
   const copies = (await listCopies(folder)).map(({ name }) => join(folder, COPY_FOLDER, name));
   const named = new Set<string>();
   for (const path of [join(folder, DATABASE_FILE), ...copies]) {
     const database = new Database(path, { readonly: true });
     try {
       for (const hash of database.prepare('SELECT hash FROM photo').pluck().all()) named.add(`${String(hash)}.jpg`);
+    } catch {
+      // A damaged copy may name any of them: all stay where they are.
+      return null;
     } finally {
       database.close();
     }

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { Writable } from 'node:stream';
 import Database from 'better-sqlite3';
 import { Zip, ZipDeflate, ZipPassThrough, type ZipInputFile } from 'fflate';
+import { backupDatabase } from '../../disk/backupDatabase.ts';
 import { DATABASE_FILE } from '../../disk/folderNames.ts';
 import type { Workroom } from '../../workroom.ts';
 import { photoPath } from '../photos/photoStore.ts';
@@ -53,10 +54,9 @@ interface Pushed {
   push(piece: Uint8Array, isLast?: boolean): void;
 }
 
-/** Copies the database as it stands, in steps that let others write; the hashes of the photographs that the copy names. */
+/** Copies the database as it stands; the hashes of the photographs that the copy names. */
 async function copyDatabase(folder: string, to: string): Promise<string[]> {
-  const source = new Database(join(folder, DATABASE_FILE), { readonly: true });
-  await source.backup(to).finally(() => source.close());
+  await backupDatabase(folder, to);
   const copy = new Database(to);
   // One file, whole: nothing of it may lie in a log beside it.
   copy.pragma('journal_mode = DELETE');
