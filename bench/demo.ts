@@ -21,6 +21,7 @@ export const demo: Topic = {
       sentJobs: new Map(),
       log: createSilentLog(),
       trouble: null,
+      clockBehind: null,
     });
     const value = performance.now() - began;
     await source.destroy();

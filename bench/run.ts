@@ -23,7 +23,11 @@ import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
 import { trustFullDisk } from './trust/fullDisk.ts';
 import { trustFuzz } from './trust/fuzz.ts';
+import { trustImport } from './trust/importStall.ts';
+import { trustKill } from './trust/kill.ts';
+import { trustPeak } from './trust/peak.ts';
 import { trustRestore } from './trust/restore.ts';
+import { trustSyncs } from './trust/syncs.ts';
 import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
@@ -47,6 +51,10 @@ const topics = [
   trustFullDisk,
   trustFuzz,
   trustRestore,
+  trustImport,
+  trustSyncs,
+  trustPeak,
+  trustKill,
   actsTopic,
   apiTopic,
   web,

@@ -24,6 +24,7 @@ export function addSignedOffJobs(folder: string, count: number): void {
   const database = new Database(join(folder, 'sardonyx.db'));
   database.pragma('foreign_keys = OFF');
   const copy = database.transaction(() => {
+    let last = database.prepare('SELECT max(seq) FROM task_log').pluck().get() as number;
     for (const [table, where] of TABLES) {
       const rows = database.prepare(`SELECT * FROM "${table}" WHERE ${where}`).all() as Row[];
       const [first] = rows;
@@ -33,12 +34,16 @@ export function addSignedOffJobs(folder: string, count: number): void {
         `INSERT INTO "${table}" (${columns.map((name) => `"${name}"`).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
       );
       for (let i = 1; i <= count; i++)
-        for (const row of rows) insert.run(columns.map((name) => rename(row[name], name, i)));
+        for (const row of rows)
+          insert.run(columns.map((name) => (isPlace(table, name) ? ++last : rename(row[name], name, i))));
     }
   });
   copy();
   database.close();
 }
+
+/** An entry of the log has a place of its own in it. */
+const isPlace = (table: string, column: string) => table === 'task_log' && column === 'seq';
 
 /** Ids that no pattern reaches (areas have ones of their own) get the copy's number in front. */
 function rename(value: unknown, column: string, copy: number): unknown {

@@ -95,6 +95,33 @@ describe('saving', function () {
     expect((await jobOf('sg-03')).job.why).equal('written while it was away');
   });
 
+  it('keeps what is taken away while the server is away, through a reload, and takes it away once', async () => {
+    await here.goto(`${test.bench.address}/workshop`);
+    const vessels = here.getByRole('region', { name: 'Vessels' });
+    const last = vessels.getByRole('button', { name: /^Take away: / }).last();
+    const name = (await last.getAttribute('aria-label'))!.slice('Take away: '.length);
+    await test.bench.stop();
+    await last.click();
+    await here.getByText('1 edit is kept and will be sent.').waitFor();
+    test.bench = await startBench({ isDemo: true, again: test.bench });
+    await here.getByText('The bench cannot be reached.').waitFor({ state: 'detached' });
+    await vessels.getByRole('button', { name: `Take away: ${name}` }).waitFor({ state: 'detached' });
+    await here.reload();
+    await last.waitFor();
+    expect(await vessels.getByText(name, { exact: true }).count()).equal(0);
+  });
+
+  it('goes on while a second server is refused on its folder, which is told where it is open', async () => {
+    const { folder, port, address } = test.bench;
+    const second = await startBench({ isDemo: true, again: { folder, port: port + 1 } }).then(
+      () => 'it was opened',
+      (error: Error) => error.message,
+    );
+    expect(second).include(`is open already at ${address}`);
+    await here.reload();
+    await here.getByRole('region', { name: 'Vessels' }).waitFor();
+  });
+
   it('says under the field what is wrong with it, before and after asking the server', async () => {
     await here.goto(`${test.bench.address}/put-on-bench`);
     await here.getByRole('button', { name: 'Put it on the bench' }).click();
@@ -115,6 +142,9 @@ describe('saving', function () {
     await here.getByLabel('Name').focus();
     const banner = here.getByRole('alert').filter({ hasText: 'nothing is saved' });
     await banner.getByText(/Another program holds the database.*1 edit is kept/).waitFor();
+    const kept = here.getByLabel('Why this one');
+    expect(await kept.inputValue()).equal('Typed while nothing was saved');
+    await here.getByText('Kept here; not on the bench yet.').waitFor();
     await here.goto(`${test.bench.address}/catalogue`);
     await banner.waitFor();
     await here

@@ -1,5 +1,6 @@
 /** `npm run screenshots`: a picture of every main view from the demo data, in docs/screenshots. */
 import { join, resolve } from 'node:path';
+import { comeIn, openDoor } from './support/letPhoneIn.ts';
 import { openBrowser, openWindow } from './support/openBrowser.ts';
 import { startBench } from './support/startBench.ts';
 import { VIEWS } from './support/views.ts';
@@ -22,5 +23,17 @@ for (const { picture, path, ready, act } of VIEWS) {
   await page.context().close();
   console.log(`docs/screenshots/${picture}.png`);
 }
+await showPhone();
 await browser.close();
 await bench.clear();
+
+/** What a phone shows of the step in hand. */
+async function showPhone(): Promise<void> {
+  const page = await openWindow(browser);
+  await page.goto(`${bench.address}/jobs/sg-04/survey`);
+  await page.getByRole('button', { name: 'Let a phone in' }).first().click();
+  const phone = await comeIn(browser, await openDoor(page, bench.address), 'Imke Varga');
+  await phone.getByRole('button', { name: 'It is done' }).waitFor();
+  await phone.screenshot({ path: join(FOLDER, 'phone.png') });
+  console.log('docs/screenshots/phone.png');
+}

@@ -45,7 +45,7 @@ describe('the shelf and the trainer', function () {
     await page.waitForFunction(() => [...document.querySelectorAll('input')].some((one) => one.value === '0.0299'));
   });
 
-  it('takes a file, leaves out what is wrong in it and says where', async () => {
+  it('looks at a file first, says what is wrong in it and where, and takes the rest when told', async () => {
     const { page } = test;
     const csv = [
       'line,name,kind,binder,gloss,colour,left_ml',
@@ -55,8 +55,10 @@ describe('the shelf and the trainer', function () {
     await page
       .getByLabel('Bring in CSV or CGATS text')
       .setInputFiles({ name: 'pots.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-    await page.getByText('1 added, 0 changed').waitFor();
+    await page.getByText('Nothing is taken yet: 1 new, 0 changed').waitFor();
     await page.getByText('Line 3: colour: "pale" is not a colour like #4d6378.').waitFor();
+    await page.getByRole('button', { name: 'Take the good one, leave the faulty out' }).click();
+    await page.getByText('Taken: 1 new, 0 changed').waitFor();
     const { products } = (await (await fetch(`${test.bench.address}/api/shelf`)).json()) as ShelfView;
     expect(products.some((one) => one.name === 'Pale stone')).equal(true);
     const [download] = await Promise.all([

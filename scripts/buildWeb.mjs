@@ -1,20 +1,10 @@
 // Builds the page unless the build is newer than everything it is made from.
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { newest } from './newest.mjs';
 import { root, run } from './setUp.mjs';
 
 const SOURCES = ['packages/web', 'packages/core/src', 'packages/contract/src', 'package-lock.json'];
-
-function newest(path) {
-  const entry = statSync(path);
-  if (!entry.isDirectory()) return entry.mtimeMs;
-  return Math.max(
-    0,
-    ...readdirSync(path)
-      .filter((name) => !name.startsWith('dist') && name !== 'node_modules')
-      .map((name) => newest(join(path, name))),
-  );
-}
 
 /** `mode`: 'production' is what restorers get; 'kit' has the page of the kit besides, in a folder of its own. */
 export async function buildWeb(mode = 'production') {

@@ -1,11 +1,13 @@
 // Sets everything up and serves: node scripts/serve.mjs [--demo] [--fresh]
 import { spawn } from 'node:child_process';
+import { buildServer, SERVER } from './buildServer.mjs';
 import { buildWeb } from './buildWeb.mjs';
 import { root, setUp } from './setUp.mjs';
 
 await setUp();
 await buildWeb();
-const server = spawn(process.execPath, ['--import', 'tsx', 'packages/server/src/main.ts', ...process.argv.slice(2)], {
+await buildServer();
+const server = spawn(process.execPath, ['--enable-source-maps', SERVER, ...process.argv.slice(2)], {
   cwd: root,
   stdio: 'inherit',
 });

@@ -4,6 +4,7 @@ import { spawn } from 'node:child_process';
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { buildServer } from './buildServer.mjs';
 import { buildWeb } from './buildWeb.mjs';
 import { compileDatabaseDriver, findChromium, installPackages, root, run } from './setUp.mjs';
 
@@ -91,11 +92,12 @@ await Promise.all([
 ]);
 await buildWeb();
 await buildWeb('kit');
+await buildServer();
 await driver;
 const chromium = await findChromium();
 const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });
 // Long walks beside everything else that is there, so that no new file is forgotten.
-const walks = ['dumper', 'openUp', 'colour', 'shelf', 'hands'].map((name) => `e2e/${name}.test.ts`);
+const walks = ['dumper', 'openUp', 'colour', 'shelf', 'hands', 'phone'].map((name) => `e2e/${name}.test.ts`);
 const others = (await readdir(join(root, 'e2e')))
   .filter((name) => name.endsWith('.test.ts'))
   .map((name) => `e2e/${name}`)

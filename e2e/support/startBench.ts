@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { buildServer, SERVER } from '../../scripts/buildServer.mjs';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -50,11 +51,13 @@ async function startOn(folder: string, { isDemo, now, again }: BenchOptions): Pr
   const env: NodeJS.ProcessEnv = {
     ...process.env,
     SARDONYX_PORT: String(again?.port ?? 0),
+    SARDONYX_PHONE_PORT: '0',
     SARDONYX_DATA: folder,
     SARDONYX_DEMO_DATA: folder,
   };
   if (now) env.SARDONYX_NOW = now;
-  const args = ['--import', 'tsx', 'packages/server/src/main.ts', ...(isDemo ? ['--demo'] : [])];
+  await buildServer();
+  const args = [SERVER, ...(isDemo ? ['--demo'] : [])];
   const server = spawn(process.execPath, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
   const address = await readAddress(server);
   const stop = () => endProcess(server);

@@ -27,7 +27,7 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'Two pictures compared',
-    picture: 'compare',
+    picture: null,
     path: '/jobs/sg-03/photos/sg-03.before-left?tool=compare',
     ready: 'Laid wheel on wheel',
   },

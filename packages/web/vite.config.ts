@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
@@ -12,6 +13,8 @@ export default defineConfig(({ mode }) => ({
     target: 'es2022',
     chunkSizeWarningLimit: 900,
     outDir: mode === 'kit' ? 'dist-kit' : 'dist',
+    // A phone gets a page of its own, on a port of its own.
+    rollupOptions: { input: ['index.html', 'phone.html'].map((name) => join(import.meta.dirname, name)) },
   },
   server: {
     port: 4181,

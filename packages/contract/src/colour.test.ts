@@ -146,12 +146,13 @@ const CASES: readonly RequestCase[] = [
   },
   {
     type: ShelfFile,
-    good: { format: 'cgats', text: 'CGATS.17', geometry: 'gloss left out' },
+    good: { format: 'cgats', text: 'CGATS.17', geometry: 'gloss left out', take: 'good lines' },
     wrong: [
       ['format', 'pdf'],
       ['text', ''],
-      ['text', 'x'.repeat(900_001)],
+      ['text', 'x'.repeat(6_000_001)],
       ['geometry', ''],
+      ['take', 'some'],
     ],
   },
   {

@@ -36,6 +36,8 @@ export {
   CreateJointCondition,
   CreateJointWish,
 } from './requests/opening.ts';
+export { BeginPicture, EnterByPhone, OpenPhoneDoor, ShowToPhone, TickByPhone } from './requests/phone.ts';
+export type { PhoneDevice, PhoneDoorView, PhoneView } from './responses/phone.ts';
 export { ChangePhoto, ChangePhotoMeasure, CreatePhotoMeasure, DescribePhoto } from './requests/photo.ts';
 export {
   ChangeFeature,
@@ -68,6 +70,7 @@ export {
   CreateVessel,
   EndPass,
   TurnDial,
+  isOnThisMachine,
 } from './requests/workshop.ts';
 export {
   AddPot,

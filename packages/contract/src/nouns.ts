@@ -10,6 +10,7 @@ export const VIEWS = [
   'Workshop',
   'Colour',
   'Copies',
+  'Phone',
 ] as const;
 export type View = (typeof VIEWS)[number];
 

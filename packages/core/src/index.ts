@@ -169,7 +169,7 @@ export { createSeededRandom, pickOne, type RandomSource } from './numeric/seeded
 // Catalogue in and out
 export { TABLE_NAMES, type CatalogueTables } from './catalogue/catalogueTables.ts';
 export { planCatalogueImport, type ImportChange, type ImportPlan } from './catalogue/planCatalogueImport.ts';
-export { readCatalogueCsv, type CsvProblem } from './catalogue/readCatalogueCsv.ts';
+export { readCatalogueCsv, type CsvProblem, type CsvReading } from './catalogue/readCatalogueCsv.ts';
 export { writeCatalogueCsv } from './catalogue/writeCatalogueCsv.ts';
 
 // Which casting and issue
@@ -219,6 +219,7 @@ export { listAreasOf } from './facts/listAreasOf.ts';
 export { NOTHING_DONE, isStanding } from './facts/selectPartDone.ts';
 export type { Opening, PlanPart, SpecimenFacts } from './facts/specimenFacts.ts';
 export { TELLING_ACTS } from './facts/standingWork.ts';
+export { isBefore, selectWrittenEarlier } from './facts/clockBack.ts';
 
 // How to open it
 export { usualWayOf } from './assembly/usualWays.ts';
@@ -275,7 +276,7 @@ export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
-export { selectNextTask } from './schedule/selectNextTask.ts';
+export { selectNextOfJob, selectNextTask } from './schedule/selectNextTask.ts';
 export { describeFeature, offerFeatures } from './construction/offerFeatures.ts';
 export { fillRight, pasteTable, writeAt } from './catalogue/editSheet.ts';
 export {
@@ -297,6 +298,7 @@ export { sayDecision } from './words/sayDecision.ts';
 export type { HouseChoice } from './schools/mergeDecisions.ts';
 export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
 export { USUAL_LINE, USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
+export { planShelfImport, type ShelfImport } from './supply/planShelfImport.ts';
 export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';
 
 // What may start, end, be signed
@@ -309,6 +311,7 @@ export { AIRING_MIN, checkLinks, checkRoom, checkStart } from './gates/checkStar
 export { checkTools } from './gates/checkTools.ts';
 export { listCoatsOf, listCoatsOn, listMissingCoats } from './gates/coatsOfTask.ts';
 export { findCoatTask } from './gates/findCoatTask.ts';
+export { isGraveStep } from './gates/isGraveStep.ts';
 export { needsStopCheck } from './gates/needsStopCheck.ts';
 export { selectOpenLinks, type OpenLink } from './gates/openLinks.ts';
 
@@ -426,6 +429,7 @@ export { BENCH_CARD, CARD_DOTS, drawBenchCard, drawCardFace } from './photo/benc
 export { computePhotoMeasure, countPointsNeeded, preparePlane } from './photo/computePhotoMeasure.ts';
 export { findCard } from './photo/findCard.ts';
 export { findMissingSides } from './photo/findMissingSides.ts';
+export { stageOfStation } from './photo/stageOfStation.ts';
 export { bendPoint, computeMisfit, createLens, straightenPoint, type Lens, type PictureSize } from './photo/lens.ts';
 export type { Measured } from './photo/measureOnPhoto.ts';
 export type { Picture } from './photo/picture.ts';

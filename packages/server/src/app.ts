@@ -1,10 +1,11 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
-import helmet from 'helmet';
+import { countOnce } from './http/countOnce.ts';
 import { notFound, sendError } from './http/errors.ts';
 import { logRequests } from './http/log.ts';
 import { guardOrigin } from './http/guardOrigin.ts';
+import { protectPage } from './http/protectPage.ts';
 import { createBenchRoutes } from './modules/bench/benchRoutes.ts';
 import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
 import { createColourRoutes } from './modules/colour/colourRoutes.ts';
@@ -15,6 +16,7 @@ import { createInstrumentRoutes } from './modules/instruments/instrumentRoutes.t
 import { createJobRoutes } from './modules/jobs/jobRoutes.ts';
 import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
 import { createPassRoutes } from './modules/passes/passRoutes.ts';
+import { createPhoneRoutes, type PhonePlace } from './modules/phone/phoneRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
@@ -24,45 +26,30 @@ import { createTimerRoutes } from './modules/timers/timerRoutes.ts';
 import { createWorkshopRoutes } from './modules/workshop/workshopRoutes.ts';
 import type { Workroom } from './workroom.ts';
 
-const POLICY = {
-  useDefaults: false,
-  directives: {
-    defaultSrc: ["'self'"],
-    styleSrc: ["'self'", "'unsafe-inline'"],
-    imgSrc: ["'self'", 'data:', 'blob:'],
-    workerSrc: ["'self'"],
-    connectSrc: ["'self'"],
-    baseUri: ["'none'"],
-    formAction: ["'self'"],
-    frameAncestors: ["'none'"],
-    objectSrc: ["'none'"],
-  },
-};
-
 export interface AppOptions {
   readonly room: Workroom;
   /** Folder of the built page; null serves the interface only. */
   readonly webRoot: string | null;
   /** A host name besides loopback under which the bench may be reached. */
   readonly allowedHost?: string | null;
+  /** Where phones are listened for, once they are let in; loopback on a free port when left out. */
+  readonly phones?: PhonePlace;
 }
 
+const NO_PHONES: PhonePlace = { host: '127.0.0.1', port: 0 };
+
 /** The whole server without listening. */
-export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Express {
+export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONES }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
-  app.use(
-    helmet({
-      contentSecurityPolicy: POLICY,
-      strictTransportSecurity: false,
-      crossOriginOpenerPolicy: false,
-      originAgentCluster: false,
-    }),
-  );
+  app.use(protectPage());
   app.use(logRequests(room.log));
   app.use(guardOrigin(allowedHost));
+  // A shelf comes as one text.
+  app.use('/api/shelf/files', express.json({ limit: '8mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
+  app.use('/api', countOnce());
   const modules = [
     createBenchRoutes,
     createJobRoutes,
@@ -83,6 +70,7 @@ export function createApp({ room, webRoot, allowedHost = null }: AppOptions): Ex
     createRowRoutes,
   ];
   for (const createRoutes of modules) app.use('/api', createRoutes(room));
+  app.use('/api', createPhoneRoutes(room, phones, webRoot));
   app.use('/api', (request) => {
     throw notFound(`${request.method} ${request.originalUrl}`);
   });

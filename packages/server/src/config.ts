@@ -9,6 +9,8 @@ export interface Config {
   /** Demo only: start over with fresh data. */
   readonly isFresh: boolean;
   readonly webRoot: string;
+  /** Where phones are listened for once they are let in. */
+  readonly phonePort: number;
 }
 
 const PROJECT = resolve(import.meta.dirname, '../../..');
@@ -19,15 +21,20 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[]): Con
   const folder = isDemo
     ? (env.SARDONYX_DEMO_DATA ?? join(PROJECT, '.data', 'demo'))
     : (env.SARDONYX_DATA ?? join(homedir(), 'Sardonyx'));
-  const port = Number(env.SARDONYX_PORT ?? 4180);
-  if (!Number.isInteger(port) || port < 0 || port > 65535)
-    throw new Error(`SARDONYX_PORT must be a port number, not "${env.SARDONYX_PORT}".`);
   return {
     folder: resolve(folder),
     host: '127.0.0.1',
-    port,
+    port: readPort(env, 'SARDONYX_PORT', 4180),
+    phonePort: readPort(env, 'SARDONYX_PHONE_PORT', 4182),
     isDemo,
     isFresh: args.includes('--fresh'),
     webRoot: join(PROJECT, 'packages', 'web', 'dist'),
   };
+}
+
+function readPort(env: NodeJS.ProcessEnv, name: string, usual: number): number {
+  const port = Number(env[name] ?? usual);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`${name} must be a port number, not "${env[name]}".`);
+  return port;
 }

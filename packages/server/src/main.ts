@@ -2,6 +2,7 @@
 import { rm } from 'node:fs/promises';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
+import { forgetActs } from './disk/countAct.ts';
 import { FolderError } from './disk/folderError.ts';
 import { keepDailyCopy } from './disk/keepCopies.ts';
 import { openFolder } from './disk/openFolder.ts';
@@ -11,6 +12,7 @@ import { BENCH_NAME } from './demo/world.ts';
 import { openLog } from './http/log.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { chooseClock } from './clock.ts';
+import { noteClock } from './modules/bench/noteClock.ts';
 import { recompileAnew } from './modules/tasks/recompilePlan.ts';
 import type { Workroom } from './workroom.ts';
 
@@ -32,12 +34,23 @@ const room: Workroom = {
   sentJobs: new Map(),
   log: openLog(config.folder, process.env.SARDONYX_LOG),
   trouble: null,
+  clockBehind: null,
 };
 // A demo that was interrupted while it was filled is filled now; one that was is left as it was edited.
 if (config.isDemo && (await room.source.manager.count(JobRow)) === 0) await seedDemo(room);
-else await runTransaction(room.source, (manager) => recompileAnew(manager, now()));
+else
+  await runTransaction(room.source, async (manager) => {
+    await recompileAnew(manager, now());
+    await forgetActs(manager, now());
+  });
 
-const server = createApp({ room, webRoot: config.webRoot }).listen(config.port, config.host, (error) => {
+await noteClock(room);
+
+const server = createApp({
+  room,
+  webRoot: config.webRoot,
+  phones: { host: '0.0.0.0', port: config.phonePort },
+}).listen(config.port, config.host, (error) => {
   if (error) {
     console.error(`Cannot listen on port ${config.port}: ${error.message}. Set SARDONYX_PORT to a free one.`);
     process.exit(1);

@@ -2,6 +2,7 @@ import type { DiskTrouble } from '@sardonyx/contract';
 import type { Logger } from 'pino';
 import type { DataSource, EntityManager } from 'typeorm';
 import { reopenDatabase } from './data-source.ts';
+import { countAct } from './disk/countAct.ts';
 import { readDiskTrouble } from './disk/diskTrouble.ts';
 import { isSound, runTransaction } from './disk/runTransaction.ts';
 import { finishSwap } from './disk/swapFolder.ts';
@@ -20,24 +21,33 @@ export interface Workroom {
   readonly log: Logger;
   /** Why the last write did not reach the disk; null since one did. */
   trouble: DiskTrouble | null;
+  /** The hour of the log's last entry while the clock stands before it. */
+  clockBehind: string | null;
 }
 
+type Queue = WeakMap<Workroom, Promise<unknown>>;
+
 /** The driver has one connection: what reads several tables or writes waits for its turn, so nobody sees half a change. */
-export async function inTurn<T>(room: Workroom, act: () => Promise<T>): Promise<T> {
-  const waitFor = queues.get(room) ?? Promise.resolve();
-  const result = waitFor.then(act);
-  queues.set(
+const connection: Queue = new WeakMap();
+/** One writes at a time: over this connection, or over that of the thread beside. */
+const writers: Queue = new WeakMap();
+
+async function inTurn<T>(queue: Queue, room: Workroom, act: () => Promise<T>): Promise<T> {
+  const result = (queue.get(room) ?? Promise.resolve()).then(act);
+  queue.set(
     room,
     result.catch(() => undefined),
   );
   return result;
 }
 
-const queues = new WeakMap<Workroom, Promise<unknown>>();
+/** While nobody else reads or writes. */
+export const alone = <T>(room: Workroom, act: () => Promise<T>): Promise<T> =>
+  inTurn(writers, room, () => inTurn(connection, room, act));
 
 /** Reads from one moment. */
 export function look<T>(room: Workroom, act: (manager: EntityManager) => Promise<T>): Promise<T> {
-  return inTurn(room, async () => {
+  return inTurn(connection, room, async () => {
     if (!room.source.isInitialized) await withDisk(room, () => makeSound(room));
     return act(room.source.manager);
   });
@@ -57,12 +67,15 @@ export function change<T>(
   act: (manager: EntityManager) => Promise<T>,
   touches: (result: T) => TouchedJobs = () => 'all',
 ): Promise<T> {
-  return inTurn(room, async () => {
+  return alone(room, async () => {
     let touched: TouchedJobs = 'all';
     try {
       const result = await withDisk(room, async () => {
         await makeSound(room);
-        return runTransaction(room.source, act);
+        return runTransaction(room.source, async (manager) => {
+          await countAct(manager, room.now());
+          return act(manager);
+        });
       });
       touched = touches(result);
       room.trouble = null;
@@ -74,6 +87,19 @@ export function change<T>(
     } finally {
       if (touched === 'all') room.sentJobs.clear();
       else for (const id of touched) if (id) room.sentJobs.delete(id);
+    }
+  });
+}
+
+/** A change over another connection to the same database: it is read on here meanwhile, and written after it. */
+export function changeAside<T>(room: Workroom, act: () => Promise<T>): Promise<T> {
+  return inTurn(writers, room, async () => {
+    try {
+      const result = await withDisk(room, act);
+      room.trouble = null;
+      return result;
+    } finally {
+      room.sentJobs.clear();
     }
   });
 }

@@ -16,7 +16,7 @@ describe('the shelf and the colour lab, as they were read and approved', functio
     await log.act('post', 'shelf/pots', { ...OWN_POT, name: 'Green' });
     const csv = 'line,name,kind,binder,gloss,colour,left_ml,place\n';
     const text = `${csv}Own,Green,colour,acrylic,gloss,#307040,12,drawer\nOwn,Blue,colour,acrylic,gloss,#203070,8,drawer\nOwn,Odd,colour,tar,gloss,#203070,8,drawer\n`;
-    const file = { geometry: 'gloss left out' };
+    const file = { geometry: 'gloss left out', take: 'good lines' };
     await log.act('post', 'shelf/files', { ...file, format: 'csv', text });
     await log.act('post', 'shelf/files', { ...file, format: 'cgats', text: '' });
     const shelf = await bench.get<ShelfView>('shelf');

@@ -1,9 +1,7 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
 import { existsSync } from 'node:fs';
 import { mkdir, mkdtemp, readdir, readFile, rename, rm, truncate, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import type { KeptCopy, ShelfView } from '@sardonyx/contract';
 import Database from 'better-sqlite3';
 import { expect } from 'chai';
@@ -15,6 +13,7 @@ import { planSwap } from '../src/disk/swapFolder.ts';
 import { MIGRATIONS } from '../src/migrations/index.ts';
 import { createTestBench, NOW, type TestBench } from './support/createTestBench.ts';
 import { OWN_POT } from './support/ownLorry.ts';
+import { startServer } from './support/startServer.ts';
 
 const day = (n: number) => new Date(NOW.getTime() + n * 86_400_000);
 
@@ -56,27 +55,13 @@ describe('the folder of a bench', () => {
   const HASH = 'ab'.repeat(32);
 
   it('is opened by one server at a time; the second says where the first is, and a dead one holds nothing', async () => {
-    const main = resolve(import.meta.dirname, '../src/main.ts');
-    const start = () =>
-      spawn(process.execPath, ['--import', 'tsx', main], {
-        env: { ...process.env, SARDONYX_DATA: folder, SARDONYX_PORT: '0' },
-      });
-    const read = async (server: ReturnType<typeof start>, stream: 'stdout' | 'stderr', pattern: RegExp) => {
-      let text = '';
-      for await (const piece of server[stream]) {
-        text += String(piece);
-        if (pattern.test(text)) break;
-      }
-      return text;
-    };
-    const first = start();
-    const address = /http:\S+/.exec(await read(first, 'stdout', /http:\S+/))![0];
-    const second = start();
-    const ended = once(second, 'exit');
-    expect(await read(second, 'stderr', /\n/)).include(`is open already at ${address}`);
-    expect((await ended)[0]).equal(1);
-    first.kill('SIGKILL');
-    await once(first, 'exit');
+    const first = await startServer(folder);
+    const refused = await startServer(folder).then(
+      () => 'it was opened',
+      (error: Error) => error.message,
+    );
+    expect(refused).include('ended with 1').and.include(`is open already at ${first.address}`);
+    await first.kill();
     await open();
   });
 

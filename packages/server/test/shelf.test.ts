@@ -1,40 +1,65 @@
 import { expect } from 'chai';
-import type { FoundPlace, ShelfReport, ShelfView } from '@sardonyx/contract';
+import type { FoundPlace, ShelfFile, ShelfReport, ShelfView } from '@sardonyx/contract';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 describe('the shelf over HTTP', () => {
   let bench: TestBench;
   beforeEach(async () => void (bench = await createTestBench()));
   afterEach(() => bench.clear());
-  const bring = async (format: 'csv' | 'cgats', text: string) =>
-    (await bench.http.post('/api/shelf/files').send({ format, text, geometry: 'gloss left out' }).expect(200))
-      .body as ShelfReport;
+  const send = (format: ShelfFile['format'], text: string, take: ShelfFile['take']) =>
+    bench.http.post('/api/shelf/files').send({ format, text, geometry: 'gloss left out', take });
+  const bring = async (format: ShelfFile['format'], text: string, take: ShelfFile['take'] = 'good lines') =>
+    (await send(format, text, take).expect(200)).body as ShelfReport;
 
   it('goes out and comes back as CSV without a change', async () => {
     const { text } = await bench.http.get('/api/shelf.csv').expect(200);
     const before = await bench.get<ShelfView>('shelf');
     const report = await bring('csv', text);
-    expect(report).deep.include({ added: 0, problems: [] });
+    expect(report).deep.include({ added: 0, changed: 0, unchanged: before.pots.length, problems: [] });
     const after = await bench.get<ShelfView>('shelf');
     const plain = ({ products, pots }: ShelfView) =>
       [products, pots].map((list) => list.map((row) => ({ ...row, version: 0 })));
     expect(plain(after)).deep.equal(plain(before));
   });
 
-  it('takes new pots and changed ones, leaves faulty lines out and names them', async () => {
-    const report = await bring(
-      'csv',
-      [
-        'line,name,kind,binder,gloss,colour,left_ml',
-        'Tern,Pale stone,colour,enamel,gloss,#c9c2ae,12',
-        'Marlstone,Sand,colour,enamel,gloss,#c9b07c,1.5',
-        'Tern,Bad,colour,enamel,gloss,pale,12',
-      ].join('\n'),
-    );
-    expect(report).deep.include({ added: 1, changed: 1 });
-    expect(report.problems).deep.equal([{ line: 4, message: 'colour: "pale" is not a colour like #4d6378.' }]);
+  const HEADER = 'line,name,kind,binder,gloss,colour,left_ml';
+  const GOOD = [
+    HEADER,
+    'Tern,Pale stone,colour,enamel,gloss,#c9c2ae,12',
+    'Marlstone,Sand,colour,enamel,gloss,#c9b07c,1.5',
+  ];
+  const FAULTY = [...GOOD, 'Tern,Bad,colour,enamel,gloss,pale,12'].join('\n');
+
+  it('tells what a file would do before it does it: new pots, changed ones, faulty lines by their place', async () => {
+    const before = await bench.get<ShelfView>('shelf');
+    const looked = await bring('csv', FAULTY, 'look');
+    expect(looked).deep.include({ added: 1, changed: 1, unchanged: 0, isTaken: false, problemCount: 1 });
+    expect(looked.problems).deep.equal([{ line: 4, message: 'colour: "pale" is not a colour like #4d6378.' }]);
+    expect(await bench.get('shelf')).deep.equal(before);
+  });
+
+  it('takes all or nothing, or the good lines, as is asked', async () => {
+    const before = await bench.get<ShelfView>('shelf');
+    const { body } = await send('csv', FAULTY, 'all').expect(422);
+    expect((body as { message: string }).message).equal('There is a fault in it: nothing was taken.');
+    expect(await bench.get('shelf')).deep.equal(before);
+    expect(await bring('csv', FAULTY)).deep.include({ added: 1, changed: 1, isTaken: true });
     const { pots } = await bench.get<ShelfView>('shelf');
     expect(pots.find((pot) => pot.productId === 'paint-marlstone-sand')!.leftMl).equal(1.5);
+    expect(await bring('csv', GOOD.join('\n'), 'all')).deep.include({ added: 0, changed: 0, unchanged: 2 });
+  });
+
+  it('bounds what it takes in one go', async () => {
+    const refusedAs = async (text: string) => (await bring('csv', text, 'look')).problems.map((one) => one.message);
+    expect(await refusedAs(','.repeat(20_000))).deep.equal([
+      'The first line must name the columns; this one does not end.',
+    ]);
+    expect(await refusedAs(`${HEADER}\n${'x\n'.repeat(25_000)}`)).deep.equal([
+      'More than 20000 lines: bring it in pieces.',
+    ]);
+    const many = await bring('csv', `${HEADER}\n${'x\n'.repeat(900)}`, 'look');
+    expect(many.problems.length).equal(200);
+    expect(many.problemCount).greaterThan(900);
   });
 
   it('takes spectra for the pots they name, tells of the others', async () => {
@@ -47,10 +72,8 @@ describe('the shelf over HTTP', () => {
     expect(report.problems.map((one) => one.message).join()).include('"Marlstone Nothing" is no pot on this shelf');
     const { products } = await bench.get<ShelfView>('shelf');
     expect(products.find((one) => one.name === 'Harbour blue')!.optics!.basis).equal('masstone');
-    await bench.http
-      .post('/api/shelf/files')
-      .send({ format: 'cgats', text: '', geometry: 'gloss left out' })
-      .expect(400);
+    await send('cgats', '', 'look').expect(400);
+    await send('cgats', text, 'some' as 'look').expect(400);
   });
 
   it('takes a pot by hand once, and changes by version', async () => {

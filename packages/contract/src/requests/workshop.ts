@@ -124,21 +124,24 @@ export class EndPass {
 /** Loopback only: an instrument stands on this bench. */
 const LOOPBACK = /^http:\/\/(127\.0\.0\.1|localhost|\[::1\])(:\d{1,5})?(\/[\w\-./]*)?$/;
 
+/** Whether an address is one that an instrument may be asked at. */
+export const isOnThisMachine = (url: string): boolean => LOOPBACK.test(url);
+
+/** Empty, or an address on this machine. */
+const IsInstrumentUrl = () =>
+  Matches(new RegExp(`^$|${LOOPBACK.source}`), { message: 'An address on this machine: http://127.0.0.1:PORT/…' });
+
 export class CreateInstrument {
   @IsString() @IsNotEmpty({ message: 'Name the instrument.' }) @MaxLength(80) name!: string;
   @IsIn(INSTRUMENT_KINDS) kind!: InstrumentKind;
   @IsIn(['simulated', 'endpoint']) source!: 'simulated' | 'endpoint';
-  @IsString() @MaxLength(200) url!: string;
+  @IsString() @MaxLength(200) @IsInstrumentUrl() url!: string;
 }
 
 export class ChangeInstrument extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the instrument.' }) @MaxLength(80) name?: string;
   @IsChanged() @IsIn(['simulated', 'endpoint']) source?: 'simulated' | 'endpoint';
-  @IsChanged()
-  @IsString()
-  @MaxLength(200)
-  @Matches(new RegExp(`^$|${LOOPBACK.source}`), { message: 'An address on this machine: http://127.0.0.1:PORT/…' })
-  url?: string;
+  @IsChanged() @IsString() @MaxLength(200) @IsInstrumentUrl() url?: string;
 }
 
 /** The dial of the simulated oven; null switches it off. */

@@ -70,6 +70,8 @@ export interface Health {
   readonly isDemo: boolean;
   /** Why the last write did not reach the disk; null since one did. */
   readonly trouble: DiskTrouble | null;
+  /** The hour of the last entry of the log, where the clock stands before it; null where it does not. */
+  readonly clockBehind: string | null;
 }
 
 /** What the disk of the bench's folder did not do. */
@@ -320,7 +322,12 @@ export interface ColourReading {
 export interface ShelfReport {
   readonly added: number;
   readonly changed: number;
+  readonly unchanged: number;
+  /** It was taken; otherwise the report says what it would do. */
+  readonly isTaken: boolean;
+  /** Lines that are left out, the first of them. */
   readonly problems: readonly { readonly line: number; readonly message: string }[];
+  readonly problemCount: number;
 }
 
 export interface TimersView {

@@ -12,6 +12,7 @@ import {
   type CsvKind,
 } from './csvLayout.ts';
 import { unguardCell } from './formulaCells.ts';
+import { isHeaderTooLong } from './isHeaderTooLong.ts';
 
 /** What is wrong, and where: the line of the file (the header is line 1) and the column's name. */
 export interface CsvProblem {
@@ -31,6 +32,9 @@ export interface CsvReading {
   readonly problems: readonly CsvProblem[];
 }
 
+/** A catalogue of ten thousand castings has half of it. */
+const MOST_LINES = 500_000;
+
 /** Rows looked at between two reports of progress. */
 const CHUNK = 2000;
 
@@ -40,10 +44,13 @@ const CHUNK = 2000;
  * may be left out. References are not looked at here.
  */
 export function* readCatalogueCsv(text: string): Generator<number, CsvReading> {
+  if (isHeaderTooLong(text)) return refuse('The first line must name the columns; this one does not end.');
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     header: false,
     delimitersToGuess: [',', ';', '\t'],
+    preview: MOST_LINES + 1,
   });
+  if (data.length > MOST_LINES) return refuse(`More than ${MOST_LINES} lines: bring it in pieces.`);
   const [header = [], ...records] = data;
   const columns = header.map((name) => name.trim().toLowerCase());
   const problems = checkHeader(columns);
@@ -84,6 +91,8 @@ export function* readCatalogueCsv(text: string): Generator<number, CsvReading> {
   }
   return { rows, problems };
 }
+
+const refuse = (message: string): CsvReading => ({ rows: [], problems: [{ line: 1, column: null, message }] });
 
 /** A record ends one line; line breaks inside its cells are further ones. */
 const countLines = (record: readonly string[]) =>

@@ -6,6 +6,7 @@ import { needsStopCheck } from './needsStopCheck.ts';
 const task = (key: string, more: Partial<Task> = {}): Task => makeTask(key, { irreversible: true, ...more });
 const went = (taskId: string): TaskLog => ({
   id: 'l',
+  seq: 1,
   taskId,
   jobId: 'j',
   who: 'w',

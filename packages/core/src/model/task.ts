@@ -113,6 +113,8 @@ export interface LoggedWork extends TaskWork {
 /** Append-only; a mistake is corrected by a counter-entry. */
 export interface TaskLog {
   readonly id: string;
+  /** In this order the entries were written, on the whole bench; no clock has a say in it. */
+  readonly seq: number;
   readonly taskId: string;
   readonly jobId: string;
   readonly who: string;

@@ -248,5 +248,6 @@ describe('findMissingSides', () => {
       { stage: 'before', side: 'detail' },
     ] as const;
     expect(findMissingSides(photos, 'before')).deep.equal(['right', 'front', 'rear', 'top', 'base']);
+    expect(findMissingSides(photos, 'during')).deep.equal([]);
   });
 });

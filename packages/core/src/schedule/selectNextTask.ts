@@ -29,3 +29,21 @@ export function selectNextTask<T extends LinkedTask & Pick<Task, 'seq' | 'after'
     blockedBy: soonest ? { title: soonest.before.title, from: soonest.from } : null,
   };
 }
+
+/** The next act over all models of a job: one in hand first, then the first that may start. */
+export function selectNextOfJob<T extends LinkedTask & Pick<Task, 'seq' | 'after' | 'specimenId'>>(
+  tasks: readonly T[],
+  now: Date,
+): NextTask<T> {
+  const perSpecimen = [...new Set(tasks.map((task) => task.specimenId))].map((id) =>
+    selectNextTask(
+      tasks.filter((task) => task.specimenId === id),
+      now,
+    ),
+  );
+  return (
+    perSpecimen.find((next) => next.task?.state === 'doing') ??
+    perSpecimen.find((next) => next.task) ??
+    perSpecimen[0] ?? { task: null, blockedBy: null }
+  );
+}

@@ -173,10 +173,11 @@ export const makeLog = (
     at = '2026-01-01T10:00:00Z',
     note = '',
     who = 'Osric Bell',
+    seq = 1,
     ...work
   }: Partial<Omit<TaskLog, 'act' | 'work'> & Omit<LoggedWork, 'act'>> = {},
 ): TaskLog => ({
-  ...{ id: `${task.id}.${act}.${at}`, taskId: task.id, jobId: task.jobId, who, at, act, note },
+  ...{ id: `${task.id}.${act}.${at}`, taskId: task.id, jobId: task.jobId, seq, who, at, act, note },
   work: { ...task, partNames: task.partKeys, products: [], measures: [], ...work },
 });
 

@@ -1,7 +1,6 @@
 import type { BodyType, Drawing, JointKind, JointTool, Material, PartRole } from '@sardonyx/core';
 import { drawCasting } from './drawings/drawCasting.ts';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import castings from './data/castings.json' with { type: 'json' };
 
 export type PartNote = readonly [
   key: string,
@@ -66,10 +65,7 @@ type WrittenCasting = Omit<CastingNote, 'drawing' | 'lengthMm'>;
 
 /** The castings of the demo's jobs, written by hand in data/castings.json; their length is that of the drawing. */
 export function readCastingNotes(): CastingNote[] {
-  const written = JSON.parse(
-    readFileSync(join(import.meta.dirname, 'data', 'castings.json'), 'utf8'),
-  ) as WrittenCasting[];
-  return written.map((note) => {
+  return (castings as unknown as WrittenCasting[]).map((note) => {
     const drawing = drawCasting(note.id);
     return { ...note, drawing, lengthMm: drawing.views[0]!.widthMm };
   });

@@ -9,7 +9,8 @@ import {
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../entities/catalogue.ts';
 import { PaintProductRow } from '../entities/paint.ts';
-import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../entities/work.ts';
+import { DecisionRow, JobRow, TaskRow } from '../entities/work.ts';
+import { appendToLog } from '../modules/tasks/writeLog.ts';
 import {
   AreaRow,
   CoatingLayerRow,
@@ -248,7 +249,7 @@ async function workThrough(
     const coats = await applyPlanned(manager, task, at, who);
     const otherwise = DONE_OTHERWISE[task.act];
     const measures = task.act === 'axle-in-hand' ? AXLE_MEASURES : [];
-    await manager.insert(TaskLogRow, {
+    await appendToLog(manager, {
       ...{ id: `${task.id}.log`, taskId: task.id, jobId, who, at },
       ...{ act: otherwise ? 'done otherwise' : 'done', note: otherwise ?? '' },
       work: createLoggedWork(task, { parts, coats, measures }),

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { mkdir, open, rename, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 
@@ -11,7 +12,8 @@ export const DRAFT_NAME = /\.part$/;
 export async function writeDurably(path: string, bytes: Uint8Array): Promise<void> {
   const folder = dirname(path);
   await mkdir(folder, { recursive: true });
-  const draft = join(folder, `${basename(path)}.${process.pid}.part`);
+  // The same file may be written twice at once.
+  const draft = join(folder, `${basename(path)}.${randomUUID()}.part`);
   try {
     const file = await open(draft, 'w');
     try {

@@ -1,3 +1,4 @@
+import * as act from './act.ts';
 import * as catalogue from './catalogue.ts';
 import * as colour from './colour.ts';
 import * as house from './house.ts';
@@ -9,6 +10,6 @@ import * as workpiece from './workpiece.ts';
 import * as workshop from './workshop.ts';
 
 /** Every table, for the data source. */
-export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening, workshop, colour].flatMap((room) =>
-  Object.values(room),
+export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening, workshop, colour, act].flatMap(
+  (room) => Object.values(room),
 );

@@ -185,6 +185,10 @@ export class TaskLogRow {
   @PrimaryColumn('text')
   id!: string;
 
+  @Index('task_log_seq', { unique: true })
+  @Column('integer', { default: 0 })
+  seq!: number;
+
   @Index()
   @Column('text')
   taskId!: string;

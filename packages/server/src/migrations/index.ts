@@ -1,3 +1,4 @@
+import { CountedOnce1796090000000 } from './1796090000000-CountedOnce.ts';
 import { SourcedCells1796020000000 } from './1796020000000-SourcedCells.ts';
 import { CapturedAnswers1796000000000 } from './1796000000000-CapturedAnswers.ts';
 import { ListedShare1795991799275 } from './1795991799275-ListedShare.ts';
@@ -30,4 +31,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   ListedShare1795991799275,
   CapturedAnswers1796000000000,
   SourcedCells1796020000000,
+  CountedOnce1796090000000,
 ];

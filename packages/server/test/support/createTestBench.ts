@@ -51,6 +51,7 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
     sentJobs: new Map(),
     log: createSilentLog(),
     trouble: null,
+    clockBehind: null,
   };
 }
 

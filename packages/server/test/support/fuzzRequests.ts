@@ -35,12 +35,12 @@ type Layer = { readonly route?: { readonly path: string; readonly stack: readonl
   readonly handle?: { readonly stack?: readonly Layer[] };
 };
 
-/** Every route of an app, as it was registered. */
-export function listRoutes(app: Express): Route[] {
+/** Every route of an app, as it was registered; `under` is the path that they are mounted at. */
+export function listRoutes(app: Express, under = '/api'): Route[] {
   const walk = (layers: readonly Layer[]): Route[] =>
     layers.flatMap(({ route, handle }) =>
       route
-        ? route.stack.map(({ method }) => ({ method: method.toUpperCase(), path: `/api${route.path}` }))
+        ? route.stack.map(({ method }) => ({ method: method.toUpperCase(), path: `${under}${route.path}` }))
         : walk(handle?.stack ?? []),
     );
   const found = walk((app as unknown as { router: { stack: readonly Layer[] } }).router.stack);
@@ -78,33 +78,49 @@ const STRANGE: readonly unknown[] = [
   ...[[], {}, [null], [[]], [1, 2, 3], ['a'], { length: 1 }, { toString: 1 }, { $ne: 1 }, [{}], { x: 1, y: 2 }],
 ];
 
+interface FuzzOptions {
+  readonly seed: number;
+  readonly count: number;
+  readonly skip?: readonly RegExp[];
+  readonly under?: string;
+  /** Headers that go with each: those of somebody who is let in. */
+  readonly always?: Readonly<Record<string, string>>;
+}
+
 /** Sends seeded hostile requests to every route, learning from its refusals what it wants, so that they get deep. */
 export async function fuzz(
   app: Express,
   server: Server,
   ids: readonly string[],
-  { seed, count, skip = [] }: { readonly seed: number; readonly count: number; readonly skip?: readonly RegExp[] },
+  { seed, count, skip = [], under, always = {} }: FuzzOptions,
 ): Promise<FuzzResult> {
   const random = createSeededRandom(seed);
-  const routes = listRoutes(app).filter(({ method, path }) => !skip.some((one) => one.test(`${method} ${path}`)));
+  const routes = listRoutes(app, under).filter(
+    ({ method, path }) => !skip.some((one) => one.test(`${method} ${path}`)),
+  );
   const learned = new Map(routes.map((route) => [route, new Map<string, unknown[]>()]));
   const agent = new Agent({ keepAlive: true });
   const { port } = server.address() as AddressInfo;
   const ask = (asked: Asked): Promise<Answered> =>
     new Promise((done) => {
       const { method, path, headers, body } = asked;
-      const outgoing = send({ port, method, path, headers, agent, host: '127.0.0.1' }, (answer) => {
-        // A stream does not end by itself.
-        if (String(answer.headers['content-type']).startsWith('text/event-stream')) {
-          done({ status: answer.statusCode ?? 0, text: '' });
-          outgoing.destroy();
-          return;
-        }
-        const pieces: Buffer[] = [];
-        answer.on('data', (piece: Buffer) => pieces.length < 40 && pieces.push(piece));
-        answer.on('end', () => done({ status: answer.statusCode ?? 0, text: Buffer.concat(pieces).toString('utf8') }));
-        answer.on('error', () => done({ status: 0, text: 'broken off' }));
-      });
+      const outgoing = send(
+        { port, method, path, headers: { ...always, ...headers }, agent, host: '127.0.0.1' },
+        (answer) => {
+          // A stream does not end by itself.
+          if (String(answer.headers['content-type']).startsWith('text/event-stream')) {
+            done({ status: answer.statusCode ?? 0, text: '' });
+            outgoing.destroy();
+            return;
+          }
+          const pieces: Buffer[] = [];
+          answer.on('data', (piece: Buffer) => pieces.length < 40 && pieces.push(piece));
+          answer.on('end', () =>
+            done({ status: answer.statusCode ?? 0, text: Buffer.concat(pieces).toString('utf8') }),
+          );
+          answer.on('error', () => done({ status: 0, text: 'broken off' }));
+        },
+      );
       outgoing.setTimeout(5000, () => outgoing.destroy());
       outgoing.on('error', (error) => done({ status: 0, text: error.message }));
       outgoing.end(body ?? undefined);

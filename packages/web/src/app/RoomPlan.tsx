@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { LetPhoneIn } from '../features/phone/index.ts';
 import { Popup } from '../shared/ui/Popup.tsx';
 import { DownIcon } from '../shared/ui/icons.ts';
 
@@ -38,6 +39,9 @@ export function RoomPlan({ name, isDemo }: { readonly name: string; readonly isD
             </Link>
           ))}
         </nav>
+        <p className="pt-2">
+          <LetPhoneIn onPress={() => setOpen(false)} />
+        </p>
       </div>
     </Popup>
   );

@@ -2,11 +2,14 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { Sign } from '../shared/ui/Sign.tsx';
 import { ClockShelf } from '../features/clocks/index.ts';
+import { PhoneSheet } from '../features/phone/index.ts';
 import { useGetHealthQuery } from '../shared/api/api.ts';
 import { refusalClosed } from '../shared/edits/editsSlice.ts';
 import { useAppDispatch, useAppSelector } from '../shared/store.ts';
 import { ErrorNote, LoadingNote } from '../shared/ui/Notice.tsx';
+import { phoneSheetTurned } from '../shared/ui/phoneSlice.ts';
 import { toastClosed } from '../shared/ui/toastsSlice.ts';
+import { ClockBehind } from './ClockBehind.tsx';
 import { TopLine } from './TopLine.tsx';
 import { useShortcuts } from './useShortcuts.ts';
 import { useTheme } from '../shared/ui/useTheme.ts';
@@ -26,6 +29,7 @@ export function Shell() {
   const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
   const open = useMemo(() => ({ find: () => setSheet('find'), sheet: () => setSheet('keys') }), []);
   const isConflict = useAppSelector((state) => state.edits.conflict !== null);
+  const isPhoneSheet = useAppSelector((state) => state.phone.isSheetOpen);
   const dispatch = useAppDispatch();
   const news = useAppSelector((state) => state.toasts.shown);
   // Once there was news the place for it stays: what is said last must be heard to its end.
@@ -43,6 +47,7 @@ export function Shell() {
       </a>
       <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
       <HeldUp />
+      <ClockBehind />
       <Refusal />
       {/* What is hidden but for screen readers is placed in it, and must not make the page itself longer. */}
       <main
@@ -59,6 +64,7 @@ export function Shell() {
         {isConflict && <ConflictDialog />}
         {hasNews && <Toasts shown={news} onClose={(id) => void dispatch(toastClosed(id))} />}
         {sheet === 'keys' && <ShortcutSheet isOpen onClose={() => setSheet(null)} />}
+        {isPhoneSheet && <PhoneSheet onClose={() => void dispatch(phoneSheetTurned(false))} />}
         {sheet === 'find' && <FindAnything onClose={() => setSheet(null)} />}
       </Suspense>
     </div>
@@ -66,13 +72,15 @@ export function Shell() {
 }
 
 const RETRY_MS = 3000;
+/** While all is well it is looked after so often. */
+const LOOK_MS = 60_000;
 
 /** Says so while the server is away or its disk takes nothing, and keeps knocking. */
 function HeldUp() {
   const { isOnline, trouble } = useAppSelector((state) => state.connection);
   const unsent = useAppSelector((state) => state.edits.unsent.length);
   const isHeldUp = !isOnline || trouble !== null;
-  useGetHealthQuery(undefined, { pollingInterval: isHeldUp ? RETRY_MS : 0 });
+  useGetHealthQuery(undefined, { pollingInterval: isHeldUp ? RETRY_MS : LOOK_MS });
   if (!isHeldUp) return null;
   const kept = unsent ? ` ${unsent} ${unsent === 1 ? 'edit is' : 'edits are'} kept and will be sent.` : '';
   return (

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { DayIcon, FindIcon, KeysIcon, LampIcon } from '../shared/ui/icons.ts';
+import { PhoneButton } from '../features/phone/index.ts';
 import { useGetHealthQuery } from '../shared/api/api.ts';
 import { EditState } from './EditState.tsx';
 import { Tray } from './Tray.tsx';
@@ -34,6 +35,7 @@ export function TopLine({ theme, onTheme, onFind, onKeys }: TopLineProps) {
       <Tray />
       <div className="ml-auto flex items-center gap-3">
         <EditState />
+        <PhoneButton />
         <Suspense>
           <Who />
         </Suspense>

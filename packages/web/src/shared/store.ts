@@ -6,6 +6,7 @@ import { api } from './api/api.ts';
 import { cameOnline, connectionSlice, diskRecovered } from './api/connectionSlice.ts';
 import { sendUnsent } from './edits/editRow.ts';
 import { editsSlice, keepUnsent } from './edits/editsSlice.ts';
+import { phoneSlice } from './ui/phoneSlice.ts';
 import { toastsSlice } from './ui/toastsSlice.ts';
 
 const listeners = createListenerMiddleware();
@@ -15,6 +16,7 @@ export const store = configureStore({
     [api.reducerPath]: api.reducer,
     [connectionSlice.name]: connectionSlice.reducer,
     [editsSlice.name]: editsSlice.reducer,
+    [phoneSlice.name]: phoneSlice.reducer,
     [toastsSlice.name]: toastsSlice.reducer,
   },
   middleware: (defaults) =>

@@ -2,6 +2,7 @@ import type { Health } from '@sardonyx/contract';
 import { Router } from 'express';
 import { tryDisk } from '../../disk/tryDisk.ts';
 import { look, type Workroom } from '../../workroom.ts';
+import { noteClock } from './noteClock.ts';
 import { writeBench } from './readBench.ts';
 
 export function createBenchRoutes(room: Workroom): Router {
@@ -9,8 +10,9 @@ export function createBenchRoutes(room: Workroom): Router {
   router.get('/health', (_request, response) => {
     // Whoever asks again sees how it went: an answer to this never waits for the disk.
     void tryDisk(room);
-    const { benchName, isDemo, trouble } = room;
-    const health: Health = { ok: true, now: room.now().toISOString(), benchName, isDemo, trouble };
+    noteClock(room).catch((error: unknown) => room.log.error({ err: error }, 'the clock beside the log'));
+    const { benchName, isDemo, trouble, clockBehind } = room;
+    const health: Health = { ok: true, now: room.now().toISOString(), benchName, isDemo, trouble, clockBehind };
     response.json(health);
   });
   router.get('/bench', async (_request, response) => {

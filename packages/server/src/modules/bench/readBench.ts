@@ -4,7 +4,7 @@ import {
   computePaint,
   isSettled,
   isStanding,
-  selectNextTask,
+  selectNextOfJob,
   STATIONS,
   type Station,
   type Task,
@@ -177,21 +177,6 @@ const listOpenWants = ({ parts, wants }: PartsOfSpecimen, tasks: readonly LaneTa
       getBy: (tasks.find((task) => task.getsWant === id)?.method ?? null) as OpenWant['getBy'],
       partName: parts.find((part) => part.id === specimenPartId)!.name,
     }));
-
-/** The next act over all specimens of a job: one in hand first, then the first that may start. */
-function selectNextOfJob(tasks: readonly LaneTask[], now: Date) {
-  const perSpecimen = [...new Set(tasks.map((task) => task.specimenId))].map((id) =>
-    selectNextTask(
-      tasks.filter((task) => task.specimenId === id),
-      now,
-    ),
-  );
-  return (
-    perSpecimen.find((next) => next.task?.state === 'doing') ??
-    perSpecimen.find((next) => next.task) ??
-    perSpecimen[0] ?? { task: null, blockedBy: null }
-  );
-}
 
 function computeProgress(tasks: readonly LaneTask[]): Record<Station, number | null> {
   const share = (station: Station) => {

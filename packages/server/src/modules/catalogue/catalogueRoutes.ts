@@ -7,7 +7,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { addCasting } from './addCasting.ts';
 import { changeBuild } from './changeBuild.ts';
 import { readCatalogueTables } from './catalogueFile.ts';
-import { beginImport, cancel, carryOut, type RunningImport } from './importCatalogue.ts';
+import { beginImport, cancel, carryOut, type RunningImport } from './runningImport.ts';
 import { readCastingPhotos } from './readCastingPhotos.ts';
 import { readCastingView } from './readCastingView.ts';
 import { readCatalogue } from './readCatalogueView.ts';
@@ -81,7 +81,7 @@ function addImportRoutes(router: Router, room: Workroom): void {
       if (typeof request.body !== 'string')
         throw badInput(`Nothing was read: send the file as text/csv or ${CATALOGUE_TYPE}.`);
       const kind = request.is(CATALOGUE_TYPE) ? 'json' : 'csv';
-      const running = beginImport(room, request.body, kind, { isOnlyLook: request.query.look === '1' });
+      const running = beginImport(room, { text: request.body, kind }, { isOnlyLook: request.query.look === '1' });
       imports.set(running.report.id, running);
       if (imports.size > KEPT_IMPORTS) imports.delete(imports.keys().next().value!);
       response.status(202).json(running.report);

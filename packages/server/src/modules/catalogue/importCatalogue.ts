@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { setImmediate as giveWay } from 'node:timers/promises';
-import { CatalogueFile, type ImportReport } from '@sardonyx/contract';
+import { CatalogueFile, type ErrorBody, type ImportReport } from '@sardonyx/contract';
 import {
   createBodyTypeDrawing,
   shapeOfRole,
@@ -9,13 +8,14 @@ import {
   TABLE_NAMES,
   writeCatalogueCsv,
   type CatalogueTables,
+  type CsvReading,
   type ImportPlan,
 } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
+import type { Hands } from '../../aside/asideTask.ts';
 import { CastingPartRow, JointRow, VariantStateRow } from '../../entities/catalogue.ts';
-import { badInput, HttpError, refused } from '../../http/errors.ts';
+import { badInput, HttpError } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
-import { change, look, type Workroom } from '../../workroom.ts';
 import { readCatalogueTables, TABLE_CLASSES } from './catalogueFile.ts';
 
 const MOST_PROBLEMS = 200;
@@ -24,89 +24,69 @@ const MOST_CHANGES = 500;
 /** SQLite takes a limited number of values in one statement. */
 const ROWS_AT_ONCE = 200;
 
-export interface RunningImport {
-  report: ImportReport;
-  isCancelled: boolean;
-  /** What was brought, while it can still be carried out. */
-  brought: { readonly text: string; readonly kind: 'csv' | 'json' } | null;
+/** A file as it came. */
+export interface BroughtCatalogue {
+  readonly text: string;
+  readonly kind: 'csv' | 'json';
 }
+
+/** What is new about an import that runs. */
+export type ImportNews = Partial<ImportReport>;
 
 /** What only a JSON file has: it is taken for castings that are new. */
 type Extras = Pick<CatalogueFile, 'castings' | 'parts' | 'joints'>;
 
-/** Begins to look at a file and returns at once; its report tells how it stands. `isOnlyLook`: it is not carried out yet. */
-export function beginImport(
-  room: Workroom,
-  text: string,
-  kind: 'csv' | 'json',
-  { isOnlyLook }: { readonly isOnlyLook: boolean },
-): RunningImport {
-  const running: RunningImport = {
-    report: {
-      ...{ id: randomUUID(), state: 'reading', progress: 0, rows: 0, added: 0, changed: 0, unchanged: 0 },
-      ...{ changes: [], problems: [], problemCount: 0 },
-    },
-    isCancelled: false,
-    brought: { text, kind },
-  };
-  runInBackground(room, running, isOnlyLook);
-  return running;
-}
-
-/** Carries out what was looked at: checked anew against the catalogue as it is now. All or nothing. */
-export function carryOut(room: Workroom, running: RunningImport): void {
-  if (running.report.state !== 'checked') throw refused('not-checked', 'This file is not waiting to be taken in.');
-  note(running, { state: 'reading', progress: 0 });
-  runInBackground(room, running, false);
-}
-
-function runInBackground(room: Workroom, running: RunningImport, isOnlyLook: boolean): void {
-  runImport(room, running, isOnlyLook).catch((error: unknown) => {
-    room.log.error({ err: error, faultId: running.report.id }, 'import of a catalogue');
-    const message = 'Something broke on our side while it was written. Nothing was changed; try again.';
-    note(running, { state: 'refused', problems: [{ line: 0, column: null, message }], problemCount: 1 });
-  });
-}
-
-/** Ends one that runs at its next step; one that waits, at once. */
-export function cancel(running: RunningImport): void {
-  running.isCancelled = true;
-  if (running.report.state === 'checked') note(running, { state: 'cancelled' });
-}
-
-class Cancelled extends Error {}
-
-async function runImport(room: Workroom, running: RunningImport, isOnlyLook: boolean): Promise<void> {
-  const { text, kind } = running.brought!;
+/**
+ * Looks at a catalogue that was brought, or takes it in: checked against the catalogue as it is then, all or nothing. Tells how
+ * far it is; returns how it ended.
+ */
+export async function importCatalogue(
+  { text, kind, isOnlyLook }: BroughtCatalogue & { readonly isOnlyLook: boolean },
+  hands: Hands,
+): Promise<ImportNews> {
   try {
     const file = kind === 'json' ? await readFile(text) : null;
     // The same checks for both: a JSON file is checked row by row as the CSV that it would be.
-    const reading = await walk(readCatalogueCsv(file ? writeCatalogueCsv(withVersions(file)) : text), running);
-    note(running, { state: 'checking', progress: 0, rows: reading.rows.length });
-    const existing = await look(room, readCatalogueTables);
-    const plan = await walk(planCatalogueImport(reading, existing, randomUUID), running);
-    if (plan.problems.length > 0) {
-      note(running, {
-        ...{ state: 'refused', progress: 1 },
-        ...{ problems: plan.problems.slice(0, MOST_PROBLEMS), problemCount: plan.problems.length },
-      });
-      return;
+    const reading = walk(readCatalogueCsv(file ? writeCatalogueCsv(withVersions(file)) : text), hands);
+    hands.tell({ state: 'checking', progress: 0, rows: reading.rows.length } satisfies ImportNews);
+    if (isOnlyLook) {
+      const plan = planOn(await hands.look(readCatalogueTables), reading, hands);
+      return plan.problems.length ? refuseRows(plan) : { ...describePlan(plan), state: 'checked' };
     }
-    note(running, {
-      ...{ state: isOnlyLook ? 'checked' : 'writing', progress: 0, unchanged: plan.unchanged },
-      ...{ added: countRows(plan.added), changed: countRows(plan.changed) },
-      changes: plan.changes.slice(0, MOST_CHANGES),
+    return await hands.change(async (manager): Promise<ImportNews> => {
+      const plan = planOn(await readCatalogueTables(manager), reading, hands);
+      if (plan.problems.length) return refuseRows(plan);
+      hands.tell({ ...describePlan(plan), state: 'writing' } satisfies ImportNews);
+      await write(manager, plan, file, hands);
+      return { state: 'done', progress: 1 };
     });
-    if (isOnlyLook) return;
-    await change(room, (manager) => write(manager, plan, file, running));
-    note(running, { state: 'done', progress: 1 });
   } catch (error) {
-    if (error instanceof Cancelled) return note(running, { state: 'cancelled' });
     if (!(error instanceof HttpError)) throw error;
-    const fields = Object.entries(error.body.fields ?? { file: error.body.message });
-    const problems = fields.map(([path, why]) => ({ line: 0, column: null, message: `${path}: ${why}` }));
-    note(running, { state: 'refused', problems: problems.slice(0, MOST_PROBLEMS), problemCount: problems.length });
+    return refuseFile(error.body);
   }
+}
+
+const planOn = (existing: CatalogueTables, reading: CsvReading, hands: Hands): ImportPlan =>
+  walk(planCatalogueImport(reading, existing, randomUUID), hands);
+
+const refuseRows = ({ problems }: ImportPlan): ImportNews => ({
+  ...{ state: 'refused', progress: 1 },
+  ...{ problems: problems.slice(0, MOST_PROBLEMS), problemCount: problems.length },
+});
+
+const describePlan = (plan: ImportPlan): ImportNews => ({
+  ...{ progress: 0, unchanged: plan.unchanged },
+  ...{ added: countRows(plan.added), changed: countRows(plan.changed) },
+  changes: plan.changes.slice(0, MOST_CHANGES),
+});
+
+/** A file that is refused as a whole: for each field that is wrong, or for one reason. */
+export function refuseFile({ fields, message }: ErrorBody): ImportNews {
+  const problems = Object.entries(fields ?? { file: message }).map(([path, why]) => ({
+    ...{ line: 0, column: null },
+    message: path === 'file' ? why : `${path}: ${why}`,
+  }));
+  return { state: 'refused', problems: problems.slice(0, MOST_PROBLEMS), problemCount: problems.length };
 }
 
 async function readFile(text: string): Promise<CatalogueFile> {
@@ -124,35 +104,23 @@ const withVersions = (file: CatalogueFile): CatalogueTables =>
     TABLE_NAMES.map((name) => [name, file[name].map((row) => ({ ...row, version: 1 }))]),
   ) as unknown as CatalogueTables;
 
-/** What can no longer be carried out is not kept. */
-function note(running: RunningImport, news: Partial<ImportReport>): void {
-  running.report = { ...running.report, ...news };
-  if (['done', 'refused', 'cancelled'].includes(running.report.state)) running.brought = null;
-}
-
 const countRows = (tables: CatalogueTables) => TABLE_NAMES.reduce((sum, name) => sum + tables[name].length, 0);
 
-/** Runs a generator to its end, giving way to other requests between its steps. */
-async function walk<T>(work: Generator<number, T>, running: RunningImport): Promise<T> {
+/** Runs a generator to its end, and tells how far it is between its steps. */
+function walk<T>(work: Generator<number, T>, hands: Hands): T {
   for (;;) {
     const step = work.next();
     if (step.done) return step.value;
-    await report(running, step.value);
+    report(step.value, hands);
   }
 }
 
-async function report(running: RunningImport, progress: number): Promise<void> {
-  note(running, { progress });
-  await giveWay();
-  if (running.isCancelled) throw new Cancelled();
+function report(progress: number, hands: Hands): void {
+  hands.tell({ progress } satisfies ImportNews);
+  hands.goOn();
 }
 
-async function write(
-  manager: EntityManager,
-  plan: ImportPlan,
-  extras: Extras | null,
-  running: RunningImport,
-): Promise<void> {
+async function write(manager: EntityManager, plan: ImportPlan, extras: Extras | null, hands: Hands): Promise<void> {
   const total = countRows(plan.added) + countRows(plan.changed) + 1;
   let done = 0;
   for (const ids of inPieces(plan.removedVariantStateIds)) await manager.delete(VariantStateRow, { id: In([...ids]) });
@@ -163,13 +131,13 @@ async function write(
     for (const rows of inPieces<object>(added)) {
       await manager.insert(type, [...rows]);
       done += rows.length;
-      await report(running, done / total);
+      report(done / total, hands);
     }
     if (name === 'castings' && extras)
       for (const casting of plan.added.castings) await addPartsAndJoints(manager, casting, extras);
     for (const { id, version, ...fields } of plan.changed[name]) {
       await manager.update(type, { id }, { ...fields, version: version + 1 });
-      if (++done % ROWS_AT_ONCE === 0) await report(running, done / total);
+      if (++done % ROWS_AT_ONCE === 0) report(done / total, hands);
     }
   }
 }

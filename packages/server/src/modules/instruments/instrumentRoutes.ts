@@ -1,3 +1,4 @@
+import { setTimeout as wait } from 'node:timers/promises';
 import { MeasureColour, PourOnScales, TurnDial } from '@sardonyx/contract';
 import { Router, type Response } from 'express';
 import { InstrumentRow } from '../../entities/workshop.ts';
@@ -31,10 +32,11 @@ export function createInstrumentRoutes(room: Workroom): Router {
         sendEvent(response, 'fault', { message: `${instrument.name} gives no reading: ${(fault as Error).message}.` });
       }
     };
-    await send();
-    const timer = setInterval(() => void send(), instrument.kind === 'scales' ? SCALES_EVERY_MS : EVERY_MS);
-    timer.unref();
-    response.on('close', () => clearInterval(timer));
+    // One question after the other, and none after the reader has gone.
+    while (!response.destroyed) {
+      await send();
+      await wait(instrument.kind === 'scales' ? SCALES_EVERY_MS : EVERY_MS, undefined, { ref: false });
+    }
   });
   router.post('/instruments/:id/dial', async (request, response) => {
     const { setC } = await validateBody(TurnDial, request.body);

@@ -14,14 +14,12 @@ import {
 } from '@sardonyx/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { BathRow, type InstrumentRow } from '../../entities/workshop.ts';
+import { fetchReading } from './fetchReading.ts';
 
 /** The one interface of every instrument: what it reads now. Throws when it gives no answer. */
 export type ReadNow = (instrument: InstrumentRow, now: Date) => Promise<Reading>;
 
 const ROOM_C = 20;
-/** An endpoint on this bench answers at once or not at all. */
-const PATIENCE_MS = 2000;
-
 interface RunningOven {
   state: OvenState;
   at: number;
@@ -104,11 +102,4 @@ async function askEndpoint({ url, kind }: InstrumentRow, now: Date): Promise<Rea
   }
   if (typeof celsius !== 'number' || !Number.isFinite(celsius)) throw new Error('it sent no number called celsius');
   return { at, celsius };
-}
-
-/** What an endpoint answers, as it is. */
-export async function fetchReading(url: string): Promise<unknown> {
-  const answer = await fetch(url, { signal: AbortSignal.timeout(PATIENCE_MS), redirect: 'error' });
-  if (!answer.ok) throw new Error(`it answered ${answer.status}`);
-  return answer.json();
 }

@@ -11,7 +11,7 @@ import {
 import type { EntityManager } from 'typeorm';
 import type { InstrumentRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
-import { fetchReading } from './readInstrument.ts';
+import { fetchReading } from './fetchReading.ts';
 import { findTrueSpectrum, seedOf } from './simulatedSubject.ts';
 
 /** Of an instrument whose own noise is not known (planning estimate). */

@@ -60,9 +60,9 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
   };
 }
 
-/** In the order in which it was written: a coat that was logged late has an earlier hour. */
+/** In the order in which it was written, whatever the clock said. */
 const readLog = (manager: EntityManager, jobId: string): Promise<TaskLogRow[]> =>
-  manager.createQueryBuilder(TaskLogRow, 'entry').where({ jobId }).orderBy('entry.rowid', 'ASC').getMany();
+  manager.find(TaskLogRow, { where: { jobId }, order: { seq: 'ASC' } });
 
 /** What compiling the plans had to say. */
 async function readNotices(manager: EntityManager, jobId: string): Promise<string[]> {

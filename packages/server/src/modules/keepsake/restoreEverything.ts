@@ -3,7 +3,7 @@ import { basename, join } from 'node:path';
 import { openDatabase } from '../../data-source.ts';
 import { DATABASE_FILE, DRAFT_PREFIX } from '../../disk/folderNames.ts';
 import { planSwap, swapFolder } from '../../disk/swapFolder.ts';
-import { inTurn, withDisk, type Workroom } from '../../workroom.ts';
+import { alone, withDisk, type Workroom } from '../../workroom.ts';
 import { checkDatabase } from './checkDatabase.ts';
 import { photoEntry } from './manifest.ts';
 import { refuseSave } from './refuseSave.ts';
@@ -33,7 +33,7 @@ export function restoreEverything(room: Workroom, zipPath: string, isGone: () =>
  * What the disk interrupts is finished when the bench is asked next (workroom), or at the next start.
  */
 export function swapIn(room: Workroom, draft: string, withPhotos: boolean, isGone: () => boolean): Promise<string> {
-  return inTurn(room, () =>
+  return alone(room, () =>
     withDisk(room, async () => {
       if (isGone()) throw refuseSave('it was ended');
       const kept = `before-restore-${room.now().toISOString().replace(/[:.]/g, '-')}`;

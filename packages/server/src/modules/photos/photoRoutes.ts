@@ -1,45 +1,20 @@
-import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { DescribePhoto } from '@sardonyx/contract';
 import { Router } from 'express';
-import multer from 'multer';
-import { JobRow } from '../../entities/work.ts';
-import { PhotoRow } from '../../entities/photo.ts';
 import { badInput, notFound } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
-import { change, withDisk, type Workroom } from '../../workroom.ts';
-import { assertJobIsOpen } from '../rows/rowKinds.ts';
-import { findRow } from '../rows/versionedRows.ts';
-import { photoPath, storePhoto, thumbnailPath, writeThumbnail } from './photoStore.ts';
-
-const MAX_BYTES = 25 * 1024 * 1024;
+import type { Workroom } from '../../workroom.ts';
+import { keepPhoto } from './keepPhoto.ts';
+import { receivePicture } from './receivePicture.ts';
+import { photoPath, thumbnailPath, writeThumbnail } from './photoStore.ts';
 
 export function createPhotoRoutes(room: Workroom): Router {
   const router = Router();
-  const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX_BYTES, files: 1 } });
-  router.post('/photos/upload', upload.single('picture'), async (request, response) => {
+  router.post('/photos/upload', receivePicture(), async (request, response) => {
     if (!request.file) throw badInput('No picture came along. Nothing was saved.');
     const body = await validateBody(DescribePhoto, { ...request.body });
-    await findRow(room.source.manager, JobRow, body.jobId, 'This job');
-    const { buffer } = request.file;
-    // The picture is on the disk before its row is.
-    const stored = await withDisk(room, () => storePhoto(room.folder, buffer));
-    const photo = await change(room, async (manager) => {
-      await assertJobIsOpen(manager, body.jobId);
-      const row = manager.create(PhotoRow, {
-        id: randomUUID(),
-        version: 1,
-        ...body,
-        ...stored,
-        specimenId: null,
-        control: null,
-        takenAt: room.now().toISOString(),
-      });
-      await manager.insert(PhotoRow, row);
-      return row;
-    });
-    response.status(201).json(photo);
+    response.status(201).json(await keepPhoto(room, body, request.file.buffer));
   });
   router.get('/photos/:hash/:size', async (request, response) => {
     const { hash, size } = request.params;

@@ -4,10 +4,9 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { PHOTO_FOLDER, THUMBNAIL_FOLDER } from '../../disk/folderNames.ts';
 import { writeDurably } from '../../disk/writeDurably.ts';
-import { badInput } from '../../http/errors.ts';
+import { decodePicture } from './decodePicture.ts';
 
 const THUMBNAIL_PX = 360;
-const MAX_PIXELS = 60_000_000;
 
 export interface StoredPhoto {
   readonly hash: string;
@@ -18,16 +17,13 @@ export interface StoredPhoto {
 export const photoPath = (folder: string, hash: string) => join(folder, PHOTO_FOLDER, `${hash}.jpg`);
 export const thumbnailPath = (folder: string, hash: string) => join(folder, THUMBNAIL_FOLDER, `${hash}.jpg`);
 
-/**
- * Keeps a picture: turned upright, written anew as JPEG without any of the camera's own notes (so no place and no
- * serial number), named by the SHA-256 of what is stored, with a thumbnail beside it.
- */
+/** Keeps a picture as it was decoded, named by the SHA-256 of what is stored, with a thumbnail beside it. */
 export async function storePhoto(folder: string, bytes: Buffer): Promise<StoredPhoto> {
-  const { data, info } = await decode(bytes);
-  const hash = createHash('sha256').update(data).digest('hex');
-  await writeOnce(photoPath(folder, hash), data);
-  await writeThumbnail(folder, hash, data);
-  return { hash, widthPx: info.width, heightPx: info.height };
+  const { jpeg, widthPx, heightPx } = await decodePicture(bytes);
+  const hash = createHash('sha256').update(jpeg).digest('hex');
+  await writeOnce(photoPath(folder, hash), jpeg);
+  await writeThumbnail(folder, hash, jpeg);
+  return { hash, widthPx, heightPx };
 }
 
 export async function writeThumbnail(folder: string, hash: string, picture: Buffer): Promise<void> {
@@ -36,21 +32,6 @@ export async function writeThumbnail(folder: string, hash: string, picture: Buff
     .jpeg({ quality: 80 })
     .toBuffer();
   await writeOnce(thumbnailPath(folder, hash), small);
-}
-
-async function decode(bytes: Buffer) {
-  try {
-    return await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
-      .rotate()
-      .jpeg({ quality: 90 })
-      .toBuffer({ resolveWithObject: true });
-  } catch {
-    throw badInput(
-      'This is not a picture that can be read (JPEG, PNG or WebP, up to 60 megapixels). Nothing was saved.',
-      undefined,
-      'not-a-picture',
-    );
-  }
 }
 
 /** Content-named files never change; one that is damaged or empty is written anew. */

@@ -1,73 +1,99 @@
 import { randomUUID } from 'node:crypto';
 import type { ShelfFile, ShelfReport } from '@sardonyx/contract';
-import {
-  computeLab,
-  completeProduct,
-  convertLabToHex,
-  createOpticsFromSamples,
-  readCgats,
-  readShelfCsv,
-  selectLettingDownWhite,
-  surfaceOf,
-} from '@sardonyx/core';
+import { completeProduct, planShelfImport, readCgats, readShelfCsv, type ShelfImport } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
+import type { Hands } from '../../aside/asideTask.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
-import { badInput } from '../../http/errors.ts';
+import { badInput, refused } from '../../http/errors.ts';
+import { planSpectra, writeSpectra } from './bringSpectra.ts';
 
-/** Brings pots (CSV) or spectra (CGATS text) onto the shelf: adds and changes, removes nothing; faulty lines are left out and told. */
-export async function bringShelfFile(manager: EntityManager, file: ShelfFile): Promise<ShelfReport> {
-  return file.format === 'csv' ? bringPots(manager, file.text) : bringSpectra(manager, file);
+const MOST_PROBLEMS = 200;
+/** SQLite takes a limited number of values in one statement. */
+const ROWS_AT_ONCE = 200;
+
+type Problem = ShelfReport['problems'][number];
+
+/** What a file would do to the shelf, and the doing of it. */
+export interface BroughtShelf {
+  readonly added: number;
+  readonly changed: number;
+  readonly unchanged: number;
+  readonly problems: readonly Problem[];
+  write(): Promise<void>;
 }
 
-async function bringPots(manager: EntityManager, text: string): Promise<ShelfReport> {
+/**
+ * Brings pots (CSV) or spectra (CGATS text) onto the shelf: adds and changes, removes nothing. It is only looked at, taken as a
+ * whole (refused where a line is faulty), or taken without its faulty lines, as is asked.
+ */
+export async function bringShelfFile(file: ShelfFile, hands: Hands): Promise<ShelfReport> {
+  const plan = file.format === 'csv' ? planPots(file.text) : planCgats(file);
+  if (file.take === 'look') return hands.look(async (manager) => describe(await plan(manager), false));
+  return hands.change(async (manager) => {
+    const brought = await plan(manager);
+    if (file.take === 'all' && brought.problems.length)
+      throw refused(
+        'faulty-lines',
+        `There ${brought.problems.length === 1 ? 'is a fault' : `are ${brought.problems.length} faults`} in it: nothing was taken.`,
+      );
+    await brought.write();
+    return describe(brought, true);
+  });
+}
+
+const describe = ({ added, changed, unchanged, problems }: BroughtShelf, isTaken: boolean): ShelfReport => ({
+  ...{ added, changed, unchanged, isTaken },
+  ...{ problems: problems.slice(0, MOST_PROBLEMS), problemCount: problems.length },
+});
+
+function planPots(text: string) {
   const { lines, problems } = readShelfCsv(text);
-  let [added, changed] = [0, 0];
-  for (const { product: fields, pot } of lines) {
-    const known = await manager.findOneBy(PaintProductRow, { line: fields.line, name: fields.name });
-    const own = known && (await manager.findOneBy(PaintPotRow, { productId: known.id }));
-    const product =
-      known ?? manager.create(PaintProductRow, { ...completeProduct(fields), id: randomUUID(), version: 1 });
-    if (known) await manager.update(PaintProductRow, { id: known.id }, { ...fields, version: known.version + 1 });
-    else await manager.insert(PaintProductRow, product);
-    if (own) await manager.update(PaintPotRow, { id: own.id }, { ...pot, version: own.version + 1 });
-    else await manager.insert(PaintPotRow, { id: randomUUID(), version: 1, productId: product.id, ...pot });
-    if (known) changed++;
-    else added++;
-  }
-  return {
-    ...{ added, changed },
-    problems: problems.map(({ line, column, message }) => ({
-      line,
-      message: column ? `${column}: ${message}` : message,
-    })),
+  return async (manager: EntityManager): Promise<BroughtShelf> => {
+    const plan = planShelfImport(lines, await manager.find(PaintProductRow), await manager.find(PaintPotRow));
+    const { added, changed, unchanged } = plan;
+    return {
+      ...{ added: added.length, changed: changed.length, unchanged },
+      problems: problems.map(({ line, column, message }) => ({
+        line,
+        message: column ? `${column}: ${message}` : message,
+      })),
+      write: () => writePots(manager, plan),
+    };
   };
 }
 
-/** Samples with the name of a paint that stands here; one without a pot is told, not guessed. */
-async function bringSpectra(manager: EntityManager, { text, geometry }: ShelfFile): Promise<ShelfReport> {
-  const { samples, problems } = readCgats(text);
-  const products = await manager.find(PaintProductRow);
-  const byName = new Map(products.map((product) => [`${product.line} ${product.name}`.toLowerCase(), product]));
-  const unknown: ShelfReport['problems'][number][] = [];
-  let changed = 0;
-  for (const name of new Set(samples.map((sample) => sample.name))) {
-    const product = byName.get(name.toLowerCase());
-    if (!product) {
-      unknown.push({ line: 0, message: `"${name}" is no pot on this shelf (line and name, as the shelf writes it).` });
-      continue;
-    }
-    const own = samples.filter((sample) => sample.name === name);
-    const white = selectLettingDownWhite(product, products, geometry);
-    const optics = createOpticsFromSamples(own, white, surfaceOf(geometry));
-    if (!optics) {
-      unknown.push({ line: 0, message: `"${name}": tints alone say nothing without the paint itself (SHARE 1).` });
-      continue;
-    }
-    const masstone = own.find((sample) => sample.share === 1);
-    const colourHex = masstone ? convertLabToHex(computeLab(masstone.spectrum)) : product.colourHex;
-    await manager.update(PaintProductRow, { id: product.id }, { optics, colourHex, version: product.version + 1 });
-    changed++;
+async function writePots(manager: EntityManager, { added, changed }: ShelfImport): Promise<void> {
+  const fresh = added.map(({ product, pot }) => {
+    const row = { ...completeProduct(product), id: randomUUID(), version: 1 };
+    return { product: row, pot: { id: randomUUID(), version: 1, productId: row.id, ...pot } };
+  });
+  for (let i = 0; i < fresh.length; i += ROWS_AT_ONCE) {
+    const some = fresh.slice(i, i + ROWS_AT_ONCE);
+    await manager.insert(
+      PaintProductRow,
+      some.map(({ product }) => product),
+    );
+    await manager.insert(
+      PaintPotRow,
+      some.map(({ pot }) => pot),
+    );
   }
-  if (changed === 0 && problems.length + unknown.length === 0) throw badInput('Nothing was in this file.');
-  return { added: 0, changed, problems: [...problems, ...unknown] };
+  for (const { line, product, pot } of changed) {
+    await manager.update(PaintProductRow, { id: product.id }, { ...line.product, version: product.version + 1 });
+    if (pot) await manager.update(PaintPotRow, { id: pot.id }, { ...line.pot, version: pot.version + 1 });
+    else await manager.insert(PaintPotRow, { id: randomUUID(), version: 1, productId: product.id, ...line.pot });
+  }
+}
+
+function planCgats({ text, geometry }: ShelfFile) {
+  const { samples, problems } = readCgats(text);
+  return async (manager: EntityManager): Promise<BroughtShelf> => {
+    const { spectra, unknown } = planSpectra(samples, await manager.find(PaintProductRow), geometry);
+    if (spectra.length + problems.length + unknown.length === 0) throw badInput('Nothing was in this file.');
+    return {
+      ...{ added: 0, changed: spectra.length, unchanged: 0 },
+      problems: [...problems, ...unknown],
+      write: () => writeSpectra(manager, spectra),
+    };
+  };
 }

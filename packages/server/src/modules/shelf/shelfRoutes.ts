@@ -10,10 +10,10 @@ import {
 } from '@sardonyx/core';
 import { Router } from 'express';
 import type { PaintProductRow } from '../../entities/paint.ts';
+import { runAside } from '../../aside/runAside.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { addPot } from './addPot.ts';
-import { bringShelfFile } from './bringShelfFile.ts';
 import { readShelf } from './readShelf.ts';
 
 /** Pots: what stands on the shelf, what comes onto it, and the shelf as files. */
@@ -28,7 +28,7 @@ export function createShelfRoutes(room: Workroom): Router {
   });
   router.post('/shelf/files', async (request, response) => {
     const body = await validateBody(ShelfFile, request.body);
-    response.json(await change(room, (manager) => bringShelfFile(manager, body)));
+    response.json(await runAside(room, 'shelf', { ...body }).ended);
   });
   router.get('/shelf.csv', async (_request, response) => {
     const { products, pots } = await look(room, readShelf);

@@ -96,7 +96,7 @@ async function readRows(
     log: (
       await read<Stored<TaskLog, 'work'>>(
         `SELECT task_log.* FROM task_log JOIN task ON task.id = task_log.taskId
-         WHERE task.specimenId = ? AND task.act IN (${TELLING}) ORDER BY task_log.rowid`,
+         WHERE task.specimenId = ? AND task.act IN (${TELLING}) ORDER BY task_log.seq`,
       )
     ).map((row) => ({ ...row, work: JSON.parse(row.work) as TaskLog['work'] })),
   };

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { createLoggedWork, type LogAct, type TaskMeasure } from '@sardonyx/core';
+import { createLoggedWork, type LogAct, type TaskLog, type TaskMeasure } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { TaskLogRow, type TaskRow } from '../../entities/work.ts';
 import { SpecimenPartRow } from '../../entities/workpiece.ts';
@@ -17,8 +17,14 @@ export interface LogLine {
 export async function writeLog(manager: EntityManager, task: TaskRow, line: LogLine): Promise<void> {
   const { act, who, at, note, coats = [], measures = [] } = line;
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: task.specimenId });
-  await manager.insert(TaskLogRow, {
+  await appendToLog(manager, {
     ...{ id: randomUUID(), taskId: task.id, jobId: task.jobId, who, at: at.toISOString(), act, note },
     work: createLoggedWork(task, { parts, coats, measures }),
   });
+}
+
+/** Behind all that is in the log, whatever the clock says. */
+export async function appendToLog(manager: EntityManager, entry: Omit<TaskLog, 'seq'>): Promise<void> {
+  const [{ seq }] = await manager.query<[{ seq: number }]>('SELECT coalesce(max(seq), 0) + 1 AS seq FROM task_log');
+  await manager.insert(TaskLogRow, { ...entry, seq });
 }

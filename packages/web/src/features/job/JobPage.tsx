@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useGetJobQuery } from '../../shared/api/api.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
+import { usePhoneShown } from '../phone/index.ts';
 import { JobContext, type JobInHand } from './JobContext.tsx';
 import { JobHead } from './JobHead.tsx';
 import { StationRule } from './StationRule.tsx';
@@ -37,6 +38,7 @@ export function JobPage() {
 }
 
 function JobBench({ view, station }: { readonly view: JobView; readonly station: Station }) {
+  usePhoneShown(view.job.id, station);
   const [params, setParams] = useSearchParams();
   const asked = params.get('part');
   const specimen =

@@ -11,6 +11,7 @@ import { readAppError, type AppError } from '../../shared/api/appError.ts';
 import { formatMoment } from '../../shared/dates/sayDates.ts';
 import { capitalise } from '../../shared/format.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { LetPhoneIn } from '../phone/index.ts';
 
 interface PhotoStripProps {
   readonly jobId: string;
@@ -118,6 +119,7 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
       <label htmlFor={`${id}-camera`} className="plain-button cursor-pointer">
         <CameraIcon aria-hidden size={18} /> Take one with the camera
       </label>
+      <LetPhoneIn />
       <input
         id={`${id}-camera`}
         className="sr-only"

@@ -1,3 +1,4 @@
+import type { ShelfFile, ShelfReport } from '@sardonyx/contract';
 import type { Geometry } from '@sardonyx/core';
 import { useState } from 'react';
 import { TakeOutIcon } from '../../shared/ui/icons.ts';
@@ -5,18 +6,30 @@ import { ChooseGeometry } from '../../shared/form/ChooseGeometry.tsx';
 import { useBringShelfFileMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { ShelfFileReport } from './ShelfFileReport.tsx';
 
-const SHOWN = 8;
+type Brought = Omit<ShelfFile, 'take'>;
 
-/** The shelf as files: pots as CSV, spectra as CGATS text, out and in. */
+/** The shelf as files: pots as CSV, spectra as CGATS text, out and in. What comes in is looked at before it is taken. */
 export function ShelfFiles() {
-  const [bring, { data: report, error, isLoading }] = useBringShelfFileMutation();
+  const [bring, { error, isLoading }] = useBringShelfFileMutation();
   const [geometry, setGeometry] = useState<Geometry>('gloss left out');
+  const [brought, setBrought] = useState<Brought | null>(null);
+  const [report, setReport] = useState<ShelfReport | null>(null);
+  const send = async (file: Brought, take: ShelfFile['take']) => {
+    const { data } = await bring({ ...file, take });
+    setReport(data ?? null);
+    // What could not be taken is still there to be taken.
+    setBrought(data?.isTaken ? null : file);
+  };
   const read = async (file: File | undefined) => {
     if (!file) return;
     const text = await file.text();
-    const isCgats = /BEGIN_DATA_FORMAT/i.test(text);
-    await bring({ format: isCgats ? 'cgats' : 'csv', text, geometry });
+    await send({ format: /BEGIN_DATA_FORMAT/i.test(text) ? 'cgats' : 'csv', text, geometry }, 'look');
+  };
+  const leave = () => {
+    setBrought(null);
+    setReport(null);
   };
   return (
     <section aria-label="The shelf as files" className="space-y-3">
@@ -45,23 +58,12 @@ export function ShelfFiles() {
         <ChooseGeometry label="Spectra measured with" geometry={geometry} onChoose={setGeometry} />
       </div>
       {report && (
-        <div role="status">
-          <p>
-            <strong>
-              {report.added} added, {report.changed} changed
-            </strong>
-            {report.problems.length > 0 && `, ${report.problems.length} left out:`}
-          </p>
-          <ul className="text-note">
-            {report.problems.slice(0, SHOWN).map(({ line, message }) => (
-              <li key={`${line} ${message}`}>
-                {line > 0 && `Line ${line}: `}
-                {message}
-              </li>
-            ))}
-            {report.problems.length > SHOWN && <li>and {report.problems.length - SHOWN} more</li>}
-          </ul>
-        </div>
+        <ShelfFileReport
+          report={report}
+          isBusy={isLoading}
+          onTake={brought && ((take) => void send(brought, take))}
+          onLeave={leave}
+        />
       )}
       {error !== undefined && <ErrorNote error={readAppError(error)} />}
       <p className="text-note text-soft-ink">

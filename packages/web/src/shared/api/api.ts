@@ -40,6 +40,8 @@ import type {
   TimersView,
   WorkshopView,
   NounPath,
+  PhoneDoorView,
+  ShowToPhone,
   TakePart,
 } from '@sardonyx/contract';
 import { getNoun, VIEWS } from '@sardonyx/contract';
@@ -63,36 +65,8 @@ import type {
   Variant,
   ViewKind,
 } from '@sardonyx/core';
-import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
-import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
-import { cameOnline, diskFailed, diskRecovered, wentOffline, type connectionSlice } from './connectionSlice.ts';
-
-const ask = fetchBaseQuery({ baseUrl: '/api/' });
-
-/** Every request: failures become AppErrors, and the page learns whether the server can be reached. */
-const baseQuery: BaseQueryFn<string | FetchArgs, unknown, AppError> = async (args, context, extra) => {
-  const { data, error, meta } = await ask(args, context, extra);
-  const { isOnline, trouble } = (
-    context.getState() as { connection: ReturnType<typeof connectionSlice.getInitialState> }
-  ).connection;
-  if (error && typeof error.status !== 'number' && !meta?.response) {
-    if (isOnline) context.dispatch(wentOffline());
-    return { error: OFFLINE };
-  }
-  if (!isOnline) context.dispatch(cameOnline());
-  if (error) {
-    const failure = convertToAppError(meta?.response?.status ?? 500, error.data);
-    if (failure.kind === 'disk') context.dispatch(diskFailed(failure.message));
-    return { error: failure };
-  }
-  if (args === 'health') noteDisk(data as Health);
-  return { data };
-
-  function noteDisk({ trouble: now }: Health): void {
-    if (now && now.message !== trouble) context.dispatch(diskFailed(now.message));
-    if (!now && trouble !== null) context.dispatch(diskRecovered());
-  }
-};
+import { createApi } from '@reduxjs/toolkit/query/react';
+import { baseQuery } from './baseQuery.ts';
 
 /** What may be added to a mixing's log, and where it goes. */
 export type MixLogLine =
@@ -261,6 +235,22 @@ export const api = createApi({
       }),
       invalidatesTags: VIEWS,
     }),
+    getPhoneDoor: build.query<PhoneDoorView, void>({ query: () => 'phone', providesTags: ['Phone'] }),
+    openPhoneDoor: build.mutation<PhoneDoorView, number>({
+      query: (hours) => ({ url: 'phone/open', method: 'POST', body: { hours } }),
+      invalidatesTags: ['Phone'],
+    }),
+    shutPhoneDoor: build.mutation<PhoneDoorView, void>({
+      query: () => ({ url: 'phone/shut', method: 'POST' }),
+      invalidatesTags: ['Phone'],
+    }),
+    sendPhoneOut: build.mutation<PhoneDoorView, string>({
+      query: (id) => ({ url: `phone/devices/${encodeURIComponent(id)}`, method: 'DELETE' }),
+      invalidatesTags: ['Phone'],
+    }),
+    showToPhone: build.mutation<null, ShowToPhone>({
+      query: (body) => ({ url: 'phone/shown', method: 'PUT', body }),
+    }),
     getCopies: build.query<readonly KeptCopy[], void>({ query: () => 'copies', providesTags: ['Copies'] }),
     makeCopy: build.mutation<readonly KeptCopy[], void>({
       query: () => ({ url: 'copies', method: 'POST' }),
@@ -370,6 +360,11 @@ export const {
   useSignOffMutation,
   useRestoreEverythingMutation,
   useGetCopiesQuery,
+  useGetPhoneDoorQuery,
+  useOpenPhoneDoorMutation,
+  useShutPhoneDoorMutation,
+  useSendPhoneOutMutation,
+  useShowToPhoneMutation,
   useMakeCopyMutation,
   useRestoreCopyMutation,
 } = api;

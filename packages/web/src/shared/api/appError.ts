@@ -2,7 +2,8 @@ import type { ErrorBody, Reason } from '@sardonyx/contract';
 
 /** Everything that can go wrong with a request, as plain data; one component shows it. */
 export interface AppError {
-  readonly kind: 'offline' | 'disk' | 'bad input' | 'missing' | 'stale' | 'refused' | 'fault';
+  readonly kind:
+    'offline' | 'disk' | 'bad input' | 'missing' | 'stale' | 'counted' | 'not let in' | 'refused' | 'fault';
   /** The server's name for it. */
   readonly code?: string;
   readonly message: string;
@@ -21,6 +22,8 @@ export interface AppError {
 
 const KINDS: Readonly<Record<number, AppError['kind']>> = {
   400: 'bad input',
+  401: 'not let in',
+  403: 'not let in',
   404: 'missing',
   409: 'stale',
   413: 'bad input',
@@ -37,11 +40,14 @@ export const OFFLINE: AppError = {
 /** Nothing is wrong with what was sent: it waits here until the bench can take it. */
 export const isHeldUp = ({ kind }: AppError): boolean => kind === 'offline' || kind === 'disk';
 
+/** It was done the first time it was sent; only the answer was lost. */
+export const isCounted = ({ kind }: AppError): boolean => kind === 'counted';
+
 /** Turns an answer of the server that is not 2xx into an AppError. */
 export function convertToAppError(status: number, body: unknown): AppError {
   const known = (typeof body === 'object' && body !== null ? body : {}) as Partial<ErrorBody>;
   return {
-    kind: KINDS[status] ?? 'fault',
+    kind: known.code === 'counted' ? 'counted' : (KINDS[status] ?? 'fault'),
     message: known.message ?? 'Something broke on the way. Nothing was saved; try again.',
     ...(known.code ? { code: known.code } : {}),
     ...(known.fields ? { fields: known.fields } : {}),

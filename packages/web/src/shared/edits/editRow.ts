@@ -2,7 +2,7 @@ import { createAsyncThunk } from '@reduxjs/toolkit';
 import { getNoun, type NounPath } from '@sardonyx/contract';
 import { toastShown } from '../ui/toastsSlice.ts';
 import { api, type Row } from '../api/api.ts';
-import { isHeldUp, readAppError, type AppError } from '../api/appError.ts';
+import { isCounted, isHeldUp, readAppError, type AppError } from '../api/appError.ts';
 import { takesEdits } from '../api/connectionSlice.ts';
 import * as edits from './editsSlice.ts';
 import type { Conflict, editsSlice, Undo, Unsent } from './editsSlice.ts';
@@ -59,6 +59,7 @@ async function sendChange(
     dispatch(edits.unsentKept({ act: 'change', ...edit }));
     return null;
   }
+  if (isCounted(error!)) return showCounted(dispatch, kind);
   if (error!.kind === 'stale' && error!.current) {
     const current = error!.current;
     dispatch(api.util.invalidateTags(['Job', 'Bench']));
@@ -81,6 +82,12 @@ async function sendChange(
   return isShownInPlace ? error! : refuse(dispatch, label, error!);
 }
 
+/** It was saved before its answer was lost. What it became is read again; taking it back goes by what is shown then. */
+function showCounted(dispatch: Dispatch, kind: NounPath): null {
+  dispatch(api.util.invalidateTags([...getNoun(kind).views]));
+  return null;
+}
+
 /** Adds a row; undo removes it again. */
 export const createRow = createAsyncThunk<
   EditResult,
@@ -92,6 +99,7 @@ export const createRow = createAsyncThunk<
       dispatch(edits.undoKept({ act: 'delete', kind, id: data.id, version: data.version, label }));
       return null;
     }
+    if (isCounted(error!)) return showCounted(dispatch, kind);
     if (!isHeldUp(error!)) return isShownInPlace ? error! : refuse(dispatch, label, error!);
     dispatch(edits.unsentKept({ act: 'create', kind, id: '', label, before: {}, changes: body }));
     return null;
@@ -115,6 +123,7 @@ async function sendRemoval(dispatch: Dispatch, edit: Omit<Unsent, 'act' | 'chang
     dispatch(edits.unsentKept({ act: 'delete', ...edit, changes: {} }));
     return null;
   }
+  if (error && isCounted(error)) return showCounted(dispatch, kind);
   if (error) return refuse(dispatch, label, error);
   const { kept } = getNoun(kind);
   if (kept) {

@@ -5,6 +5,7 @@ import { Select } from '../ui/Select.tsx';
 import type { Row } from '../api/api.ts';
 import type { AppError } from '../api/appError.ts';
 import { changeRow } from '../edits/editRow.ts';
+import { useWaiting } from '../edits/useWaiting.ts';
 import { Field } from '../ui/Field.tsx';
 import { useAppDispatch } from '../store.ts';
 
@@ -21,26 +22,29 @@ interface AutosavedProps<R extends Row> {
 
 interface Draft<R> {
   readonly text: string;
-  /** The row as it was when the edit began. */
+  /** The row as it was when the edit began, and what the field said then. */
   readonly from: R;
+  readonly said: string;
 }
 
 /** A field that saves itself when it is left; a choice at once. What was refused stays in the field, with the reason under it. */
 export function Autosaved<R extends Row>({ kind, row, field, label, type = 'text', options }: AutosavedProps<R>) {
   const dispatch = useAppDispatch();
-  const saved = String(row[field] ?? '');
+  const waiting = useWaiting(kind, row.id);
+  const isWaiting = field in waiting;
+  const shown = String((isWaiting ? waiting[field] : row[field]) ?? '');
   // The edit keeps the row it began with: a save made meanwhile elsewhere must show as such.
   const [draft, setDraft] = useState<Draft<R> | null>(null);
   const [error, setError] = useState<AppError | null>(null);
   const edit = (text: string) => {
-    const next = { text, from: draft?.from ?? row };
+    const next = { text, from: draft?.from ?? row, said: draft?.said ?? shown };
     setDraft(next);
     return next;
   };
   const save = async (draft: Draft<R> | null) => {
     if (!draft) return;
     const value = readValue(draft.text, type);
-    if (draft.text === String(draft.from[field] ?? '')) return setDraft(null);
+    if (draft.text === draft.said) return setDraft(null);
     const problem = await dispatch(
       changeRow({
         kind,
@@ -54,15 +58,19 @@ export function Autosaved<R extends Row>({ kind, row, field, label, type = 'text
     if (!problem) setDraft(null);
   };
   return (
-    <Field label={label} error={error?.fields?.[field] ?? error?.message}>
+    <Field
+      label={label}
+      hint={isWaiting ? 'Kept here; not on the bench yet.' : ''}
+      error={error?.fields?.[field] ?? error?.message}
+    >
       {options ? (
-        <Select value={draft?.text ?? saved} options={options} onChange={(value) => void save(edit(value))} />
+        <Select value={draft?.text ?? shown} options={options} onChange={(value) => void save(edit(value))} />
       ) : type === 'date' ? (
-        <DateField value={draft?.text ?? saved} onChange={edit} onLeave={(day) => void save(edit(day))} />
+        <DateField value={draft?.text ?? shown} onChange={edit} onLeave={(day) => void save(edit(day))} />
       ) : (
         <input
           inputMode={type === 'number' ? 'decimal' : undefined}
-          value={draft?.text ?? saved}
+          value={draft?.text ?? shown}
           onChange={(event) => edit(event.target.value)}
           onBlur={() => void save(draft)}
         />

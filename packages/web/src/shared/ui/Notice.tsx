@@ -8,6 +8,8 @@ const HEADINGS: Readonly<Record<AppError['kind'], string>> = {
   'bad input': 'Not saved',
   missing: 'Not here',
   stale: 'Changed meanwhile',
+  counted: 'Done already',
+  'not let in': 'Not let in',
   refused: 'Not yet',
   fault: 'Fault',
 };

@@ -27,6 +27,7 @@ export {
   Timer as ClockIcon,
   CalendarDays as CalendarIcon,
   Camera as CameraIcon,
+  Smartphone as PhoneIcon,
   ImagePlus as AddPhotoIcon,
   Download as TakeOutIcon,
   Copy as CopyIcon,

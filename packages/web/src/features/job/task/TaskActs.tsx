@@ -1,4 +1,4 @@
-import { isSettled, type Task, type TaskMeasure } from '@sardonyx/core';
+import { isGraveStep, isSettled, type Task, type TaskMeasure } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
@@ -15,7 +15,7 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
   const [note, setNote] = useState('');
   const [lastAct, setLastAct] = useState<Act>('start');
   const [said, setSaid] = useState<SendMore>({});
-  const isGrave = task.irreversible || task.hazards.length > 0;
+  const isGrave = isGraveStep(task);
   const isStopped = error?.code === 'stop-before-strip';
   const isOpen = !isSettled(task);
   const send = (what: Act, more: SendMore = {}) => {

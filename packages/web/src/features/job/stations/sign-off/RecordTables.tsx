@@ -1,5 +1,5 @@
 import type { JobView } from '@sardonyx/contract';
-import { isStanding, type CoatingLayer } from '@sardonyx/core';
+import { isStanding, selectWrittenEarlier, type CoatingLayer } from '@sardonyx/core';
 import { formatMoment } from '../../../../shared/dates/sayDates.ts';
 import { DataTable } from '../../../../shared/ui/DataTable.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
@@ -10,13 +10,15 @@ import { useJob } from '../../JobContext.tsx';
 export function LogTable() {
   const { view } = useJob();
   if (view.log.length === 0) return null;
+  const earlier = selectWrittenEarlier(view.log);
+  const rows = view.log.map((entry) => ({ ...entry, isEarlier: earlier.has(entry.id) }));
   return (
     <Fold title={`${view.log.length} entries in the log`}>
       <DataTable
         label="Log"
         fileName={`${view.job.number}-log`}
         height="28rem"
-        rows={view.log}
+        rows={rows}
         columns={LOG_COLUMNS}
         keyOf={(entry) => entry.id}
       />
@@ -24,8 +26,13 @@ export function LogTable() {
   );
 }
 
-const LOG_COLUMNS: readonly Column<JobView['log'][number]>[] = [
-  { key: 'at', heading: 'When', read: (entry) => entry.at, show: (entry) => formatMoment(entry.at) },
+type LogRow = JobView['log'][number] & { readonly isEarlier: boolean };
+
+const LOG_COLUMNS: readonly Column<LogRow>[] = [
+  {
+    ...{ key: 'at', heading: 'When', share: 1.4, read: (entry) => entry.at },
+    show: (entry) => `${formatMoment(entry.at)}${entry.isEarlier ? ', by a clock that was set back' : ''}`,
+  },
   { key: 'who', heading: 'Who', read: (entry) => entry.who },
   { key: 'what', heading: 'What', share: 2.5, read: (entry) => entry.work.title },
   { key: 'act', heading: 'How', read: (entry) => entry.act },

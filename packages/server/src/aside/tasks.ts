@@ -1,0 +1,9 @@
+import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
+import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
+
+/** What runs in the thread beside the server. */
+export const TASKS = { catalogue: importCatalogue, shelf: bringShelfFile } as const;
+
+export type TaskName = keyof typeof TASKS;
+export type TaskInput<K extends TaskName> = Parameters<(typeof TASKS)[K]>[0];
+export type TaskResult<K extends TaskName> = Awaited<ReturnType<(typeof TASKS)[K]>>;

@@ -1,0 +1,3 @@
+/** The bundled server. */
+export const SERVER: string;
+export function buildServer(): Promise<void>;
