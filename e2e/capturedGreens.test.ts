@@ -87,8 +87,9 @@ describe('which of two greens it is', function () {
     await look(jobs[2]!);
     await capture([41.6, -19.6, 12.2], 'behind the axle');
     await look(jobs[2]!);
-    const [first] = await measured().getByRole('listitem').allInnerTexts();
-    expect(first).match(/^9\d\s%\s*Dark green, 0\.\d dE00 away$/);
+    const first = measured().getByRole('listitem').first();
+    await first.waitFor();
+    expect(await first.innerText()).match(/^9\d\s%\s*Dark green, 0\.\d dE00 away$/);
     await page
       .getByText(/most likely.*Second|Second.*%/)
       .first()

@@ -68,9 +68,14 @@ const reportOf = (name) => join(reports, `${name.replaceAll(' ', '-')}.json`);
 const readReport = (name) => readFile(reportOf(name), 'utf8').then(JSON.parse, () => null);
 
 await installPackages();
-// The driver compiles beside everything that does not need it.
-const driver = compileDatabaseDriver();
+// The demo that all suites copy: drawing its photographs takes a while.
+process.env.SARDONYX_TEST_DEMO = join(reports, 'demo');
 await Promise.all([
+  // The driver compiles beside everything that does not need it.
+  (async () => {
+    await compileDatabaseDriver();
+    await run(process.execPath, ['--import', 'tsx', 'packages/server/test/support/fillDemo.ts'], { quiet: true });
+  })(),
   (async () => {
     await check('lint', 'node', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
     await check('format', 'node', ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']);
@@ -93,7 +98,6 @@ await Promise.all([
 await buildWeb();
 await buildWeb('kit');
 await buildServer();
-await driver;
 const chromium = await findChromium();
 const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });
 // Long walks beside everything else that is there, so that no new file is forgotten.

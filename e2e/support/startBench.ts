@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -39,7 +39,12 @@ const makeFolder = () => mkdtemp(join(tmpdir(), 'sardonyx-e2e-'));
 /** Folders with the demo's data by the time the server's clock starts at: filling takes longer than everything after it. */
 const demoFolders: Record<string, Promise<string>> = {};
 
+/** When the demo of SARDONYX_TEST_DEMO begins: what the server's tests are filled by. */
+const DEMO_NOW = '2026-11-25T18:30:00Z';
+
 async function fillDemoFolder(now: string | undefined): Promise<string> {
+  const shared = process.env.SARDONYX_TEST_DEMO;
+  if (shared && existsSync(shared) && now === DEMO_NOW) return shared;
   const folder = await makeFolder();
   process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
   const bench = await startOn(folder, { isDemo: true, ...(now ? { now } : {}) });

@@ -22,42 +22,57 @@ export function computeColourDensity(
   known: KnownColour,
   spread: ColourSpread,
 ): number {
-  const { batchSd, fadingSd } = spread;
-  const shareOf = (place: CapturePlace) => (place === 'exposed' ? 1 : spread.shelteredShare);
-  const shares = readings.map(({ place }) => shareOf(place));
-  const sums = [0, 1, 2].map((axis) => {
-    const weights = readings.map(({ sd }) => 1 / Math.max(LEAST_SD, sd[axis]!) ** 2);
-    const common = (known.isOfOneModel ? 2 : 1) * batchSd ** 2 + known.sd[axis]! ** 2;
-    const total = weights.reduce((sum, weight) => sum + weight, 0);
-    return { weights, shrink: common / (1 + common * total), lnScale: lnScaleOf(weights, common, total) };
-  });
-  const lnScale = sums.reduce((sum, axis) => sum + axis.lnScale, 0);
-  const fadings = fadingSd > 0 ? FADINGS : STILL;
+  const { lnScale, at } = expandQuadratic(readings, known, spread);
+  const fadings = spread.fadingSd > 0 ? FADINGS : STILL;
   const ofKnown = known.isOfOneModel ? fadings : STILL;
-  const knownShare = shareOf(known.place);
   let density = 0;
   let top = -Infinity;
-  for (const mine of fadings)
+  for (const mine of fadings) {
+    const ofMine = at.none + (at.mine + at.mineMine * mine.at) * mine.at;
+    const slope = at.its + at.mineIts * mine.at;
     for (const its of ofKnown) {
-      let quadratic = 0;
-      for (let axis = 0; axis < 3; axis++) {
-        const { weights, shrink } = sums[axis]!;
-        const way = fadingSd * spread.fadingWay[axis]!;
-        const asNew = known.lab[axis]! - knownShare * its.at * way;
-        let [squares, firsts] = [0, 0];
-        for (let k = 0; k < readings.length; k++) {
-          const off = readings[k]!.lab[axis]! - asNew - shares[k]! * mine.at * way;
-          squares += weights[k]! * off * off;
-          firsts += weights[k]! * off;
-        }
-        quadratic += squares - shrink * firsts * firsts;
-      }
+      const quadratic = ofMine + (slope + at.itsIts * its.at) * its.at;
       const ln = mine.lnWeight + its.lnWeight - quadratic / 2;
       if (ln > top) [density, top] = [density * Math.exp(top - ln) + 1, ln];
       else density += Math.exp(ln - top);
     }
+  }
   return lnScale + top + Math.log(density);
 }
+
+/**
+ * What the readings are off the known colour, d - t way share + t' way knownShare for the fadings t and t' of both models, in
+ * the metric of their errors: a polynomial of second degree in t and t', which costs the same however many readings there are.
+ */
+function expandQuadratic(readings: readonly ColourReading[], known: KnownColour, spread: ColourSpread) {
+  const shareOf = (place: CapturePlace) => (place === 'exposed' ? 1 : spread.shelteredShare);
+  const shares = readings.map(({ place }) => shareOf(place));
+  const ones = readings.map(() => 1);
+  const at = { none: 0, mine: 0, its: 0, mineMine: 0, mineIts: 0, itsIts: 0 };
+  let lnScale = 0;
+  for (let axis = 0; axis < 3; axis++) {
+    const weights = readings.map(({ sd }) => 1 / Math.max(LEAST_SD, sd[axis]!) ** 2);
+    const common = (known.isOfOneModel ? 2 : 1) * spread.batchSd ** 2 + known.sd[axis]! ** 2;
+    const total = weights.reduce((sum, weight) => sum + weight, 0);
+    lnScale += lnScaleOf(weights, common, total);
+    const off = readings.map(({ lab }) => lab[axis]! - known.lab[axis]!);
+    const times = (a: readonly number[], b: readonly number[]) =>
+      weights.reduce((sum, weight, k) => sum + weight * a[k]! * b[k]!, 0) -
+      (common / (1 + common * total)) * sumWeighted(weights, a) * sumWeighted(weights, b);
+    const way = spread.fadingSd * spread.fadingWay[axis]!;
+    const itsWay = shareOf(known.place) * way;
+    at.none += times(off, off);
+    at.mine -= 2 * way * times(off, shares);
+    at.its += 2 * itsWay * times(off, ones);
+    at.mineMine += way * way * times(shares, shares);
+    at.mineIts -= 2 * way * itsWay * times(shares, ones);
+    at.itsIts += itsWay * itsWay * times(ones, ones);
+  }
+  return { lnScale, at };
+}
+
+const sumWeighted = (weights: readonly number[], of: readonly number[]): number =>
+  weights.reduce((sum, weight, k) => sum + weight * of[k]!, 0);
 
 /** ln of what stands before the exponential of a normal with independent errors and one common error. */
 function lnScaleOf(weights: readonly number[], common: number, total: number): number {

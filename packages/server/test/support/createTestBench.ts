@@ -59,7 +59,7 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
  * Seeding once and copying the folder keeps every test on fresh data without seeding each time. A folder that is named from
  * outside is filled by the first run and taken by the others: the trial of mutants runs thousands.
  */
-async function seedTemplate(): Promise<string> {
+export async function seedTemplate(): Promise<string> {
   const shared = process.env.SARDONYX_TEST_DEMO;
   if (shared && existsSync(shared)) return shared;
   const folder = await mkdtemp(join(tmpdir(), 'sardonyx-template-'));
