@@ -70,11 +70,15 @@ const readReport = (name) => readFile(reportOf(name), 'utf8').then(JSON.parse, (
 await installPackages();
 // The demo that all suites copy: drawing its photographs takes a while.
 process.env.SARDONYX_TEST_DEMO = join(reports, 'demo');
+const COLOURS = 'packages/core/src/colour/**/*.test.ts';
 await Promise.all([
   // The driver compiles beside everything that does not need it.
   (async () => {
     await compileDatabaseDriver();
     await run(process.execPath, ['--import', 'tsx', 'packages/server/test/support/fillDemo.ts'], { quiet: true });
+    await buildWeb();
+    await buildWeb('kit');
+    await buildServer();
   })(),
   (async () => {
     await check('lint', 'node', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
@@ -89,15 +93,13 @@ await Promise.all([
     ]);
     await check('nothing unused', 'node', ['node_modules/knip/bin/knip.js', '--no-progress']);
     await check('types', 'node', ['scripts/typecheck.mjs']);
+    await suite('core, colours', [COLOURS]);
   })(),
   (async () => {
-    await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts']);
+    await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts', '--ignore', COLOURS]);
     await suite('contract and page logic', ['packages/contract/src/**/*.test.ts', 'packages/web/src/**/*.test.ts']);
   })(),
 ]);
-await buildWeb();
-await buildWeb('kit');
-await buildServer();
 const chromium = await findChromium();
 const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });
 // Long walks beside everything else that is there, so that no new file is forgotten.

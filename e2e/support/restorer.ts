@@ -109,11 +109,14 @@ export async function logCoats(line: Locator, key: string): Promise<boolean> {
     const form = line.getByRole('form', { name: /^Log a coat on/ });
     const pot = form.getByLabel('Pot');
     if ((await pot.getAttribute('data-value')) === '') await choose(pot, 'Lanthorn Clear gloss (clear)');
-    await button.click();
     const held = form.getByRole('alert');
-    const logged = page.waitForResponse((response) => response.url().endsWith('/api/coats') && response.ok());
+    // What the page reads after it shows whether another coat is to be logged.
+    const reread = page
+      .waitForResponse((response) => response.url().endsWith('/api/coats') && response.ok())
+      .then(() => page.waitForResponse((response) => /\/api\/jobs\/[^/]+$/.test(response.url()) && response.ok()));
+    await button.click();
     await Promise.race([
-      logged.catch(() => undefined),
+      reread.catch(() => undefined),
       held
         .first()
         .waitFor()
