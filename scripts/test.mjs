@@ -93,7 +93,7 @@ await Promise.all([
     ]);
     await check('nothing unused', 'node', ['node_modules/knip/bin/knip.js', '--no-progress']);
     await check('types', 'node', ['scripts/typecheck.mjs']);
-    await suite('core, colours', [COLOURS]);
+    await suite('colours in core', [COLOURS]);
   })(),
   (async () => {
     await suite('core', ['packages/core/src/**/*.test.ts', 'packages/core/test/**/*.test.ts', '--ignore', COLOURS]);
