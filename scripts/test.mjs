@@ -103,7 +103,7 @@ await Promise.all([
 const chromium = await findChromium();
 const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });
 // Long walks beside everything else that is there, so that no new file is forgotten.
-const walks = ['dumper', 'openUp', 'colour', 'shelf', 'hands', 'phone'].map((name) => `e2e/${name}.test.ts`);
+const walks = ['dumper', 'openUp', 'colour', 'shelf', 'hands', 'phone', 'evening'].map((name) => `e2e/${name}.test.ts`);
 const others = (await readdir(join(root, 'e2e')))
   .filter((name) => name.endsWith('.test.ts'))
   .map((name) => `e2e/${name}`)
