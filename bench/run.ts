@@ -17,6 +17,7 @@ import { policy } from './identify/policy.ts';
 import { colourAnswers } from './identify/colour.ts';
 import { sparse } from './identify/sparse.ts';
 import { speed } from './identify/speed.ts';
+import { filmTopic } from './film.ts';
 import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
@@ -46,6 +47,7 @@ const topics = [
   colourMix,
   colourCard,
   drawingTopic,
+  filmTopic,
   demo,
   door,
   trustFullDisk,
