@@ -1,4 +1,4 @@
-import { computeSpans, answerAt } from '../packages/core/src/film/computeSpans.ts';
+import { answerAt, computeMargins, computeSpans } from '../packages/core/src/film/computeSpans.ts';
 import { COATING, COATING_WAYS, computeVolume, SOLIDS } from '../packages/core/src/film/computeVolume.ts';
 import { completeProduct } from '../packages/core/src/film/completeProduct.ts';
 import { countCoats } from '../packages/core/src/film/countCoats.ts';
@@ -158,6 +158,7 @@ function measureClock(): Figure[] {
 /** Enamels whose true times are off their sheets: of the starts that are allowed, how many lie in the true gap? */
 function measureGap(): Figure {
   const random = createSeededRandom(20);
+  const margins = computeMargins(learnDrying(1, []));
   let [allowed, wrong] = [0, 0];
   for (let coat = 0; coat < 2000; coat++) {
     const room = createRoom(random);
@@ -167,7 +168,7 @@ function measureGap(): Figure {
     const applied = random() * DAY;
     const readings = readRoom(room, 8 * DAY);
     const { recoat } = computeSpans({
-      ...{ appliedAt: applied, filmShare: 1, sheet, learned: learnDrying(1, []) },
+      ...{ appliedAt: applied, filmShare: 1, sheet, margins },
       clocks: { least: createDryingClock(readings, LAW, 'least'), most: createDryingClock(readings, LAW, 'most') },
     });
     const [wet, dry] = sheet.spans.recoat;

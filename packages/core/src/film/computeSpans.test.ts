@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { createDryingClock, type RoomReading } from './dryingClock.ts';
 import { COAT_ACTS, completeSheet, type DryingSheet } from './dryingSheet.ts';
-import { answerAt, computeSpans } from './computeSpans.ts';
+import { answerAt, computeMargins, computeSpans } from './computeSpans.ts';
 import { learnDrying, type LearnedTime } from './learnDrying.ts';
 
 const MINUTE = 60_000;
@@ -22,7 +22,7 @@ function spansOf(
 ) {
   const clock = (side: 'least' | 'most') => createDryingClock(readings, LAW, side);
   return computeSpans({
-    ...{ appliedAt: 0, filmShare, sheet, learned },
+    ...{ appliedAt: 0, filmShare, sheet, margins: computeMargins(learned) },
     clocks: { least: clock('least'), most: clock('most') },
   });
 }

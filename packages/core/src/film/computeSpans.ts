@@ -9,13 +9,18 @@ export interface Span {
   readonly to: number | null;
 }
 
+/** A product's times over those of its sheet, so late and so early that the next coat is ready, or not yet, for sure. */
+export interface Margins {
+  readonly late: number;
+  readonly early: number;
+}
+
 export interface DryingCoat {
   readonly appliedAt: number;
   /** Its film over the film of its sheet. */
   readonly filmShare: number;
   readonly sheet: DryingSheet;
-  /** How this product's times stand to its sheet, as a share of 1 (learnDrying(1, ...)). */
-  readonly learned: LearnedTime;
+  readonly margins: Margins;
   /** At the least and at the most dried. */
   readonly clocks: { readonly least: DryingClock; readonly most: DryingClock };
 }
@@ -23,14 +28,19 @@ export interface DryingCoat {
 /** Something may be done when it is so sure that the coat is ready, and no more when it may be too late by as much. */
 const SURE = 0.95;
 
+/** Once for a product: it takes longer than everything after it. `learned` is over the sheet's time: learnDrying(1, ...). */
+export const computeMargins = (learned: LearnedTime): Margins => ({
+  late: computeReadyTime(learned, SURE),
+  early: computeReadyTime(learned, 1 - SURE),
+});
+
 /**
  * When what may be done with a coat. A beginning is taken late and an end early, by what is known of the product: a coat of
  * which nothing was touched yet has all of its sheet's spread. A thicker film dries with the square of its thickness (diffusion
  * through the film); a thinner one is given no start before its sheet, but its window shuts sooner.
  */
 export function computeSpans(coat: DryingCoat): Readonly<Record<CoatAct, readonly Span[]>> {
-  const late = computeReadyTime(coat.learned, SURE);
-  const early = computeReadyTime(coat.learned, 1 - SURE);
+  const { late, early } = coat.margins;
   const spanOf = ({ fromMin, toMin }: SheetSpan, i: number, all: readonly SheetSpan[]): Span[] => {
     // Wet in wet: the next coat wants the solvents gone, not the film dry.
     const isWet = i === 0 && all.length > 1;

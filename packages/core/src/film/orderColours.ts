@@ -67,7 +67,7 @@ export interface ColourOrder {
 }
 
 /** More are not weighed against one another. */
-export const MOST_COLOURS = 8;
+const MOST_COLOURS = 8;
 
 /**
  * The cheapest order of a part's colours, exact: dynamic programming over the colours that are on and the one that came last
