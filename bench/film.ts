@@ -1,3 +1,4 @@
+import { answerArea } from '../packages/core/src/film/answerArea.ts';
 import { answerAt, computeMargins, computeSpans } from '../packages/core/src/film/computeSpans.ts';
 import { COATING, COATING_WAYS, computeVolume, SOLIDS } from '../packages/core/src/film/computeVolume.ts';
 import { completeProduct } from '../packages/core/src/film/completeProduct.ts';
@@ -10,7 +11,7 @@ import { drawNormal } from '../packages/core/src/numeric/drawNormal.ts';
 import { createSeededRandom, type RandomSource } from '../packages/core/src/numeric/seededRandom.ts';
 import { drawGround, drawPaint, layUntilHidden } from '../packages/core/test/support/layCoats.ts';
 import { drawColours, findCheapestByTrying } from '../packages/core/test/support/coloursWorld.ts';
-import { percentile, type Figure, type Topic } from './figure.ts';
+import { median, percentile, type Figure, type Topic } from './figure.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -26,6 +27,7 @@ export const filmTopic: Topic = {
       'film.learnCoverage90',
       'film.learnedWaitRatio',
       'film.learnedWaitRatioSix',
+      'film.finishAnswerMs',
     ],
   ],
   measure: () =>
@@ -36,6 +38,7 @@ export const filmTopic: Topic = {
       measureOrders(),
       measureHiding(),
       ...measureLearning(),
+      measureAnswers(),
     ]),
 };
 
@@ -291,4 +294,45 @@ function measureLearning(): Figure[] {
       yardstick: 'after six coats',
     },
   ];
+}
+
+/** Everything that may be done with all areas of a job, worked out anew from the room's log of a month. */
+function measureAnswers(): Figure {
+  const random = createSeededRandom(24);
+  const room = createRoom(random);
+  const readings = readRoom(room, 30 * DAY);
+  const now = 30 * DAY;
+  const binders = ['enamel', 'acrylic', 'lacquer', 'ink'] as const;
+  const coatsOf = () => Array.from({ length: 4 }, () => Math.floor(4 * random()));
+  const areas = Array.from({ length: 14 * 3 }, coatsOf);
+  const answerAll = () => {
+    const products = binders.map((binder) => {
+      const law = { refC: 20, minC: 10, isWaterBorne: binder === 'acrylic' };
+      const clock = (side: 'least' | 'most') => createDryingClock(readings, law, side);
+      return {
+        sheet: completeSheet({ binder, flashMin: 10, recoatMin: 200, cureMin: 5000 }),
+        margins: computeMargins(learnDrying(1, [{ notYetMin: 0.8, readyMin: 1.1 }])),
+        clocks: { least: clock('least'), most: clock('most') },
+      };
+    });
+    return areas.map((coats) =>
+      answerArea(
+        coats.map((product, i) => ({
+          layerId: `${i}`,
+          spans: computeSpans({ ...products[product]!, filmShare: 1, appliedAt: now - (4 - i) * 2 * HOUR }),
+        })),
+        now,
+      ),
+    );
+  };
+  for (let i = 0; i < 20; i++) answerAll();
+  const times = Array.from({ length: 60 }, () => {
+    const began = performance.now();
+    answerAll();
+    return performance.now() - began;
+  });
+  return {
+    ...{ name: 'film.finishAnswerMs', value: median(times), unit: 'ms', goal: { kind: 'at most', value: 16 } },
+    yardstick: '14 parts with 3 areas of 4 coats, 4 products, a room read each hour for 30 days; median of 60',
+  };
 }

@@ -60,14 +60,14 @@ export function createDryingClock(readings: readonly RoomReading[], law: DryingL
   const first = log[0]!;
   const stretches = joinReadings(log, law, side);
   const dose = (at: number): number => {
-    const stretch = stretches.findLast(({ from }) => from <= at);
+    const stretch = stretches[countUntil(stretches, (one) => one.from <= at) - 1];
     return stretch
       ? stretch.before + grow(stretch, (at - stretch.from) / MINUTE)
       : rateOf(first) * minutesFrom(first, at);
   };
   const reach = (wanted: number): number | null => {
     // A cold stretch ends where it began: what is wanted comes after it.
-    const stretch = stretches.findLast(({ before }) => before < wanted - ROUNDING_MIN);
+    const stretch = stretches[countUntil(stretches, (one) => one.before < wanted - ROUNDING_MIN) - 1];
     const { from, rate, growth, before } = stretch ?? { ...stretches[0]!, rate: rateOf(first), growth: 0 };
     if (rate === 0) return null;
     const left = wanted - before;
@@ -77,6 +77,17 @@ export function createDryingClock(readings: readonly RoomReading[], law: DryingL
     dried: (from, to) => dose(to) - dose(from),
     until: (from, sheetMin) => (sheetMin <= 0 ? from : reach(dose(from) + sheetMin)),
   };
+}
+
+/** How many, from the first on, are so: those that are come before those that are not. */
+function countUntil(stretches: readonly Stretch[], isSo: (one: Stretch) => boolean): number {
+  let [low, high] = [0, stretches.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (isSo(stretches[middle]!)) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 const minutesFrom = (reading: RoomReading, at: number) => (at - reading.at) / MINUTE;
@@ -118,14 +129,16 @@ function computeRate(tempC: number, humidity: number | null, law: DryingLaw, sid
 }
 
 /** The way from one reading to the next, cut where the temperature crosses a limit: on either side the rate is another. */
-function cutAtLimits(a: RoomReading, b: RoomReading, law: DryingLaw): [RoomReading, RoomReading][] {
-  const crossings = [coldest(law), WARMEST_C]
+function cutAtLimits(a: RoomReading, b: RoomReading, law: DryingLaw): readonly (readonly [RoomReading, RoomReading])[] {
+  const isCrossed = (limitC: number) => (a.tempC - limitC) * (b.tempC - limitC) < 0;
+  const limits = [coldest(law), WARMEST_C].filter(isCrossed);
+  if (limits.length === 0) return [[a, b]];
+  const crossings = limits
     .map((limitC) => (limitC - a.tempC) / (b.tempC - a.tempC))
-    .filter((share) => share > 0 && share < 1)
     .sort((x, y) => x - y)
     .map((share) => ({ ...a, at: a.at + share * (b.at - a.at), tempC: a.tempC + share * (b.tempC - a.tempC) }));
   const points = [a, ...crossings, b];
-  return points.slice(1).map((point, i) => [points[i]!, point]);
+  return points.slice(1).map((point, i) => [points[i]!, point] as const);
 }
 
 const meanHumidity = (a: RoomReading, b: RoomReading): number | null =>

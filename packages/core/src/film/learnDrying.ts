@@ -66,7 +66,7 @@ export function computeReadyTime(learned: LearnedTime, share: number): number {
   const { lnMin } = learned;
   const z = Math.abs(normalQuantile(share));
   let [low, high] = [lnMin[0]! - z * COAT_SD, lnMin[POINTS - 1]! + z * COAT_SD];
-  while (high - low > 1e-6) {
+  while (high - low > 1e-5) {
     const middle = (low + high) / 2;
     if (computeReadyChance(learned, Math.exp(middle)) < share) low = middle;
     else high = middle;

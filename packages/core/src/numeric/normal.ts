@@ -20,8 +20,11 @@ function tailOverDensity(z: number): number {
   return 1 / (z + 1 / (z + 2 / (z + 3 / (z + 4 / (z + 0.65))))) / Math.sqrt(2 * Math.PI);
 }
 
-const evaluate = (coefficients: readonly number[], z: number): number =>
-  coefficients.reduce((sum, coefficient) => sum * z + coefficient, 0);
+function evaluate(coefficients: readonly number[], z: number): number {
+  let sum = 0;
+  for (let i = 0; i < coefficients.length; i++) sum = sum * z + coefficients[i]!;
+  return sum;
+}
 
 /** The x below which a share of the standard normal distribution lies; share within 0 and 1, both left out. Newton on normalCdf. */
 export function normalQuantile(share: number): number {
