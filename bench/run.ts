@@ -17,7 +17,12 @@ import { policy } from './identify/policy.ts';
 import { colourAnswers } from './identify/colour.ts';
 import { sparse } from './identify/sparse.ts';
 import { speed } from './identify/speed.ts';
-import { filmTopic } from './film.ts';
+import { filmDrying } from './film/drying.ts';
+import { filmHiding } from './film/hiding.ts';
+import { filmLearning } from './film/learning.ts';
+import { filmOrder } from './film/order.ts';
+import { filmSpeed } from './film/speed.ts';
+import { filmVolume } from './film/volume.ts';
 import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
@@ -47,7 +52,12 @@ const topics = [
   colourMix,
   colourCard,
   drawingTopic,
-  filmTopic,
+  filmVolume,
+  filmDrying,
+  filmOrder,
+  filmHiding,
+  filmLearning,
+  filmSpeed,
   demo,
   door,
   trustFullDisk,

@@ -1,5 +1,6 @@
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults, openStation, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
@@ -7,7 +8,7 @@ import { useBench } from './support/useBench.ts';
 /** What is there already: joints that hold nothing, and parts that are to stay as they are. */
 describe('a model as it was found', function () {
   this.timeout(120_000);
-  const test = useBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
 
   const view = async () =>
     (await (await test.page.request.get(`${test.bench.address}/api/jobs/sg-06`)).json()) as JobView;

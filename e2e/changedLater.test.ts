@@ -1,5 +1,6 @@
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
@@ -7,7 +8,7 @@ import { useBench } from './support/useBench.ts';
 /** What a restorer changes after a job began: its models, its scope, a post that went wrong. */
 describe('a job that is changed later', function () {
   this.timeout(90_000);
-  const test = useBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
   const go = (path: string) => test.page.goto(test.bench.address + path);
   const job = async (id: string) =>
     (await (await test.page.request.get(`${test.bench.address}/api/jobs/${id}`)).json()) as JobView;

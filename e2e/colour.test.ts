@@ -4,18 +4,17 @@ import type { ColourView, JobView } from '@sardonyx/contract';
 import { computeDe00, replayMix } from '@sardonyx/core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { choose } from './support/choose.ts';
 import type { ColourTruth } from '../packages/server/src/demo/colourPhoto.ts';
 import { findHue } from './support/neutral.ts';
 import { expectNoFaults, findCutText } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
-const NOW = '2026-11-25T18:30:00Z';
-
 /** From an old colour behind a flap to a pot that is planned on the part. */
 describe('the colour lab', function () {
   this.timeout(180_000);
-  const test = useBench({ isDemo: true, now: NOW }, { who: 'Imke Varga' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW }, { who: 'Imke Varga' });
   const ask = async <T>(path: string) => (await (await fetch(`${test.bench.address}/api/${path}`)).json()) as T;
   const go = (path: string) => test.page.goto(test.bench.address + path);
   const readTruth = async () =>

@@ -1,16 +1,15 @@
 import type { ColourView } from '@sardonyx/contract';
 import { replayMix, writeCgats } from '@sardonyx/core';
 import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { startMix } from './support/colourToShow.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
-const NOW = '2026-11-25T18:30:00Z';
-
 /** When the hand slips, the server is away, or there is nothing but a keyboard. */
 describe('the colour lab in trouble', function () {
   this.timeout(120_000);
-  const test = useBench({ isDemo: true, now: NOW }, { who: 'Osric Bell' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW }, { who: 'Osric Bell' });
   const go = (path: string) => test.page.goto(test.bench.address + path);
   const ask = async <T>(path: string) => (await (await fetch(`${test.bench.address}/api/${path}`)).json()) as T;
 
@@ -143,7 +142,7 @@ describe('the colour lab in trouble', function () {
     await typeGrams('0.30');
     const away = page.getByText('The bench cannot be reached.', { exact: true });
     await away.waitFor();
-    await test.restart(NOW);
+    await test.restart(DEMO_NOW);
     await away.waitFor({ state: 'detached', timeout: 20_000 });
     const after = await ask<ColourView>('jobs/sg-03/colour');
     expect(replayMix(after.mixes.at(-1)!.steps).totalMl).closeTo(totalMl, 1e-9);

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { CDPSession, Locator, Page } from 'playwright-core';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { openStation } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
@@ -9,7 +10,7 @@ const STATIONS = ['Identify', 'Survey', 'Open', 'Strip & mend', 'Finish', 'Close
 /** The same page by keyboard alone, by fingers alone, and by ear. */
 describe('without a mouse', function () {
   this.timeout(120_000);
-  const test = useBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
 
   /** Goes there with Tab as somebody does who has no pointer; fails where Tab never comes. */
   async function tabTo(target: Locator): Promise<void> {

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults, hold, makePhoto, openStation, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
@@ -21,7 +22,7 @@ interface Truth {
 /** What is wrong with it, how it comes apart, and what may happen on the way. */
 describe('survey, measure and open', function () {
   this.timeout(120_000);
-  const test = useBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
 
   const view = async (id: string) =>
     (await (await test.page.request.get(`${test.bench.address}/api/jobs/${id}`)).json()) as JobView;

@@ -2,6 +2,7 @@ import { randomFillSync } from 'node:crypto';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import sharp from 'sharp';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { addressOf, comeIn, openDoor } from './support/letPhoneIn.ts';
 import { openWindow } from './support/openBrowser.ts';
 import { expectNoFaults } from './support/restorer.ts';
@@ -10,7 +11,7 @@ import { useBench } from './support/useBench.ts';
 
 describe('a phone beside the bench', function () {
   this.timeout(90_000);
-  const test = useBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
   const jobOf = async (id: string) => (await (await fetch(`${test.bench.address}/api/jobs/${id}`)).json()) as JobView;
   it('takes a picture into the step that stands open, over a connection that is lost, reads the step and ticks it', async () => {
     const { page, bench } = test;

@@ -1,5 +1,6 @@
 /** `npm run screenshots`: a picture of every main view from the demo data, in docs/screenshots. */
 import { join, resolve } from 'node:path';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { comeIn, openDoor } from './support/letPhoneIn.ts';
 import { openBrowser, openWindow } from './support/openBrowser.ts';
 import { startBench } from './support/startBench.ts';
@@ -9,7 +10,7 @@ const FOLDER = resolve(import.meta.dirname, '../docs/screenshots');
 /** One picture shows the other theme. */
 const LAMP = new Set(['strip']);
 
-const bench = await startBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+const bench = await startBench({ isDemo: true, now: DEMO_NOW });
 const browser = await openBrowser();
 for (const { picture, path, ready, act } of VIEWS) {
   if (!picture) continue;

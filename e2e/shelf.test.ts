@@ -1,15 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import type { ShelfView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { findHue } from './support/neutral.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
-const NOW = '2026-11-25T18:30:00Z';
-
 describe('the shelf and the trainer', function () {
   this.timeout(120_000);
-  const test = useBench({ isDemo: true, now: NOW }, { who: 'Imke Varga' });
+  const test = useBench({ isDemo: true, now: DEMO_NOW }, { who: 'Imke Varga' });
   const go = (path: string) => test.page.goto(test.bench.address + path);
 
   it('puts the closest pots first, in words, without a number where it would be false', async () => {

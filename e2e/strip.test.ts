@@ -2,16 +2,15 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { choose } from './support/choose.ts';
 import { begin, expectNoFaults, hold, taskLine } from './support/restorer.ts';
 import { useBench } from './support/useBench.ts';
 
-const NOW = '2026-11-25T18:30:00Z';
-
 /** What may touch what, what is in the bath, and what the plan makes of it. */
 describe('strip and mend', function () {
   this.timeout(90_000);
-  const test = useBench({ isDemo: true, now: NOW });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
 
   const open = (jobId: string, part: string) =>
     test.page.goto(`${test.bench.address}/jobs/${jobId}/strip?part=${jobId}-1.${part}`);
@@ -126,7 +125,7 @@ describe('strip and mend', function () {
     await open('sg-09', 'trim');
     await test.page.getByText(/Look at it again in 1:\d\d/).waitFor();
     expect(await left()).within(70, 90);
-    await test.restart(NOW);
+    await test.restart(DEMO_NOW);
   });
 
   it('changes plans when the house answers a school in another way, says so, and lets a job override it', async () => {
@@ -231,7 +230,7 @@ describe('strip and mend', function () {
 
 describe('the workshop', function () {
   this.timeout(60_000);
-  const test = useBench({ isDemo: true, now: NOW });
+  const test = useBench({ isDemo: true, now: DEMO_NOW });
 
   it('reckons a bath: so much, so hot, in this order, and refuses what is too strong', async () => {
     const { page } = test;

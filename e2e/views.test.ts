@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Browser, Page } from 'playwright-core';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { openBrowser, openWindow } from './support/openBrowser.ts';
 import { runAxe } from './support/runAxe.ts';
 import { expectNoFaults, findCutText } from './support/restorer.ts';
@@ -12,7 +13,7 @@ describe('every view', function () {
   let browser: Browser;
   const windows = new Map<string, Page & { faults: string[] }>();
   before(async () => {
-    bench = await startBench({ isDemo: true, now: '2026-11-25T18:30:00Z' });
+    bench = await startBench({ isDemo: true, now: DEMO_NOW });
     browser = await openBrowser();
     windows.set('day at 1280', await openWindow(browser));
     windows.set('lamp at 1280', await openWindow(browser, { theme: 'lamp' }));

@@ -3,6 +3,7 @@ import { existsSync, rmSync } from 'node:fs';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { DEMO_NOW } from '../../packages/server/test/support/demoNow.ts';
 import { buildServer, SERVER } from '../../scripts/buildServer.mjs';
 
 const ROOT = resolve(import.meta.dirname, '../..');
@@ -38,9 +39,6 @@ const makeFolder = () => mkdtemp(join(tmpdir(), 'sardonyx-e2e-'));
 
 /** Folders with the demo's data by the time the server's clock starts at: filling takes longer than everything after it. */
 const demoFolders: Record<string, Promise<string>> = {};
-
-/** When the demo of SARDONYX_TEST_DEMO begins: what the server's tests are filled by. */
-const DEMO_NOW = '2026-11-25T18:30:00Z';
 
 async function fillDemoFolder(now: string | undefined): Promise<string> {
   const shared = process.env.SARDONYX_TEST_DEMO;

@@ -1,9 +1,8 @@
 import { InvalidInputError } from '../model/errors.ts';
 import type { Estimate } from './estimate.ts';
 
-/** How an area was found; the first that is known leads. */
-export const AREA_WAYS = ['mesh', 'earlier coat', 'weighed', 'outlines', 'box'] as const;
-export type AreaWay = (typeof AREA_WAYS)[number];
+/** How an area was found. */
+export type AreaWay = 'mesh' | 'weighed' | 'box';
 
 /** Square centimetres of a part's surface, and where they come from. */
 export interface PartArea extends Estimate {

@@ -25,8 +25,6 @@ export const SOLIDS: Readonly<Record<PaintProduct['binder'], Estimate>> = {
 
 /** A hand does not lay a film as thick as it is meant to be. */
 const FILM_SD = 0.2;
-/** "Pour this, 90 % sure that it is enough": the quantile of the standard normal. */
-const NINE_IN_TEN = 1.2815515655446004;
 
 export interface CoatsToPour {
   /** Square centimetres. */
@@ -64,7 +62,7 @@ export function computeVolume({ area, way, filmUm, coats, solids, thinner, filli
   return {
     ml: poured.value,
     sd: poured.value * poured.relativeSd,
-    upper90: computeUpper(poured, NINE_IN_TEN),
+    upper90: computeUpper(poured, 0.9),
   };
 }
 

@@ -130,10 +130,11 @@ function computeRate(tempC: number, humidity: number | null, law: DryingLaw, sid
 
 /** The way from one reading to the next, cut where the temperature crosses a limit: on either side the rate is another. */
 function cutAtLimits(a: RoomReading, b: RoomReading, law: DryingLaw): readonly (readonly [RoomReading, RoomReading])[] {
-  const isCrossed = (limitC: number) => (a.tempC - limitC) * (b.tempC - limitC) < 0;
-  const limits = [coldest(law), WARMEST_C].filter(isCrossed);
-  if (limits.length === 0) return [[a, b]];
-  const crossings = limits
+  const [lower, upper] = [Math.min(a.tempC, b.tempC), Math.max(a.tempC, b.tempC)];
+  // Nearly always: a log of a month has hundreds of ways.
+  if (lower >= coldest(law) && upper <= WARMEST_C) return [[a, b]];
+  const crossings = [coldest(law), WARMEST_C]
+    .filter((limitC) => lower < limitC && limitC < upper)
     .map((limitC) => (limitC - a.tempC) / (b.tempC - a.tempC))
     .sort((x, y) => x - y)
     .map((share) => ({ ...a, at: a.at + share * (b.at - a.at), tempC: a.tempC + share * (b.tempC - a.tempC) }));

@@ -1,3 +1,5 @@
+import { normalQuantile } from '../numeric/normal.ts';
+
 /** A number that is not known exactly. */
 export interface Estimate {
   readonly value: number;
@@ -26,10 +28,10 @@ export function addEstimates(terms: readonly Estimate[]): Estimate {
 }
 
 /**
- * The number that an estimate does not exceed with a probability, given as the quantile of the standard normal: a log-normal of
- * the same mean and spread, since products of what cannot be negative are skewed.
+ * The number that an estimate does not exceed with a probability: by a log-normal of the same mean and spread, since products of
+ * what cannot be negative are skewed.
  */
-export function computeUpper({ value, relativeSd }: Estimate, quantile: number): number {
+export function computeUpper({ value, relativeSd }: Estimate, share: number): number {
   const variance = Math.log(1 + relativeSd * relativeSd);
-  return value * Math.exp(quantile * Math.sqrt(variance) - variance / 2);
+  return value * Math.exp(normalQuantile(share) * Math.sqrt(variance) - variance / 2);
 }

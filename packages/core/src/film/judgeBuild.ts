@@ -1,4 +1,5 @@
 import type { CoatingLayer } from '../model/workpiece.ts';
+import { normalQuantile } from '../numeric/normal.ts';
 import { computeStack, FINEST_RELIEF_UM } from './computeStack.ts';
 
 /** The finest relief of an area that must survive, micrometres. */
@@ -25,7 +26,7 @@ export interface Build {
 const ROUNDS_AT = 0.5;
 const FILLS_AT = 0.8;
 /** The careful side: nine in ten films are thinner. */
-const NINE_IN_TEN = 1.28;
+const NINE_IN_TEN = normalQuantile(0.9);
 
 type Layer = Pick<CoatingLayer, 'thicknessUm' | 'thicknessOrigin'>;
 

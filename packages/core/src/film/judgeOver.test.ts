@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { isBareMetalUnder } from './isBareMetalUnder.ts';
 import { GROUNDS, judgeOver, type Binder } from './judgeOver.ts';
 
 const BINDERS: readonly Binder[] = ['enamel', 'acrylic', 'lacquer', 'ink', 'powder'];
@@ -25,12 +26,28 @@ describe('what goes over what', () => {
     expect(judgeOver('acrylic', 'lacquer').verdict).equal('fine');
   });
 
+  it('forbids no clear, ink or powder on bare metal that the plan lets lie there', () => {
+    const materials = { 'bare zinc': 'zinc alloy', 'bare brass or copper': 'brass', 'bare metal': 'steel' } as const;
+    const coats = [
+      { binder: 'lacquer', kind: 'clear' },
+      { binder: 'acrylic', kind: 'clear' },
+      { binder: 'ink', kind: 'brightwork' },
+      { binder: 'powder', kind: 'colour' },
+    ] as const;
+    for (const [ground, material] of Object.entries(materials))
+      for (const { binder, kind } of coats) {
+        const isBare = isBareMetalUnder(kind, material, { hasGround: false, isPowder: binder === 'powder' });
+        const { verdict } = judgeOver(binder, ground as keyof typeof materials);
+        expect(verdict === 'fine', `${binder} ${kind} on ${ground}`).equal(!isBare);
+      }
+  });
+
   it('lets a barrier lie over everything that asks for one, but metal and filler, which want their primer', () => {
     const softened = GROUNDS.filter((ground) =>
       BINDERS.some((binder) => judgeOver(binder, ground).verdict === 'barrier first'),
     );
     for (const ground of softened)
-      if (!['bare zinc', 'bare metal', 'filler'].includes(ground))
+      if (!['bare zinc', 'bare brass or copper', 'bare metal', 'filler'].includes(ground))
         expect(judgeOver('acrylic', ground).verdict, ground).not.oneOf(['never', 'barrier first']);
   });
 });

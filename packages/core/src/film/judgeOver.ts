@@ -3,6 +3,7 @@ import type { PaintProduct } from '../model/work.ts';
 /** What a coat may lie upon. */
 export const GROUNDS = [
   'bare zinc',
+  'bare brass or copper',
   'bare metal',
   'bare plastic',
   'enamel',
@@ -40,7 +41,7 @@ type Row = readonly [grounds: readonly Ground[], verdict: OverVerdict, reason: s
 const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
   enamel: [
     [['bare zinc'], 'never', 'its oil turns to soap on bare zinc, and it peels'],
-    [['bare metal'], 'barrier first', 'without a primer it chips off bare metal'],
+    [['bare brass or copper', 'bare metal'], 'barrier first', 'without a primer it chips off bare metal'],
     [['bare plastic'], 'barrier first', 'without a primer it comes off smooth plastic with the first tape'],
     [['enamel'], 'fine', 'within its windows it bites into its own kind'],
     [['acrylic'], 'when cured', 'its thinner lifts acrylic that still holds water'],
@@ -52,6 +53,7 @@ const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
     [['filler'], 'barrier first', 'filler drinks it and shows through dull'],
   ],
   acrylic: [
+    [['bare brass or copper'], 'fine', 'a clear one holds on bright brass and copper; a colour wants its primer'],
     [['bare zinc', 'bare metal'], 'barrier first', 'water under it darkens bare metal, and it does not hold'],
     [['bare plastic'], 'fine', 'it has no solvent that plastic minds; on smooth plastic it is keyed first'],
     [['enamel'], 'when cured', 'it crawls and cracks on enamel that still gives off oil'],
@@ -64,6 +66,7 @@ const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
     [['filler'], 'barrier first', 'filler drinks it and shows through dull'],
   ],
   lacquer: [
+    [['bare brass or copper'], 'fine', 'a clear one holds on bright brass and copper; a colour wants its primer'],
     [['bare zinc', 'bare metal'], 'barrier first', 'without a primer it peels off bare metal'],
     [['bare plastic'], 'barrier first', 'its solvent crazes plastic: a primer that is made for it goes between'],
     [['enamel'], 'never', 'its solvent lifts and wrinkles enamel, cured or not'],
@@ -76,7 +79,7 @@ const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
     [['filler'], 'barrier first', 'filler drinks it, and some swell under its solvent'],
   ],
   ink: [
-    [['bare zinc', 'bare metal'], 'fine', 'trim that is bare may be inked; a clear ground makes it brighter'],
+    [['bare zinc', 'bare brass or copper', 'bare metal'], 'fine', 'trim that is bare may be inked; a clear ground makes it brighter'],
     [['bare plastic'], 'barrier first', 'its solvent crazes plastic'],
     [['enamel', 'acrylic'], 'when cured', 'its solvent bites into a coat that is still soft, and the shine is gone'],
     [['lacquer'], 'when cured', 'it shines as the lacquer under it does, hard and glossy'],
@@ -87,7 +90,7 @@ const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
     [['filler'], 'barrier first', 'bright ink shows every pore'],
   ],
   powder: [
-    [['bare zinc', 'bare metal'], 'fine', 'powder wants bare metal, baked empty first'],
+    [['bare zinc', 'bare brass or copper', 'bare metal'], 'fine', 'powder wants bare metal, baked empty first'],
     [['bare plastic'], 'never', 'its oven melts plastic'],
     [['enamel', 'acrylic', 'lacquer', 'ink', 'old paint'], 'never', 'paint under it burns and blisters in the oven'],
     [['powder'], 'when cured', 'a second powder lies on a first that is cured and keyed, if its sheet allows it'],
@@ -96,7 +99,10 @@ const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
   ],
 };
 
-/** May a coat of this binder go over that ground, and why. A primer that is made for bare metal is asked by its own sheet. */
+/**
+ * May a coat of this binder go over that ground, and why. Whether a colour, a clear or an ink may lie on bare metal at all is asked
+ * before (isBareMetalUnder); a primer that is made for it by its own sheet.
+ */
 export function judgeOver(binder: Binder, ground: Ground): OverCell {
   const row = ROWS[binder].find(([grounds]) => grounds.includes(ground));
   if (!row) throw new RangeError(`Nobody wrote down what ${binder} does over ${ground}.`);

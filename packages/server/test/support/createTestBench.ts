@@ -8,8 +8,9 @@ import { createApp } from '../../src/app.ts';
 import { openDatabase } from '../../src/data-source.ts';
 import { seedDemo } from '../../src/demo/seedDemo.ts';
 import type { Workroom } from '../../src/workroom.ts';
+import { DEMO_NOW } from './demoNow.ts';
 
-export const NOW = new Date('2026-11-25T18:30:00Z');
+export const NOW = new Date(DEMO_NOW);
 
 export interface TestBench {
   readonly room: Workroom;
