@@ -46,14 +46,20 @@ describe('the shelf and the trainer', function () {
 
   it('looks at a file first, says what is wrong in it and where, and takes the rest when told', async () => {
     const { page } = test;
+    const bring = (text: string) =>
+      page
+        .getByLabel('Bring in CSV or CGATS text')
+        .setInputFiles({ name: 'pots.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await bring('line,name\nTern,Pale stone');
+    await page.getByText('One fault: nothing of this file can be taken.').waitFor();
+    await page.getByRole('button', { name: 'Take nothing: mend the file first' }).waitFor();
+    expect(await page.getByRole('button', { name: /^Take (it$|all \d|the good)/ }).count()).equal(0);
     const csv = [
       'line,name,kind,binder,gloss,colour,left_ml',
       'Tern,Pale stone,colour,enamel,gloss,#c9c2ae,12',
       'Tern,Bad,colour,enamel,gloss,pale,12',
     ].join('\n');
-    await page
-      .getByLabel('Bring in CSV or CGATS text')
-      .setInputFiles({ name: 'pots.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await bring(csv);
     await page.getByText('Nothing is taken yet: 1 new, 0 changed').waitFor();
     await page.getByText('Line 3: colour: "pale" is not a colour like #4d6378.').waitFor();
     await page.getByRole('button', { name: 'Take the good one, leave the faulty out' }).click();

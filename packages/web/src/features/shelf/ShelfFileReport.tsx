@@ -14,6 +14,7 @@ interface ShelfFileReportProps {
 export function ShelfFileReport({ report, isBusy, onTake, onLeave }: ShelfFileReportProps) {
   const { added, changed, unchanged, problems, problemCount, isTaken } = report;
   const good = added + changed;
+  const isUnreadable = good + unchanged === 0;
   return (
     <div role="status" className="space-y-2">
       <p>
@@ -25,9 +26,12 @@ export function ShelfFileReport({ report, isBusy, onTake, onLeave }: ShelfFileRe
       {problemCount > 0 && (
         <>
           <p>
-            {problemCount === 1
-              ? 'One fault; its line is left out:'
-              : `${problemCount} faults; their lines are left out:`}
+            {problemCount === 1 ? 'One fault' : `${problemCount} faults`}
+            {isUnreadable
+              ? ': nothing of this file can be taken.'
+              : problemCount === 1
+                ? '; its line is left out:'
+                : '; their lines are left out:'}
           </p>
           <ul className="text-note">
             {problems.slice(0, SHOWN).map(({ line, message }) => (
