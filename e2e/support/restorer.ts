@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import sharp from 'sharp';
 import { choose } from './choose.ts';
+import { benchOf } from './startBench.ts';
 
 /** What a restorer does with hands on the page, in words. */
 
@@ -84,14 +85,27 @@ export async function workThrough(
   }
 }
 
-/** What still dries is looked at: time does not pass in a test. True when somebody looked. */
+/** Time passes: the page reads the clock anew. */
+export async function passTime(page: Page, minutes: number): Promise<void> {
+  benchOf(page.url()).pass(minutes);
+  await page.reload();
+  await page.locator('li[data-task]').first().waitFor({ state: 'attached' });
+}
+
+/** What still sets is looked at, a coat is waited for. True when that was the case. */
 async function lookAgain(page: Page): Promise<boolean> {
-  const waiting = page.locator('li[data-task]', { hasText: 'needs time until' }).first();
+  const waiting = page.locator('li[data-task]', { hasText: /needs time until|lifts under another/ }).first();
   if (!(await waiting.count())) return false;
   const key = (await waiting.getAttribute('data-task'))!;
   const line = taskLine(page, key);
   const look = line.getByRole('button', { name: /^I have looked/ }).first();
   if (!(await look.count())) await line.locator('button[aria-expanded]').first().click();
+  const coat = line.getByText(/by its sheet, the room and what was touched/);
+  await look.or(coat).first().waitFor();
+  if (await coat.count()) {
+    await passTime(page, 12 * 60);
+    return true;
+  }
   const group = line.getByRole('group', { name: /^Wait: / }).first();
   const name = (await group.getAttribute('aria-label'))!;
   await look.click();
@@ -128,7 +142,8 @@ export async function logCoats(line: Locator, key: string): Promise<boolean> {
       else if (text.includes('still holds')) {
         await hold(line.getByRole('button', { name: /^Start: / }));
         await getGoing(page, key);
-      } else throw new Error(`The coat of ${key} was held back: ${text}`);
+      } else if (/ more\.?$|lifts under another|takes another coat/.test(text)) await passTime(page, 8 * 60);
+      else throw new Error(`The coat of ${key} was held back: ${text}`);
       continue;
     }
     await page.waitForTimeout(400);

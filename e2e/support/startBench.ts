@@ -12,6 +12,8 @@ export interface RunningBench {
   readonly address: string;
   readonly port: number;
   readonly folder: string;
+  /** Lets time pass for the server. */
+  pass(minutes: number): void;
   /** Ends the server and waits until it is gone; the folder stays. */
   stop(): Promise<void>;
   /** Ends the server if it still runs and throws the folder away. */
@@ -20,7 +22,7 @@ export interface RunningBench {
 
 export interface BenchOptions {
   readonly isDemo: boolean;
-  /** ISO time at which the server's clock starts; the real one when left out. */
+  /** ISO time at which the server's clock starts; by the real one when left out. */
   readonly now?: string;
   /** A folder and port used before: starts the same bench again. */
   readonly again?: Pick<RunningBench, 'folder' | 'port'>;
@@ -58,23 +60,32 @@ async function startOn(folder: string, { isDemo, now, again }: BenchOptions): Pr
     SARDONYX_DATA: folder,
     SARDONYX_DEMO_DATA: folder,
   };
-  if (now) env.SARDONYX_NOW = now;
+  // A clock that was set can be moved.
+  env.SARDONYX_NOW = now ?? new Date().toISOString();
   await buildServer();
   const args = [SERVER, ...(isDemo ? ['--demo'] : [])];
-  const server = spawn(process.execPath, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const server = spawn(process.execPath, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe', 'ipc'] });
   const address = await readAddress(server);
   const stop = () => endProcess(server);
-  return {
+  const bench: RunningBench = {
     address,
     port: Number(new URL(address).port),
     folder,
     stop,
+    pass: (minutes) => void server.send({ passMin: minutes }),
     clear: async () => {
       await stop();
       await rm(folder, { recursive: true, force: true });
     },
   };
+  running.set(address, bench);
+  return bench;
 }
+
+const running = new Map<string, RunningBench>();
+
+/** The bench that a page is open on. */
+export const benchOf = (url: string): RunningBench => running.get(new URL(url).origin)!;
 
 function readAddress(server: ChildProcess): Promise<string> {
   return new Promise((done, fail) => {

@@ -20,11 +20,16 @@ export {
 } from './requests/job.ts';
 export {
   ActOnTask,
+  ChangeArea,
   ChangeLayer,
+  CreateArea,
   CreateLayer,
+  KeyCoat,
   LogCoat,
+  ReadRoom,
   RejectCoat,
   StartTimer,
+  TouchCoat,
   type TaskAction,
 } from './requests/work.ts';
 export {

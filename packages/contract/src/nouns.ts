@@ -46,11 +46,15 @@ export const NOUNS = {
   wants: { views: IN_A_JOB, kept: null },
   decisions: { views: IN_A_JOB, kept: null },
   'specimen-parts': { views: IN_A_JOB, kept: null },
+  areas: {
+    views: IN_A_JOB,
+    kept: ['specimenPartId', 'kind', 'name', 'crossesSeam', 'reliefUm', 'size', 'outline'],
+  },
   layers: {
     views: IN_A_JOB,
     kept: [
       ...['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'],
-      'whose',
+      ...['whose', 'coats'],
     ],
   },
   jobs: { views: IN_A_JOB, kept: null },

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { PART_SIZES } from '@sardonyx/core';
+import { isDryingSheet, PART_SIZES } from '@sardonyx/core';
 import { IsInt, Matches, Min, ValidateBy, ValidateIf, type ValidationOptions } from 'class-validator';
 
 /** The field may be left out, but when it is there it must pass its other checks: null does not slip through. */
@@ -33,6 +33,11 @@ export function IsPartSizes(options?: ValidationOptions): PropertyDecorator {
     typeof value === 'object' && value !== null && !Array.isArray(value) && Object.entries(value).every(isSize);
   const defaultMessage = () => `Sizes are millimetres, 0.05 to 600, of: ${PART_SIZES.join(', ')}.`;
   return ValidateBy({ name: 'isPartSizes', validator: { validate, defaultMessage } }, options);
+}
+
+/** Minutes of a product sheet, as the core reads them. */
+export function IsDryingSheet(options?: ValidationOptions): PropertyDecorator {
+  return ValidateBy({ name: 'isDryingSheet', validator: { validate: isDryingSheet } }, options);
 }
 
 /** A calendar day that exists, as YYYY-MM-DD, between 1900 and 2199. */

@@ -42,14 +42,17 @@ export {
   type PartSize,
   type PartSizes,
 } from './model/partShape.ts';
+export { TOUCH_TESTS, type CoatTouch, type TouchTest } from './model/coatTouch.ts';
 export { VIEW_KINDS } from './model/drawing.ts';
 export type { Anchor, Drawing, DrawingShape, DrawingView, Surface, ViewKind } from './model/drawing.ts';
+export { COAT_ACTS, type CoatAct, type DryingSheet, type SheetSpan } from './model/drying.ts';
 export { InvalidInputError } from './model/errors.ts';
 export { DEFAULT_LOSS_THRESHOLD, type HouseStyle } from './model/house.ts';
 export { MATERIALS, type Material } from './model/material.ts';
 export type { ControlPoint, Point } from './model/plane.ts';
 export { PROCESSES, type Process, type Verdict } from './model/process.ts';
 export type { Refusal } from './model/refusal.ts';
+export { ROOM_ORIGINS, type RoomLogEntry, type RoomOrigin } from './model/roomLog.ts';
 export { SCHOOL_KEYS, isSchoolOption, type SchoolKey, type SchoolOption } from './model/school.ts';
 export { STATIONS, STATION_LABELS, type Station } from './model/stations.ts';
 export type { Use } from './model/supply.ts';
@@ -335,12 +338,22 @@ export { redrawCasting } from './construction/redrawCasting.ts';
 export { workOutBehind } from './construction/workOutBehind.ts';
 
 // Paint films
+export { answerArea, type AreaAnswer, type FilmSpans, type StandingCoat } from './film/answerArea.ts';
 export { layersUnder } from './film/layersUnder.ts';
 export { checkCoat } from './film/checkCoat.ts';
+export { checkKeying } from './film/checkKeying.ts';
 export { completeProduct } from './film/completeProduct.ts';
 export { computePaint } from './film/computePaint.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { convertProductKind, convertProductToLayer } from './film/convertProductToLayer.ts';
+export { answerAt } from './film/computeSpans.ts';
+export { completeSheet } from './film/dryingSheet.ts';
+export { isDryingSheet } from './film/isDryingSheet.ts';
+export { dryTasks } from './film/dryTasks.ts';
+export { sayCoats } from './words/sayCoats.ts';
+export { listNextCoats, type NextCoat } from './film/listNextCoats.ts';
+export { listStandingOf } from './film/spansOfTask.ts';
+export { describeStandingCoats, type DryingRows, type LaidCoat } from './film/standingCoats.ts';
 export { movePlanned, placeNewCoat, refusePlace, sortPlanned } from './film/placeCoat.ts';
 
 // Colour
@@ -448,6 +461,7 @@ export { outlineCircle, outlinePolygon, outlineRectangle, outlineWithArches, typ
 export { createBaseView, createEndView, type PlainViewSize } from './drawing/plainViews.ts';
 
 // Simulated instruments
+export { readRoom } from './instruments/simulatedThermometer.ts';
 export { computeBathC } from './instruments/simulatedBath.ts';
 export { COLD_OVEN, runOven, type OvenState } from './instruments/simulatedOven.ts';
 export { beginPour, EMPTY_SCALES, pourOn, showGrams, type ScalesState } from './instruments/simulatedScales.ts';
@@ -471,7 +485,13 @@ export {
   type TraceNode,
   type Traces,
 } from './model/trace.ts';
-export { AREA_KINDS } from './model/workpiece.ts';
+export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } from './model/workpiece.ts';
+export { adviseGround } from './film/adviseGround.ts';
+export { computeDrawnArea } from './film/computeDrawnArea.ts';
+export { judgeBuild } from './film/judgeBuild.ts';
+export { judgeOver } from './film/judgeOver.ts';
+export { findGround } from './film/findGround.ts';
+export { COATING_WAY_OF, pourFor } from './film/pourFor.ts';
 export { readArtwork, writeArtwork, type Artwork, type SvgElement } from './trace/artwork.ts';
 export { drawTraced } from './trace/drawTraced.ts';
 export { insertNode } from './trace/insertNode.ts';

@@ -195,7 +195,18 @@ function askGates(seed: number) {
       (['primer', 'colour', 'clear', 'brightwork', 'decal'] as const)
         .filter(() => random() < 0.35)
         .map((kind, seq) => ({
-          ...{ id: `${id}.${stage}.${kind}`, areaId: id, stage, kind, name: kind, seq, removedAt: null },
+          ...{
+            id: `${id}.${stage}.${kind}`,
+            areaId: id,
+            stage,
+            kind,
+            name: kind,
+            seq,
+            removedAt: null,
+            keyedAt: null,
+            coats: null,
+            isMist: false,
+          },
           rejection: random() < 0.15 ? { at: ago(9), by: 'Nell', because: 'it ran' } : null,
         })),
     ),
@@ -218,7 +229,9 @@ function askGates(seed: number) {
     checkSignOff(wants, tasks, now),
     selectNextTask(tasks, now),
     areas.flatMap(({ id }) =>
-      (['primer', 'colour', 'clear'] as const).map((kind) => findCoatTask(tasks, { areaId: id, kind }, evidence)?.key),
+      (['primer', 'colour', 'clear'] as const).map(
+        (kind) => findCoatTask(tasks, { areaId: id, kind, isMist: false }, evidence)?.key,
+      ),
     ),
   ];
 }

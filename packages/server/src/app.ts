@@ -10,6 +10,7 @@ import { createBenchRoutes } from './modules/bench/benchRoutes.ts';
 import { createCatalogueRoutes } from './modules/catalogue/catalogueRoutes.ts';
 import { createColourRoutes } from './modules/colour/colourRoutes.ts';
 import { createCoatRoutes } from './modules/coats/coatRoutes.ts';
+import { createFilmRoutes } from './modules/film/filmRoutes.ts';
 import { createFindRoutes } from './modules/find/findRoutes.ts';
 import { createHouseRoutes } from './modules/house/houseRoutes.ts';
 import { createInstrumentRoutes } from './modules/instruments/instrumentRoutes.ts';
@@ -55,6 +56,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createJobRoutes,
     createTaskRoutes,
     createCoatRoutes,
+    createFilmRoutes,
     createColourRoutes,
     createShelfRoutes,
     createPhotoRoutes,

@@ -12,6 +12,7 @@ import { BENCH_NAME } from './demo/world.ts';
 import { openLog } from './http/log.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { chooseClock } from './clock.ts';
+import { keepRoomLog } from './modules/film/keepRoomLog.ts';
 import { noteClock } from './modules/bench/noteClock.ts';
 import { recompileAnew } from './modules/tasks/recompilePlan.ts';
 import type { Workroom } from './workroom.ts';
@@ -45,6 +46,7 @@ else
   });
 
 await noteClock(room);
+keepRoomLog(room);
 
 const server = createApp({
   room,

@@ -1,5 +1,5 @@
 import type { BenchView, CastingView, ColourReading, JobView, ShelfView } from '@sardonyx/contract';
-import { convertHexToLab, computeDe00, type Casting, type Task } from '@sardonyx/core';
+import { convertHexToLab, computeDe00, type Casting } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 import { OWN_LORRY, OWN_POT, ownJob } from './support/ownLorry.ts';
@@ -36,7 +36,7 @@ describe('a casting and a shelf of one’s own, on an empty bench', () => {
     const { body: job } = await post('jobs', ownJob(casting.casting.id)).expect(201);
     const { id } = job as { id: string };
     const view = () => bench.get<JobView>(`jobs/${id}`);
-    const [task] = (await view()).tasks as [Task];
+    const task = (await view()).tasks[0]!;
     for (const act of ['start', 'done', 'take back'])
       await post(`tasks/${task.id}/acts`, { act, who, note: 'so' }).expect(200);
     const versions = (await view()).tasks.map(({ version }) => version);

@@ -204,13 +204,15 @@ describe('the record', () => {
     const response = await bench.http.get('/api/jobs/sg-00/record.json').expect(200);
     expect(response.headers['content-disposition']).include('SG-00-record.json');
     const record = response.body as JobRecord;
-    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 3 });
+    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 4 });
     expect(record.disclosure).include('has been restored').include('wheels (donor)');
     expect(record.work.length).greaterThan(20);
     expect(record.specimens[0]!.verdict).match(/^Deep green/);
-    expect(record.specimens[0]!.parts[0]!.coatsApplied.map((coat) => coat.name)).deep.equal([
+    const coats = record.specimens[0]!.parts[0]!.coatsApplied;
+    expect(coats.map(({ name, isMist }) => `${name}${isMist ? ', mist' : ''}`)).deep.equal([
       'Lanthorn Light grey primer',
-      'Marlstone Deep green',
+      'Marlstone Deep green, mist',
+      ...Array<string>(3).fill('Marlstone Deep green'),
     ]);
   });
 

@@ -3,6 +3,7 @@ import {
   CAPTURE_PLACES,
   DOSINGS,
   FINISHES,
+  type DryingSheet,
   GEOMETRIES,
   MIX_WAYS,
   POUR_SOURCES,
@@ -32,7 +33,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
+import { IsChanged, IsChangedOrNull, IsDay, IsDryingSheet, OrNull, VersionedChange } from '../validation.ts';
 import { PointBody } from './photo.ts';
 
 /** Exactly so many numbers between two bounds. */
@@ -187,6 +188,12 @@ export class ChangeProduct extends VersionedChange {
   @IsChanged() @IsNumber() @Min(0) @Max(1000) pricePerMl?: number;
   @IsChanged() @IsNumber() @Min(0.5) @Max(5) densityGPerMl?: number;
   @IsChanged() @IsNumber() @Min(0.005) @Max(0.2) dropMl?: number;
+  /** What its sheet says of drying; null: as its binder usually dries. */
+  @IsChangedOrNull()
+  @IsDryingSheet({
+    message: 'Each act has its minutes: from, and to where it ends, in order; another coat has two windows at most.',
+  })
+  drying?: DryingSheet | null;
 }
 
 /** A file brought onto the shelf: pots as CSV, spectra as CGATS text. */

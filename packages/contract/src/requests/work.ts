@@ -1,15 +1,24 @@
 import {
+  AREA_KINDS,
+  AREA_WAYS,
   COAT_OWNERS,
   LAYER_KINDS,
   TIMER_KINDS,
+  TOUCH_TESTS,
+  VIEW_KINDS,
+  type AreaKind,
+  type AreaWay,
   type CoatOwner,
   type LayerKind,
   type TaskMeasure,
   type TimerKind,
+  type TouchTest,
+  type ViewKind,
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsHexColor,
@@ -18,13 +27,15 @@ import {
   IsISO8601,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   Max,
   MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, OrNull, VersionedChange } from '../validation.ts';
+import { PointBody } from './photo.ts';
+import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
 
 /** What a restorer does with a step. */
 export const TASK_ACTIONS = ['start', 'done', 'done otherwise', 'not needed', 'take back', 'looked', 'note'] as const;
@@ -63,14 +74,74 @@ export class RejectCoat {
   because!: string;
 }
 
+/** A coat was touched, and was ready for it, or not yet. */
+export class TouchCoat {
+  @IsIn(TOUCH_TESTS) test!: TouchTest;
+  @IsBoolean() isReady!: boolean;
+  @IsISO8601({ strict: true }, { message: 'Give the day and time it was touched.' }) at!: string;
+  @IsString() @IsNotEmpty({ message: 'Say who touched it.' }) @MaxLength(80) who!: string;
+}
+
+/** A coat was rubbed dull, so that the next one holds on it. */
+export class KeyCoat {
+  @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
+}
+
+/** What the workroom is like now, read off by a person. */
+export class ReadRoom {
+  @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @Min(-20) @Max(60) tempC!: number;
+  @OrNull()
+  @IsNumber({}, { message: 'Give the humidity in percent.' })
+  @Min(0, { message: 'Not below 0 %.' })
+  @Max(100, { message: 'Not above 100 %.' })
+  humidity!: number | null;
+}
+
 /** A coat that was put on. */
 export class LogCoat {
   @IsString() @IsNotEmpty() areaId!: string;
   @IsString() @IsNotEmpty({ message: 'Choose the pot.' }) productId!: string;
+  /** So thin that the ground shows through: the wet coat holds on it. */
+  @IsChanged() @IsBoolean() isMist?: boolean;
   @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @Min(-20) @Max(250) tempC!: number;
   @IsISO8601({ strict: true }, { message: 'Give the day and time it went on.' }) appliedAt!: string;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
   @IsString() @MaxLength(300) note!: string;
+}
+
+class SizeOfArea {
+  @IsNumber({}, { message: 'Give it in cm².' }) @Min(0.01) @Max(10_000) value!: number;
+  @IsNumber() @Min(0) @Max(2) relativeSd!: number;
+  @IsIn(AREA_WAYS) way!: AreaWay;
+}
+
+class OutlineOfArea {
+  @IsIn(VIEW_KINDS) view!: ViewKind;
+  @IsArray()
+  @ArrayMinSize(3, { message: 'A line round an area has three points at least.' })
+  @ArrayMaxSize(400)
+  @ValidateNested({ each: true })
+  @Type(() => PointBody)
+  points!: PointBody[];
+}
+
+/** A place on a part with coats of its own. */
+export class CreateArea {
+  @IsString() @IsNotEmpty() specimenPartId!: string;
+  @IsIn(AREA_KINDS) kind!: AreaKind;
+  @IsString() @IsNotEmpty({ message: 'Name the area.' }) @MaxLength(60) name!: string;
+  @IsBoolean() crossesSeam!: boolean;
+  @OrNull() @IsNumber() @Min(1) @Max(5000) reliefUm!: number | null;
+  @OrNull() @IsObject() @ValidateNested() @Type(() => SizeOfArea) size!: SizeOfArea | null;
+  @OrNull() @IsObject() @ValidateNested() @Type(() => OutlineOfArea) outline!: OutlineOfArea | null;
+}
+
+export class ChangeArea extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the area.' }) @MaxLength(60) name?: string;
+  @IsChanged() @IsBoolean() crossesSeam?: boolean;
+  @IsChangedOrNull() @IsNumber() @Min(1) @Max(5000) reliefUm?: number | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => SizeOfArea) size?: SizeOfArea | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => OutlineOfArea) outline?: OutlineOfArea | null;
 }
 
 /** A layer that is planned, or that was found. Applied layers are logged as coats. */
@@ -86,6 +157,8 @@ export class CreateLayer {
     'measured' | 'product sheet' | 'planning estimate';
   @OrNull() @IsString() productId!: string | null;
   @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
+  /** Wet coats; left out or null: until it hides what is below. */
+  @IsChangedOrNull() @IsInt() @Min(1) @Max(12) coats?: number | null;
 }
 
 export class ChangeLayer extends VersionedChange {
@@ -96,6 +169,7 @@ export class ChangeLayer extends VersionedChange {
   @IsChanged() @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin?:
     'measured' | 'product sheet' | 'planning estimate';
   @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
+  @IsChangedOrNull() @IsInt() @Min(1) @Max(12) coats?: number | null;
 }
 
 export class StartTimer {

@@ -12,6 +12,7 @@ import type {
   DrawingView,
   Feature,
   FeatureState,
+  FilmSpans,
   Finding,
   FoundCondition,
   FoundJoint,
@@ -40,6 +41,8 @@ import type {
   Specimen,
   SpecimenPart,
   Station,
+  RoomLogEntry,
+  StandingCoat,
   StripMethod,
   StrippedBefore,
   StripPass,
@@ -233,17 +236,22 @@ export interface SpecimenView {
   readonly jointConditions: readonly FoundCondition[];
   readonly foundJoints: readonly FoundJoint[];
   readonly comingsOff: readonly ComingOff[];
+  /** When each coat that stands on it bears what. */
+  readonly film: readonly StandingCoat[];
   /** What the server's plan is made from: the page works nothing of it out again. */
   readonly facts: SpecimenFacts;
   /** As the plan has it. */
   readonly opening: Opening;
 }
 
+/** A step, and when the coats that it left bear what; null where it left none. */
+export type TaskView = Task & { readonly film: FilmSpans | null };
+
 export interface JobView {
   readonly job: Job;
   readonly specimens: readonly SpecimenView[];
   readonly decisions: readonly Decision[];
-  readonly tasks: readonly Task[];
+  readonly tasks: readonly TaskView[];
   readonly log: readonly TaskLog[];
   readonly photos: readonly Photo[];
   readonly photoMeasures: readonly PhotoMeasure[];
@@ -256,6 +264,8 @@ export interface JobView {
   readonly supplies: readonly SupplyLine[];
   readonly houseChoices: readonly HouseChoiceRecord[];
   readonly passes: readonly StripPass[];
+  /** What the workroom was like last; null where nobody ever read it. */
+  readonly room: RoomLogEntry | null;
   /** Parts that were stripped bare, of all jobs, for how many passes to expect. */
   readonly strippedBefore: readonly (StrippedBefore & { readonly method: StripMethod })[];
 }

@@ -52,6 +52,8 @@ export function computeKeptMix(
     minC: most((one) => one.minC),
     maxC: Math.min(...products.map((one) => one.maxC)),
     optics,
+    // Of several sheets none holds for the mix.
+    drying: new Set(products.map((one) => JSON.stringify(one.drying))).size === 1 ? main.drying : null,
     densityGPerMl: mean((one) => one.densityGPerMl),
     dropMl: mean((one) => one.dropMl),
     pricePerMl: mean((one) => one.pricePerMl),

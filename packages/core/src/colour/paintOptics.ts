@@ -46,7 +46,9 @@ export function assumeScattering(spectrum: Spectrum, surface: Surface): Pick<Opt
 }
 
 /** What is known of a product's K and S: its own, or what its colour says. null outside the model. */
-export function selectOptics(product: PaintProduct): OpticsRecord | null {
+export function selectOptics(
+  product: Pick<PaintProduct, 'gloss' | 'kind' | 'optics' | 'colourHex'>,
+): OpticsRecord | null {
   if (isOutsideModel(product.gloss) || product.kind === 'clear' || product.kind === 'brightwork') return null;
   return product.optics ?? createOpticsFromColour(convertHexToLab(product.colourHex), 'gloss left out');
 }

@@ -18,7 +18,7 @@ import { rankPots } from './rankPots.ts';
 const product = (name: string, colourHex: string, more: Partial<PaintProduct> = {}): PaintProduct => ({
   ...{ id: name, version: 1, line: 'Test', name, kind: 'colour', binder: 'enamel', gloss: 'gloss', colourHex },
   ...{ dryFilmUm: 20, flashMin: 5, recoatMin: 60, cureMin: 600, minC: 10, maxC: 30 },
-  ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.05, pricePerMl: 0.2, recipe: null },
+  ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.05, pricePerMl: 0.2, drying: null, recipe: null },
   ...more,
 });
 const pot = (productId: string, leftMl: number): PaintPot => ({

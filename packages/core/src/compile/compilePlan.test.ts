@@ -192,7 +192,7 @@ describe('compilePlan and what was found', () => {
       makeCoat('primer'),
       makeCoat('colour'),
       makeCoat('decal', { crossesSeam: true }),
-      makeCoat('brightwork', { dries: { flashMin: 5, recoatMin: 60, cureMin: 4320 } }),
+      makeCoat('brightwork', { dries: { flashMin: 5, recoatMin: 60, betweenMin: 60, cureMin: 4320 } }),
     ];
     const tasks = planOf(withBody({ coats }));
     for (const close of ['close:front-post', 'close:axle-ends', 'close:glazing'])

@@ -34,6 +34,7 @@ export function createOwnLinks(
     ...linkTakingOut(placed),
     ...withTag('mask').flatMap((mask) => linkMask(mask, withTag)),
     ...linkPaint(withTag),
+    ...linkCoats(withTag),
     ...linkColours(withTag, input),
     ...linkClosing(placed, withTag, ofJoint, input),
   ];
@@ -101,6 +102,18 @@ function linkMask(mask: Placed, withTag: WithTag): OwnLink[] {
       .map((after) => link(mask, after, 'O23', 'paint reaches what is not covered')),
   ];
 }
+
+/** One wet coat after the other. */
+const linkCoats = (withTag: WithTag): OwnLink[] =>
+  withTag('colour').flatMap((after) =>
+    withTag('colour')
+      .filter(
+        ({ task: { act, of, partKeys } }) =>
+          act === 'colour' && of?.area === after.task.of?.area && partKeys[0] === after.task.partKeys[0],
+      )
+      .filter(({ task }) => (task.of?.nth ?? 1) < (after.task.of?.nth ?? 1))
+      .map((before) => link(before, after, 'O22', 'a coat lies on the coat below')),
+  );
 
 /** Paint is ready before it goes on, and out of the gun when all that wears it has it. */
 function linkPaint(withTag: WithTag): OwnLink[] {

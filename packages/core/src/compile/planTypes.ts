@@ -51,7 +51,15 @@ export interface TaskDetails {
   mask: { readonly beside: readonly string[] };
   prime: { readonly name: string };
   mix: { readonly wearers: readonly string[]; readonly isMixed: boolean };
-  colour: { readonly names: readonly string[]; readonly isTrim: boolean; readonly isPaleOnDark: boolean };
+  mist: { readonly flashMin: number };
+  colour: {
+    readonly name: string;
+    readonly isTrim: boolean;
+    readonly isPaleOnDark: boolean;
+    /** Which of how many wet coats of this colour. */
+    readonly nth: number;
+    readonly coats: number;
+  };
   clear: { readonly name: string; readonly isOver: boolean };
   bright: { readonly name: string };
   'clean-gun': { readonly colourCount: number };

@@ -185,7 +185,7 @@ describe('finishing and closing tasks', () => {
           makeCoat('colour'),
           makeCoat('brightwork', {
             ...{ areaKind: 'mask', areaName: 'grille' },
-            dries: { flashMin: 1, recoatMin: 30, cureMin },
+            dries: { flashMin: 1, recoatMin: 30, betweenMin: 30, cureMin },
           }),
         ],
       }),

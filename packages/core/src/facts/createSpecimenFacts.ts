@@ -1,3 +1,6 @@
+import type { CountedPaint } from '../film/countCoats.ts';
+import { planCoats } from '../film/planCoats.ts';
+import { planDrying } from '../film/planDrying.ts';
 import type { TaskLog } from '../model/task.ts';
 import type { Job, PaintProduct, Restorer } from '../model/work.ts';
 import {
@@ -25,7 +28,9 @@ export interface SpecimenRows extends JointRows {
     'id' | 'key' | 'name' | 'role' | 'material' | 'materialCertainty' | 'state' | 'isKept'
   >[];
   readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam'>[];
-  readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'whose' | 'productId'>)[];
+  readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'whose' | 'productId' | 'coats'>)[];
+  /** What is in the pots that are planned for it. */
+  readonly paints: readonly (CountedPaint & Parameters<typeof planDrying>[0] & Pick<PaintProduct, 'id'>)[];
   readonly findings: readonly Omit<Finding, 'version' | 'pinnedTo' | 'pinX' | 'pinY'>[];
   readonly wants: readonly Pick<
     Want,
@@ -41,7 +46,6 @@ export interface SpecimenRows extends JointRows {
 export interface HouseRows {
   readonly choices: readonly HouseChoice[];
   readonly restorers: readonly Pick<Restorer, 'sessions'>[];
-  readonly products: readonly Pick<PaintProduct, 'id' | 'flashMin' | 'recoatMin' | 'cureMin'>[];
 }
 
 /** What the job decides. */
@@ -54,13 +58,11 @@ export interface JobRows {
 /** The one set of facts of a specimen, from its rows, the house's and the job's. */
 export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: JobRows): SpecimenFacts {
   const standing = selectStandingWork(rows.log);
-  const products = new Map(house.products.map((product) => [product.id, product]));
   const merged = mergeDecisions(house.choices, job.decisions, job);
   return {
     scope: job.scope,
     parts: rows.parts.map((part) =>
       createPart(part, rows, standing, {
-        products,
         decisions: merged.decisions,
         keepsPaint: job.scope === 'repair only',
       }),
@@ -73,11 +75,13 @@ export function createSpecimenFacts(rows: SpecimenRows, house: HouseRows, job: J
 }
 
 interface PartContext {
-  readonly products: ReadonlyMap<string, HouseRows['products'][number]>;
   readonly decisions: Decisions;
   /** Nothing is painted: planned coats are left off. */
   readonly keepsPaint: boolean;
 }
+
+/** Bare metal, as light as it usually is. */
+const BARE_HEX = '#a8a8a8';
 
 const PAINT: readonly CoatingLayer['kind'][] = ['colour', 'primer', 'clear'];
 
@@ -85,7 +89,7 @@ function createPart(
   part: SpecimenRows['parts'][number],
   rows: SpecimenRows,
   standing: readonly StandingWork[],
-  { products, decisions, keepsPaint }: PartContext,
+  { decisions, keepsPaint }: PartContext,
 ): PlanPart {
   const areas = rows.areas.filter((area) => area.specimenPartId === part.id);
   const layersOf = (stage: CoatingLayer['stage']) =>
@@ -115,8 +119,11 @@ function createPart(
       ? selectThickest(areas.map((area) => all.filter((one) => one.area === area))).map(({ layer }) => layer.kind)
       : [],
     foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
-    coats: (isLeft ? [] : planned).map(({ area, layer }): PlanCoat => {
-      const product = layer.productId === null ? undefined : products.get(layer.productId);
+    coats: (isLeft ? [] : planned).map(({ area, layer }, i): PlanCoat => {
+      const paint = rows.paints.find(({ id }) => id === layer.productId);
+      const own = planned.slice(0, i).filter((one) => one.area === area);
+      const below =
+        own.at(-1) ?? (area.kind === 'mask' ? planned.findLast((one) => one.area.kind === 'outside') : undefined);
       return {
         areaKind: area.kind,
         areaName: nameOfArea(area),
@@ -124,7 +131,8 @@ function createPart(
         kind: layer.kind,
         name: layer.name,
         colourHex: layer.colourHex,
-        dries: product ? { flashMin: product.flashMin, recoatMin: product.recoatMin, cureMin: product.cureMin } : null,
+        coats: planCoats(layer, paint, below?.layer.colourHex ?? original?.layer.colourHex ?? BARE_HEX),
+        dries: paint ? planDrying(paint) : null,
       };
     }),
     findings: rows.findings

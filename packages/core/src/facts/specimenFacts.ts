@@ -1,4 +1,5 @@
 import type { JointKind, JointWay } from '../model/catalogue.ts';
+import type { PlannedDrying } from '../film/planDrying.ts';
 import type { PartRole } from '../model/partRole.ts';
 import type { Material } from '../model/material.ts';
 import type { MendMethod } from '../model/mend.ts';
@@ -104,8 +105,10 @@ export interface PlanCoat {
   readonly kind: LayerKind;
   readonly name: string;
   readonly colourHex: string;
+  /** Wet coats of it, one over the other. */
+  readonly coats: number;
   /** By its product sheet; null where no pot is chosen yet: then planning estimates count. */
-  readonly dries: { readonly flashMin: number; readonly recoatMin: number; readonly cureMin: number } | null;
+  readonly dries: PlannedDrying | null;
 }
 
 export interface PlanFinding {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { answerArea, intersectSpans, type StandingCoat } from './answerArea.ts';
 import type { Span } from './computeSpans.ts';
-import { COAT_ACTS, type CoatAct } from './dryingSheet.ts';
+import { COAT_ACTS, type CoatAct } from '../model/drying.ts';
 
 const MINUTE = 60_000;
 const span = (from: number, to: number | null): Span => ({ from: from * MINUTE, to: to === null ? null : to * MINUTE });

@@ -1,11 +1,14 @@
 import { answerAt, type Answer, type Span } from './computeSpans.ts';
-import { COAT_ACTS, type CoatAct } from './dryingSheet.ts';
+import { COAT_ACTS, type CoatAct } from '../model/drying.ts';
 
 /** A coat that stands on an area, with what it bears and when (computeSpans). */
 export interface StandingCoat {
   readonly layerId: string;
-  readonly spans: Readonly<Record<CoatAct, readonly Span[]>>;
+  readonly spans: FilmSpans;
 }
+
+/** When what may be done. */
+export type FilmSpans = Readonly<Record<CoatAct, readonly Span[]>>;
 
 /** What may be done with an area now, when that changes, and which coat says so. */
 export interface AreaAnswer extends Answer {

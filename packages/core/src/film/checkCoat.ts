@@ -4,8 +4,14 @@ import { isSettled, type Task } from '../model/task.ts';
 import type { PaintProduct } from '../model/work.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
+import { capitalise } from '../words/names.ts';
+import { sayMinutes } from '../words/sayMinutes.ts';
+import { answerArea, type StandingCoat } from './answerArea.ts';
+import { answerAt } from './computeSpans.ts';
 import { convertProductKind } from './convertProductToLayer.ts';
+import { findGround } from './findGround.ts';
 import { isBareMetalUnder } from './isBareMetalUnder.ts';
+import { judgeOver } from './judgeOver.ts';
 
 export interface CoatAttempt {
   readonly partKey: string;
@@ -20,11 +26,15 @@ export interface CoatAttempt {
   readonly under: readonly CoatingLayer[];
   /** Tasks of the specimen. */
   readonly tasks: readonly Task[];
+  /** When the coats that stand on the model bear what (describeStandingCoats). */
+  readonly standing: readonly StandingCoat[];
+  /** Of the pots that those coats came out of. */
+  readonly products: readonly Pick<PaintProduct, 'id' | 'binder'>[];
 }
 
 /**
- * Why this coat must not go on: old paint still there, colour on bare metal, outside the product's temperatures, or
- * before the coat below is ready for it. An empty list means it may.
+ * Why this coat must not go on: old paint still there, colour on bare metal, a binder that the coat below does not bear, outside
+ * the product's temperatures, or outside the windows of the coats below. An empty list means it may.
  */
 export function checkCoat(attempt: CoatAttempt): Refusal[] {
   const { product, partName } = attempt;
@@ -49,13 +59,14 @@ export function checkCoat(attempt: CoatAttempt): Refusal[] {
   const isPrimed = [...applied, ...attempt.under.filter(isStanding)].some((layer) => layer.kind === 'primer');
   const hasGround = isPrimed || (hasOldPaint && !losesPaint);
   const isPowder = product.kind === 'powder';
-  if (isBareMetalUnder(convertProductKind(product.kind), attempt.material, { hasGround, isPowder })) {
+  const isBare = isBareMetalUnder(convertProductKind(product.kind), attempt.material, { hasGround, isPowder });
+  if (isBare) {
     refusals.push({
       code: 'bare-metal',
       field: 'productId',
       message: `Primer first: ${product.binder} on bare ${attempt.material} does not hold.`,
     });
-  }
+  } else refusals.push(...refuseGround(attempt, losesPaint));
   if (attempt.tempC < product.minC || attempt.tempC > product.maxC) {
     refusals.push({
       code: 'temperature',
@@ -70,6 +81,71 @@ export function checkCoat(attempt: CoatAttempt): Refusal[] {
       field: 'appliedAt',
       message: 'This is before the coat under it went on.',
     });
+    return refusals;
   }
-  return refusals;
+  return [...refusals, ...refuseWindow(attempt)];
+}
+
+/** What lies below does not bear this binder, or not yet. */
+function refuseGround(attempt: CoatAttempt, losesPaint: boolean): Refusal[] {
+  const { product } = attempt;
+  const { ground, layer } = findGround({ ...attempt, losesPaint });
+  // A primer is made for what is bare, and for filler.
+  if (product.kind === 'primer' && (ground.startsWith('bare') || ground === 'filler')) return [];
+  const { verdict, reason } = judgeOver(product.binder, ground);
+  const message = `${capitalise(product.binder)} over ${layer ? layer.name : ground}: ${reason}.`;
+  if (verdict === 'never') return [{ code: 'never-over', field: 'productId', message }];
+  if (verdict === 'barrier first')
+    return [{ code: 'barrier-first', field: 'productId', message: `${message} A primer that both bear goes between.` }];
+  const coat = attempt.standing.find(({ layerId }) => layerId === layer?.id);
+  if (verdict === 'fine' || !coat) return [];
+  const at = attempt.appliedAt.getTime();
+  const { isAllowed, changesAt } = answerAt(coat.spans.wear, at);
+  return isAllowed ? [] : [waitFor('not-cured', `${message} It must cure first`, at, changesAt)];
+}
+
+/** The coats below take no other now. */
+function refuseWindow({ layers, under, standing, appliedAt }: CoatAttempt): Refusal[] {
+  const at = appliedAt.getTime();
+  const nameOf = (layerId: string | null) =>
+    [...layers, ...under].find(({ id }) => id === layerId)?.name ?? 'What is below';
+  const spansOf = (all: readonly CoatingLayer[]) =>
+    standing.filter(({ layerId }) => all.some(({ id, appliedAt: on }) => id === layerId && Date.parse(on!) <= at));
+  const recoat = answerArea([...spansOf(layers), ...spansOf(under)], at).find(({ act }) => act === 'recoat')!;
+  if (!recoat.isAllowed) return [refuseRecoat(nameOf(recoat.heldBy), recoat, at)];
+  // An area with a colour of its own is masked on what lies below it.
+  const mask = answerArea(spansOf(under), at).find(({ act }) => act === 'mask')!;
+  if (mask.isAllowed || layers.some(isStanding)) return [];
+  return [waitFor('still-drying', `${nameOf(mask.heldBy)} below does not bear tape yet`, at, mask.changesAt)];
+}
+
+type Recoat = ReturnType<typeof answerArea>[number];
+
+function refuseRecoat(name: string, { spans, changesAt }: Recoat, at: number): Refusal {
+  const hasShut = spans.some(({ to }) => to !== null && to <= at);
+  if (!hasShut) return waitFor('still-drying', `${name} does not take another coat yet`, at, changesAt);
+  if (changesAt !== null)
+    return waitFor(
+      'in-gap',
+      `${name} lifts under another coat now: its first window has shut, and the next has not opened`,
+      at,
+      changesAt,
+    );
+  return {
+    ...{ code: 'window-shut', field: 'appliedAt' },
+    message: `The window of ${name} has shut: key the coat (rub it dull, wipe it), say so, and go on.`,
+  };
+}
+
+function waitFor(code: Refusal['code'], because: string, at: number, from: number | null): Refusal {
+  if (from === null)
+    return {
+      code,
+      field: 'appliedAt',
+      message: `${because}; in a room as cold as this one it does not come: warm it.`,
+    };
+  return {
+    ...{ code, field: 'appliedAt', from: new Date(from).toISOString() },
+    message: `${because}: ${sayMinutes((from - at) / 60_000)} more.`,
+  };
 }

@@ -3,7 +3,7 @@ import type { PaintProduct } from '../model/work.ts';
 type Film = Pick<PaintProduct, 'dryFilmUm' | 'flashMin' | 'recoatMin' | 'cureMin' | 'minC' | 'maxC'>;
 
 /** Films (µm), times (min) and temperatures (°C) that stand until its sheet was read: planning estimates, on the slow side. */
-const USUAL_FILM: Readonly<Record<PaintProduct['binder'], Film>> = {
+export const USUAL_FILM: Readonly<Record<PaintProduct['binder'], Film>> = {
   enamel: { dryFilmUm: 22, flashMin: 20, recoatMin: 1440, cureMin: 10080, minC: 12, maxC: 28 },
   acrylic: { dryFilmUm: 16, flashMin: 10, recoatMin: 60, cureMin: 2880, minC: 12, maxC: 28 },
   lacquer: { dryFilmUm: 12, flashMin: 10, recoatMin: 60, cureMin: 1440, minC: 15, maxC: 28 },
@@ -22,7 +22,7 @@ type KnownOfProduct = Pick<PaintProduct, 'line' | 'name' | 'kind' | 'binder' | '
 export function completeProduct(known: KnownOfProduct): Omit<PaintProduct, 'id' | 'version'> {
   return {
     ...USUAL_FILM[known.binder],
-    ...{ optics: null, recipe: null, densityGPerMl: 1.15, pricePerMl: 0.25 },
+    ...{ optics: null, recipe: null, drying: null, densityGPerMl: 1.15, pricePerMl: 0.25 },
     dropMl: known.binder === 'lacquer' ? DROP_ML.lacquer : DROP_ML.others,
     ...known,
   };

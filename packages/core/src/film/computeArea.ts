@@ -1,13 +1,6 @@
 import { InvalidInputError } from '../model/errors.ts';
+import type { AreaSize } from '../model/workpiece.ts';
 import type { Estimate } from './estimate.ts';
-
-/** How an area was found. */
-export type AreaWay = 'mesh' | 'weighed' | 'box';
-
-/** Square centimetres of a part's surface, and where they come from. */
-export interface PartArea extends Estimate {
-  readonly way: AreaWay;
-}
 
 /** Castings are not all wall: ribs, posts and edges (planning estimate). */
 const SHELL_SD = 0.08;
@@ -26,7 +19,7 @@ export interface Weighed {
 }
 
 /** Both faces of a shell: twice its metal's volume over its mean wall. */
-export function computeWeighedArea({ massG, massSdG, densityGPerCm3, wallsMm }: Weighed): PartArea {
+export function computeWeighedArea({ massG, massSdG, densityGPerCm3, wallsMm }: Weighed): AreaSize {
   if (!(massG > 0 && densityGPerCm3 > 0) || wallsMm.length === 0 || !wallsMm.every((wall) => wall > 0))
     throw new InvalidInputError('not-a-size', 'Mass, density and wall are above 0.', 'wallsMm', { given: wallsMm });
   const n = wallsMm.length;
@@ -55,14 +48,14 @@ export interface Box {
   readonly heightMm: number;
 }
 
-export function computeBoxArea({ lengthMm, widthMm, heightMm }: Box, shape: keyof typeof BOX_SHARE): PartArea {
+export function computeBoxArea({ lengthMm, widthMm, heightMm }: Box, shape: keyof typeof BOX_SHARE): AreaSize {
   const box = (2 * (lengthMm * widthMm + lengthMm * heightMm + widthMm * heightMm)) / 100;
   const share = BOX_SHARE[shape];
   return { way: 'box', value: box * share.value, relativeSd: share.relativeSd };
 }
 
 /** Triangles as nine numbers each, mm: the corners' x, y and z. */
-export function computeMeshArea(triangles: ArrayLike<number>): PartArea {
+export function computeMeshArea(triangles: ArrayLike<number>): AreaSize {
   let twice = 0;
   for (let i = 0; i + 9 <= triangles.length; i += 9) {
     const edge = (corner: number) =>
@@ -74,6 +67,6 @@ export function computeMeshArea(triangles: ArrayLike<number>): PartArea {
 }
 
 /** The surest of several: they mostly err together, so they are not averaged. null of none. */
-export function selectSurest(areas: readonly PartArea[]): PartArea | null {
-  return areas.reduce<PartArea | null>((best, one) => (best && best.relativeSd <= one.relativeSd ? best : one), null);
+export function selectSurest(areas: readonly AreaSize[]): AreaSize | null {
+  return areas.reduce<AreaSize | null>((best, one) => (best && best.relativeSd <= one.relativeSd ? best : one), null);
 }

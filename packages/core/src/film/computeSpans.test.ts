@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { createDryingClock, type RoomReading } from './dryingClock.ts';
-import { COAT_ACTS, completeSheet, type DryingSheet } from './dryingSheet.ts';
+import { COAT_ACTS, type DryingSheet } from '../model/drying.ts';
+import { completeSheet } from './dryingSheet.ts';
 import { answerAt, computeMargins, computeSpans } from './computeSpans.ts';
 import { learnDrying, type LearnedTime } from './learnDrying.ts';
 

@@ -1,21 +1,27 @@
 import type { PaintProduct } from '../model/work.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
 
+/** What stays of a mist coat, over a wet one (planning estimate). */
+const MIST_SHARE = 0.35;
+
 /** The layer that one coat of a product leaves; its thickness is that of the product sheet. */
-export function convertProductToLayer({
-  id,
-  line,
-  name,
-  kind,
-  colourHex,
-  dryFilmUm,
-}: Pick<PaintProduct, 'id' | 'line' | 'name' | 'kind' | 'colourHex' | 'dryFilmUm'>) {
+export function convertProductToLayer(
+  {
+    id,
+    line,
+    name,
+    kind,
+    colourHex,
+    dryFilmUm,
+  }: Pick<PaintProduct, 'id' | 'line' | 'name' | 'kind' | 'colourHex' | 'dryFilmUm'>,
+  isMist = false,
+) {
   return {
     kind: convertProductKind(kind),
     name: `${line} ${name}`,
     colourHex,
-    thicknessUm: dryFilmUm,
-    thicknessOrigin: 'product sheet',
+    thicknessUm: isMist ? dryFilmUm * MIST_SHARE : dryFilmUm,
+    thicknessOrigin: isMist ? 'planning estimate' : 'product sheet',
     productId: id,
   } as const satisfies Partial<CoatingLayer>;
 }

@@ -11,6 +11,9 @@ export interface CoatCount {
   readonly origin: 'K and S' | 'planning estimate';
 }
 
+/** What must be known of a paint to count its coats. */
+export type CountedPaint = Pick<PaintProduct, 'kind' | 'gloss' | 'optics' | 'colourHex' | 'dryFilmUm'>;
+
 /** What metal flakes and inks need, and what any paint needs at the least (planning estimates). */
 const UNKNOWN_COATS = 2;
 /** A paint of which nobody has drawn down a film may hide worse than most: one coat more (planning estimate). */
@@ -23,7 +26,7 @@ const UNMEASURED_MORE = 1;
  * @param coatUm dry film of one coat, micrometres
  * @param ground reflectance of what it lies on
  */
-export function countCoats(product: PaintProduct, coatUm: number, ground: Spectrum): CoatCount {
+export function countCoats(product: CountedPaint, coatUm: number, ground: Spectrum): CoatCount {
   if (product.kind === 'clear') return { coats: 1, origin: 'planning estimate' };
   const optics = selectOptics(product);
   if (!optics) return { coats: product.kind === 'brightwork' ? 1 : UNKNOWN_COATS, origin: 'planning estimate' };

@@ -27,6 +27,7 @@ const layer = (changes: Partial<CoatingLayer> = {}): CoatingLayer => ({
   note: '',
   rejection: null,
   removedAt: null,
+  ...{ keyedAt: null, coats: null, isMist: false },
   ...changes,
 });
 const metal = { colourHex: '#999999', name: 'zinc alloy' };
@@ -113,7 +114,7 @@ describe('checkCoat', () => {
     cureMin: 10080,
     minC: 12,
     maxC: 28,
-    ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.03, pricePerMl: 0.3, recipe: null },
+    ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.03, pricePerMl: 0.3, drying: null, recipe: null },
   };
   const primer = layer({ stage: 'applied', kind: 'primer', appliedAt: '2026-01-01T10:00:00Z' });
   const attempt = (changes: Partial<CoatAttempt> = {}): CoatAttempt => ({
@@ -125,7 +126,7 @@ describe('checkCoat', () => {
     appliedAt: new Date('2026-01-02T10:00:00Z'),
     layers: [primer],
     under: [],
-    tasks: [],
+    ...{ tasks: [], standing: [], products: [] },
     ...changes,
   });
   const codesOf = (changes: Partial<CoatAttempt>) => checkCoat(attempt(changes)).map((refusal) => refusal.code);
@@ -141,11 +142,13 @@ describe('checkCoat', () => {
     expect(codesOf({ layers: [layer(), primer], tasks: [{ ...strip, partKeys: ['base'] }] })).deep.equal([]);
   });
 
-  it('refuses colour straight on bare metal, but not on plastic, nor primer or powder', () => {
+  it('refuses colour straight on bare metal, and enamel on smooth plastic; not acrylic there, nor primer or powder', () => {
     expect(codesOf({ layers: [] })).deep.equal(['bare-metal']);
-    expect(codesOf({ layers: [], material: 'hard plastic' })).deep.equal([]);
-    for (const kind of ['primer', 'powder'] as const)
-      expect(codesOf({ layers: [], product: { ...product, kind } })).deep.equal([]);
+    expect(codesOf({ layers: [], material: 'hard plastic' })).deep.equal(['barrier-first']);
+    const acrylic = { ...product, binder: 'acrylic' as const };
+    expect(codesOf({ layers: [], material: 'hard plastic', product: acrylic })).deep.equal([]);
+    expect(codesOf({ layers: [], product: { ...product, kind: 'primer' } })).deep.equal([]);
+    expect(codesOf({ layers: [], product: { ...product, kind: 'powder', binder: 'powder' } })).deep.equal([]);
   });
 
   it('lets the colour of an area go over the primer of the outside that it lies upon', () => {
@@ -188,6 +191,9 @@ describe('computePaint', () => {
     kind,
     name,
     crossesSeam: false,
+    reliefUm: null,
+    size: null,
+    outline: null,
   });
   const parts = [{ id: 'part', key: 'body' }];
 

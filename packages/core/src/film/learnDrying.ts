@@ -61,15 +61,28 @@ export function computeReadyChance({ lnMin, weights }: LearnedTime, minutes: num
   return weights.reduce((sum, weight, i) => sum + weight * normalCdf((at - lnMin[i]!) / COAT_SD), 0);
 }
 
-/** Minutes of the sheet after which the next coat is ready so surely; share within 0 and 1, both left out. */
-export function computeReadyTime(learned: LearnedTime, share: number): number {
+/**
+ * Minutes of the sheet after which the next coat is ready so surely; share within 0 and 1, both left out. For a coat that was touched
+ * itself, only what its own touches left open counts: it is not ready before the last "not yet", and ready by the first "ready".
+ *
+ * @param learned of all other coats
+ */
+export function computeReadyTime(learned: LearnedTime, share: number, own: TouchedCoat = UNTOUCHED): number {
   const { lnMin } = learned;
-  const z = Math.abs(normalQuantile(share));
+  const { notYetMin, readyMin } = own;
+  const begins = computeReadyChance(learned, notYetMin);
+  const ends = readyMin === null ? 1 : computeReadyChance(learned, readyMin);
+  // Touches that contradict each other, or what was learned, leave the later of the two moments.
+  if (ends - begins < 1e-12) return Math.max(notYetMin, readyMin ?? 0);
+  const wanted = begins + share * (ends - begins);
+  const z = Math.abs(normalQuantile(wanted));
   let [low, high] = [lnMin[0]! - z * COAT_SD, lnMin[POINTS - 1]! + z * COAT_SD];
   while (high - low > 1e-5) {
     const middle = (low + high) / 2;
-    if (computeReadyChance(learned, Math.exp(middle)) < share) low = middle;
+    if (computeReadyChance(learned, Math.exp(middle)) < wanted) low = middle;
     else high = middle;
   }
   return Math.exp((low + high) / 2);
 }
+
+const UNTOUCHED: TouchedCoat = { notYetMin: 0, readyMin: null };

@@ -20,7 +20,7 @@ export function checkStart(
 
 /** What a task still waits for at a moment: what is open before it, what dries, what was done too long ago. */
 export const checkLinks = (
-  task: Pick<Task, 'after' | 'specimenId'>,
+  task: Pick<Task, 'after' | 'specimenId' | 'tags'>,
   tasksOfSpecimen: readonly LinkedTask[],
   at: Date,
 ): Refusal[] => selectOpenLinks(task, tasksOfSpecimen, at).map((link) => refuseLink(link, at));
@@ -29,6 +29,23 @@ function refuseLink({ link, before, kind, from }: OpenLink, now: Date): Refusal 
   const taskId = before.id;
   if (kind === 'open')
     return { code: 'predecessor-open', message: `First "${before.title}": ${link.because}.`, taskId };
+  if (kind === 'shut')
+    return {
+      ...{ code: 'window-shut', taskId },
+      message: `The window of "${before.title}" has shut: key the coat (rub it dull, wipe it), say so, and go on.`,
+    };
+  if (from === null && kind === 'waiting')
+    return {
+      ...{ code: 'still-waiting', taskId },
+      message: `"${before.title}" does not dry in a room as cold as this one: warm it, and read the thermometer again.`,
+    };
+  if (kind === 'in the gap') {
+    const left = sayMinutes((Date.parse(from!) - now.getTime()) / 60_000);
+    return {
+      ...{ code: 'in-gap', taskId, from: from! },
+      message: `The coat of "${before.title}" lifts under another one now: its first window has shut, and the next opens in ${left}.`,
+    };
+  }
   if (kind === 'waiting') {
     const left = sayMinutes((Date.parse(from!) - now.getTime()) / 60_000);
     return {

@@ -5,7 +5,17 @@ import { listCoatsOf, listCoatsOn, listMissingCoats, type CoatEvidence } from '.
 
 type Layer = CoatEvidence['layers'][number];
 const layer = (areaId: string, kind: CoatingLayer['kind'], changes: Partial<Layer> = {}): Layer => ({
-  ...{ areaId, kind, stage: 'planned', name: `${kind} of ${areaId}`, rejection: null, removedAt: null, seq: 0 },
+  ...{
+    id: `${areaId}.${kind}`,
+    areaId,
+    kind,
+    stage: 'planned',
+    name: `${kind} of ${areaId}`,
+    rejection: null,
+    removedAt: null,
+    isMist: false,
+    seq: 0,
+  },
   ...changes,
 });
 const applied = (areaId: string, kind: CoatingLayer['kind'], changes: Partial<Layer> = {}) =>

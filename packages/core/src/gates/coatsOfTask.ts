@@ -8,7 +8,7 @@ export interface CoatEvidence {
   readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name'>[];
   readonly layers: readonly Pick<
     CoatingLayer,
-    'areaId' | 'stage' | 'kind' | 'name' | 'rejection' | 'removedAt' | 'seq'
+    'id' | 'isMist' | 'areaId' | 'stage' | 'kind' | 'name' | 'rejection' | 'removedAt' | 'seq'
   >[];
 }
 
@@ -16,6 +16,7 @@ export interface CoatEvidence {
 const LEAVES: Partial<Record<Task['act'], readonly CoatingLayer['kind'][]>> = {
   prime: ['primer'],
   reprime: ['primer'],
+  mist: ['colour'],
   colour: ['colour'],
   clear: ['clear'],
   bright: ['brightwork'],
@@ -31,11 +32,13 @@ export interface WantedCoat {
   readonly areaName: string;
   readonly kind: CoatingLayer['kind'];
   readonly count: number;
+  readonly isMist: boolean;
 }
 
 /** The coats that a step of painting leaves; empty for every other step. */
 export function listCoatsOf(task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): WantedCoat[] {
   const kinds = LEAVES[task.act];
+  const isMist = task.act === 'mist';
   const part = evidence.parts.find((one) => one.key === task.partKeys[0]);
   if (!kinds || !part) return [];
   const areas = evidence.areas
@@ -47,14 +50,14 @@ export function listCoatsOf(task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidenc
       const count = evidence.layers.filter(
         (layer) => layer.areaId === area.id && layer.stage === 'planned' && layer.kind === kind,
       ).length;
-      return count ? [{ areaId: area.id, areaName: area.areaName, kind, count: countOver(task, count) }] : [];
+      return count ? [{ areaId: area.id, areaName: area.areaName, kind, count: countWanted(task, count), isMist }] : [];
     }),
   );
   if (plannedIn.length > 0 || areas.length === 0) return plannedIn;
   // Clear under or over a decal is in no plan of coats; it goes on the outside.
   const outside = areas.find((area) => area.kind === 'outside') ?? areas[0]!;
   const over = task.act === 'seal' ? 2 : 1;
-  return [{ areaId: outside.id, areaName: outside.areaName, kind: kinds[0]!, count: over }];
+  return [{ areaId: outside.id, areaName: outside.areaName, kind: kinds[0]!, count: over, isMist }];
 }
 
 function isMeant({ act, of }: Pick<Task, 'act' | 'of'>, areaName: string, kind: Area['kind']): boolean {
@@ -62,9 +65,11 @@ function isMeant({ act, of }: Pick<Task, 'act' | 'of'>, areaName: string, kind: 
   return act === 'powder' ? kind === 'outside' : kind !== 'mask' || act === 'prime' || act === 'reprime';
 }
 
-/** A part that is primed again, or sealed over its clear, has one coat more than planned. */
-const countOver = ({ act }: Pick<Task, 'act'>, planned: number) =>
-  act === 'reprime' || act === 'seal' ? planned + 1 : planned;
+/** One step a coat, so the second leaves two; primer and powder go on in one. Primed again or sealed over, it is one more than planned. */
+function countWanted({ act, of }: Pick<Task, 'act' | 'of'>, planned: number): number {
+  if (act === 'reprime' || act === 'seal') return planned + 1;
+  return act === 'prime' || act === 'powder' ? planned : (of.nth ?? 1);
+}
 
 /** What of a step's coats is not on the part yet, in the order in which it goes on. */
 export const listMissingCoats = (task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidence: CoatEvidence): WantedCoat[] =>
@@ -78,6 +83,9 @@ export const listCoatsOn = (task: Pick<Task, 'act' | 'of' | 'partKeys'>, evidenc
 ];
 
 const selectStanding = <Layer extends CoatEvidence['layers'][number]>(
-  { areaId, kind }: Pick<WantedCoat, 'areaId' | 'kind'>,
+  { areaId, kind, isMist }: Pick<WantedCoat, 'areaId' | 'kind' | 'isMist'>,
   layers: readonly Layer[],
-): Layer[] => layers.filter((layer) => layer.areaId === areaId && layer.kind === kind && isStanding(layer));
+): Layer[] =>
+  layers.filter(
+    (layer) => layer.areaId === areaId && layer.kind === kind && layer.isMist === isMist && isStanding(layer),
+  );

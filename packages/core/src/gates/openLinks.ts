@@ -1,26 +1,35 @@
+import { answerAt, type Span } from '../film/computeSpans.ts';
+import { chooseCoatAct } from '../film/chooseCoatAct.ts';
+import type { FilmSpans } from '../film/answerArea.ts';
 import { isSettled, type Task, type TaskLink } from '../model/task.ts';
 
 /** A link of a task that still holds it up. */
 export interface OpenLink {
   readonly link: TaskLink;
   readonly before: LinkedTask;
-  /** Not done yet; done, but what it left is still wet; done too long ago. */
-  readonly kind: 'open' | 'waiting' | 'too late';
+  /**
+   * Not done yet; done, but what it left is still wet; its coat lifts under the next one until it is dry through; its window has
+   * shut; done too long ago.
+   */
+  readonly kind: 'open' | 'waiting' | 'in the gap' | 'shut' | 'too late';
   /** From when the wait is over, ISO; null where waiting does not help. */
   readonly from: string | null;
 }
 
-export type LinkedTask = Pick<Task, 'id' | 'key' | 'specimenId' | 'title' | 'state' | 'doneAt' | 'lookedAt'>;
+export type LinkedTask = Pick<Task, 'id' | 'key' | 'specimenId' | 'title' | 'state' | 'doneAt' | 'lookedAt'> & {
+  /** When the coats that it left bear what (spansOfTask); absent where it left none, or nobody knows when they went on. */
+  readonly film?: FilmSpans | null;
+};
 
 const MINUTE_MS = 60_000;
 
 /**
  * What a task still waits for: tasks that are not done, waits that are not over, and what was done too long ago. Somebody
- * who looked ends a wait, and makes what is too late count anew from then. What was declared not needed leaves nothing to
- * wait for.
+ * who looked ends a wait, and makes what is too late count anew from then; where coats were put on, they themselves say when
+ * they bear it. What was declared not needed leaves nothing to wait for.
  */
 export function selectOpenLinks(
-  task: Pick<Task, 'after' | 'specimenId'>,
+  task: Pick<Task, 'after' | 'specimenId' | 'tags'>,
   tasks: readonly LinkedTask[],
   now: Date,
 ): OpenLink[] {
@@ -33,11 +42,22 @@ export function selectOpenLinks(
     const looked = before.lookedAt === null ? null : Date.parse(before.lookedAt);
     const hasLooked = looked !== null && looked >= done;
     const over = done + link.waitMin * MINUTE_MS;
-    if (link.waitMin > 0 && !hasLooked && now.getTime() < over)
+    if (link.waitMin > 0 && before.film) {
+      const held = holdBack(before.film[chooseCoatAct(task.tags)], now.getTime());
+      if (held) return [{ link, before, ...held }];
+    } else if (link.waitMin > 0 && !hasLooked && now.getTime() < over)
       return [{ link, before, kind: 'waiting', from: new Date(over).toISOString() }];
     const since = hasLooked ? looked : done;
     if (link.latestMin !== null && now.getTime() > since + link.latestMin * MINUTE_MS)
       return [{ link, before, kind: 'too late', from: null }];
     return [];
   });
+}
+
+function holdBack(spans: readonly Span[], now: number): Pick<OpenLink, 'kind' | 'from'> | null {
+  const { isAllowed, changesAt } = answerAt(spans, now);
+  if (isAllowed) return null;
+  const hasShut = spans.some(({ to }) => to !== null && to <= now);
+  if (changesAt === null) return { kind: hasShut ? 'shut' : 'waiting', from: null };
+  return { kind: hasShut ? 'in the gap' : 'waiting', from: new Date(changesAt).toISOString() };
 }

@@ -1,5 +1,6 @@
 import type { Versioned } from './catalogue.ts';
 import type { OpticsRecord, RecipeLine } from './colour.ts';
+import type { DryingSheet } from './drying.ts';
 import type { SchoolKey, SchoolOption } from './school.ts';
 import type { Station } from './stations.ts';
 
@@ -76,6 +77,8 @@ export interface PaintProduct extends Versioned {
   /** Of one drop (planning estimate until somebody weighed twenty). */
   readonly dropMl: number;
   readonly pricePerMl: number;
+  /** When its coat bears what, by its sheet; null where nobody copied it: then as its binder usually dries. */
+  readonly drying: DryingSheet | null;
   /** Of a paint that was mixed here. */
   readonly recipe: readonly RecipeLine[] | null;
 }

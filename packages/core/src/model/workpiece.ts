@@ -1,4 +1,5 @@
 import type { JointKind, MeasuredSize, Versioned } from './catalogue.ts';
+import type { ViewKind } from './drawing.ts';
 import type { PartRole } from './partRole.ts';
 import type { Material } from './material.ts';
 import type { MendMethod } from './mend.ts';
@@ -57,6 +58,28 @@ export interface Area extends Versioned {
   readonly name: string;
   /** Lies over a joint: nothing goes across it before the joint is closed for good. */
   readonly crossesSeam: boolean;
+  /** The finest relief on it that must be seen afterwards, micrometres, as measured; null: as castings usually have it. */
+  readonly reliefUm: number | null;
+  /** How large it is, where somebody found out; null: by the drawing. */
+  readonly size: AreaSize | null;
+  /** Drawn by the restorer; null where the drawing of the casting has it, or nobody drew it. */
+  readonly outline: AreaOutline | null;
+}
+
+export const AREA_WAYS = ['mesh', 'weighed', 'box', 'drawing', 'typed'] as const;
+export type AreaWay = (typeof AREA_WAYS)[number];
+
+/** Square centimetres with their relative standard deviation, and where they come from. */
+export interface AreaSize {
+  readonly value: number;
+  readonly relativeSd: number;
+  readonly way: AreaWay;
+}
+
+/** A closed line on a view of the drawing, in its millimetres. */
+export interface AreaOutline {
+  readonly view: ViewKind;
+  readonly points: readonly Point[];
 }
 
 /** What an area is called: by its own name, else by its kind. */
@@ -83,6 +106,10 @@ export interface CoatingLayer extends Versioned {
   readonly thicknessUm: number;
   readonly thicknessOrigin: 'measured' | 'product sheet' | 'planning estimate';
   readonly productId: string | null;
+  /** Of a planned coat: how many wet coats of it, where the restorer says so; null: until it hides what is below (countCoats). */
+  readonly coats: number | null;
+  /** Of a coat that was put on: so thin that the ground shows through, for the wet coat to hold on. */
+  readonly isMist: boolean;
   readonly whose: CoatOwner;
   readonly tempC: number | null;
   readonly appliedAt: string | null;
@@ -92,6 +119,8 @@ export interface CoatingLayer extends Versioned {
   readonly rejection: LayerRejection | null;
   /** When a rejected coat was off again. */
   readonly removedAt: string | null;
+  /** When it was rubbed dull, so that the next coat holds on it; null while it was not. */
+  readonly keyedAt: string | null;
 }
 
 export interface LayerRejection {

@@ -86,7 +86,13 @@ export interface StripPass {
   } | null;
 }
 
-export const INSTRUMENT_KINDS = ['oven probe', 'bath thermometer', 'scales', 'spectrophotometer'] as const;
+export const INSTRUMENT_KINDS = [
+  'oven probe',
+  'bath thermometer',
+  'scales',
+  'spectrophotometer',
+  'room thermometer',
+] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 /** Something that measures: a simulated stand-in, or a local address that answers as docs/formats/instrument.md says. */
@@ -99,4 +105,10 @@ export interface Instrument extends Versioned {
 }
 
 /** What is read continuously: a temperature, or what lies on scales. */
-export type Reading = { readonly at: string } & ({ readonly celsius: number } | { readonly grams: number });
+export type Reading = { readonly at: string } & (
+  | {
+      readonly celsius: number;
+      /** Percent; from a thermometer of the room that reads it. */ readonly humidity?: number | null;
+    }
+  | { readonly grams: number }
+);

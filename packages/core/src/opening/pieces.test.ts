@@ -108,12 +108,45 @@ describe('a plan with closed joints', () => {
 describe('createSpecimenFacts', () => {
   const part = { id: 'p', version: 1, specimenId: 's', key: 'body', name: 'Body', role: 'body' } as SpecimenPart;
   const area = (id: string, kind: Area['kind']): Area => ({
-    ...{ id, version: 1, specimenPartId: 'p', kind, name: kind, crossesSeam: false },
+    ...{
+      id,
+      version: 1,
+      specimenPartId: 'p',
+      kind,
+      name: kind,
+      crossesSeam: false,
+      reliefUm: null,
+      size: null,
+      outline: null,
+    },
   });
+  const RED = {
+    ...{
+      id: 'red',
+      kind: 'colour' as const,
+      binder: 'lacquer' as const,
+      gloss: 'gloss' as const,
+      colourHex: '#aa2222',
+      dryFilmUm: 12,
+    },
+    ...{ flashMin: 3, recoatMin: 20, cureMin: 600, drying: null, optics: null },
+  } satisfies SpecimenRows['paints'][number];
   const createParts = (some: Pick<SpecimenRows, 'parts' | 'areas' | 'layers' | 'findings' | 'wants'>) =>
     createSpecimenFacts(
-      { ...some, joints: [], foundJoints: [], jointWishes: [], jointConditions: [], log: [], hasSecondWheels: false },
-      { choices: [], restorers: [], products: [{ id: 'red', flashMin: 3, recoatMin: 20, cureMin: 600 }] },
+      {
+        ...some,
+        paints: [RED],
+        joints: [],
+        foundJoints: [],
+        jointWishes: [],
+        jointConditions: [],
+        log: [],
+        hasSecondWheels: false,
+      },
+      {
+        choices: [],
+        restorers: [],
+      },
       { scope: 'full', target: 'as issued', decisions: [] },
     ).parts;
   const layer = (areaId: string, stage: CoatingLayer['stage'], name: string, changes: Partial<CoatingLayer> = {}) =>
@@ -127,6 +160,7 @@ describe('createSpecimenFacts', () => {
       productId: null,
       rejection: null,
       removedAt: null,
+      ...{ keyedAt: null, coats: null, isMist: false },
       ...changes,
     }) as CoatingLayer;
   const rows = (layers: CoatingLayer[]) => ({
@@ -147,11 +181,11 @@ describe('createSpecimenFacts', () => {
     expect(of(layer('i', 'planned', 'Red')).coats).deep.equal([
       {
         ...{ areaKind: 'inside', areaName: 'inside', crossesSeam: false, kind: 'colour', name: 'Red' },
-        ...{ colourHex: '#111111', dries: null },
+        ...{ colourHex: '#111111', coats: 2, dries: null },
       },
     ]);
     expect(of(layer('i', 'planned', 'Red', { productId: 'red' })).coats[0]!.dries).deep.equal({
-      ...{ flashMin: 3, recoatMin: 20, cureMin: 600 },
+      ...{ flashMin: 3, recoatMin: 20, betweenMin: 20, cureMin: 600 },
     });
   });
 

@@ -6,7 +6,7 @@ import type { RecordColour, RecordInput, RecordMix } from './recordInput.ts';
 
 export interface JobRecord {
   readonly format: 'sardonyx-record';
-  readonly formatVersion: 3;
+  readonly formatVersion: 4;
   readonly job: {
     readonly number: string;
     readonly title: string;
@@ -71,6 +71,10 @@ export interface RecordCoat {
   readonly tempC: number | null;
   readonly appliedAt: string | null;
   readonly appliedBy: string | null;
+  /** So thin that the ground shows through. */
+  readonly isMist: boolean;
+  /** When it was rubbed dull for the next one. */
+  readonly keyedAt: string | null;
   /** Why it was rejected; null where it stands. */
   readonly rejectedBecause: string | null;
   readonly removedAt: string | null;
@@ -82,7 +86,7 @@ export function createRecord(input: RecordInput): JobRecord {
   const standing = selectStandingWork(input.log);
   return {
     format: 'sardonyx-record',
-    formatVersion: 3,
+    formatVersion: 4,
     job: {
       number: job.number,
       title: job.title,
@@ -121,6 +125,8 @@ export function createRecord(input: RecordInput): JobRecord {
             tempC: layer.tempC,
             appliedAt: layer.appliedAt,
             appliedBy: layer.appliedBy,
+            isMist: layer.isMist,
+            keyedAt: layer.keyedAt,
             rejectedBecause: layer.rejection?.because ?? null,
             removedAt: layer.removedAt,
           })),

@@ -66,6 +66,7 @@ const applied = {
   appliedBy: 'Imke Varga',
   rejection: null,
   removedAt: null,
+  ...{ keyedAt: null, coats: null, isMist: false },
 } as CoatingLayer & { area: string };
 const STRIP = makeTask('strip:body', {
   ...{
@@ -160,7 +161,7 @@ describe('createRecord', () => {
       paints: [{ name: 'Marlstone Slate blue', ml: 1.4 }],
     };
     const { colours, mixes, formatVersion } = createRecord(record([], { colours: [colour], mixes: [mix] }));
-    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 3 });
+    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 4 });
   });
 
   it('tells of each part what was found, wanted and put on', () => {

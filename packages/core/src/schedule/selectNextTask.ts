@@ -9,7 +9,7 @@ export interface NextTask<T> {
 }
 
 /** The next act: what is under way first, then the first task in plan order whose predecessors are done and waits over. */
-export function selectNextTask<T extends LinkedTask & Pick<Task, 'seq' | 'after'>>(
+export function selectNextTask<T extends LinkedTask & Pick<Task, 'seq' | 'after' | 'tags'>>(
   tasks: readonly T[],
   now: Date,
 ): NextTask<T> {
@@ -21,7 +21,7 @@ export function selectNextTask<T extends LinkedTask & Pick<Task, 'seq' | 'after'
   if (ready) return { task: ready, blockedBy: null };
   const links = open.map((task) => selectOpenLinks(task, tasks, now));
   // Tasks that only wait, and for nothing that hands could do.
-  const waits = links.filter((own) => own.every(({ kind }) => kind === 'waiting'));
+  const waits = links.filter((own) => own.every(({ from }) => from !== null));
   const lastOf = (own: (typeof links)[number]) => own.reduce((a, b) => (b.from! > a.from! ? b : a));
   const soonest = waits.map(lastOf).sort((a, b) => a.from!.localeCompare(b.from!))[0] ?? links[0]?.[0];
   return {
@@ -31,7 +31,7 @@ export function selectNextTask<T extends LinkedTask & Pick<Task, 'seq' | 'after'
 }
 
 /** The next act over all models of a job: one in hand first, then the first that may start. */
-export function selectNextOfJob<T extends LinkedTask & Pick<Task, 'seq' | 'after' | 'specimenId'>>(
+export function selectNextOfJob<T extends LinkedTask & Pick<Task, 'seq' | 'after' | 'tags' | 'specimenId'>>(
   tasks: readonly T[],
   now: Date,
 ): NextTask<T> {

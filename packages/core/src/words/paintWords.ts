@@ -1,3 +1,4 @@
+import { sayMinutes } from './sayMinutes.ts';
 import type { SchoolOption } from '../model/school.ts';
 import { listNames } from './names.ts';
 import type { WordsFor } from './wordsFor.ts';
@@ -107,18 +108,18 @@ export const PAINT_WORDS: WordsFor<
   },
   mist: (draft, context) => ({
     title: `Mist coat on the ${firstPart(draft, context)}, ${draft.of?.area}${once(draft.of?.round)}`,
-    how: 'So thin that the ground shows through everywhere. Flash about 5 min: it no longer looks wet.',
+    how: `So thin that the ground shows through everywhere. Flash about ${sayMinutes(draft.detail.flashMin)}: it no longer looks wet. It is done when the coat is logged.`,
     because: 'The wet coat holds on it and does not run.',
   }),
   colour: (draft, context) => {
-    const { names, isTrim, isPaleOnDark } = draft.detail;
+    const { name, isTrim, isPaleOnDark, nth, coats } = draft.detail;
     const light = isPaleOnDark ? ' Pale over dark: a thin light ground inside the mask first.' : '';
     return {
-      title: `Paint the ${firstPart(draft, context)}, ${draft.of?.area}: ${names.join(', then ')}${once(draft.of?.round)}`,
+      title: `Paint the ${firstPart(draft, context)}, ${draft.of?.area}: ${name}${coats > 1 ? `, wet coat ${nth} of ${coats}` : ''}${once(draft.of?.round)}`,
       how: isTrim
         ? `Primer and colour must hold under tape first. Mask pressed down on dry paint; tape off, warmed, before the coat is fully hard. Overruns touched in when dry.${light}`
-        : `${SPRAY_HOW[context.option('S6')]} Wet coats over the mist, thin, until it covers. It is done when its coats are logged.`,
-      because: `Planned for this area: ${names.join(', ')}. Order of colours: ${context.because('S8')}`,
+        : `${SPRAY_HOW[context.option('S6')]} A thin wet coat over what is below. It is done when the coat is logged.`,
+      because: `Planned for this area: ${name}${coats > 1 ? `, ${coats} coats to hide what is below` : ''}. Order of colours: ${context.because('S8')}`,
     };
   },
   bright: (draft, context) => ({

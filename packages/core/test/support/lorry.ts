@@ -60,7 +60,7 @@ export function createLorry(changes: Partial<PlanInput> = {}): PlanInput {
     ...changes,
   });
 }
-const SLOW = { flashMin: 5, recoatMin: 60, cureMin: 4320 };
+const SLOW = { flashMin: 5, recoatMin: 60, betweenMin: 60, cureMin: 4320 };
 
 export function planOf(input: PlanInput): readonly PlannedTask[] {
   const plan = compilePlan(input);

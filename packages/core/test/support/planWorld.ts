@@ -91,6 +91,7 @@ export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}
   kind,
   name: kind,
   colourHex: '#6a2330',
+  coats: 1,
   dries: null,
   ...changes,
 });
@@ -346,7 +347,10 @@ function createRandomPart(key: string, role: PlanPart['role'], random: RandomSou
               makeCoat('brightwork', {
                 areaKind: 'mask',
                 areaName: 'grille',
-                dries: random() < 0.5 ? { flashMin: 5, recoatMin: 30, cureMin: random() < 0.5 ? 4320 : 60 } : null,
+                dries:
+                  random() < 0.5
+                    ? { flashMin: 5, recoatMin: 30, betweenMin: 30, cureMin: random() < 0.5 ? 4320 : 60 }
+                    : null,
               }),
             ]
           : []),

@@ -44,6 +44,8 @@ export interface SpecimenNote {
   /** How far along it is: every task of the stations before is done, and `further` of this one. */
   readonly station: Station;
   readonly further?: number;
+  /** Steps that are done as well, by their keys, and how many minutes ago. */
+  readonly minutesAgo?: Readonly<Record<string, number>>;
   readonly looks?: readonly (readonly [feature: string, state: string | null, certainty?: Certainty])[];
   readonly partStates?: Readonly<
     Record<

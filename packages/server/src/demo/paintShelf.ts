@@ -13,8 +13,27 @@ interface LineNote {
   readonly cureMin: number;
   readonly minC: number;
   readonly maxC: number;
+  /** What its sheet says of its coats; left out where they dry as their binder usually does. */
+  readonly drying?: PaintProduct['drying'];
   readonly pots: readonly Note[];
 }
+
+const from = (fromMin: number) => [{ fromMin, toMin: null }];
+
+/** Wet in wet within three hours, then not before it is dry through: in between the skin lifts. */
+const TWO_WINDOWS: PaintProduct['drying'] = {
+  refC: 20,
+  spans: {
+    touch: from(240),
+    handle: from(1440),
+    mask: from(2160),
+    unmask: [{ fromMin: 20, toMin: 2160 }],
+    recoat: [{ fromMin: 20, toMin: 180 }, ...from(1440)],
+    decal: from(2880),
+    bake: from(360),
+    wear: from(10080),
+  },
+};
 
 /** The shelf of the demo, line by line. Films and times stand for what a product sheet would say. */
 const LINES: readonly LineNote[] = [
@@ -24,10 +43,11 @@ const LINES: readonly LineNote[] = [
     binder: 'enamel',
     dryFilmUm: 22,
     flashMin: 20,
-    recoatMin: 360,
+    recoatMin: 1440,
     cureMin: 10080,
     minC: 12,
     maxC: 28,
+    drying: TWO_WINDOWS,
     pots: [
       ['Cream 2', '#e6d9b4'],
       ['Slate blue', '#566b76'],
@@ -176,8 +196,8 @@ export function createPaintShelf(now: Date): { products: PaintProduct[]; pots: P
       const optics = isMixed ? measurePaint(colourHex, products.length + 1) : null;
       const usual = BY_BINDER[common.binder];
       const pricePerMl = Math.round(100 * usual.pricePerMl * (0.7 + 0.15 * (i % 5))) / 100;
-      const known = { ...usual, pricePerMl, optics, recipe: null };
-      products.push({ id, version: 1, line, name, gloss, colourHex, ...common, ...known });
+      const known = { ...usual, pricePerMl, optics, drying: null, recipe: null };
+      products.push({ id, version: 1, line, name, gloss, colourHex, ...known, ...common });
       pots.push({
         id: `${id}.pot`,
         version: 1,

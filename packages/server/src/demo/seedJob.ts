@@ -1,7 +1,7 @@
 import {
   convertProductToLayer,
   createLoggedWork,
-  listCoatsOf,
+  listMissingCoats,
   STATIONS,
   type CoatingLayer,
   nameOfArea,
@@ -148,6 +148,7 @@ async function seedCoats(manager: EntityManager, specimenId: string, note: CoatN
       kind: MASKS.has(name) ? (name as 'outside') : 'mask',
       name,
       crossesSeam: note.crossesSeam ?? false,
+      ...{ reliefUm: null, size: null, outline: null },
     });
   else if (note.crossesSeam) await manager.update(AreaRow, { id: areaId }, { crossesSeam: true });
   for (const [seq, [kind, layerName, colourHex, thicknessUm, whose = 'unknown']] of (note.found ?? []).entries()) {
@@ -202,6 +203,7 @@ function insertLayer(
     note: '',
     rejection: null,
     removedAt: null,
+    ...{ keyedAt: null, coats: null, isMist: false },
     ...layer,
   });
 }
@@ -235,6 +237,10 @@ async function workThrough(
   let further = note.station === 'sign-off' ? Infinity : (note.further ?? 0);
   const chosen: TaskRow[] = [];
   for (const task of tasks) {
+    if (note.minutesAgo?.[task.key] !== undefined) {
+      chosen.push(task);
+      continue;
+    }
     const rank = STATIONS.indexOf(task.station);
     const isReady = task.after.every((link) => chosen.some((done) => done.key === link.key));
     if (rank > target || !isReady || !(await isSolved(task))) continue;
@@ -242,8 +248,12 @@ async function workThrough(
     chosen.push(task);
   }
   const span = now.getTime() - intake.getTime() - DAY_MS / 2;
-  for (const [i, task] of chosen.entries()) {
-    const at = new Date(intake.getTime() + (span * (i + 1)) / (chosen.length + 1)).toISOString();
+  const timed = chosen.map((task, i) => {
+    const ago = note.minutesAgo?.[task.key];
+    const evenly = intake.getTime() + (span * (i + 1)) / (chosen.length + 1);
+    return { task, at: new Date(ago === undefined ? evenly : now.getTime() - ago * 60_000).toISOString() };
+  });
+  for (const { task, at } of timed.sort((a, b) => a.at.localeCompare(b.at))) {
     const who = task.tags.includes('paint') ? 'Imke Varga' : 'Osric Bell';
     await manager.update(TaskRow, { id: task.id }, { state: 'done', doneAt: at });
     const coats = await applyPlanned(manager, task, at, who);
@@ -259,41 +269,47 @@ async function workThrough(
 
 /** A painting task that is done has left its coats on the part, a decal itself. Returns their names. */
 async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, who: string): Promise<string[]> {
-  const wanted = listCoatsOf(task, await readEvidence(manager, task));
-  const part = task.partKeys[0] ? `${task.specimenId}.${task.partKeys[0]}` : '';
-  const areas = await manager.findBy(AreaRow, { specimenPartId: part });
   const names: string[] = [];
-  for (const area of areas) {
-    const applied = await manager.countBy(CoatingLayerRow, { areaId: area.id, stage: 'applied' });
+  if (task.act === 'decal') names.push(...(await applyDecals(manager, task, at, who)));
+  for (;;) {
+    const evidence = await readEvidence(manager, task);
+    const [missing] = listMissingCoats(task, evidence);
+    if (!missing) return names;
     const planned = await manager.find(CoatingLayerRow, {
-      where: { areaId: area.id, stage: 'planned' },
+      where: { areaId: missing.areaId, stage: 'planned', kind: missing.kind },
       order: { seq: 'ASC' },
     });
-    const isDecal = task.act === 'decal' && task.of.area === nameOfArea(area);
-    const own = planned.filter(
-      ({ kind }) =>
-        (isDecal && kind === 'decal') || wanted.some((coat) => coat.areaId === area.id && coat.kind === kind),
-    );
-    for (const [i, layer] of own.entries()) {
-      const seq = applied + i;
-      await insertLayer(manager, area.id, 'applied', seq, {
-        ...layer,
-        ...{ id: `${area.id}.applied-${seq}`, stage: 'applied', seq, tempC: 19, appliedAt: at, appliedBy: who },
-      });
-      names.push(layer.name);
-    }
+    const layer = planned.find(({ name }) => task.colours.includes(name)) ?? planned[0];
     // Clear under or over a decal is in no plan of coats.
-    const isUnplanned = own.length === 0 && wanted.some((coat) => coat.areaId === area.id && coat.kind === 'clear');
-    if (isUnplanned) {
-      const clear = await layerFromPot(manager, CLEAR_POT);
-      await insertLayer(manager, area.id, 'applied', applied, {
-        ...clear,
-        ...{ tempC: 19, appliedAt: at, appliedBy: who },
-      });
-      names.push(clear.name);
-    }
+    const pot = layer ? layer.productId : CLEAR_POT;
+    const product = pot === null ? null : await manager.findOneByOrFail(PaintProductRow, { id: pot });
+    const left = product ? convertProductToLayer(product, missing.isMist) : layer!;
+    const seq = await manager.countBy(CoatingLayerRow, { areaId: missing.areaId, stage: 'applied' });
+    await insertLayer(manager, missing.areaId, 'applied', seq, {
+      ...left,
+      ...{ id: `${missing.areaId}.applied-${seq}`, stage: 'applied', seq, isMist: missing.isMist },
+      ...{ tempC: 19, appliedAt: at, appliedBy: who },
+    });
+    if (!names.includes(left.name)) names.push(left.name);
   }
-  return names;
+}
+
+async function applyDecals(manager: EntityManager, task: TaskRow, at: string, who: string): Promise<string[]> {
+  const areas = await manager.findBy(AreaRow, { specimenPartId: `${task.specimenId}.${task.partKeys[0]}` });
+  const area = areas.find((one) => nameOfArea(one) === task.of.area);
+  if (!area) return [];
+  const seq = await manager.countBy(CoatingLayerRow, { areaId: area.id, stage: 'applied' });
+  const decals = await manager.find(CoatingLayerRow, {
+    where: { areaId: area.id, stage: 'planned', kind: 'decal' },
+    order: { seq: 'ASC' },
+  });
+  const decal = decals[(task.of.nth ?? 1) - 1];
+  if (!decal) return [];
+  await insertLayer(manager, area.id, 'applied', seq, {
+    ...decal,
+    ...{ id: `${area.id}.applied-${seq}`, stage: 'applied', seq, tempC: 19, appliedAt: at, appliedBy: who },
+  });
+  return [decal.name];
 }
 
 async function settleStation(manager: EntityManager, jobId: string, note: JobNote, now: Date): Promise<void> {

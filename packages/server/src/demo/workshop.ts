@@ -1,5 +1,13 @@
-import type { Instrument, Tool, VesselRecord } from '@sardonyx/core';
+import {
+  createSeededRandom,
+  readRoom,
+  type Instrument,
+  type RoomLogEntry,
+  type Tool,
+  type VesselRecord,
+} from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
+import { RoomReadingRow } from '../entities/drying.ts';
 import { HouseChoiceRow } from '../entities/house.ts';
 import { BathRow, InstrumentRow, ToolRow, VesselRow } from '../entities/workshop.ts';
 
@@ -45,9 +53,19 @@ const VESSELS: readonly Plain<VesselRecord>[] = [
 const INSTRUMENTS: readonly Plain<Instrument>[] = [
   { id: 'oven-probe', name: 'Oven probe', kind: 'oven probe', source: 'simulated', url: '' },
   { id: 'bath-thermometer', name: 'Bath thermometer', kind: 'bath thermometer', source: 'simulated', url: '' },
+  { id: 'room-thermometer', name: 'Room thermometer', kind: 'room thermometer', source: 'simulated', url: '' },
   { id: 'scales', name: 'Paint scales, 0.01 g', kind: 'scales', source: 'simulated', url: '' },
   { id: 'spectro', name: 'Spectrophotometer', kind: 'spectrophotometer', source: 'simulated', url: '' },
 ];
+
+/** The room through the last days, an hour apart, as its thermometer would have read it. */
+function readNights(now: Date): RoomLogEntry[] {
+  return Array.from({ length: 72 }, (_, i) => {
+    const at = new Date(now.getTime() - (72 - i) * 3_600_000 + 1_500_000);
+    const { tempC, humidity } = readRoom(at, createSeededRandom(i + 1));
+    return { id: `room-${i}`, version: 1, at: at.toISOString(), tempC, humidity, origin: 'simulated' };
+  });
+}
 
 /** Tools, vessels, a caustic bath made up this evening, instruments, and two answers of the house. */
 export async function seedWorkshop(manager: EntityManager, now: Date): Promise<void> {
@@ -55,6 +73,7 @@ export async function seedWorkshop(manager: EntityManager, now: Date): Promise<v
   await manager.insert(ToolRow, withVersion(TOOLS));
   await manager.insert(VesselRow, withVersion(VESSELS));
   await manager.insert(InstrumentRow, withVersion(INSTRUMENTS));
+  await manager.insert(RoomReadingRow, readNights(now));
   await manager.insert(BathRow, {
     ...{ id: 'caustic-bath', version: 1, vesselId: 'caustic-tub', kind: 'caustic', litres: 0.7, gramsPerLitre: 50 },
     ...{ waterC: 14, madeAt: new Date(now.getTime() - 25 * 60_000).toISOString(), endedAt: null },

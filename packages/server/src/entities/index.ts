@@ -1,6 +1,7 @@
 import * as act from './act.ts';
 import * as catalogue from './catalogue.ts';
 import * as colour from './colour.ts';
+import * as drying from './drying.ts';
 import * as house from './house.ts';
 import * as opening from './opening.ts';
 import * as paint from './paint.ts';
@@ -10,6 +11,16 @@ import * as workpiece from './workpiece.ts';
 import * as workshop from './workshop.ts';
 
 /** Every table, for the data source. */
-export const ENTITIES = [catalogue, house, work, paint, workpiece, photo, opening, workshop, colour, act].flatMap(
-  (room) => Object.values(room),
-);
+export const ENTITIES = [
+  catalogue,
+  house,
+  work,
+  paint,
+  workpiece,
+  photo,
+  opening,
+  workshop,
+  colour,
+  act,
+  drying,
+].flatMap((room) => Object.values(room));

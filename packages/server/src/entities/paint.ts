@@ -1,4 +1,4 @@
-import type { OpticsRecord, PaintProduct, RecipeLine } from '@sardonyx/core';
+import type { DryingSheet, OpticsRecord, PaintProduct, RecipeLine } from '@sardonyx/core';
 import { Column, Entity, Index, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
 
@@ -51,6 +51,9 @@ export class PaintProductRow extends VersionedRow {
 
   @Column('real', { default: 0.25 })
   pricePerMl!: number;
+
+  @Column('simple-json', { nullable: true })
+  drying!: DryingSheet | null;
 
   @Column('simple-json', { nullable: true })
   recipe!: readonly RecipeLine[] | null;

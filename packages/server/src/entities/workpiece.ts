@@ -1,5 +1,7 @@
 import type {
   AreaKind,
+  AreaOutline,
+  AreaSize,
   Certainty,
   CoatingLayer,
   CoatOwner,
@@ -127,6 +129,15 @@ export class AreaRow extends VersionedRow {
   @Column('boolean')
   crossesSeam!: boolean;
 
+  @Column('real', { nullable: true })
+  reliefUm!: number | null;
+
+  @Column('simple-json', { nullable: true })
+  size!: AreaSize | null;
+
+  @Column('simple-json', { nullable: true })
+  outline!: AreaOutline | null;
+
   @References(() => SpecimenPartRow, 'specimenPartId')
   specimenPart?: Relation<SpecimenPartRow>;
 }
@@ -181,6 +192,15 @@ export class CoatingLayerRow extends VersionedRow {
 
   @Column('text', { nullable: true })
   removedAt!: string | null;
+
+  @Column('text', { nullable: true })
+  keyedAt!: string | null;
+
+  @Column('integer', { nullable: true })
+  coats!: number | null;
+
+  @Column('boolean', { default: false })
+  isMist!: boolean;
 
   @References(() => AreaRow, 'areaId')
   area?: Relation<AreaRow>;

@@ -1,3 +1,4 @@
+import { Drying1796100000000 } from './1796100000000-Drying.ts';
 import { CountedOnce1796090000000 } from './1796090000000-CountedOnce.ts';
 import { SourcedCells1796020000000 } from './1796020000000-SourcedCells.ts';
 import { CapturedAnswers1796000000000 } from './1796000000000-CapturedAnswers.ts';
@@ -32,4 +33,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   CapturedAnswers1796000000000,
   SourcedCells1796020000000,
   CountedOnce1796090000000,
+  Drying1796100000000,
 ];

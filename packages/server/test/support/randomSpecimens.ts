@@ -23,6 +23,7 @@ import {
   WantRow,
 } from '../../src/entities/workpiece.ts';
 import { readJobView } from '../../src/modules/jobs/readJobView.ts';
+import { PaintProductRow } from '../../src/entities/paint.ts';
 import { readHouseRows } from '../../src/modules/tasks/readFacts.ts';
 import { recompilePlan } from '../../src/modules/tasks/recompilePlan.ts';
 
@@ -50,6 +51,7 @@ export async function comparePageWithServer(manager: EntityManager, seed: number
   const shown = createSpecimenFacts(
     {
       ...specimen!,
+      paints: await manager.find(PaintProductRow),
       joints: specimen!.casting?.joints ?? [],
       log: view.log,
       hasSecondWheels: specimen!.facts.hasSecondWheels,
@@ -110,6 +112,7 @@ async function insertPart(
   const areaId = `${id}.outside`;
   await manager.insert(AreaRow, {
     ...{ id: areaId, version: 1, specimenPartId: id, kind: 'outside', name: 'outside', crossesSeam: random() < 0.2 },
+    ...{ reliefUm: null, size: null, outline: null },
   });
   const stages = [
     ...(random() < 0.6 ? (['found', 'found'] as const) : []),
@@ -128,7 +131,17 @@ async function insertPart(
       },
       ...{ kind: pickOne(['primer', 'colour', 'colour', 'decal', 'clear'] as const, random), name: `layer ${seq}` },
       ...{ colourHex: pickOne(['#6a2330', '#222222'], random), thicknessOrigin: 'measured', productId: null },
-      ...{ tempC: null, appliedAt: null, appliedBy: null, note: '', rejection: null, removedAt: null },
+      ...{
+        tempC: null,
+        appliedAt: null,
+        appliedBy: null,
+        note: '',
+        rejection: null,
+        removedAt: null,
+        keyedAt: null,
+        coats: null,
+        isMist: false,
+      },
     });
   for (const kind of FINDING_KINDS.filter(() => random() < 0.1))
     await manager.insert(FindingRow, {

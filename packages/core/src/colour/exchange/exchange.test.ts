@@ -82,7 +82,7 @@ describe('the shelf as CSV', () => {
   const product: PaintProduct = {
     ...{ id: 'p', version: 1, line: 'Test', name: 'Red, deep', kind: 'colour', binder: 'enamel', gloss: 'gloss' },
     ...{ colourHex: '#b0302a', dryFilmUm: 20, flashMin: 5, recoatMin: 60, cureMin: 600, minC: 10, maxC: 30 },
-    ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.025, pricePerMl: 0.3, recipe: null },
+    ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.025, pricePerMl: 0.3, drying: null, recipe: null },
   };
   const pot = { id: 'q', version: 1, productId: 'p', leftMl: 7.25, openedOn: '2026-03-01', place: 'Shelf 1' };
 

@@ -81,7 +81,7 @@ describe('pots as CSV, whatever they are called', () => {
         const own = drafts.map(({ name, gloss }, i): PaintProduct => ({
           ...{ id: String(i), version: 1, line: 'Fuzz', name, kind: 'colour', binder: 'enamel', gloss },
           ...{ colourHex: '#4d6378', dryFilmUm: 20, flashMin: 5, recoatMin: 60, cureMin: 600, minC: 10, maxC: 30 },
-          ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.03, pricePerMl: 0.2, recipe: null },
+          ...{ optics: null, densityGPerMl: 1.1, dropMl: 0.03, pricePerMl: 0.2, drying: null, recipe: null },
         }));
         const pots = drafts.map(({ leftMl }, i): PaintPot => ({
           ...{ id: `p${i}`, version: 1, productId: String(i), leftMl: leftMl / 4, openedOn: null, place: 'Shelf, 2' },

@@ -131,7 +131,7 @@ describe('a colour over the primers of the shelf', () => {
   const primer = (name: string, colourHex: string): PaintProduct => ({
     ...{ id: name, version: 1, line: 'T', name, kind: 'primer', binder: 'lacquer', gloss: 'matt', colourHex },
     ...{ dryFilmUm: 14, flashMin: 5, recoatMin: 30, cureMin: 240, minC: 12, maxC: 28 },
-    ...{ optics: null, densityGPerMl: 1, dropMl: 0.03, pricePerMl: 0.2, recipe: null },
+    ...{ optics: null, densityGPerMl: 1, dropMl: 0.03, pricePerMl: 0.2, drying: null, recipe: null },
   });
   const primers = [primer('white', '#ecebe7'), primer('oxide', '#7d4334'), primer('grey', '#8b8d8d')];
   const over = (hex: string) =>

@@ -1,3 +1,4 @@
+import { usualDrying } from '../../film/planDrying.ts';
 import { isMetal, traitsOf } from '../../model/material.ts';
 import { createLadder } from '../../process/abrasiveLadder.ts';
 import { judgePart } from '../../process/judgePart.ts';
@@ -220,7 +221,7 @@ function createWheelTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
           tags: ['colour', 'paint', 'vapour', 'handling'],
           hazards: ['degreaser'],
           handsOnMin: 15,
-          passiveMin: 240,
+          passiveMin: usualDrying('colour').recoatMin,
           uses: uses(['body colour', 1]),
         },
       ];
@@ -232,7 +233,7 @@ function createWheelTasks(part: PlanPart, context: PlanContext): TaskDraft[] {
           station: 'finish',
           tags: ['paint', 'handling'],
           handsOnMin: 8,
-          passiveMin: 120,
+          passiveMin: usualDrying('clear').recoatMin,
           uses: method === 'stain' ? uses(['dark wash', 1]) : uses(['floor polish', 5]),
         },
       ];

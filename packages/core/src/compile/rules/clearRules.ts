@@ -2,11 +2,9 @@ import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { hasDecal, ofCoat } from './coats.ts';
+import { usualDrying } from '../../film/planDrying.ts';
+import { dryingOf, hasDecal, ofCoat } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
-
-/** Until it may be handled, where no pot is chosen, minutes (planning estimate). */
-const USUAL_CLEAR_MIN = 240;
 
 /** Clear coats: under the decals, over them, or over the colour where there are none. */
 export const CLEAR_RULES: readonly PlanRule[] = [
@@ -23,7 +21,7 @@ export const CLEAR_RULES: readonly PlanRule[] = [
         tags: ['gloss coat', 'spray', 'vapour', 'handling'],
         hazards: ['spraying'],
         handsOnMin: 8,
-        passiveMin: USUAL_CLEAR_MIN,
+        passiveMin: usualDrying('clear').recoatMin,
         uses: uses(['clear coat', 1]),
       })),
   },
@@ -54,7 +52,7 @@ export const CLEAR_RULES: readonly PlanRule[] = [
               tags: ['seal', 'vapour', 'handling'],
               hazards: ['degreaser'],
               handsOnMin: 10,
-              passiveMin: USUAL_CLEAR_MIN,
+              passiveMin: usualDrying('clear').recoatMin,
               uses: uses(['clear coat', 0.5]),
             })),
   },
@@ -88,7 +86,7 @@ function createClearTask(part: PlanPart, coat: PlanCoat, isOver: boolean): TaskD
     ],
     hazards: ['spraying'],
     handsOnMin: 8,
-    passiveMin: coat.dries?.recoatMin ?? USUAL_CLEAR_MIN,
+    passiveMin: dryingOf(coat).recoatMin,
     uses: uses(['clear coat', 1.5]),
     detail: { name: coat.name, isOver },
   };

@@ -1,3 +1,4 @@
+import { usualDrying } from '../../film/planDrying.ts';
 import { isPestSuspect } from '../../facts/chooseTreatment.ts';
 import type { JointKind } from '../../model/catalogue.ts';
 import type { PartRole } from '../../model/partRole.ts';
@@ -212,7 +213,7 @@ export const CLOSING_RULES: readonly PlanRule[] = [
           partKeys: [],
           tags: ['touch in', 'handling'],
           handsOnMin: 10,
-          passiveMin: 60,
+          passiveMin: usualDrying('colour').recoatMin,
           detail: { rough: rough.map((joint) => joint.label) },
         },
       ];

@@ -1,4 +1,5 @@
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
+import { usualDrying, type PlannedDrying } from '../../film/planDrying.ts';
 import type { TaskSubject } from '../../model/taskActs.ts';
 import type { LayerKind } from '../../model/workpiece.ts';
 import type { PlanContext } from '../planContext.ts';
@@ -11,6 +12,10 @@ export function isSlowInk(coat: PlanCoat, { option }: Pick<PlanContext, 'option'
   if (coat.kind !== 'brightwork') return false;
   return coat.dries ? coat.dries.cureMin >= SLOW_CURE_MIN : option('S7') === 'chrome ink';
 }
+
+/** By its own pot; where none is chosen, as such a coat usually dries. */
+export const dryingOf = ({ dries, kind }: Pick<PlanCoat, 'dries' | 'kind'>): PlannedDrying =>
+  dries ?? usualDrying(kind);
 
 export const hasDecal = (part: PlanPart): boolean => part.coats.some((coat) => coat.kind === 'decal');
 

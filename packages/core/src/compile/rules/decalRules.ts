@@ -3,7 +3,8 @@ import { uses, type Use } from '../../model/supply.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
-import { hasBrightworkOn, isSlowInk, ofCoat } from './coats.ts';
+import { DECAL_DRIES_MIN } from '../../film/planDrying.ts';
+import { dryingOf, hasBrightworkOn, isSlowInk, ofCoat } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 const DECAL_USES: Readonly<Record<SchoolOption<'S20'>, readonly Use[]>> = {
@@ -53,7 +54,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
         method: context.option('S20'),
         tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
         handsOnMin: 20,
-        passiveMin: 60,
+        passiveMin: DECAL_DRIES_MIN,
         uses: DECAL_USES[context.option('S20')],
         detail: { name: coat.name, crossesSeam: coat.crossesSeam },
       })),
@@ -76,7 +77,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
             tags: ['slow chrome ink'],
             hazards: ['degreaser'],
             handsOnMin: 10,
-            passiveMin: coat.dries?.cureMin ?? 4320,
+            passiveMin: dryingOf(coat).cureMin,
             uses: uses(['brightwork ink', 0.3]),
             detail: { name: coat.name },
           })),

@@ -1,3 +1,4 @@
+import { dryingOf } from './coats.ts';
 import { isMetal, traitsOf } from '../../model/material.ts';
 import { createLadder } from '../../process/abrasiveLadder.ts';
 import type { MendMethod } from '../../model/mend.ts';
@@ -181,7 +182,8 @@ function createRefill(part: PlanPart, pits: Mend): TaskDraft[] {
       tags: ['reprime', 'spray', 'vapour', 'handling'],
       hazards: ['spraying'],
       handsOnMin: 10,
-      passiveMin: 60,
+      passiveMin: dryingOf(part.coats.find(({ kind }) => kind === 'primer') ?? { kind: 'primer', dries: null })
+        .recoatMin,
       uses: uses(['primer', 1]),
     },
   ];

@@ -8,7 +8,7 @@ import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
 import { isPowderCoat, isPowdered } from './isPowdered.ts';
 import { isSolderedFirst } from './closingRules.ts';
-import { hasBrightworkOn, hasDecal, isSlowInk, ofCoat, ofRound, paintedCoats, roundOf } from './coats.ts';
+import { dryingOf, hasBrightworkOn, hasDecal, isSlowInk, ofCoat, ofRound, paintedCoats, roundOf } from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
 import type { PlanRule } from './planRule.ts';
 
@@ -21,10 +21,8 @@ const HIDDEN_MIST_TAGS = [...MIST_TAGS, 'hidden faces'] as const;
 const OUTSIDE_MIST_TAGS = [...MIST_TAGS, 'outside faces'] as const;
 const SPRAYING = ['spraying'];
 const TRIM_USES = uses(['body colour', 0.7], ['masking tape', 100]);
+const TRIM_AGAIN_USES = uses(['body colour', 0.7]);
 const BODY_USES = uses(['body colour', 2]);
-
-/** Where no product is chosen yet, minutes (planning estimates). */
-const USUAL_DRYING = { flashMin: 5, primerMin: 60, recoatMin: 240, brightMin: 30 } as const;
 
 /** Light over dark shows through where the one is so much lighter (of 1). */
 const PALE_ON_DARK = 0.25;
@@ -131,7 +129,7 @@ export const PAINT_RULES: readonly PlanRule[] = [
             tags: isLate ? ['silver after decals', 'handling'] : ['trim colour', 'paint', 'handling'],
             hazards: ['degreaser'],
             handsOnMin: 10,
-            passiveMin: coat.dries?.recoatMin ?? USUAL_DRYING.brightMin,
+            passiveMin: dryingOf(coat).recoatMin,
             uses: uses(['brightwork ink', 0.3]),
             detail: { name: coat.name },
           }));
@@ -222,7 +220,7 @@ function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
     colours: [primer.name],
     hazards: SPRAYING,
     handsOnMin: 12,
-    passiveMin: primer.dries?.recoatMin ?? USUAL_DRYING.primerMin,
+    passiveMin: dryingOf(primer).recoatMin,
     uses: uses(['primer', 2]),
     detail: { name: primer.name },
   };
@@ -276,19 +274,18 @@ function createAreaTasks(
   { option }: PlanContext,
 ): ColourDraft[] {
   const [first] = coats;
-  const { areaKind, colourHex } = first!;
+  const { areaKind } = first!;
   const isTrim = areaKind === 'mask';
   const isHidden = areaKind === 'inside' || areaKind === 'underside';
   const ground = part.coats.find((coat) => coat.kind === 'colour' && coat.areaKind === 'outside');
-  const luminance = computeLuminance(colourHex);
-  const isPaleOnDark = isTrim && ground !== undefined && luminance > computeLuminance(ground.colourHex) + PALE_ON_DARK;
   const partKeys = [part.key];
-  const of = { area, ...ofRound(roundOf(part, ['colour'], area)) };
-  const colours = coats.map((coat) => coat.name);
+  const round = ofRound(roundOf(part, ['colour'], area));
   const method = option('S6');
   // Field by field: spread, these two made a whole plan of forty parts a fifth slower.
   const create = <Act extends ColourDraft['act']>(
     act: Act,
+    { name, colourHex }: PlanCoat,
+    nth: number,
     tags: readonly TaskTag[],
     handsOnMin: number,
     passiveMin: number,
@@ -296,22 +293,36 @@ function createAreaTasks(
     act,
     station: 'finish' as const,
     partKeys,
-    of,
-    colours,
+    of: nth > 1 ? { area, nth, ...round } : { area, ...round },
+    colours: [name],
     method,
     hazards: SPRAYING,
-    luminance,
+    luminance: computeLuminance(colourHex),
     tags,
     handsOnMin,
     passiveMin,
   });
   const wetTags = isTrim ? TRIM_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS;
-  const dryMin = Math.max(...coats.map((coat) => coat.dries?.recoatMin ?? USUAL_DRYING.recoatMin));
-  const wet = Object.assign(create('colour', wetTags, isTrim ? 15 : 12, dryMin), {
-    uses: isTrim ? TRIM_USES : BODY_USES,
-    detail: { names: colours, isTrim, isPaleOnDark },
+  let on = 0;
+  const wet = coats.flatMap((coat) => {
+    const isPaleOnDark =
+      isTrim &&
+      ground !== undefined &&
+      computeLuminance(coat.colourHex) > computeLuminance(ground.colourHex) + PALE_ON_DARK;
+    const { betweenMin, recoatMin } = dryingOf(coat);
+    return Array.from({ length: coat.coats }, (_, i) =>
+      Object.assign(
+        create('colour', coat, ++on, wetTags, isTrim ? 15 : 12, i + 1 < coat.coats ? betweenMin : recoatMin),
+        {
+          // The mask stays on until the last of them.
+          uses: isTrim ? (on === 1 ? TRIM_USES : TRIM_AGAIN_USES) : BODY_USES,
+          detail: { name: coat.name, isTrim, isPaleOnDark, nth: i + 1, coats: coat.coats },
+        },
+      ),
+    );
   });
-  if (isTrim) return [wet];
+  if (isTrim) return wet;
+  const { flashMin } = dryingOf(first!);
   const mistTags = isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS;
-  return [create('mist', mistTags, 4, first!.dries?.flashMin ?? USUAL_DRYING.flashMin), wet];
+  return [Object.assign(create('mist', first!, 1, mistTags, 4, flashMin), { detail: { flashMin } }), ...wet];
 }

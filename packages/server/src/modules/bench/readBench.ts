@@ -2,6 +2,7 @@ import type { BenchCasting, BenchLane, BenchView, OpenWant } from '@sardonyx/con
 import {
   checkRoom,
   computePaint,
+  dryTasks,
   isSettled,
   isStanding,
   selectNextOfJob,
@@ -14,6 +15,7 @@ import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, RestorerRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
+import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { readSpecimenParts, type PartsOfSpecimen, type SpecimenParts } from './readSpecimenParts.ts';
 
 /** What a lane needs of its tasks; the texts of hundreds of tasks stay where they are. */
@@ -33,25 +35,36 @@ type LaneTask = Pick<
   | 'after'
   | 'needs'
   | 'method'
+  | 'tags'
+  | 'act'
+  | 'of'
+  | 'partKeys'
 > & {
   /** The want that it is about, where it is a step of getting one. */
   readonly getsWant: string | null;
 };
 
 /** What is done waits for nothing. */
-const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs, method,
+const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs, method, act,
+  tags, partKeys, "of",
   CASE WHEN act = 'get' THEN json_extract("of", '$.wantId') END AS getsWant,
   CASE WHEN state = 'to do' THEN "after" ELSE '[]' END AS "after"`;
 
+/** Stored as JSON. */
+type Listed = 'after' | 'needs' | 'tags' | 'partKeys' | 'of';
+
 /** Read as they are stored: the mapper's work was half of the time of the bench. */
 async function readLaneTasks(manager: EntityManager, jobIds: readonly string[]): Promise<LaneTask[]> {
-  const rows = await manager.query<(Omit<LaneTask, 'after' | 'needs'> & { after: string; needs: string })[]>(
+  const rows = await manager.query<(Omit<LaneTask, Listed> & Record<Listed, string>)[]>(
     `SELECT ${TASK_COLUMNS} FROM task WHERE jobId IN (${jobIds.map(() => '?').join(', ')})`,
     [...jobIds],
   );
   return rows.map((row) => ({
     ...row,
     after: JSON.parse(row.after) as Task['after'],
+    tags: JSON.parse(row.tags) as Task['tags'],
+    partKeys: JSON.parse(row.partKeys) as Task['partKeys'],
+    of: JSON.parse(row.of) as Task['of'],
     needs: JSON.parse(row.needs) as Task['needs'],
   }));
 }
@@ -106,6 +119,7 @@ async function readCastings(manager: EntityManager, lanes: readonly BenchLane[])
 }
 
 async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: Date): Promise<BenchLane[]> {
+  const open = new Set(jobs.filter(({ signedOffAt }) => signedOffAt === null).map(({ id }) => id));
   const ofJobs = { jobId: In(jobs.map((job) => job.id)) };
   const specimens = await manager.find(SpecimenRow, { where: ofJobs, order: { id: 'ASC' } });
   const tasks = await readLaneTasks(
@@ -116,6 +130,10 @@ async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: D
     manager,
     specimens.map((specimen) => specimen.id),
   );
+  const standing = await readStandingCoats(
+    manager,
+    specimens.flatMap(({ id, jobId }) => (open.has(jobId!) ? parts.of(id).layers : [])),
+  );
   const inRoom = tasks.filter((task) => task.state === 'doing');
   const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
   const refuseRoom = (task: LaneTask) => checkRoom(task, inRoom, timers, now)[0]?.message ?? null;
@@ -123,7 +141,15 @@ async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: D
     createLane(
       job,
       specimens.filter((specimen) => specimen.jobId === job.id),
-      tasks.filter((task) => task.jobId === job.id),
+      specimens
+        .filter((specimen) => specimen.jobId === job.id)
+        .flatMap(({ id }) =>
+          dryTasks(
+            tasks.filter(({ specimenId }) => specimenId === id),
+            parts.of(id),
+            standing,
+          ),
+        ),
       parts,
       refuseRoom,
       now,

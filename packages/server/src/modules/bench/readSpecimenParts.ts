@@ -8,6 +8,8 @@ export interface PartsOfSpecimen {
   readonly wants: readonly Want[];
 }
 
+const readJson = (text: unknown): unknown => (typeof text === 'string' ? JSON.parse(text) : null);
+
 export interface SpecimenParts {
   readonly of: (specimenId: string) => PartsOfSpecimen;
 }
@@ -30,7 +32,13 @@ export async function readSpecimenParts(
   const ofParts = 'WHERE specimenPartId IN (SELECT id FROM specimen_part WHERE specimenId IN (?))';
   const parts = await read<SpecimenPart>('SELECT * FROM specimen_part WHERE specimenId IN (?) ORDER BY rowid');
   const areas = (await read<Stored<Area>>(`SELECT * FROM area ${ofParts} ORDER BY rowid`)).map(
-    (area) => ({ ...area, crossesSeam: area.crossesSeam === 1 }) as unknown as Area,
+    (area) =>
+      ({
+        ...area,
+        crossesSeam: area.crossesSeam === 1,
+        size: readJson(area.size),
+        outline: readJson(area.outline),
+      }) as unknown as Area,
   );
   const layers = (
     await read<Stored<CoatingLayer>>(
@@ -38,6 +46,7 @@ export async function readSpecimenParts(
     )
   ).map((layer) => ({
     ...layer,
+    isMist: layer.isMist === 1,
     rejection: layer.rejection ? (JSON.parse(layer.rejection) as CoatingLayer['rejection']) : null,
   })) as unknown as CoatingLayer[];
   const wants = await read<Want>(`SELECT * FROM want ${ofParts}`);

@@ -5,8 +5,10 @@ import {
   checkLinks,
   convertProductKind,
   convertProductToLayer,
+  dryTasks,
   findCoatTask,
   layersUnder,
+  type FilmSpans,
 } from '@sardonyx/core';
 import type { LogCoat } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
@@ -15,6 +17,7 @@ import { JobRow, TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { badInput, refuseAll, refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { assertMayStart } from '../tasks/assertMayStart.ts';
 import { finishTask } from '../tasks/finishTask.ts';
@@ -44,20 +47,23 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   const areas = await manager.findBy(AreaRow, { specimenPartId: part.id });
   const onPart = await manager.findBy(CoatingLayerRow, { areaId: In(areas.map(({ id }) => id)) });
   const layers = onPart.filter(({ areaId }) => areaId === area.id);
-  const tasks = await manager.findBy(TaskRow, { specimenId: specimen.id });
   const evidence = await readEvidence(manager, { jobId, specimenId: specimen.id, id: '' });
+  const standing = await readStandingCoats(manager, evidence.layers as CoatingLayerRow[]);
+  const tasks = dryTasks(await manager.findBy(TaskRow, { specimenId: specimen.id }), evidence, standing);
   const kind = convertProductKind(product.kind);
-  const task = findCoatTask(tasks, { areaId: area.id, kind }, evidence) as TaskRow | null;
+  const isMist = body.isMist ?? false;
+  const task = findCoatTask(tasks, { areaId: area.id, kind, isMist }, evidence) as DryTask | null;
   refuseAll(
     checkCoat({
       ...{ partKey: part.key, partName: part.name, material: part.material, product },
       ...{ tempC: body.tempC, appliedAt, layers, under: layersUnder(area, areas, onPart), tasks },
+      ...{ standing, products: await readProductsOf(manager, onPart) },
     }),
   );
   if (task && task.state !== 'doing') await assertReadyFor(manager, task, tasks, appliedAt, now);
   const applied = layers.filter((layer) => layer.stage === 'applied');
   const layer = manager.create(CoatingLayerRow, {
-    ...convertProductToLayer(product),
+    ...convertProductToLayer(product, isMist),
     ...{ id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', whose: 'restorer' },
     seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
     tempC: body.tempC,
@@ -66,6 +72,7 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
     note: body.note,
     rejection: null,
     removedAt: null,
+    ...{ keyedAt: null, coats: null, isMist },
   });
   await manager.insert(CoatingLayerRow, layer);
   if (task) await moveStepOn(manager, task, layer, body, now);
@@ -74,11 +81,17 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   return layer;
 }
 
+type DryTask = TaskRow & { readonly film: FilmSpans | null };
+
+/** The pots that the coats of a part came out of. */
+const readProductsOf = (manager: EntityManager, layers: readonly CoatingLayerRow[]) =>
+  manager.findBy(PaintProductRow, { id: In([...new Set(layers.flatMap(({ productId }) => productId ?? []))]) });
+
 /** What comes before the coat is done and dry when it goes on. */
 async function assertReadyFor(
   manager: EntityManager,
   task: TaskRow,
-  tasks: readonly TaskRow[],
+  tasks: readonly DryTask[],
   appliedAt: Date,
   now: Date,
 ): Promise<void> {

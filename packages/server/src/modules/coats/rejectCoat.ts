@@ -1,15 +1,12 @@
-import { isStanding, listCoatsOf } from '@sardonyx/core';
+import { isStanding } from '@sardonyx/core';
 import type { RejectCoat } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
-import { TaskRow } from '../../entities/work.ts';
-import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
-import { refused } from '../../http/errors.ts';
-import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { CoatingLayerRow } from '../../entities/workpiece.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { moveJobAlong } from '../tasks/moveJobAlong.ts';
 import { writeLog } from '../tasks/writeLog.ts';
-import { readEvidence } from '../tasks/readEvidence.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
+import { findStandingCoat } from './findStandingCoat.ts';
 
 /**
  * A coat does not stay: it is marked so with the reason, with whatever lies on it. Its removal and the coat that follows
@@ -21,21 +18,8 @@ export async function rejectCoat(
   { who, because }: RejectCoat,
   now: Date,
 ): Promise<CoatingLayerRow> {
-  const layer = await findRow(manager, CoatingLayerRow, layerId, 'This coat');
-  const area = await findRow(manager, AreaRow, layer.areaId, 'This area');
-  const part = await findRow(manager, SpecimenPartRow, area.specimenPartId, 'This part');
-  const { id: specimenId, jobId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
-  if (!jobId) throw refused('no-job', 'Coats are rejected on a model that has a job.');
-  await assertJobIsOpen(manager, jobId);
-  if (!isStanding(layer)) throw refused('not-standing', 'Only a coat that was put on and stands can be rejected.');
-  const above = (await manager.findBy(CoatingLayerRow, { areaId: area.id })).filter(
-    (other) => isStanding(other) && other.seq > layer.seq,
-  );
-  const evidence = await readEvidence(manager, { jobId, specimenId, id: '' });
-  const done = await manager.findBy(TaskRow, { specimenId, state: 'done' });
-  const step = done.find((task) =>
-    listCoatsOf(task, evidence).some((coat) => coat.areaId === area.id && coat.kind === layer.kind),
-  );
+  const { layer, jobId, layers, step } = await findStandingCoat(manager, layerId);
+  const above = layers.filter((other) => isStanding(other) && other.seq > layer.seq);
   for (const one of [layer, ...above])
     await manager.update(
       CoatingLayerRow,

@@ -5,6 +5,7 @@ import {
   EMPTY_SCALES,
   beginPour,
   pourOn,
+  readRoom,
   runOven,
   showGrams,
   type OvenState,
@@ -66,6 +67,10 @@ export function createInstruments(getManager: () => EntityManager) {
       const { state, random } = scalesOf(instrument.id, now);
       return { at: now.toISOString(), grams: showGrams(state, random) };
     }
+    if (instrument.kind === 'room thermometer') {
+      const { tempC, humidity } = readRoom(now, createSeededRandom(Math.floor(now.getTime() / 1000)));
+      return { at: now.toISOString(), celsius: tempC, humidity };
+    }
     const celsius =
       instrument.kind === 'oven probe' ? ovenOf(instrument.id, now).state.metalC : await computeBath(getManager(), now);
     return { at: now.toISOString(), celsius };
@@ -94,12 +99,15 @@ async function computeBath(manager: EntityManager, now: Date): Promise<number> {
 
 /** GET on a loopback address: {"celsius": 121.5} or {"grams": 1.24}. See docs/formats/instrument.md. */
 async function askEndpoint({ url, kind }: InstrumentRow, now: Date): Promise<Reading> {
-  const { celsius, grams } = (await fetchReading(url)) as { celsius?: unknown; grams?: unknown };
+  const answer = (await fetchReading(url)) as { celsius?: unknown; grams?: unknown; humidity?: unknown };
+  const { celsius, grams, humidity } = answer;
   const at = now.toISOString();
   if (kind === 'scales') {
     if (typeof grams !== 'number' || !Number.isFinite(grams)) throw new Error('it sent no number called grams');
     return { at, grams };
   }
   if (typeof celsius !== 'number' || !Number.isFinite(celsius)) throw new Error('it sent no number called celsius');
-  return { at, celsius };
+  if (kind !== 'room thermometer') return { at, celsius };
+  const isPercent = typeof humidity === 'number' && humidity >= 0 && humidity <= 100;
+  return { at, celsius, humidity: isPercent ? humidity : null };
 }

@@ -4,6 +4,8 @@ import type { EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow } from '../../entities/catalogue.ts';
 import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workpiece.ts';
 
+const NEW_AREA = { crossesSeam: false, reliefUm: null, size: null, outline: null };
+
 /**
  * Gives a specimen the parts of its casting, with the areas each can be painted on. Parts it has already are kept, so a
  * corrected casting loses nothing.
@@ -40,7 +42,7 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
         specimenPartId: id,
         kind,
         name: kind,
-        crossesSeam: false,
+        ...NEW_AREA,
       });
     }
   }
@@ -57,7 +59,7 @@ export async function addTracedAreas(manager: EntityManager, specimen: SpecimenR
       const kind = AREA_KINDS.find((one) => one === name) ?? 'mask';
       const area = { specimenPartId: part.id, kind, name };
       if (await manager.existsBy(AreaRow, area)) continue;
-      await manager.insert(AreaRow, { ...area, id: `${part.id}.${name}`, version: 1, crossesSeam: false });
+      await manager.insert(AreaRow, { ...area, id: `${part.id}.${name}`, version: 1, ...NEW_AREA });
     }
   }
 }

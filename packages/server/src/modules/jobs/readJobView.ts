@@ -1,5 +1,5 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
-import { alignObservations, isSettled, listSupplies } from '@sardonyx/core';
+import { alignObservations, dryTasks, isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
@@ -20,6 +20,8 @@ import {
 import { PlanChangeRow, StripPassRow } from '../../entities/workshop.ts';
 import { readCastingView } from '../catalogue/readCastingView.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
+import { findLastReading } from '../film/roomLog.ts';
+import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { readStrippedBefore } from '../passes/passRoutes.ts';
 import { readStoredFacts } from '../tasks/recompilePlan.ts';
@@ -39,7 +41,13 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
     job,
     specimens: views,
     decisions: await manager.findBy(DecisionRow, { jobId }),
-    tasks,
+    tasks: views.flatMap((view) =>
+      dryTasks(
+        tasks.filter(({ specimenId }) => specimenId === view.specimen.id),
+        view,
+        view.film,
+      ),
+    ),
     log: await readLog(manager, jobId),
     photos,
     photoMeasures: await manager.findBy(PhotoMeasureRow, { photoId: In(photos.map((photo) => photo.id)) }),
@@ -56,6 +64,7 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
     ),
     houseChoices: await manager.find(HouseChoiceRow),
     passes: await manager.find(StripPassRow, { where: { jobId }, order: { startedAt: 'ASC' } }),
+    room: await findLastReading(manager),
     strippedBefore: await readStrippedBefore(manager),
   };
 }
@@ -86,16 +95,18 @@ export async function readSpecimenView(
   const areas = await manager.findBy(AreaRow, { specimenPartId: In(partIds) });
   const casting: CastingView | null = specimen.castingId ? await readCastingView(manager, specimen.castingId) : null;
   const catalogue = await readIdentifyCatalogue(manager, specimen.castingId);
+  const layers = await manager.find(CoatingLayerRow, {
+    where: { areaId: In(areas.map((area) => area.id)) },
+    order: { seq: 'ASC' },
+  });
   return {
     specimen,
     casting,
     catalogue,
     parts,
     areas,
-    layers: await manager.find(CoatingLayerRow, {
-      where: { areaId: In(areas.map((area) => area.id)) },
-      order: { seq: 'ASC' },
-    }),
+    layers,
+    film: await readStandingCoats(manager, layers),
     observations: alignObservations(await manager.findBy(ObservationRow, { specimenId: specimen.id }), catalogue),
     captures: await manager.find(ColourCaptureRow, {
       where: { specimenPartId: In(partIds) },

@@ -1,4 +1,4 @@
-import type { JobRecord } from '@sardonyx/core';
+import { sayCoats, type JobRecord } from '@sardonyx/core';
 import type { Color, PDFFont, PDFPage } from 'pdf-lib';
 
 const PAGE = { width: 595, height: 842, margin: 48 };
@@ -24,7 +24,7 @@ export async function createRecordPdf(record: JobRecord): Promise<Uint8Array> {
     column.heading(specimen.name, 13);
     column.text(`${specimen.casting}. ${specimen.verdict}`);
     for (const part of specimen.parts) {
-      const coats = part.coatsApplied.map((coat) => coat.name).join(', ');
+      const coats = sayCoats(part.coatsApplied);
       const pieces = [
         part.origin === 'unknown' ? 'origin not known' : part.origin,
         ...part.findings,

@@ -2,6 +2,7 @@ import { getSchool, isSameLook, isSchoolOption } from '@sardonyx/core';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import {
   ChangeComingOff,
+  ChangeArea,
   ChangeDecision,
   ChangeFinding,
   ChangeJob,
@@ -16,6 +17,7 @@ import {
   ChangeSpecimenPart,
   ChangeWant,
   CreateComingOff,
+  CreateArea,
   CreateDecision,
   CreateFinding,
   CreateFoundJoint,
@@ -32,6 +34,7 @@ import { DecisionRow, JobRow } from '../../entities/work.ts';
 import { ComingOffRow, FoundJointRow, JointConditionRow, JointWishRow } from '../../entities/opening.ts';
 import { PhotoMeasureRow, PhotoRow } from '../../entities/photo.ts';
 import {
+  AreaRow,
   CoatingLayerRow,
   FindingRow,
   MeasurementRow,
@@ -140,6 +143,30 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     },
   },
   {
+    path: 'areas',
+    what: 'This area',
+    type: AreaRow,
+    create: CreateArea,
+    change: ChangeArea,
+    mayDelete: true,
+    movesPlan: true,
+    jobOf: (manager, row: AreaRow) => jobOfPart(manager, row.specimenPartId),
+    check: async (manager, row: AreaRow) => {
+      const part = await findRow(manager, SpecimenPartRow, row.specimenPartId, 'This part');
+      const twin = await manager.findOneBy(AreaRow, { specimenPartId: part.id, name: row.name, id: Not(row.id) });
+      if (twin)
+        throw refused('same-name', `The ${part.name.toLowerCase()} has an area of that name already.`, {
+          name: 'Give it another name.',
+        });
+    },
+    checkDelete: async (manager, row: AreaRow) => {
+      if (row.kind !== 'mask') throw refused('own-face', 'The faces of a part stay; what was drawn on it can go.');
+      const stages = ['found', 'applied'] as const;
+      if (await manager.existsBy(CoatingLayerRow, { areaId: row.id, stage: In(stages) }))
+        throw refused('in-use', 'Not removed: coats lie on it, and they are in the record.');
+    },
+  },
+  {
     path: 'layers',
     what: 'This layer',
     type: CoatingLayerRow,
@@ -149,7 +176,7 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     movesPlan: true,
     defaults: {
       ...{ whose: 'unknown', tempC: null, appliedAt: null, appliedBy: null, note: '' },
-      ...{ rejection: null, removedAt: null },
+      ...{ rejection: null, removedAt: null, keyedAt: null, coats: null, isMist: false },
     },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
     isLogged: (row: CoatingLayerRow) => row.stage === 'applied',

@@ -4,6 +4,7 @@ import { HouseStyleRow } from '../../entities/house.ts';
 import { RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
 import { ToolRow } from '../../entities/workshop.ts';
 import { refuseAll } from '../../http/errors.ts';
+import { readDryTasks } from '../film/readDryTasks.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /** Throws every reason why a task may not start now. */
@@ -13,7 +14,7 @@ export async function assertMayStart(
   now: Date,
   { staysUntilDone = false, isDryDay = false }: { readonly staysUntilDone?: boolean; readonly isDryDay?: boolean } = {},
 ): Promise<void> {
-  const ofSpecimen = await manager.findBy(TaskRow, { specimenId: task.specimenId });
+  const ofSpecimen = await readDryTasks(manager, task.specimenId);
   const inRoom = await manager.findBy(TaskRow, { state: 'doing' });
   const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
   const { zone } = await findRow(manager, HouseStyleRow, 'house', 'The house style');

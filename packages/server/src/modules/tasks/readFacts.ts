@@ -2,9 +2,11 @@ import {
   createSpecimenFacts,
   TELLING_ACTS,
   type BenchSession,
+  type DryingSheet,
   type HouseChoice,
   type HouseRows,
   type Joint,
+  type OpticsRecord,
   type SpecimenFacts,
   type SpecimenRows,
   type TaskLog,
@@ -57,7 +59,7 @@ async function readRows(
     `SELECT id, specimenPartId, kind, name, crossesSeam FROM area ${OF_PARTS} ORDER BY rowid`,
   );
   const layers = await read<Stored<RowOf<'layers'>, 'rejection'>>(
-    `SELECT id, areaId, stage, kind, name, colourHex, whose, productId, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
+    `SELECT id, areaId, stage, kind, name, colourHex, whose, productId, coats, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
   );
   return {
     parts: (
@@ -69,6 +71,16 @@ async function readRows(
     layers: layers.map((layer) => ({
       ...layer,
       rejection: layer.rejection ? (JSON.parse(layer.rejection) as RowOf<'layers'>['rejection']) : null,
+    })),
+    paints: (
+      await read<Stored<RowOf<'paints'>, 'drying' | 'optics'>>(
+        `SELECT id, kind, binder, gloss, colourHex, dryFilmUm, flashMin, recoatMin, cureMin, drying, optics FROM paint_product
+         WHERE id IN (SELECT productId FROM coating_layer WHERE stage = 'planned' AND areaId IN (SELECT id FROM area ${OF_PARTS}))`,
+      )
+    ).map((row) => ({
+      ...row,
+      drying: row.drying ? (JSON.parse(row.drying) as DryingSheet) : null,
+      optics: row.optics ? (JSON.parse(row.optics) as OpticsRecord) : null,
     })),
     findings: (
       await read<Stored<RowOf<'findings'>>>(
@@ -123,9 +135,6 @@ export async function readHouseRows(manager: EntityManager): Promise<HouseRows> 
   return {
     choices: await manager.query<HouseChoice[]>('SELECT school, option, reason FROM house_choice'),
     restorers: restorers.map(({ sessions }) => ({ sessions: JSON.parse(sessions) as BenchSession[] })),
-    products: await manager.query<HouseRows['products'][number][]>(
-      'SELECT id, flashMin, recoatMin, cureMin FROM paint_product',
-    ),
   };
 }
 

@@ -65,6 +65,7 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
 const ANSWERS: Readonly<Record<Instrument['kind'], string>> = {
   'oven probe': '{"celsius": 121.5}',
   'bath thermometer': '{"celsius": 21.5}',
+  'room thermometer': '{"celsius": 18.5, "humidity": 52}',
   scales: '{"grams": 1.24}',
   spectrophotometer: '{"spectrum": [31 numbers], "geometry": "gloss left out"}',
 };

@@ -22,7 +22,10 @@ import type {
   JobView,
   KeepMix,
   KeptCopy,
+  KeyCoat,
   LogCoat,
+  ReadRoom,
+  TouchCoat,
   LogPatch,
   LogPour,
   LogWet,
@@ -48,6 +51,7 @@ import { getNoun, VIEWS } from '@sardonyx/contract';
 import type {
   Casting,
   CoatingLayer,
+  CoatTouch,
   ColourCapture,
   IdentifyCatalogue,
   Job,
@@ -57,6 +61,7 @@ import type {
   PaintProduct,
   PassResult,
   Photo,
+  RoomLogEntry,
   StripPass,
   Task,
   Timer,
@@ -206,6 +211,18 @@ export const api = createApi({
       // A coat ends its step: the gun holds its colour, the room is aired.
       invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers'],
     }),
+    touchCoat: build.mutation<CoatTouch, TouchCoat & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/touch`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    keyCoat: build.mutation<CoatingLayer, KeyCoat & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/key`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    readRoom: build.mutation<RoomLogEntry, ReadRoom | null>({
+      query: (body) => (body ? { url: 'room', method: 'POST', body } : { url: 'room/read', method: 'POST' }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
     rejectCoat: build.mutation<CoatingLayer, { id: string; who: string; because: string }>({
       query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/reject`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
@@ -352,7 +369,10 @@ export const {
   useWriteTraceMutation,
   useCreateCastingMutation,
   useActOnTaskMutation,
+  useKeyCoatMutation,
   useLogCoatMutation,
+  useReadRoomMutation,
+  useTouchCoatMutation,
   useRejectCoatMutation,
   useStartTimerMutation,
   useAcknowledgeTimerMutation,

@@ -18,6 +18,16 @@ export const formatDay = (day: string) => DAY.format(parseISO(day.slice(0, 10)))
 
 export const formatMoment = (iso: string) => MOMENT.format(parseISO(iso));
 
+const HOUR = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+
+/** "19:20", "tomorrow 19:20", "14 Mar, 19:20": as short as it can be said on that day. */
+export function formatSoon(at: number, now: Date): string {
+  const days = differenceInCalendarDays(at, now);
+  if (days === 0) return HOUR.format(at);
+  if (days === 1) return `tomorrow ${HOUR.format(at)}`;
+  return days === -1 ? `yesterday ${HOUR.format(at)}` : MOMENT.format(at);
+}
+
 /** What everything waits for, and until when where that is known. */
 export const sayBlocked = ({ title, from }: { readonly title: string; readonly from: string | null }) =>
   from === null ? title : `“${title}” until ${formatMoment(from)}`;

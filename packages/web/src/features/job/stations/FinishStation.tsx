@@ -1,29 +1,39 @@
-import { computeStack, computeStationState, FINEST_RELIEF_UM } from '@sardonyx/core';
-import { formatMinutes } from '../../../shared/format.ts';
+import { listNextCoats } from '@sardonyx/core';
+import { useMemo, useState } from 'react';
+import { useNow } from '../../clocks/index.ts';
 import { useJob } from '../JobContext.tsx';
 import { PartMapView } from '../PartMapView.tsx';
 import { PlanSays } from '../PlanSays.tsx';
 import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
+import { DryingRuler } from './finish/DryingRuler.tsx';
+import { NextCoats } from './finish/NextCoats.tsx';
+import { RoomLine } from './finish/RoomLine.tsx';
 import { PartCoats } from './finish/PartCoats.tsx';
 
-/** Primer to clear: what is planned for each part, what is on it, and the next coat. */
+/** Primer to clear: what goes on next and when, what dries meanwhile, and the coats of the part in hand. */
 export function FinishStation() {
-  const { tasks, specimen, partId } = useJob();
-  const { total, done, handsOnLeftMin } = computeStationState(tasks, 'finish');
-  const painted = specimen.parts.filter((candidate) =>
-    specimen.areas.some(
-      (area) =>
-        area.specimenPartId === candidate.id &&
-        specimen.layers.some((layer) => layer.areaId === area.id && layer.stage === 'planned'),
-    ),
+  const { specimen, view, partId, setPartId } = useJob();
+  const now = useNow();
+  const [areaId, setAreaId] = useState<string | null>(null);
+  const list = useMemo(
+    () =>
+      listNextCoats(
+        { ...specimen, tasks: view.tasks.filter(({ specimenId }) => specimenId === specimen.specimen.id) },
+        now.getTime(),
+      ),
+    [specimen, view.tasks, now],
   );
-  const part = specimen.parts.find((candidate) => candidate.id === partId) ?? painted[0] ?? specimen.parts[0];
-  const planned = specimen.areas.map((area) =>
-    computeStack(specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === 'planned')),
-  );
-  const thickest = Math.max(0, ...planned.map((stack) => stack.totalUm));
+  const isPlanned = specimen.layers.some(({ stage }) => stage === 'planned');
+  const part =
+    specimen.parts.find(({ id }) => id === partId) ??
+    specimen.parts.find(({ id }) => id === list[0]?.part.id) ??
+    specimen.parts[0];
+  const choose = (id: string) => {
+    setAreaId(id);
+    setPartId(specimen.areas.find((area) => area.id === id)?.specimenPartId ?? null);
+  };
   return (
     <Zones
       model={
@@ -33,22 +43,17 @@ export function FinishStation() {
         </>
       }
       lead={
-        <Verdict
-          rest={
-            thickest > 0 &&
-            `Thickest planned build ${Math.round(thickest)} µm; cast lettering is rarely shallower than ${FINEST_RELIEF_UM} µm (planning estimate).${thickest > FINEST_RELIEF_UM / 2 ? ' Spray thin: it begins to fill in.' : ''}`
-          }
-        >
-          {total === 0
-            ? 'No coat is planned yet: choose a part and plan its coats.'
-            : done === total
-              ? 'All coats are on.'
-              : `${total - done} of ${total} tasks left on ${painted.length} ${painted.length === 1 ? 'part' : 'parts'}, ${formatMinutes(handsOnLeftMin)} at the hands.`}
-        </Verdict>
+        isPlanned ? (
+          <NextCoats list={list} now={now} />
+        ) : (
+          <Verdict>No coat is planned yet: choose a part and plan its coats.</Verdict>
+        )
       }
     >
       <PlanSays />
-      {part && <PartCoats key={part.id} part={part} />}
+      <RoomLine now={now} />
+      <DryingRuler list={list} now={now} areaId={areaId ?? list[0]?.areaId ?? null} onChoose={choose} />
+      {part && <PartCoats key={part.id} part={part} now={now} />}
       <TaskList station="finish" />
     </Zones>
   );

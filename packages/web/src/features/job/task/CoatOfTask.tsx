@@ -10,15 +10,16 @@ export function CoatOfTask({ task }: { readonly task: Task }) {
   const [next] = listMissingCoats(task, specimen);
   const part = specimen.parts.find((one) => one.key === task.partKeys[0]);
   if (!next || !part || !shelf) return null;
-  const planned = specimen.layers.find(
+  const planned = specimen.layers.filter(
     (layer) => layer.areaId === next.areaId && layer.stage === 'planned' && layer.kind === next.kind,
   );
+  const layer = planned.find(({ name }) => task.colours.includes(name)) ?? planned[0];
   return (
     <LogCoatForm
-      key={`${next.areaId} ${next.kind}`}
+      key={`${next.areaId} ${next.kind} ${next.isMist}`}
       part={part}
       areas={specimen.areas.filter((area) => area.id === next.areaId)}
-      first={{ areaId: next.areaId, productId: planned?.productId ?? '' }}
+      first={{ areaId: next.areaId, productId: layer?.productId ?? '', isMist: next.isMist }}
       isOpen
     />
   );

@@ -72,11 +72,17 @@ function describeWaits(waits: readonly OpenLink[]): string {
   if (!first) return '';
   const { link, before, kind, from } = first;
   const words =
-    kind === 'waiting'
-      ? `“${before.title}” needs time until ${formatMoment(from!)}`
-      : kind === 'too late'
-        ? `“${before.title}” was done too long ago: ${link.because}`
-        : `Waits for “${before.title}”: ${link.because}`;
+    kind === 'waiting' && from
+      ? `“${before.title}” needs time until ${formatMoment(from)}`
+      : kind === 'waiting'
+        ? `“${before.title}” does not dry in a room as cold as this one`
+        : kind === 'in the gap'
+          ? `The coat of “${before.title}” lifts under another one until ${formatMoment(from!)}`
+          : kind === 'shut'
+            ? `The window of “${before.title}” has shut: key the coat`
+            : kind === 'too late'
+              ? `“${before.title}” was done too long ago: ${link.because}`
+              : `Waits for “${before.title}”: ${link.because}`;
   return `${words}${more.length ? `; and for ${more.length} more` : ''}`;
 }
 

@@ -2,6 +2,7 @@ import { LogCoat } from '@sardonyx/contract';
 import { layersUnder, type Area, type SpecimenPart } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
+import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
 import { MomentField } from '../../../../shared/ui/MomentField.tsx';
 import { Controlled } from '../../../../shared/ui/Controlled.tsx';
@@ -13,6 +14,7 @@ import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
+import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 import { listCoatPots } from './coatPots.ts';
 
@@ -20,7 +22,7 @@ interface LogCoatProps {
   readonly part: SpecimenPart;
   readonly areas: readonly Area[];
   /** What is most likely to go on next. */
-  readonly first?: { readonly areaId: string; readonly productId: string };
+  readonly first?: { readonly areaId: string; readonly productId: string; readonly isMist?: boolean };
   readonly isOpen?: boolean;
 }
 
@@ -28,17 +30,19 @@ interface LogCoatProps {
 export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps) {
   const { data: shelf } = useGetShelfQuery();
   const [who] = useWho();
+  const now = useNow();
+  const { specimen, view } = useJob();
   const [log, { isLoading, isSuccess }] = useLogCoatMutation();
   const { register, control, handleSubmit, formState, showError, clearErrors } = useContractForm(LogCoat, {
     areaId: first?.areaId ?? areas[0]?.id ?? '',
     productId: first?.productId ?? '',
-    tempC: 20,
-    appliedAt: writeWallTime(new Date()),
+    isMist: first?.isMist ?? false,
+    tempC: view.room?.tempC ?? 20,
+    appliedAt: writeWallTime(now),
     who,
     note: '',
   });
   const { errors } = formState;
-  const { specimen, view } = useJob();
   const [areaId, tempC, appliedAt] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt'] });
   const at = Date.parse(readWallTime(appliedAt));
   const area = specimen.areas.find((one) => one.id === areaId);
@@ -47,18 +51,21 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
       shelf
         ? listCoatPots(shelf, {
             ...{ partKey: part.key, partName: part.name, material: part.material, tempC },
-            appliedAt: new Date(Number.isNaN(at) ? Date.now() : at),
+            appliedAt: Number.isNaN(at) || !formState.dirtyFields.appliedAt ? now : new Date(at),
             layers: specimen.layers.filter((layer) => layer.areaId === areaId),
             under: area ? layersUnder(area, specimen.areas, specimen.layers) : [],
             tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
+            ...{ standing: specimen.film, products: shelf.products },
           })
         : [],
-    [shelf, part, specimen, view.tasks, area, areaId, tempC, at],
+    [shelf, part, specimen, view.tasks, area, areaId, tempC, at, now, formState.dirtyFields.appliedAt],
   );
   const save = handleSubmit(async (values) => {
     clearErrors();
     try {
-      await log({ ...values, appliedAt: readWallTime(values.appliedAt) }).unwrap();
+      // Whoever leaves the time alone means now, however long the form stood open.
+      const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(now);
+      await log({ ...values, appliedAt: readWallTime(at) }).unwrap();
     } catch (error) {
       showError(error);
     }
@@ -89,6 +96,15 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             render={(field) => <Chooser {...field} options={pots} placeholder="choose a pot" />}
           />
         </Field>
+        <Controlled
+          control={control}
+          name="isMist"
+          render={({ value, onChange }) => (
+            <Checkbox className="sm:col-span-2" checked={value ?? false} onChange={onChange}>
+              A mist coat: so thin that the ground shows through
+            </Checkbox>
+          )}
+        />
         <Field label="Temperature in the room, °C" error={errors.tempC?.message}>
           <input inputMode="decimal" {...register('tempC', { valueAsNumber: true })} />
         </Field>

@@ -3,6 +3,7 @@ import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { LayerList } from '../survey/LayerList.tsx';
+import { CoatClocks } from './CoatClocks.tsx';
 import { LogCoatForm } from './LogCoatForm.tsx';
 import { PlanCoat } from './PlanCoat.tsx';
 import { PlannedCoats } from './PlannedCoats.tsx';
@@ -14,7 +15,7 @@ const STAGES: readonly (readonly [CoatingLayer['stage'], string])[] = [
 ];
 
 /** The part's areas, each as found beside as planned beside what is on it now. */
-export function PartCoats({ part }: { readonly part: SpecimenPart }) {
+export function PartCoats({ part, now }: { readonly part: SpecimenPart; readonly now: Date }) {
   const { specimen, isClosed } = useJob();
   const areas = specimen.areas.filter((area) => area.specimenPartId === part.id);
   return (
@@ -23,14 +24,20 @@ export function PartCoats({ part }: { readonly part: SpecimenPart }) {
         {part.name} <span className="text-body font-normal text-soft-ink">({part.material})</span>
       </h2>
       {areas.map((area) => (
-        <AreaCoats key={area.id} area={area} part={part} />
+        <AreaCoats key={area.id} area={area} part={part} now={now} />
       ))}
       {!isClosed && <LogCoatForm part={part} areas={areas} />}
     </section>
   );
 }
 
-function AreaCoats({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
+interface AreaCoatsProps {
+  readonly area: Area;
+  readonly part: SpecimenPart;
+  readonly now: Date;
+}
+
+function AreaCoats({ area, part, now }: AreaCoatsProps) {
   const { specimen, isClosed } = useJob();
   const layersOf = (stage: CoatingLayer['stage']) =>
     specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === stage);
@@ -76,6 +83,7 @@ function AreaCoats({ area, part }: { readonly area: Area; readonly part: Specime
               );
             })}
           </div>
+          <CoatClocks area={area} now={now} />
           <Fold title="Coats in words">
             {STAGES.map(([stage, word]) => {
               const layers = layersOf(stage);

@@ -1,0 +1,31 @@
+import type { Refusal } from '../model/refusal.ts';
+import { sayMinutes } from '../words/sayMinutes.ts';
+import type { FilmSpans } from './answerArea.ts';
+import { answerAt } from './computeSpans.ts';
+
+/** A coat that somebody wants to rub dull for the next one. */
+export interface KeyedCoat {
+  readonly name: string;
+  readonly isOutermost: boolean;
+  /** null where nobody knows when it went on, or out of which pot. */
+  readonly spans: FilmSpans | null;
+}
+
+/** Why it is not keyed now: another lies on it, it takes a coat as it is, or it would tear. */
+export function checkKeying({ name, isOutermost, spans }: KeyedCoat, now: Date): Refusal[] {
+  if (!isOutermost) return [{ code: 'not-outermost', message: `${name} is covered: what lies on it is keyed.` }];
+  if (!spans) return [];
+  const at = now.getTime();
+  const recoat = answerAt(spans.recoat, at);
+  if (recoat.isAllowed)
+    return [{ code: 'needs-no-key', message: `${name} takes another coat as it is: it needs no keying.` }];
+  const handle = answerAt(spans.handle, at);
+  const waits = recoat.changesAt ?? (handle.isAllowed ? null : handle.changesAt);
+  if (waits === null) return [];
+  return [
+    {
+      ...{ code: 'still-drying', from: new Date(waits).toISOString() },
+      message: `${name} is soft and tears under abrasive: it takes another coat, or bears rubbing, in ${sayMinutes((waits - at) / 60_000)}.`,
+    },
+  ];
+}

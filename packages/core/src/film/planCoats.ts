@@ -1,0 +1,54 @@
+import type { Spectrum } from '../colour/colorimetry.ts';
+import { convertHexToLab } from '../colour/display.ts';
+import { reconstructFromLab } from '../colour/smoothReflectance.ts';
+import type { CoatingLayer } from '../model/workpiece.ts';
+import { countCoats, type CountedPaint } from './countCoats.ts';
+
+/** A colour that would take more wants another ground: so many hide it over one (adviseGround). */
+export const MOST_COATS = 4;
+
+type Planned = Pick<CoatingLayer, 'kind' | 'coats' | 'colourHex'>;
+
+/**
+ * Wet coats of a planned layer: as many as the restorer says, else until what lies below no longer shows. Everything but colour goes
+ * on in one; a colour over its own kind needs no more than one either.
+ *
+ * @param paint what is in its pot; undefined where none is chosen
+ * @param groundHex colour of what it will lie on
+ */
+export function planCoats(
+  { kind, coats, colourHex }: Planned,
+  paint: CountedPaint | undefined,
+  groundHex: string,
+): number {
+  if (coats !== null) return coats;
+  if (kind !== 'colour' || paint?.kind === 'powder' || colourHex === groundHex) return 1;
+  if (!paint) return UNCHOSEN_COATS;
+  return Math.min(MOST_COATS, countCoats(paint, paint.dryFilmUm, spectrumOf(groundHex)).coats ?? MOST_COATS);
+}
+
+/** Of a paint that nobody has chosen yet (planning estimate). */
+const UNCHOSEN_COATS = 2;
+
+/** Colours of grounds are few and asked for at every edit. */
+const SPECTRA = new Map<string, Spectrum>();
+const MOST_SPECTRA = 200;
+const GREY = 0.4;
+
+/** The smoothest reflectance of a colour on the screen; mid grey where no surface can have it. */
+export function spectrumOf(hex: string): Spectrum {
+  const known = SPECTRA.get(hex);
+  if (known) return known;
+  if (SPECTRA.size >= MOST_SPECTRA) SPECTRA.clear();
+  const made = reconstruct(hex);
+  SPECTRA.set(hex, made);
+  return made;
+}
+
+function reconstruct(hex: string): Spectrum {
+  try {
+    return reconstructFromLab(convertHexToLab(hex));
+  } catch {
+    return new Float64Array(31).fill(GREY);
+  }
+}

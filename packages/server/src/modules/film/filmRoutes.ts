@@ -1,0 +1,24 @@
+import { ReadRoom } from '@sardonyx/contract';
+import { Router } from 'express';
+import { refused } from '../../http/errors.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { createInstruments } from '../instruments/readInstrument.ts';
+import { logRoom, readThermometer } from './roomLog.ts';
+
+/** What the workroom is like: typed by a person, or read off its thermometer. */
+export function createFilmRoutes(room: Workroom): Router {
+  const router = Router();
+  const { readNow } = createInstruments(() => room.source.manager);
+  router.post('/room', async (request, response) => {
+    const body = await validateBody(ReadRoom, request.body);
+    const reading = { ...body, at: room.now().toISOString(), origin: 'typed' } as const;
+    response.status(201).json(await change(room, (manager) => logRoom(manager, reading)));
+  });
+  router.post('/room/read', async (_request, response) => {
+    const reading = await look(room, (manager) => readThermometer(manager, readNow, room.now()));
+    if (!reading) throw refused('no-thermometer', 'There is no thermometer of the room: add one in the workshop.');
+    response.status(201).json(await change(room, (manager) => logRoom(manager, reading)));
+  });
+  return router;
+}

@@ -1,0 +1,162 @@
+import type { ErrorBody, JobView, SpecimenView } from '@sardonyx/contract';
+import type { Area, CoatingLayer, CoatTouch, RoomLogEntry } from '@sardonyx/core';
+import { expect } from 'chai';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+const who = 'Imke Varga';
+
+describe('coats that dry', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+
+  const post = (path: string, body: object = {}) => bench.http.post(`/api/${path}`).send(body);
+  const trolley = async (): Promise<SpecimenView> => (await bench.get<JobView>('jobs/sg-07')).specimens[1]!;
+  const areaOf = async (part: string): Promise<Area> =>
+    (await trolley()).areas.find((one) => one.specimenPartId === `sg-07-2.${part}` && one.kind === 'outside')!;
+  const onArea = async (part: string): Promise<CoatingLayer[]> => {
+    const { id } = await areaOf(part);
+    return (await trolley()).layers.filter((layer) => layer.areaId === id && layer.stage === 'applied');
+  };
+  const logCoat = async (part: string, productId: string, changes: object = {}) =>
+    post('coats', {
+      ...{ areaId: (await areaOf(part)).id, productId, tempC: 19, who, note: '' },
+      appliedAt: bench.room.now().toISOString(),
+      ...changes,
+    });
+  const opens = async (layerId: string): Promise<number> =>
+    (await trolley()).film.find((coat) => coat.layerId === layerId)!.spans.recoat.at(-1)!.from;
+
+  it('take the next one in their windows only: refused in the gap with the time from which it may', async () => {
+    const white = 'paint-marlstone-bright-white';
+    const gap = (await (await logCoat('base', white)).body) as ErrorBody & { from: string };
+    expect(gap.code).equal('in-gap');
+    expect(gap.fields!.appliedAt).include('lifts under another coat now');
+    const wait = (Date.parse(gap.from) - bench.room.now().getTime()) / 60_000;
+    expect(wait).greaterThan(60 * 20);
+    bench.pass(wait - 5);
+    expect(((await logCoat('base', white)).body as ErrorBody).code).equal('in-gap');
+    bench.pass(6);
+    const { status, body } = await logCoat('base', white);
+    expect([status, (body as CoatingLayer).seq]).deep.equal([201, 3]);
+    const { tasks } = await bench.get<JobView>('jobs/sg-07');
+    expect(tasks.find(({ id }) => id === 'sg-07-2.colour:base:outside:2')!.state).equal('done');
+  });
+
+  it('end a step each: the mist its own, the wet coats one by one', async () => {
+    const brown = 'paint-quay-leather-brown';
+    const stateOf = async (nth: string) =>
+      (await bench.get<JobView>('jobs/sg-07')).tasks.find(({ id }) => id === `sg-07-2.colour:load:outside${nth}`)!
+        .state;
+    expect((await logCoat('load', brown)).status).equal(201);
+    expect([await stateOf(''), await stateOf(':2')]).deep.equal(['done', 'to do']);
+    // One mist more is no wet coat.
+    bench.pass(120);
+    expect((await logCoat('load', brown, { isMist: true })).status).equal(201);
+    expect(await stateOf(':2')).equal('to do');
+    const mist = (await onArea('load')).at(-1)!;
+    expect(mist).deep.include({ isMist: true, thicknessOrigin: 'planning estimate' });
+    expect(mist.thicknessUm).lessThan(8);
+  });
+
+  it('are touched: still soft waits longer, of all coats of that paint; nonsense is refused', async () => {
+    const [, , wet] = await onArea('base');
+    const before = await opens(wet!.id);
+    const touch = (body: object) => post(`coats/${wet!.id}/touch`, { test: 'recoat', isReady: false, who, ...body });
+    const now = bench.room.now().toISOString();
+    await touch({ at: '2026-11-25T10:00:00Z' }).expect(400);
+    await touch({ at: '2027-01-01T10:00:00Z' }).expect(400);
+    await touch({ at: now, test: 'lick' }).expect(400);
+    await touch({ at: now, who: '' }).expect(400);
+    bench.pass(60 * 30);
+    const { body } = await touch({ at: bench.room.now().toISOString() }).expect(201);
+    expect((body as CoatTouch).isReady).equal(false);
+    expect(await opens(wet!.id)).greaterThan(before + 3_600_000);
+    const { id } = (await bench.get<JobView>('jobs/sg-00')).specimens[0]!.layers.find(
+      ({ stage }) => stage === 'applied',
+    )!;
+    await post(`coats/${id}/touch`, { test: 'touch', isReady: true, at: now, who }).expect(422);
+  });
+
+  it('are keyed only when their window has shut, and then take the next one', async () => {
+    const primer = 'paint-lanthorn-white-primer';
+    const { body: shelf } = await bench.http.get('/api/shelf').expect(200);
+    const { version } = (shelf as { products: { id: string; version: number }[] }).products.find(
+      ({ id }) => id === primer,
+    )!;
+    const from = (fromMin: number) => [{ fromMin, toMin: null }];
+    const spans = {
+      ...{ touch: from(15), handle: from(60), mask: from(240), unmask: from(10), decal: from(600) },
+      ...{ bake: from(60), wear: from(1440), recoat: [{ fromMin: 30, toMin: 1440 }] },
+    };
+    const sheet = (changes: object) =>
+      bench.http
+        .patch(`/api/paint-products/${primer}`)
+        .send({ version, drying: { refC: 20, spans: { ...spans, ...changes } } });
+    // A window that shuts before it opens, and one that is missing, are none.
+    await sheet({ recoat: [{ fromMin: 60, toMin: 30 }] }).expect(400);
+    await sheet({ recoat: [] }).expect(400);
+    await sheet({}).expect(200);
+    const [layer] = await onArea('wheels');
+    expect(((await post(`coats/${layer!.id}/key`, { who }).expect(422)).body as ErrorBody).code).equal('still-drying');
+    bench.pass(120);
+    expect(((await post(`coats/${layer!.id}/key`, { who }).expect(422)).body as ErrorBody).code).equal('needs-no-key');
+    bench.pass(60 * 40);
+    await post('tasks/sg-07-2.judge:wheels/acts', { act: 'not needed', who, note: 'seen' }).expect(200);
+    await post('tasks/sg-07-2.mix:Quay Tyre black/acts', { act: 'not needed', who, note: 'ready' }).expect(200);
+    const black = 'paint-quay-tyre-black';
+    expect(((await logCoat('wheels', black, { isMist: true })).body as ErrorBody).code).equal('window-shut');
+    const { body: keyed } = await post(`coats/${layer!.id}/key`, { who }).expect(200);
+    expect((keyed as CoatingLayer).keyedAt).equal(bench.room.now().toISOString());
+    expect((await logCoat('wheels', black, { isMist: true })).status).equal(201);
+    const { log } = await bench.get<JobView>('jobs/sg-07');
+    expect(log.some(({ note }) => note === 'Keyed, Lanthorn White primer')).equal(true);
+  });
+
+  it('dry as the room is: typed, or read off the thermometer', async () => {
+    const [, , wet] = await onArea('base');
+    const before = await opens(wet!.id);
+    await post('room', { tempC: 900, humidity: null }).expect(400);
+    await post('room', { tempC: 14, humidity: 101 }).expect(400);
+    const { body } = await post('room', { tempC: 12, humidity: null }).expect(201);
+    expect(body as RoomLogEntry).deep.include({ tempC: 12, origin: 'typed', at: bench.room.now().toISOString() });
+    expect(await opens(wet!.id)).greaterThan(before + 3_600_000);
+    bench.pass(1);
+    const { body: read } = await post('room/read').expect(201);
+    expect((read as RoomLogEntry).origin).equal('simulated');
+    expect((await bench.get<JobView>('jobs/sg-07')).room).deep.equal(read);
+    await bench.room.source.query("DELETE FROM instrument WHERE kind = 'room thermometer'");
+    expect(((await post('room/read').expect(422)).body as ErrorBody).code).equal('no-thermometer');
+  });
+
+  it('lie on areas that people draw, name and take away again', async () => {
+    const area = {
+      ...{
+        specimenPartId: 'sg-07-2.body',
+        kind: 'mask',
+        name: 'flash',
+        crossesSeam: false,
+        reliefUm: null,
+        size: null,
+      },
+      outline: {
+        view: 'side',
+        points: [
+          { x: 1, y: 2 },
+          { x: 9, y: 2 },
+          { x: 9, y: 8 },
+        ],
+      },
+    };
+    const { body } = await post('areas', area).expect(201);
+    await post('areas', area).expect(422);
+    await post('areas', { ...area, name: 'other', outline: { ...area.outline, points: [{ x: 1, y: 2 }] } }).expect(400);
+    await post('areas', { ...area, name: 'other', colour: 'red' }).expect(400);
+    const { id, version } = body as Area;
+    await bench.http.patch(`/api/areas/${id}`).send({ version, reliefUm: 90, crossesSeam: true }).expect(200);
+    await bench.http.delete(`/api/areas/${id}?version=2`).expect(204);
+    expect(
+      ((await bench.http.delete(`/api/areas/${(await areaOf('body')).id}`).expect(422)).body as ErrorBody).code,
+    ).equal('own-face');
+  });
+});
