@@ -78,7 +78,7 @@ export const NOUNS = {
   baths: { views: ['Workshop'], kept: null },
   instruments: { views: ['Workshop'], kept: null },
   'paint-pots': { views: ['Shelf'], kept: null },
-  'paint-products': { views: ['Shelf'], kept: null },
+  'paint-products': { views: ['Shelf', 'Job', 'Bench'], kept: null },
 } as const satisfies Readonly<Record<string, Noun>>;
 
 export type NounPath = keyof typeof NOUNS;

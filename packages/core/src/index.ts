@@ -486,12 +486,13 @@ export {
   type Traces,
 } from './model/trace.ts';
 export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } from './model/workpiece.ts';
-export { adviseGround } from './film/adviseGround.ts';
-export { computeDrawnArea } from './film/computeDrawnArea.ts';
-export { judgeBuild } from './film/judgeBuild.ts';
 export { judgeOver } from './film/judgeOver.ts';
-export { findGround } from './film/findGround.ts';
-export { COATING_WAY_OF, pourFor } from './film/pourFor.ts';
+export { planGround } from './film/planGround.ts';
+export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
+export { COATING_WAY_OF } from './film/pourFor.ts';
+export { computeBoxArea, computeWeighedArea } from './film/computeArea.ts';
+export { densityOf } from './film/densityOf.ts';
+export { chooseOption } from './schools/schools.ts';
 export { readArtwork, writeArtwork, type Artwork, type SvgElement } from './trace/artwork.ts';
 export { drawTraced } from './trace/drawTraced.ts';
 export { insertNode } from './trace/insertNode.ts';

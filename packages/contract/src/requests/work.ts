@@ -103,6 +103,8 @@ export class LogCoat {
   @IsString() @IsNotEmpty({ message: 'Choose the pot.' }) productId!: string;
   /** So thin that the ground shows through: the wet coat holds on it. */
   @IsChanged() @IsBoolean() isMist?: boolean;
+  /** Why it goes on although relief fills in; it goes into the record. */
+  @IsChanged() @IsString() @MaxLength(200) overBecause?: string;
   @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @Min(-20) @Max(250) tempC!: number;
   @IsISO8601({ strict: true }, { message: 'Give the day and time it went on.' }) appliedAt!: string;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;

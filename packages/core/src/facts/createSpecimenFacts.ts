@@ -1,4 +1,5 @@
 import type { CountedPaint } from '../film/countCoats.ts';
+import { groundHexOf } from '../film/groundHexOf.ts';
 import { planCoats } from '../film/planCoats.ts';
 import { planDrying } from '../film/planDrying.ts';
 import type { TaskLog } from '../model/task.ts';
@@ -80,9 +81,6 @@ interface PartContext {
   readonly keepsPaint: boolean;
 }
 
-/** Bare metal, as light as it usually is. */
-const BARE_HEX = '#a8a8a8';
-
 const PAINT: readonly CoatingLayer['kind'][] = ['colour', 'primer', 'clear'];
 
 function createPart(
@@ -121,9 +119,6 @@ function createPart(
     foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
     coats: (isLeft ? [] : planned).map(({ area, layer }, i): PlanCoat => {
       const paint = rows.paints.find(({ id }) => id === layer.productId);
-      const own = planned.slice(0, i).filter((one) => one.area === area);
-      const below =
-        own.at(-1) ?? (area.kind === 'mask' ? planned.findLast((one) => one.area.kind === 'outside') : undefined);
       return {
         areaKind: area.kind,
         areaName: nameOfArea(area),
@@ -131,7 +126,7 @@ function createPart(
         kind: layer.kind,
         name: layer.name,
         colourHex: layer.colourHex,
-        coats: planCoats(layer, paint, below?.layer.colourHex ?? original?.layer.colourHex ?? BARE_HEX),
+        coats: planCoats(layer, paint, groundHexOf(planned, i, original?.layer.colourHex ?? null)),
         dries: paint ? planDrying(paint) : null,
       };
     }),

@@ -8,9 +8,10 @@ import { capitalise } from '../words/names.ts';
 import { sayMinutes } from '../words/sayMinutes.ts';
 import { answerArea, type StandingCoat } from './answerArea.ts';
 import { answerAt } from './computeSpans.ts';
-import { convertProductKind } from './convertProductToLayer.ts';
+import { convertProductKind, convertProductToLayer } from './convertProductToLayer.ts';
 import { findGround } from './findGround.ts';
 import { isBareMetalUnder } from './isBareMetalUnder.ts';
+import { judgeBuild, USUAL_RELIEF, type Relief } from './judgeBuild.ts';
 import { judgeOver } from './judgeOver.ts';
 
 export interface CoatAttempt {
@@ -30,6 +31,11 @@ export interface CoatAttempt {
   readonly standing: readonly StandingCoat[];
   /** Of the pots that those coats came out of. */
   readonly products: readonly Pick<PaintProduct, 'id' | 'binder'>[];
+  readonly isMist: boolean;
+  /** The finest relief of the area as measured, micrometres; null where nobody did. */
+  readonly reliefUm: number | null;
+  /** Why it goes on although relief is lost; empty where nobody said so. */
+  readonly overBecause: string;
 }
 
 /**
@@ -83,7 +89,25 @@ export function checkCoat(attempt: CoatAttempt): Refusal[] {
     });
     return refusals;
   }
-  return [...refusals, ...refuseWindow(attempt)];
+  return [...refusals, ...refuseWindow(attempt), ...refuseBuild(attempt)];
+}
+
+/** With it, letters fill in. */
+function refuseBuild({ product, layers, isMist, reliefUm, overBecause }: CoatAttempt): Refusal[] {
+  if (overBecause.trim() !== '') return [];
+  const relief: Relief = reliefUm === null ? USUAL_RELIEF : { depthUm: reliefUm, origin: 'measured' };
+  const { verdict, totalUm, spreadUm } = judgeBuild(
+    layers.filter(isStanding),
+    [convertProductToLayer(product, isMist)],
+    relief,
+  );
+  if (verdict !== 'fills in') return [];
+  return [
+    {
+      ...{ code: 'over-relief', field: 'overBecause' },
+      message: `With it ${Math.round(totalUm)} ± ${Math.round(spreadUm)} µm lie on relief of ${relief.depthUm} µm (${relief.origin}): letters fill in. Say why it goes on all the same, or take a coat off.`,
+    },
+  ];
 }
 
 /** What lies below does not bear this binder, or not yet. */

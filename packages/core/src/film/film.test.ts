@@ -126,7 +126,7 @@ describe('checkCoat', () => {
     appliedAt: new Date('2026-01-02T10:00:00Z'),
     layers: [primer],
     under: [],
-    ...{ tasks: [], standing: [], products: [] },
+    ...{ tasks: [], standing: [], products: [], isMist: false, reliefUm: null, overBecause: '' },
     ...changes,
   });
   const codesOf = (changes: Partial<CoatAttempt>) => checkCoat(attempt(changes)).map((refusal) => refusal.code);

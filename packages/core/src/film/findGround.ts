@@ -26,7 +26,7 @@ export function findGround({ material, layers, under, losesPaint, products }: Gr
   const layer = outermost(layers) ?? outermost(under);
   if (layer) return { ground: groundOf(layer, products), layer };
   const isOld = !losesPaint && [...layers, ...under].some(({ stage, kind }) => stage === 'found' && kind !== 'plating');
-  return { ground: isOld ? 'old paint' : bare(material), layer: null };
+  return { ground: isOld ? 'old paint' : bareGround(material), layer: null };
 }
 
 /** A coat out of a pot that nobody knows any more is old paint to the next one. */
@@ -35,7 +35,7 @@ function groundOf({ kind, productId }: CoatingLayer, products: GroundPlace['prod
   return products.find(({ id }) => id === productId)?.binder ?? 'old paint';
 }
 
-function bare(material: Material): Ground {
+export function bareGround(material: Material): Ground {
   if (traitsOf(material).isZinc) return 'bare zinc';
   if (material === 'brass' || material === 'copper') return 'bare brass or copper';
   return isMetal(material) ? 'bare metal' : 'bare plastic';

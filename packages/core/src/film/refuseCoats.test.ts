@@ -80,6 +80,7 @@ function attempt(
   return checkCoat({
     ...{ partKey: 'body', partName: 'Body', material: 'zinc alloy', product, tempC: 20, appliedAt: at(hours) },
     ...{ layers, under: [], tasks: [], products: [enamel, lacquer] },
+    ...{ isMist: false, reliefUm: null, overBecause: '' },
     standing: describeStandingCoats(layers, rows()),
     ...changes,
   });
@@ -151,6 +152,23 @@ describe('a coat is refused outside the windows of what lies below', () => {
     expect(codes(thinned, 24 * 30, blue)).deep.equal(['never-over']);
     expect(codes(water, 24 * 3, blue)).deep.equal(['not-cured']);
     expect(codes(water, 24 * 14, blue)).deep.equal([]);
+  });
+});
+
+describe('a coat is refused when letters fill in', () => {
+  // Dry through, each lies on the last: 14 + 5 * 20 and 20 more, nine in ten films, over four fifths of 150.
+  const layers = [coat(lacquer, -9000, { keyedAt: at(-8990).toISOString(), thicknessUm: 14 })].concat(
+    [1, 2, 3, 4].map((i) => coat(enamel, i * 100)),
+  );
+
+  it('with how much lies on it; a reason, a deeper relief or a mist coat lets it go on', () => {
+    const [refusal] = attempt(enamel, 900, layers);
+    expect(refusal).deep.include({ code: 'over-relief', field: 'overBecause' });
+    expect(refusal!.message).match(/114 ± \d+ µm lie on relief of 150 µm \(planning estimate\)/);
+    expect(codes(enamel, 900, layers, { overBecause: 'the letters are painted out' })).deep.equal([]);
+    expect(codes(enamel, 900, layers, { reliefUm: 300 })).deep.equal([]);
+    expect(codes(enamel, 900, layers.slice(0, 3), { isMist: true })).deep.equal([]);
+    expect(codes(enamel, 900, layers.slice(0, 2), { reliefUm: 40 })).deep.equal(['over-relief']);
   });
 });
 

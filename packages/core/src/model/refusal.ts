@@ -34,6 +34,7 @@ export type RefusalCode =
   | 'never-over'
   | 'barrier-first'
   | 'not-cured'
+  | 'over-relief'
   | 'not-outermost'
   | 'needs-no-key'
   | 'no-photo'

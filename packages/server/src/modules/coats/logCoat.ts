@@ -58,6 +58,7 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
       ...{ partKey: part.key, partName: part.name, material: part.material, product },
       ...{ tempC: body.tempC, appliedAt, layers, under: layersUnder(area, areas, onPart), tasks },
       ...{ standing, products: await readProductsOf(manager, onPart) },
+      ...{ isMist, reliefUm: area.reliefUm, overBecause: body.overBecause ?? '' },
     }),
   );
   if (task && task.state !== 'doing') await assertReadyFor(manager, task, tasks, appliedAt, now);
@@ -69,7 +70,7 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
     tempC: body.tempC,
     appliedAt: appliedAt.toISOString(),
     appliedBy: body.who,
-    note: body.note,
+    note: [body.note, ...(body.overBecause ? [`over the relief: ${body.overBecause}`] : [])].filter(Boolean).join('; '),
     rejection: null,
     removedAt: null,
     ...{ keyedAt: null, coats: null, isMist },

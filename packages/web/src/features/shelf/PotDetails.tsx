@@ -13,6 +13,8 @@ import { Link } from 'react-router';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { DryingSheetForm } from './DryingSheetForm.tsx';
 
 const BASIS: Readonly<Record<string, string>> = {
   drawdowns: 'Drawn down and fitted: masstone and tints.',
@@ -73,6 +75,11 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
         <Autosaved kind="paint-products" row={product} field="pricePerMl" type="number" label="Price per ml" />
       </div>
       <WeighDrops product={product} />
+      <Fold title="How its coats dry">
+        <div className="max-w-3xl py-2">
+          <DryingSheetForm product={product} />
+        </div>
+      </Fold>
     </div>
   );
 }

@@ -30,6 +30,11 @@ export function FinishStation() {
     specimen.parts.find(({ id }) => id === partId) ??
     specimen.parts.find(({ id }) => id === list[0]?.part.id) ??
     specimen.parts[0];
+  // The row that is lit is the area in hand.
+  const inHand =
+    specimen.areas.find((area) => area.id === areaId && area.specimenPartId === part?.id) ??
+    specimen.areas.find((area) => area.specimenPartId === part?.id && list.some((one) => one.areaId === area.id)) ??
+    specimen.areas.find((area) => area.specimenPartId === part?.id && area.kind === 'outside');
   const choose = (id: string) => {
     setAreaId(id);
     setPartId(specimen.areas.find((area) => area.id === id)?.specimenPartId ?? null);
@@ -52,8 +57,8 @@ export function FinishStation() {
     >
       <PlanSays />
       <RoomLine now={now} />
-      <DryingRuler list={list} now={now} areaId={areaId ?? list[0]?.areaId ?? null} onChoose={choose} />
-      {part && <PartCoats key={part.id} part={part} now={now} />}
+      <DryingRuler list={list} now={now} areaId={inHand?.id ?? null} onChoose={choose} />
+      {part && <PartCoats key={part.id} part={part} now={now} areaId={inHand?.id ?? null} onChoose={choose} />}
       <TaskList station="finish" />
     </Zones>
   );

@@ -37,13 +37,14 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     areaId: first?.areaId ?? areas[0]?.id ?? '',
     productId: first?.productId ?? '',
     isMist: first?.isMist ?? false,
+    overBecause: '',
     tempC: view.room?.tempC ?? 20,
     appliedAt: writeWallTime(now),
     who,
     note: '',
   });
   const { errors } = formState;
-  const [areaId, tempC, appliedAt] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt'] });
+  const [areaId, tempC, appliedAt, isMist] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt', 'isMist'] });
   const at = Date.parse(readWallTime(appliedAt));
   const area = specimen.areas.find((one) => one.id === areaId);
   const pots = useMemo(
@@ -56,6 +57,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             under: area ? layersUnder(area, specimen.areas, specimen.layers) : [],
             tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
             ...{ standing: specimen.film, products: shelf.products },
+            ...{ isMist: isMist ?? false, reliefUm: area?.reliefUm ?? null, overBecause: 'asked when it is logged' },
           })
         : [],
     [shelf, part, specimen, view.tasks, area, areaId, tempC, at, now, formState.dirtyFields.appliedAt],
@@ -121,6 +123,11 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
         <Field label="Note" error={errors.note?.message}>
           <input {...register('note')} />
         </Field>
+        {errors.overBecause && (
+          <Field label="Why it goes on all the same" error={errors.overBecause.message}>
+            <input {...register('overBecause')} />
+          </Field>
+        )}
         {errors.root && (
           <div className="sm:col-span-2">
             <ErrorNote error={{ kind: 'refused', message: errors.root.message ?? '' }} />

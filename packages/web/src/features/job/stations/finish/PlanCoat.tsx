@@ -1,22 +1,32 @@
 import type { ShelfView } from '@sardonyx/contract';
-import { convertProductToLayer, placeNewCoat, type Area, type CoatingLayer } from '@sardonyx/core';
+import {
+  convertProductToLayer,
+  judgeOver,
+  nameOfArea,
+  placeNewCoat,
+  planGround,
+  type Area,
+  type SpecimenPart,
+} from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Chooser, type ChooserOption } from '../../../../shared/ui/Chooser.tsx';
-import { capitalise } from '../../../../shared/format.ts';
 import { describePot } from '../../../../shared/form/potOptions.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
+import { useJob } from '../../JobContext.tsx';
 
 const DECAL = 'decal';
 
-/** Plans a coat more, at the place of its kind: a pot from the shelf, or a decal. */
-export function PlanCoat({ area, planned }: { readonly area: Area; readonly planned: readonly CoatingLayer[] }) {
+/** Plans a coat more, at the place of its kind: a pot that lies well on what is below first, or a decal. */
+export function PlanCoat({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
+  const { specimen } = useJob();
+  const planned = specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === 'planned');
   const decals = planned.filter((layer) => layer.kind === 'decal');
-  const usual = `${area.name} decal${decals.length ? ` ${decals.length + 1}` : ''}`;
+  const usual = `${nameOfArea(area)} decal${decals.length ? ` ${decals.length + 1}` : ''}`;
   const { data: shelf } = useGetShelfQuery();
-  const options = useMemo(() => (shelf ? listCoats(shelf) : []), [shelf]);
+  const options = useMemo(() => (shelf ? listCoats(shelf, part, area, specimen) : []), [shelf, part, area, specimen]);
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState('');
   const [name, setName] = useState('');
@@ -45,7 +55,7 @@ export function PlanCoat({ area, planned }: { readonly area: Area; readonly plan
   };
   return (
     <div className="flex flex-wrap items-end gap-2 pt-1">
-      <Field label={`Plan a coat for the ${area.name}`} isQuiet>
+      <Field label={`Plan a coat for the ${nameOfArea(area)}`} isQuiet>
         <Chooser value={chosen} options={options} onChange={setChosen} placeholder="choose a pot or a decal" />
       </Field>
       {chosen === DECAL && (
@@ -67,8 +77,26 @@ export function PlanCoat({ area, planned }: { readonly area: Area; readonly plan
   );
 }
 
-/** A decal, then the pots by what they are for. */
-function listCoats(shelf: ShelfView): ChooserOption[] {
-  const pots = shelf.products.map((product) => ({ ...describePot(shelf, product), group: capitalise(product.kind) }));
-  return [{ value: DECAL, label: 'A decal' }, ...pots];
+const GROUPS = {
+  fine: 'Lies well on what is below',
+  'when cured': 'When what is below has cured',
+  'barrier first': 'A primer between first',
+  never: 'Not over what is below',
+} as const;
+
+/** A decal, then the pots by how they lie on what they would come to lie on. */
+function listCoats(
+  shelf: ShelfView,
+  part: SpecimenPart,
+  area: Area,
+  { layers, areas }: { readonly layers: Parameters<typeof planGround>[0]['layers']; readonly areas: readonly Area[] },
+): ChooserOption[] {
+  const pots = shelf.products.map((product) => {
+    const ground = planGround({ product, area, areas, layers, material: part.material, products: shelf.products });
+    const { verdict, reason } = ground ? judgeOver(product.binder, ground) : { verdict: 'fine' as const, reason: '' };
+    const pot = describePot(shelf, product);
+    return { ...pot, group: GROUPS[verdict], note: verdict === 'fine' ? pot.note : `${pot.note}; ${reason}` };
+  });
+  const ranked = Object.values(GROUPS).flatMap((group) => pots.filter((pot) => pot.group === group));
+  return [{ value: DECAL, label: 'A decal' }, ...ranked];
 }

@@ -1,0 +1,83 @@
+import { isStanding } from '../facts/selectPartDone.ts';
+import type { Drawing } from '../model/drawing.ts';
+import type { PaintProduct } from '../model/work.ts';
+import type { Area, AreaSize, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
+import { adviseGround, type GroundAdvice } from './adviseGround.ts';
+import { computeDrawnArea } from './computeDrawnArea.ts';
+import type { CoatingWay } from './computeVolume.ts';
+import { convertProductToLayer } from './convertProductToLayer.ts';
+import { groundHexOf } from './groundHexOf.ts';
+import { judgeBuild, USUAL_RELIEF, type Build, type Relief } from './judgeBuild.ts';
+import { sortPlanned } from './placeCoat.ts';
+import { planCoats } from './planCoats.ts';
+import { pourFor, type Pour } from './pourFor.ts';
+
+/** A planned layer of an area: how many coats, how many of them are on, what to pour for the rest, what would hide it cheaper. */
+export interface PlannedLayer {
+  readonly layer: CoatingLayer;
+  readonly coats: number;
+  readonly on: number;
+  readonly pour: Pour | null;
+  /** Of colours out of a known pot; null of everything else. */
+  readonly ground: GroundAdvice | null;
+}
+
+export interface AreaPlan {
+  /** From the metal outwards. */
+  readonly layers: readonly PlannedLayer[];
+  readonly size: AreaSize | null;
+  readonly relief: Relief;
+  /** When all of it is on. */
+  readonly build: Build;
+}
+
+export interface AreaToPlan {
+  readonly area: Area;
+  readonly part: Pick<SpecimenPart, 'id' | 'key'>;
+  readonly areas: readonly Area[];
+  readonly layers: readonly CoatingLayer[];
+  readonly products: readonly PaintProduct[];
+  readonly drawing: Drawing | null;
+  readonly way: CoatingWay;
+  /** Of the paint that was found outside; null where there was none. */
+  readonly foundHex: string | null;
+}
+
+/** What is planned for an area, in numbers: coats, paint to pour, and the film against the relief that must be seen. */
+export function planArea({ area, part, areas, layers, products, drawing, way, foundHex }: AreaToPlan): AreaPlan {
+  const ofPart = areas.filter((one) => one.specimenPartId === part.id);
+  const planned = ofPart.flatMap((one) =>
+    sortPlanned(layers.filter((layer) => layer.areaId === one.id && layer.stage === 'planned')).map((layer) => ({
+      ...{ area: one, layer },
+    })),
+  );
+  const size = area.size ?? (drawing && computeDrawnArea(drawing, part.key, area));
+  const standing = layers.filter((layer) => layer.areaId === area.id && isStanding(layer));
+  const left = new Map<string, number>();
+  for (const { kind } of standing.filter(({ isMist }) => !isMist)) left.set(kind, (left.get(kind) ?? 0) + 1);
+  const rows = planned.flatMap(({ area: one, layer }, place): PlannedLayer[] => {
+    if (one.id !== area.id) return [];
+    const product = products.find(({ id }) => id === layer.productId);
+    const groundHex = groundHexOf(planned, place, foundHex);
+    const coats = planCoats(layer, product, groundHex);
+    const on = Math.min(coats, left.get(layer.kind) ?? 0);
+    left.set(layer.kind, (left.get(layer.kind) ?? 0) - on);
+    const isColour = layer.kind === 'colour' && product !== undefined && product.kind !== 'powder';
+    return [
+      {
+        ...{ layer, coats, on },
+        pour: product && size && coats > on ? pourFor(size, product, coats - on, way) : null,
+        ground: isColour ? adviseGround(product, groundHex, products) : null,
+      },
+    ];
+  });
+  const relief: Relief = area.reliefUm === null ? USUAL_RELIEF : { depthUm: area.reliefUm, origin: 'measured' };
+  const next = rows.flatMap(({ layer, coats, on }) => Array.from({ length: coats - on }, () => layer));
+  const mist = rows
+    .filter(({ layer, on }) => layer.kind === 'colour' && on === 0 && area.kind !== 'mask')
+    .slice(0, 1)
+    .flatMap(({ layer }) => products.filter(({ id }) => id === layer.productId))
+    .filter(() => !standing.some(({ isMist }) => isMist))
+    .map((product) => convertProductToLayer(product, true));
+  return { layers: rows, size, relief, build: judgeBuild(standing, [...next, ...mist], relief) };
+}

@@ -1,0 +1,123 @@
+import {
+  computeBoxArea,
+  computeWeighedArea,
+  densityOf,
+  type Area,
+  type AreaSize,
+  type SpecimenPart,
+} from '@sardonyx/core';
+import { useState } from 'react';
+import { Autosaved } from '../../../../shared/form/Autosaved.tsx';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
+import { Fold } from '../../../../shared/ui/Fold.tsx';
+import { Toggles } from '../../../../shared/ui/Toggles.tsx';
+
+const WAYS = { weighed: 'weighed', box: 'by its box', typed: 'I know it' } as const;
+type Way = keyof typeof WAYS;
+
+const FIELDS: Readonly<Record<Way, readonly string[]>> = {
+  weighed: ['Bare, grams', 'Walls, mm, with spaces between'],
+  box: ['Length, mm', 'Width, mm', 'Height, mm'],
+  typed: ['cm²'],
+};
+/** Typed without a word of how it was found (planning estimate). */
+const TYPED_SD = 0.15;
+/** Kitchen or letter scales (planning estimate). */
+const SCALES_SD_G = 0.5;
+
+/** What was measured on an area: its finest relief, and how large it is. */
+export function AreaMeasures({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
+  const dispatch = useAppDispatch();
+  const [way, setWay] = useState<Way>('weighed');
+  const [texts, setTexts] = useState<readonly string[]>([]);
+  const [problem, setProblem] = useState('');
+  const keep = async (size: AreaSize | null) => {
+    const refused = await dispatch(
+      changeRow({
+        kind: 'areas',
+        row: area,
+        changes: { size },
+        label: size ? `${area.name}: ${Math.round(size.value)} cm²` : `${area.name}: by the drawing`,
+      }),
+    ).unwrap();
+    setProblem(refused?.message ?? '');
+  };
+  const work = () => {
+    const numbers = (texts[0] ?? '').trim() === '' ? [] : texts.map((text) => readNumbers(text));
+    const size = computeSize(way, numbers, part);
+    if (typeof size === 'string') return setProblem(size);
+    setProblem('');
+    void keep(size);
+  };
+  return (
+    <Fold title="Measured on it">
+      <div className="grid gap-4 py-2 sm:grid-cols-2">
+        <Autosaved kind="areas" row={area} field="reliefUm" type="number" label="Finest relief that must be seen, µm" />
+        <div className="space-y-2">
+          <Toggles
+            aria-label="How large it is"
+            value={way}
+            options={(Object.keys(WAYS) as Way[]).map((one) => ({ value: one, label: WAYS[one] }))}
+            onChange={(next) => {
+              setWay(next);
+              setTexts([]);
+              setProblem('');
+            }}
+          />
+          <div className="flex flex-wrap items-end gap-2">
+            {FIELDS[way].map((label, i) => (
+              <label key={label}>
+                <span className="block text-note">{label}</span>
+                <input
+                  inputMode="decimal"
+                  style={{ width: '8rem' }}
+                  value={texts[i] ?? ''}
+                  onChange={(event) => {
+                    const next = FIELDS[way].map((_, at) => (at === i ? event.target.value : (texts[at] ?? '')));
+                    setTexts(next);
+                  }}
+                />
+              </label>
+            ))}
+            <button type="button" className="plain-button" onClick={work}>
+              Reckon with it
+            </button>
+          </div>
+          {area.size && (
+            <button type="button" className="quiet-button" onClick={() => void keep(null)}>
+              By the drawing again
+            </button>
+          )}
+          {problem && (
+            <p role="alert" className="border-l-4 border-sard pl-3">
+              {problem}
+            </p>
+          )}
+        </div>
+      </div>
+    </Fold>
+  );
+}
+
+const readNumbers = (text: string): number[] =>
+  text
+    .trim()
+    .split(/\s+/)
+    .map((word) => Number(word.replace(',', '.')));
+
+/** The size, or what is missing for it. */
+function computeSize(way: Way, numbers: readonly (readonly number[])[], part: SpecimenPart): AreaSize | string {
+  const [first = [], second = [], third = []] = numbers;
+  if (![...first, ...second, ...third].every((one) => one > 0) || first.length !== 1)
+    return 'Numbers above 0 are wanted.';
+  if (way === 'typed') return { way, value: first[0]!, relativeSd: TYPED_SD };
+  if (way === 'box') {
+    if (second.length !== 1 || third.length !== 1) return 'Length, width and height are wanted.';
+    return computeBoxArea({ lengthMm: first[0]!, widthMm: second[0]!, heightMm: third[0]! }, 'shell');
+  }
+  const density = densityOf(part.material);
+  if (density === null) return `Nobody can weigh an area of ${part.material}: measure its box.`;
+  if (second.length === 0) return 'At least one reading of the wall is wanted.';
+  return computeWeighedArea({ massG: first[0]!, massSdG: SCALES_SD_G, densityGPerCm3: density, wallsMm: second });
+}
