@@ -485,6 +485,7 @@ export {
   type TraceNode,
   type Traces,
 } from './model/trace.ts';
+export { COAT_FAILURES, type CoatFailureKind } from './model/workpiece.ts';
 export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } from './model/workpiece.ts';
 export { judgeOver } from './film/judgeOver.ts';
 export { planGround } from './film/planGround.ts';
@@ -492,6 +493,7 @@ export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
 export { COATING_WAY_OF } from './film/pourFor.ts';
 export { computeBoxArea, computeWeighedArea } from './film/computeArea.ts';
 export { densityOf } from './film/densityOf.ts';
+export { listFailures, recallFailures, type PastFailure } from './film/recallFailures.ts';
 export { chooseOption } from './schools/schools.ts';
 export { readArtwork, writeArtwork, type Artwork, type SvgElement } from './trace/artwork.ts';
 export { drawTraced } from './trace/drawTraced.ts';

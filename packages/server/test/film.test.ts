@@ -129,6 +129,19 @@ describe('coats that dry', () => {
     expect(((await post('room/read').expect(422)).body as ErrorBody).code).equal('no-thermometer');
   });
 
+  it('fail, and are remembered by what lay under them, in every job', async () => {
+    const [, , wet] = await onArea('base');
+    const reject = (body: object) => post(`coats/${wet!.id}/reject`, { who, because: 'skin like a prune', ...body });
+    await reject({ failure: 'exploded' }).expect(400);
+    await reject({ failure: 'wrinkled', helped: 'a day more' }).expect(200);
+    const { failures } = await bench.get<JobView>('jobs/sg-03');
+    expect(failures).length(1);
+    expect(failures[0]).deep.include({
+      ...{ kind: 'wrinkled', helped: 'a day more', because: 'skin like a prune', jobNumber: 'SG-07' },
+      ...{ productName: 'Marlstone Bright white', overName: 'Marlstone Bright white', tempC: 19 },
+    });
+  });
+
   it('lie on areas that people draw, name and take away again', async () => {
     const area = {
       ...{

@@ -1,6 +1,7 @@
 import {
   AREA_KINDS,
   AREA_WAYS,
+  COAT_FAILURES,
   COAT_OWNERS,
   LAYER_KINDS,
   TIMER_KINDS,
@@ -8,6 +9,7 @@ import {
   VIEW_KINDS,
   type AreaKind,
   type AreaWay,
+  type CoatFailureKind,
   type CoatOwner,
   type LayerKind,
   type TaskMeasure,
@@ -72,6 +74,9 @@ export class RejectCoat {
   @IsNotEmpty({ message: 'Say what is wrong with it: it goes into the record.' })
   @MaxLength(300)
   because!: string;
+  @IsChanged() @IsIn(COAT_FAILURES) failure?: CoatFailureKind;
+  /** What helped, or is tried next time. */
+  @IsChanged() @IsString() @MaxLength(300) helped?: string;
 }
 
 /** A coat was touched, and was ready for it, or not yet. */

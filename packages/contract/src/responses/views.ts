@@ -41,6 +41,7 @@ import type {
   Specimen,
   SpecimenPart,
   Station,
+  PastFailure,
   RoomLogEntry,
   StandingCoat,
   StripMethod,
@@ -264,6 +265,8 @@ export interface JobView {
   readonly supplies: readonly SupplyLine[];
   readonly houseChoices: readonly HouseChoiceRecord[];
   readonly passes: readonly StripPass[];
+  /** Coats that failed, of all jobs, the latest first. */
+  readonly failures: readonly PastFailure[];
   /** What the workroom was like last; null where nobody ever read it. */
   readonly room: RoomLogEntry | null;
   /** Parts that were stripped bare, of all jobs, for how many passes to expect. */

@@ -123,10 +123,28 @@ export interface CoatingLayer extends Versioned {
   readonly keyedAt: string | null;
 }
 
+/** What goes wrong with coats. */
+export const COAT_FAILURES = [
+  'lifted with the tape',
+  'bled',
+  'wrinkled',
+  'ran',
+  'too thick',
+  'wrong shade',
+  'dust',
+  'dull',
+  'something else',
+] as const;
+export type CoatFailureKind = (typeof COAT_FAILURES)[number];
+
 export interface LayerRejection {
   readonly at: string;
   readonly by: string;
   readonly because: string;
+  /** Absent where it went only because what lay under it was rejected, or was logged before failures had kinds. */
+  readonly failure?: CoatFailureKind;
+  /** What helped, or is tried next time; empty where nobody knows. */
+  readonly helped?: string;
 }
 
 export const CERTAINTIES = ['sure', 'likely', 'unsure', 'cannot see', 'replaced', 'missing'] as const;

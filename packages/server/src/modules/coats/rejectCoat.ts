@@ -15,7 +15,7 @@ import { findStandingCoat } from './findStandingCoat.ts';
 export async function rejectCoat(
   manager: EntityManager,
   layerId: string,
-  { who, because }: RejectCoat,
+  { who, because, failure, helped }: RejectCoat,
   now: Date,
 ): Promise<CoatingLayerRow> {
   const { layer, jobId, layers, step } = await findStandingCoat(manager, layerId);
@@ -28,6 +28,7 @@ export async function rejectCoat(
         rejection: {
           ...{ at: now.toISOString(), by: who },
           because: one === layer ? because : `it lay on ${layer.name}, which was rejected: ${because}`,
+          ...(one === layer && failure ? { failure, helped: helped ?? '' } : {}),
         },
         version: one.version + 1,
       },

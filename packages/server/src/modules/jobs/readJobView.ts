@@ -20,6 +20,7 @@ import {
 import { PlanChangeRow, StripPassRow } from '../../entities/workshop.ts';
 import { readCastingView } from '../catalogue/readCastingView.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
+import { readFailures } from '../film/readFailures.ts';
 import { findLastReading } from '../film/roomLog.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { findRow } from '../rows/versionedRows.ts';
@@ -65,6 +66,7 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
     houseChoices: await manager.find(HouseChoiceRow),
     passes: await manager.find(StripPassRow, { where: { jobId }, order: { startedAt: 'ASC' } }),
     room: await findLastReading(manager),
+    failures: await readFailures(manager),
     strippedBefore: await readStrippedBefore(manager),
   };
 }

@@ -25,6 +25,7 @@ import type {
   KeyCoat,
   LogCoat,
   ReadRoom,
+  RejectCoat,
   TouchCoat,
   LogPatch,
   LogPour,
@@ -223,7 +224,7 @@ export const api = createApi({
       query: (body) => (body ? { url: 'room', method: 'POST', body } : { url: 'room/read', method: 'POST' }),
       invalidatesTags: ['Bench', 'Job'],
     }),
-    rejectCoat: build.mutation<CoatingLayer, { id: string; who: string; because: string }>({
+    rejectCoat: build.mutation<CoatingLayer, RejectCoat & { id: string }>({
       query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/reject`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
     }),

@@ -1,5 +1,5 @@
 import { refusePlace, type AreaPlan, type PlannedLayer } from '@sardonyx/core';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { OrderedList } from '../../../../shared/ui/OrderedList.tsx';
@@ -60,21 +60,33 @@ export function BandEditor({ areaName, material, plan }: BandEditorProps) {
   );
 }
 
+/** So long after the last press it counts. */
+const PRESSED_MS = 400;
+
 /** One layer: its slice, how many coats of it, how many are on, what to pour for the rest. */
-function Coat({ row: { layer, coats, on, pour, ground } }: { readonly row: PlannedLayer }) {
+function Coat({ row: { layer, coats: planned, on, pour, ground } }: { readonly row: PlannedLayer }) {
   const { isClosed } = useJob();
   const dispatch = useAppDispatch();
+  // Several presses are one edit.
+  const [wished, setWished] = useState<number | null>(null);
+  const coats = wished ?? planned;
   const isOn = on >= coats;
   const isColour = layer.kind === 'colour';
   const setCoats = (count: number | null) =>
-    void dispatch(
+    dispatch(
       changeRow({
         kind: 'layers',
         row: layer,
         changes: { coats: count },
         label: `${layer.name}: ${count === null ? 'as many coats as hide the ground' : `${count} coats`}`,
       }),
-    );
+    ).unwrap();
+  const keepWish = useEffectEvent((count: number) => void setCoats(count).then(() => setWished(null)));
+  useEffect(() => {
+    if (wished === null) return;
+    const resting = setTimeout(() => keepWish(wished), PRESSED_MS);
+    return () => clearTimeout(resting);
+  }, [wished]);
   return (
     <span className="flex min-w-0 flex-1 items-center gap-3 py-1">
       <span
@@ -97,7 +109,7 @@ function Coat({ row: { layer, coats, on, pour, ground } }: { readonly row: Plann
                 className="grid size-11 place-items-center border border-strong-line disabled:text-soft-ink"
                 aria-label="One coat less"
                 disabled={coats <= Math.max(1, on)}
-                onClick={() => setCoats(coats - 1)}
+                onClick={() => setWished(coats - 1)}
               >
                 −
               </button>
@@ -109,7 +121,7 @@ function Coat({ row: { layer, coats, on, pour, ground } }: { readonly row: Plann
                 className="grid size-11 place-items-center border border-strong-line disabled:text-soft-ink"
                 aria-label="One coat more"
                 disabled={coats >= 12}
-                onClick={() => setCoats(coats + 1)}
+                onClick={() => setWished(coats + 1)}
               >
                 +
               </button>
@@ -131,7 +143,7 @@ function Coat({ row: { layer, coats, on, pour, ground } }: { readonly row: Plann
             )}
           </span>
           {layer.coats !== null && !isClosed && (
-            <button type="button" className="quiet-button" onClick={() => setCoats(null)}>
+            <button type="button" className="quiet-button" onClick={() => void setCoats(null)}>
               As many as hide it
             </button>
           )}

@@ -1,5 +1,5 @@
 import { LogCoat } from '@sardonyx/contract';
-import { layersUnder, type Area, type SpecimenPart } from '@sardonyx/core';
+import { isStanding, layersUnder, type Area, type SpecimenPart } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
@@ -17,6 +17,7 @@ import { useWho } from '../../../../shared/ui/useWho.ts';
 import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 import { listCoatPots } from './coatPots.ts';
+import { Remembered } from './Remembered.tsx';
 
 interface LogCoatProps {
   readonly part: SpecimenPart;
@@ -44,9 +45,16 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     note: '',
   });
   const { errors } = formState;
-  const [areaId, tempC, appliedAt, isMist] = useWatch({ control, name: ['areaId', 'tempC', 'appliedAt', 'isMist'] });
+  const [areaId, productId, tempC, appliedAt, isMist] = useWatch({
+    control,
+    name: ['areaId', 'productId', 'tempC', 'appliedAt', 'isMist'],
+  });
   const at = Date.parse(readWallTime(appliedAt));
   const area = specimen.areas.find((one) => one.id === areaId);
+  const standing = specimen.layers.filter(isStanding);
+  const top =
+    standing.filter((layer) => layer.areaId === areaId).at(-1) ??
+    (area ? layersUnder(area, specimen.areas, standing).at(-1) : undefined);
   const pots = useMemo(
     () =>
       shelf
@@ -60,7 +68,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             ...{ isMist: isMist ?? false, reliefUm: area?.reliefUm ?? null, overBecause: 'asked when it is logged' },
           })
         : [],
-    [shelf, part, specimen, view.tasks, area, areaId, tempC, at, now, formState.dirtyFields.appliedAt],
+    [shelf, part, specimen, view.tasks, area, areaId, tempC, at, now, isMist, formState.dirtyFields.appliedAt],
   );
   const save = handleSubmit(async (values) => {
     clearErrors();
@@ -98,6 +106,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             render={(field) => <Chooser {...field} options={pots} placeholder="choose a pot" />}
           />
         </Field>
+        {productId && <Remembered productId={productId} overProductId={top?.productId ?? null} />}
         <Controlled
           control={control}
           name="isMist"

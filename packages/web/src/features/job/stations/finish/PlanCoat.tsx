@@ -2,9 +2,11 @@ import type { ShelfView } from '@sardonyx/contract';
 import {
   convertProductToLayer,
   judgeOver,
+  layersUnder,
   nameOfArea,
   placeNewCoat,
   planGround,
+  sortPlanned,
   type Area,
   type SpecimenPart,
 } from '@sardonyx/core';
@@ -15,6 +17,7 @@ import { Field } from '../../../../shared/ui/Field.tsx';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
+import { Remembered } from './Remembered.tsx';
 import { useJob } from '../../JobContext.tsx';
 
 const DECAL = 'decal';
@@ -30,6 +33,9 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState('');
   const [name, setName] = useState('');
+  // It would come to lie on the last of its kind, or below.
+  const all = specimen.layers.filter(({ stage }) => stage === 'planned');
+  const below = sortPlanned(planned).at(-1) ?? sortPlanned(layersUnder(area, specimen.areas, all)).at(-1);
   const plan = async () => {
     const product = shelf?.products.find((candidate) => candidate.id === chosen);
     const layer = product
@@ -73,6 +79,7 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
       <button type="button" className="plain-button" disabled={!chosen} onClick={() => void plan()}>
         Plan it
       </button>
+      {chosen && chosen !== DECAL && <Remembered productId={chosen} overProductId={below?.productId ?? null} />}
     </div>
   );
 }

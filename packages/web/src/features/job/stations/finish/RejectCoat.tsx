@@ -1,7 +1,8 @@
-import type { CoatingLayer } from '@sardonyx/core';
+import { COAT_FAILURES, type CoatFailureKind, type CoatingLayer } from '@sardonyx/core';
 import { useState } from 'react';
 import { useRejectCoatMutation } from '../../../../shared/api/api.ts';
 import { readAppError } from '../../../../shared/api/appError.ts';
+import { Select } from '../../../../shared/ui/Select.tsx';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
 
@@ -10,6 +11,8 @@ export function RejectCoat({ layer }: { readonly layer: CoatingLayer }) {
   const [who] = useWho();
   const [isOpen, setOpen] = useState(false);
   const [because, setBecause] = useState('');
+  const [failure, setFailure] = useState<CoatFailureKind>('something else');
+  const [helped, setHelped] = useState('');
   const [reject, { error, isLoading }] = useRejectCoatMutation();
   if (!isOpen)
     return (
@@ -23,13 +26,21 @@ export function RejectCoat({ layer }: { readonly layer: CoatingLayer }) {
         <span className="block text-note">What is wrong with it (goes into the record)</span>
         <input value={because} maxLength={300} onChange={(event) => setBecause(event.target.value)} />
       </label>
+      <label className="block">
+        <span className="block text-note">Which kind of failure; it is recalled when this pot is planned again</span>
+        <Select aria-label="Which kind of failure" value={failure} options={COAT_FAILURES} onChange={setFailure} />
+      </label>
+      <label className="block">
+        <span className="block text-note">What helped, or is tried next time</span>
+        <input value={helped} maxLength={300} onChange={(event) => setHelped(event.target.value)} />
+      </label>
       <p className="text-note">What lies on it is rejected with it. Both stay in the record.</p>
       <div className="flex flex-wrap gap-3">
         <button
           type="button"
           className="plain-button"
           disabled={isLoading || because.trim() === ''}
-          onClick={() => void reject({ id: layer.id, who, because })}
+          onClick={() => void reject({ id: layer.id, who, because, failure, helped })}
         >
           Reject the coat
         </button>
