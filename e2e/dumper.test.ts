@@ -146,7 +146,7 @@ describe('SG-04 from intake to sign-off', function () {
       for (const pot of ['Lanthorn Light grey primer (primer)', 'Marlstone Works ochre (colour)']) {
         await choose(coats.getByLabel('Plan a coat for the outside'), pot);
         await coats.getByRole('button', { name: 'Plan it' }).first().click();
-        await coats.getByRole('img', { name: new RegExp(`outside, as planned.*${pot.split(' (')[0]}`) }).waitFor();
+        await coats.getByRole('list', { name: 'Planned for the outside' }).getByText(pot.split(' (')[0]!).waitFor();
       }
     }
     await taskLine(test.page, 'prime:body').waitFor();
@@ -263,10 +263,17 @@ describe('SG-04 from intake to sign-off', function () {
     expect(partOf('Axles').findings).deep.equal(['rust: Seized in the wheels']);
     expect(partOf('Tyres').wants).deep.equal(['tyres: solved, Tern Street Spares']);
     for (const part of ['Body', 'Tipping skip']) {
+      expect([...new Set(partOf(part).coatsApplied.map((coat) => coat.name))], part).deep.equal([
+        'Lanthorn Light grey primer',
+        'Marlstone Works ochre',
+      ]);
+      // A mist coat, and as many wet ones as hide the grey.
       expect(
-        partOf(part).coatsApplied.map((coat) => coat.name),
-        part,
-      ).deep.equal(['Lanthorn Light grey primer', 'Marlstone Works ochre']);
+        partOf(part)
+          .coatsApplied.map((coat) => coat.isMist)
+          .slice(0, 3),
+      ).deep.equal([false, true, false]);
+      expect(partOf(part).coatsApplied.length).equal(5);
       expect(partOf(part).coatsFound[0]).match(/Ochre \(factory\)/);
     }
     expect(record.photos.map((photo) => photo.stage)).include.members(['before', 'during', 'after']);

@@ -95,7 +95,8 @@ describe('mended, new and powdered', function () {
       await choose(form, pot);
       await page.getByRole('button', { name: 'Plan it' }).first().click();
       await page
-        .getByRole('img', { name: new RegExp(`as planned.*${pot.replace(/ \(.*/, '')}`) })
+        .getByRole('list', { name: /^Planned for the/ })
+        .getByText(pot.replace(/ \(.*/, ''))
         .first()
         .waitFor();
     }
@@ -125,7 +126,7 @@ describe('mended, new and powdered', function () {
     const list = page.getByRole('list', { name: 'Planned for the outside' });
     const names = async () =>
       (await list.getByRole('listitem').allInnerTexts()).map((text) =>
-        text.split(/ (?:colour|primer|clear), /)[0]!.trim(),
+        text.split(/\s(?:colour|primer|clear), /)[0]!.trim(),
       );
     const plan = async (pot: string) => {
       await choose(form, pot);
@@ -140,7 +141,8 @@ describe('mended, new and powdered', function () {
     await plan('Marlstone Slate blue (colour)');
     await plan('Lanthorn Light grey primer (primer)');
     await plan('Quay Chalk white (colour)');
-    const asPlanned = ['Lanthorn Light grey primer', 'Marlstone Slate blue', 'Quay Chalk white'];
+    // The outermost on top, as they lie.
+    const asPlanned = ['Quay Chalk white', 'Marlstone Slate blue', 'Lanthorn Light grey primer'];
     expect(await names()).deep.equal(asPlanned);
     const move = async (name: string, ...keys: readonly string[]) => {
       await list.getByRole('button', { name: `Move ${name}`, exact: true }).focus();
@@ -149,15 +151,16 @@ describe('mended, new and powdered', function () {
         await page.waitForTimeout(300);
       }
     };
-    await move('Quay Chalk white', 'ArrowUp');
+    await move('Quay Chalk white', 'ArrowDown');
     await page.getByRole('button', { name: /^Undo\s*: Quay Chalk white: further in/ }).waitFor();
-    expect(await names()).deep.equal([asPlanned[0], asPlanned[2], asPlanned[1]]);
-    await move('Lanthorn Light grey primer', 'ArrowDown');
+    await list.getByRole('listitem').nth(0).getByText('Marlstone Slate blue').waitFor();
+    expect(await names()).deep.equal([asPlanned[1], asPlanned[0], asPlanned[2]]);
+    await move('Lanthorn Light grey primer', 'ArrowUp');
     await page
       .getByRole('alert')
       .getByText('Lanthorn Light grey primer stays under Quay Chalk white. A primer lies under the colour.')
       .waitFor();
-    expect(await names()).deep.equal([asPlanned[0], asPlanned[2], asPlanned[1]]);
+    expect(await names()).deep.equal([asPlanned[1], asPlanned[0], asPlanned[2]]);
     await page.getByRole('button', { name: /^Undo\s*: Quay Chalk white: further in/ }).click();
     await list.getByRole('listitem').nth(1).getByText('Marlstone Slate blue').waitFor();
     expect(await names()).deep.equal(asPlanned);

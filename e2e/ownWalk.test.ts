@@ -111,7 +111,8 @@ describe('an own casting, from the shelf to its signature', function () {
     await openStation(page, 'Finish');
     const plan = async (part: string, area: string, pots: readonly string[]) => {
       await page.getByRole('option', { name: new RegExp(`^${part}`) }).click();
-      const coats = page.getByRole('region', { name: `Coats: ${part}` });
+      const coats = page.getByRole('region', { name: new RegExp(`^Coats: ${part}`, 'i') });
+      await coats.getByRole('radio', { name: area, exact: true }).click();
       for (const pot of pots) {
         await choose(coats.getByLabel(`Plan a coat for the ${area}`), pot);
         const form = coats.getByLabel(`Plan a coat for the ${area}`);
@@ -119,7 +120,10 @@ describe('an own casting, from the shelf to its signature', function () {
           .locator('xpath=ancestor::*[.//button[normalize-space()="Plan it"]][1]')
           .getByRole('button', { name: 'Plan it' })
           .click();
-        await coats.getByRole('img', { name: new RegExp(`${area}, as planned.*${pot.split(' (')[0]}`) }).waitFor();
+        await coats
+          .getByRole('list', { name: `Planned for the ${area}` })
+          .getByText(pot.split(' (')[0]!)
+          .waitFor();
       }
     };
     await plan('body', 'outside', ['Own Grey (primer)', 'Own Green (colour)']);

@@ -118,6 +118,9 @@ export async function logCoats(line: Locator, key: string): Promise<boolean> {
   const page = line.page();
   const isDone = page.locator(`li[data-task="${key}"][data-state="done"]`);
   const button = line.getByRole('button', { name: 'Log the coat' });
+  // The form comes when the shelf is read.
+  if (await line.getByText(/It is done when the coat is logged|done when its coats are logged/).count())
+    await button.or(isDone).first().waitFor({ state: 'attached' });
   if (!(await button.count())) return false;
   for (let coats = 0; coats < 6; coats++) {
     const form = line.getByRole('form', { name: /^Log a coat on/ });
@@ -142,8 +145,12 @@ export async function logCoats(line: Locator, key: string): Promise<boolean> {
       else if (text.includes('still holds')) {
         await hold(line.getByRole('button', { name: /^Start: / }));
         await getGoing(page, key);
-      } else if (/ more\.?$|lifts under another|takes another coat/.test(text)) await passTime(page, 8 * 60);
-      else throw new Error(`The coat of ${key} was held back: ${text}`);
+      } else if (/ more\.?$|lifts under another|takes another coat/.test(text)) {
+        await passTime(page, 8 * 60);
+        // The page was read anew: the line is folded.
+        if (!(await button.count())) await line.locator('button[aria-expanded]').first().click();
+        await button.waitFor();
+      } else throw new Error(`The coat of ${key} was held back: ${text}`);
       continue;
     }
     await page.waitForTimeout(400);

@@ -60,7 +60,12 @@ export const VIEWS: readonly View[] = [
       await page.getByText('What each way costs').waitFor();
     },
   },
-  { name: 'Finish', picture: 'finish', path: '/jobs/sg-07/finish?specimen=sg-07-2', ready: 'As planned' },
+  {
+    name: 'Finish',
+    picture: 'finish',
+    path: '/jobs/sg-07/finish?specimen=sg-07-2',
+    ready: 'Planned, the outermost on top',
+  },
   { name: 'Close', picture: 'close', path: '/jobs/sg-07/close?specimen=sg-07-3', ready: 'Close, in this order' },
   { name: 'Sign off', picture: 'sign-off', path: '/jobs/sg-00/sign-off', ready: 'Its record stands as it is.' },
   { name: 'Sign off, not yet', picture: null, path: '/jobs/sg-05/sign-off', ready: /^Not yet/ },

@@ -4,8 +4,8 @@ import { reconstructFromLab } from '../colour/smoothReflectance.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
 import { countCoats, type CountedPaint } from './countCoats.ts';
 
-/** A colour that would take more wants another ground: so many hide it over one (adviseGround). */
-export const MOST_COATS = 4;
+/** A colour that would take more wants another ground (adviseGround), and more would fill in letters: so many a plan asks for. */
+export const MOST_COATS = 3;
 
 type Planned = Pick<CoatingLayer, 'kind' | 'coats' | 'colourHex'>;
 

@@ -6,6 +6,7 @@ import { SpecimenRow } from '../../entities/workpiece.ts';
 import { StripPassRow } from '../../entities/workshop.ts';
 import { badInput, refuseAll, refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { readDryTasks } from '../film/readDryTasks.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { assertMayStart } from './assertMayStart.ts';
 import { assertMayStrip } from './assertMayStrip.ts';
@@ -88,6 +89,12 @@ const ACTS: Readonly<Record<ActOnTask['act'], Act>> = {
   },
   looked: async (manager, task, body, now) => {
     if (task.state !== 'done') throw refused('not-begun', `"${task.title}" is not done: there is nothing to look at.`);
+    const { film } = (await readDryTasks(manager, task.specimenId)).find(({ id }) => id === task.id)!;
+    if (film)
+      throw refused(
+        'coat-says',
+        'A look does not dry a coat: its sheet, the room and what a finger finds say when. Touch it at Finish.',
+      );
     await manager.update(TaskRow, { id: task.id }, { lookedAt: now.toISOString(), version: task.version + 1 });
     await writeLog(manager, task, { act: 'looked', who: body.who, at: now, note: body.note });
   },

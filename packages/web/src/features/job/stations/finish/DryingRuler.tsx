@@ -187,20 +187,7 @@ function Row({ row, top, xOf, hatch, isChosen, words, onChoose }: RowProps) {
   const spans = row.recoat?.spans ?? [];
   const gaps = spans.slice(1).map((span, i) => ({ from: spans[i]!.to!, to: span.from }));
   return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-pressed={isChosen}
-      aria-label={`${row.place}: ${words}`}
-      className="cursor-pointer"
-      transform={`translate(0 ${top})`}
-      onClick={onChoose}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return;
-        event.preventDefault();
-        onChoose();
-      }}
-    >
+    <g transform={`translate(0 ${top})`}>
       <rect width={WIDTH} height={ROW - 2} fill={isChosen ? 'var(--sunk)' : 'transparent'} />
       <text x={4} y={NAME - 6} fontSize={15} fontWeight={isChosen ? 700 : 400} fill="var(--ink)">
         {row.place}
@@ -229,6 +216,23 @@ function Row({ row, top, xOf, hatch, isChosen, words, onChoose }: RowProps) {
           <title>{name}</title>
         </rect>
       ))}
+      {/* What is pressed has a name of its own: the words of the drawing are many. */}
+      <rect
+        role="button"
+        tabIndex={0}
+        aria-pressed={isChosen}
+        aria-label={`${row.place}: ${words}`}
+        className="cursor-pointer"
+        width={WIDTH}
+        height={ROW - 2}
+        fill="transparent"
+        onClick={onChoose}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return;
+          event.preventDefault();
+          onChoose();
+        }}
+      />
     </g>
   );
 }

@@ -39,7 +39,7 @@ export function sayNextCoat(next: NextCoat, now: Date): string {
 /** The one sentence that Finish begins with. */
 export function NextCoats({ list, now }: { readonly list: readonly NextCoat[]; readonly now: Date }) {
   const [lead, ...others] = list;
-  if (!lead) return <Verdict>All coats that are planned are on.</Verdict>;
+  if (!lead) return <Verdict>All coats are on.</Verdict>;
   const ready = others.filter(({ state }) => state === 'now');
   return (
     <Verdict
