@@ -1,16 +1,4 @@
-import {
-  COATING_WAY_OF,
-  chooseOption,
-  computeStack,
-  isStanding,
-  nameOfArea,
-  planArea,
-  type Area,
-  type AreaPlan,
-  type SpecimenPart,
-} from '@sardonyx/core';
-import { useMemo } from 'react';
-import { useGetShelfQuery } from '../../../../shared/api/api.ts';
+import { computeStack, isStanding, nameOfArea, type Area, type AreaPlan, type SpecimenPart } from '@sardonyx/core';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -19,6 +7,7 @@ import { AreaMeasures } from './AreaMeasures.tsx';
 import { BandEditor } from './BandEditor.tsx';
 import { CoatClocks } from './CoatClocks.tsx';
 import { PlanCoat } from './PlanCoat.tsx';
+import { useAreaPlan } from './useAreaPlan.ts';
 
 interface AreaBandProps {
   readonly area: Area;
@@ -29,22 +18,11 @@ interface AreaBandProps {
 /** One area: what is on it now beside what is planned, as bands; what it bears and when; how much film it gets. */
 export function AreaBand({ area, part, now }: AreaBandProps) {
   const { specimen, isClosed } = useJob();
-  const { data: shelf } = useGetShelfQuery();
   const layersOf = (stage: 'found' | 'applied') =>
     specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === stage);
   const [found, applied] = [layersOf('found'), layersOf('applied')];
   const standing = applied.filter(isStanding);
-  const facts = specimen.facts.parts.find(({ key }) => key === part.key);
-  const plan = useMemo(
-    () =>
-      planArea({
-        ...{ area, part, areas: specimen.areas, layers: specimen.layers, products: shelf?.products ?? [] },
-        drawing: specimen.casting?.casting.drawing ?? null,
-        way: COATING_WAY_OF[chooseOption('S6', specimen.facts.decisions)],
-        foundHex: facts?.foundColour?.hex ?? null,
-      }),
-    [area, part, specimen, shelf, facts],
-  );
+  const plan = useAreaPlan(area, part)!;
   const name = nameOfArea(area);
   const stack = computeStack(standing);
   return (

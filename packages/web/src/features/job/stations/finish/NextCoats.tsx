@@ -1,6 +1,8 @@
-import type { NextCoat } from '@sardonyx/core';
+import type { NextCoat, PlannedLayer } from '@sardonyx/core';
 import { formatSoon } from '../../../../shared/dates/sayDates.ts';
+import { useJob } from '../../JobContext.tsx';
 import { Verdict } from '../../Zones.tsx';
+import { useAreaPlan } from './useAreaPlan.ts';
 
 const NTH = ['', 'first ', 'second ', 'third ', 'fourth ', 'fifth ', 'sixth '];
 
@@ -38,20 +40,37 @@ export function sayNextCoat(next: NextCoat, now: Date): string {
 
 /** The one sentence that Finish begins with. */
 export function NextCoats({ list, now }: { readonly list: readonly NextCoat[]; readonly now: Date }) {
+  const { specimen } = useJob();
   const [lead, ...others] = list;
+  const plan = useAreaPlan(
+    specimen.areas.find(({ id }) => id === lead?.areaId),
+    specimen.parts.find(({ id }) => id === lead?.part.id),
+  );
   if (!lead) return <Verdict>All coats are on.</Verdict>;
   const ready = others.filter(({ state }) => state === 'now');
+  const row = plan?.layers.find(({ layer }) => layer.id === lead.planned?.id);
   return (
-    <Verdict
-      rest={
-        ready.length > 0 &&
-        `Also now: ${ready
-          .slice(0, 3)
-          .map((one) => `${sayPlace(one)} (${one.planned?.name ?? one.kind})`)
-          .join(', ')}${ready.length > 3 ? ` and ${ready.length - 3} more` : ''}.`
-      }
-    >
+    <Verdict rest={[...sayPour(row), ...sayReady(ready)].join(' ')}>
       {sayPlace(lead)}: {sayNextCoat(lead, now)}.
     </Verdict>
   );
+}
+
+/** How much of it, for all of its coats that are left. */
+function sayPour(row: PlannedLayer | undefined): string[] {
+  if (!row?.pour) return [];
+  const { pour, coats, on } = row;
+  const left = coats - on;
+  const drops = pour.drops === null ? '' : `${pour.drops} drops, `;
+  return [
+    `Pour ${pour.upper90.toFixed(1)} ${pour.unit} (${drops}90 % sure)${left > 1 ? ` for its ${left} coats` : ''}.`,
+  ];
+}
+
+const SHOWN = 3;
+
+function sayReady(ready: readonly NextCoat[]): string[] {
+  if (ready.length === 0) return [];
+  const names = ready.slice(0, SHOWN).map((one) => `${sayPlace(one)} (${one.planned?.name ?? one.kind})`);
+  return [`Also now: ${names.join(', ')}${ready.length > SHOWN ? ` and ${ready.length - SHOWN} more` : ''}.`];
 }

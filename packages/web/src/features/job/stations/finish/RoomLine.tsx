@@ -40,7 +40,7 @@ export function RoomLine({ now }: { readonly now: Date }) {
             Read the thermometer
           </button>
         )}
-        {!isClosed && !thermometer && (
+        {!isClosed && workshop && !thermometer && (
           <form
             className="flex items-center gap-2"
             onSubmit={(event) => {
