@@ -9,7 +9,8 @@ describe('a server that is killed', function () {
     const { kills, acknowledged, lost } = await killRounds(77, 25);
     expect(lost, lost.slice(0, 5).join('\n')).deep.equal([]);
     expect(kills).equal(25);
-    expect(acknowledged).greaterThan(50);
+    // How many more depends on the machine; without any the test would say nothing.
+    expect(acknowledged).greaterThan(kills);
   });
 });
 
