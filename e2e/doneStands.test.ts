@@ -88,9 +88,10 @@ describe('work that is done', function () {
       .getByRole('button', { name: /^Body: / })
       .first()
       .click();
-    await page.getByText('Coats in words').first().click();
+    const body = page.getByRole('region', { name: 'Coats: Body' });
+    await body.getByRole('button', { name: 'Coats in words' }).click();
     // The mist lies below, under the same name.
-    await page.getByRole('button', { name: 'Reject Quay Chalk white' }).last().click();
+    await body.getByRole('button', { name: 'Reject Quay Chalk white' }).last().click();
     const reject = page.getByRole('group', { name: 'Reject Quay Chalk white' });
     await reject.getByLabel(/^What is wrong with it/).fill('orange peel');
     await reject.getByRole('button', { name: 'Reject the coat' }).click();
