@@ -221,7 +221,7 @@ describe('the colour lab', function () {
     await page.reload();
     await page.getByText(/^Kept: \d\.\d\d ml of/).waitFor();
     await page.getByRole('link', { name: 'What is planned for the parts' }).click();
-    await page.getByText('As planned').first().waitFor();
+    await page.getByText('Planned, the outermost on top').first().waitFor();
     const { specimens } = await ask<JobView>('jobs/sg-03');
     expect(
       specimens[0]!.layers.some((layer) => layer.stage === 'planned' && layer.name === 'Mixed here Library slate'),
