@@ -3,7 +3,7 @@ import { planOpening } from '../packages/core/src/assembly/planOpening.ts';
 import { type OpeningModel } from '../packages/core/src/assembly/openingModel.ts';
 import { bruteForceOpening } from '../packages/core/test/support/bruteForceOpening.ts';
 import { findBrokenRules } from '../packages/core/test/support/findBrokenRules.ts';
-import { createRandomPlanInput } from '../packages/core/test/support/planWorld.ts';
+import { createRandomPlanInput } from '../packages/core/test/support/randomPlanWorld.ts';
 import {
   createManyTreatments,
   createRandomModel,

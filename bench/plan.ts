@@ -10,7 +10,8 @@ import { findRewritten } from '../packages/core/test/support/findRewritten.ts';
 import { createTestBench } from '../packages/server/test/support/createTestBench.ts';
 import { comparePageWithServer } from '../packages/server/test/support/randomSpecimens.ts';
 import { checkByNeeds } from '../packages/core/test/support/checkByNeeds.ts';
-import { chooseFor, createRandomPlanInput, makeFinding } from '../packages/core/test/support/planWorld.ts';
+import { makeFinding } from '../packages/core/test/support/planWorld.ts';
+import { chooseFor, createRandomPlanInput } from '../packages/core/test/support/randomPlanWorld.ts';
 import { createStrangeFacts, STRANGE_WORLDS } from '../packages/core/test/support/strangeSurveys.ts';
 import { median, type Topic } from './figure.ts';
 

@@ -124,6 +124,9 @@ describe('Finish', function () {
     await page.waitForResponse((response) => /\/api\/jobs\/sg-07$/.test(response.url()));
     const view = (await (await page.request.get(`${test.bench.address}/api/jobs/sg-07`)).json()) as JobView;
     const top = (await layersOf('base')).at(-1)!;
+    const found = coats('Base').getByRole('list', { name: /^What fingers found/ });
+    await found.getByRole('button', { name: /^Take it back/ }).click();
+    await found.waitFor({ state: 'detached' });
     expect(view.specimens[1]!.film.some(({ layerId }) => layerId === top.id)).equal(true);
     expect(test.page.faults).deep.equal([]);
   });

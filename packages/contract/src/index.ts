@@ -24,12 +24,12 @@ export {
   ChangeLayer,
   CreateArea,
   CreateLayer,
+  CreateTouch,
   KeyCoat,
   LogCoat,
   ReadRoom,
   RejectCoat,
   StartTimer,
-  TouchCoat,
   type TaskAction,
 } from './requests/work.ts';
 export {
@@ -42,6 +42,7 @@ export {
   CreateJointWish,
 } from './requests/opening.ts';
 export { BeginPicture, EnterByPhone, OpenPhoneDoor, ShowToPhone, TickByPhone } from './requests/phone.ts';
+export type { ShelfView, MixView, ColourView, ColourReading, ShelfReport } from './responses/colour.ts';
 export type { PhoneDevice, PhoneDoorView, PhoneView } from './responses/phone.ts';
 export { ChangePhoto, ChangePhotoMeasure, CreatePhotoMeasure, DescribePhoto } from './requests/photo.ts';
 export {
@@ -107,10 +108,6 @@ export type {
   CatalogueEntry,
   CatalogueVariant,
   CatalogueView,
-  ColourReading,
-  ColourView,
-  MixView,
-  ShelfReport,
   ErrorBody,
   Reason,
   FoundPlace,
@@ -122,7 +119,6 @@ export type {
   HouseChoiceRecord,
   JobView,
   PlanChange,
-  ShelfView,
   SpecimenView,
   TimersView,
   WorkshopView,

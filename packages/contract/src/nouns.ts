@@ -57,6 +57,7 @@ export const NOUNS = {
       ...['whose', 'coats'],
     ],
   },
+  'coat-touches': { views: IN_A_JOB, kept: ['layerId', 'test', 'isReady', 'at', 'who'] },
   jobs: { views: IN_A_JOB, kept: null },
   specimens: { views: IN_A_JOB, kept: null },
   photos: { views: IN_A_JOB, kept: null },

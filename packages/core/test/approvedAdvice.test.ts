@@ -15,7 +15,7 @@ import { expectPasses } from '../src/process/expectPasses.ts';
 import { planStraightening } from '../src/process/planStraightening.ts';
 import { SCHOOL_OPTIONS } from '../src/model/school.ts';
 import { expectApproved } from './support/expectApproved.ts';
-import { createRandomFacts } from './support/planWorld.ts';
+import { createRandomFacts } from './support/randomPlanWorld.ts';
 
 const FOLDER = join(import.meta.dirname, 'approved');
 const MODELS = 30;

@@ -26,7 +26,8 @@ import { SCHOOL_OPTIONS } from '../src/model/school.ts';
 import { selectNextTask } from '../src/schedule/selectNextTask.ts';
 import { listSupplies } from '../src/supply/listSupplies.ts';
 import { expectApproved } from './support/expectApproved.ts';
-import { createRandomFacts, createRandomPlanInput, makeTask, makeTimer } from './support/planWorld.ts';
+import { makeTask, makeTimer } from './support/planWorld.ts';
+import { createRandomFacts, createRandomPlanInput } from './support/randomPlanWorld.ts';
 
 /*
  * Far more worlds than anybody reads: of each only a sum of its answers is kept. A sum that changes says that some answer did;

@@ -3,7 +3,7 @@ import { compilePlan } from '../src/compile/compilePlan.ts';
 import type { PlannedTask } from '../src/compile/planTypes.ts';
 import { PLAN_RULES } from '../src/compile/rules/planRules.ts';
 import { expectApproved } from './support/expectApproved.ts';
-import { createRandomPlanInput } from './support/planWorld.ts';
+import { createRandomPlanInput } from './support/randomPlanWorld.ts';
 import { writeTask } from './support/writeTask.ts';
 
 const SURVEYS = 400;

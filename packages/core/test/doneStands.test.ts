@@ -4,7 +4,8 @@ import type { PlanInput } from '../src/compile/planTypes.ts';
 import { createOpeningQuestion } from '../src/opening/openingQuestion.ts';
 import { NOTHING_DONE } from '../src/facts/selectPartDone.ts';
 import { findRewritten } from './support/findRewritten.ts';
-import { createPlainModel, createRandomFacts, makeCoat, makePart, makeWant } from './support/planWorld.ts';
+import { createPlainModel, makeCoat, makePart, makeWant } from './support/planWorld.ts';
+import { createRandomFacts } from './support/randomPlanWorld.ts';
 
 const keysOf = (input: PlanInput) => {
   const plan = compilePlan(input);

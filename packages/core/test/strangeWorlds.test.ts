@@ -4,7 +4,7 @@ import type { PlannedTask } from '../src/compile/planTypes.ts';
 import { checkByNeeds } from './support/checkByNeeds.ts';
 import { findHarm } from './support/findHarm.ts';
 import { createLorry, planOf } from './support/lorry.ts';
-import { chooseFor, createRandomPlanInput } from './support/planWorld.ts';
+import { chooseFor, createRandomPlanInput } from './support/randomPlanWorld.ts';
 import { createStrangeFacts, STRANGE_WORLDS } from './support/strangeSurveys.ts';
 
 const SEEDS = 160;

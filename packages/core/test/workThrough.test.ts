@@ -7,7 +7,8 @@ import { checkSignOff } from '../src/gates/checkSignOff.ts';
 import { selectNextTask } from '../src/schedule/selectNextTask.ts';
 import type { Task } from '../src/model/task.ts';
 import { createSeededRandom, pickOne } from '../src/numeric/seededRandom.ts';
-import { createPlainModel, createRandomPlanInput, makeTask } from './support/planWorld.ts';
+import { createPlainModel, makeTask } from './support/planWorld.ts';
+import { createRandomPlanInput } from './support/randomPlanWorld.ts';
 
 const NOW = new Date('2026-11-25T18:30:00Z');
 

@@ -62,7 +62,8 @@ describe('coats that dry', () => {
   it('are touched: still soft waits longer, of all coats of that paint; nonsense is refused', async () => {
     const [, , wet] = await onArea('base');
     const before = await opens(wet!.id);
-    const touch = (body: object) => post(`coats/${wet!.id}/touch`, { test: 'recoat', isReady: false, who, ...body });
+    const touch = (body: object) =>
+      post('coat-touches', { layerId: wet!.id, test: 'recoat', isReady: false, who, ...body });
     const now = bench.room.now().toISOString();
     await touch({ at: '2026-11-25T10:00:00Z' }).expect(400);
     await touch({ at: '2027-01-01T10:00:00Z' }).expect(400);
@@ -72,10 +73,15 @@ describe('coats that dry', () => {
     const { body } = await touch({ at: bench.room.now().toISOString() }).expect(201);
     expect((body as CoatTouch).isReady).equal(false);
     expect(await opens(wet!.id)).greaterThan(before + 3_600_000);
+    expect((await trolley()).touches.map(({ id }) => id)).deep.equal([(body as CoatTouch).id]);
+    // Pressed by mistake, it is taken back, and what it moved with it.
+    await bench.http.delete(`/api/coat-touches/${(body as CoatTouch).id}?version=1`).expect(204);
+    expect(await opens(wet!.id)).equal(before);
     const { id } = (await bench.get<JobView>('jobs/sg-00')).specimens[0]!.layers.find(
       ({ stage }) => stage === 'applied',
     )!;
-    await post(`coats/${id}/touch`, { test: 'touch', isReady: true, at: now, who }).expect(422);
+    await touch({ layerId: id, at: now }).expect(422);
+    await touch({ layerId: 'nobody', at: now }).expect(404);
   });
 
   it('are keyed only when their window has shut, and then take the next one', async () => {
@@ -98,17 +104,27 @@ describe('coats that dry', () => {
     await sheet({ recoat: [] }).expect(400);
     await sheet({}).expect(200);
     const [layer] = await onArea('wheels');
-    expect(((await post(`coats/${layer!.id}/key`, { who }).expect(422)).body as ErrorBody).code).equal('still-drying');
+    expect(((await post(`coats/${layer!.id}/key`, { who, isKeyed: true }).expect(422)).body as ErrorBody).code).equal(
+      'still-drying',
+    );
     bench.pass(120);
-    expect(((await post(`coats/${layer!.id}/key`, { who }).expect(422)).body as ErrorBody).code).equal('needs-no-key');
+    expect(((await post(`coats/${layer!.id}/key`, { who, isKeyed: true }).expect(422)).body as ErrorBody).code).equal(
+      'needs-no-key',
+    );
     bench.pass(60 * 40);
     await post('tasks/sg-07-2.judge:wheels/acts', { act: 'not needed', who, note: 'seen' }).expect(200);
     await post('tasks/sg-07-2.mix:Quay Tyre black/acts', { act: 'not needed', who, note: 'ready' }).expect(200);
     const black = 'paint-quay-tyre-black';
     expect(((await logCoat('wheels', black, { isMist: true })).body as ErrorBody).code).equal('window-shut');
-    const { body: keyed } = await post(`coats/${layer!.id}/key`, { who }).expect(200);
+    const { body: keyed } = await post(`coats/${layer!.id}/key`, { who, isKeyed: true }).expect(200);
     expect((keyed as CoatingLayer).keyedAt).equal(bench.room.now().toISOString());
+    await post(`coats/${layer!.id}/key`, { who, isKeyed: false }).expect(200);
+    expect(((await logCoat('wheels', black, { isMist: true })).body as ErrorBody).code).equal('window-shut');
+    await post(`coats/${layer!.id}/key`, { who, isKeyed: true }).expect(200);
     expect((await logCoat('wheels', black, { isMist: true })).status).equal(201);
+    expect(((await post(`coats/${layer!.id}/key`, { who, isKeyed: false }).expect(422)).body as ErrorBody).code).equal(
+      'not-outermost',
+    );
     const { log } = await bench.get<JobView>('jobs/sg-07');
     expect(log.some(({ note }) => note === 'Keyed, Lanthorn White primer')).equal(true);
   });

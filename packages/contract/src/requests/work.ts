@@ -80,15 +80,17 @@ export class RejectCoat {
 }
 
 /** A coat was touched, and was ready for it, or not yet. */
-export class TouchCoat {
+export class CreateTouch {
+  @IsString() @IsNotEmpty() layerId!: string;
   @IsIn(TOUCH_TESTS) test!: TouchTest;
   @IsBoolean() isReady!: boolean;
   @IsISO8601({ strict: true }, { message: 'Give the day and time it was touched.' }) at!: string;
   @IsString() @IsNotEmpty({ message: 'Say who touched it.' }) @MaxLength(80) who!: string;
 }
 
-/** A coat was rubbed dull, so that the next one holds on it. */
+/** A coat was rubbed dull, so that the next one holds on it; or it was not, after all. */
 export class KeyCoat {
+  @IsBoolean() isKeyed!: boolean;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
 }
 

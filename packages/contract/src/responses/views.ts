@@ -16,7 +16,6 @@ import type {
   Finding,
   FoundCondition,
   FoundJoint,
-  Geometry,
   History,
   HouseChoice,
   HouseStyle,
@@ -25,15 +24,10 @@ import type {
   IdentifyCatalogue,
   Job,
   Joint,
-  LabColour,
   Maker,
   Measurement,
-  Mix,
-  MixStep,
   Observation,
   PaintOfParts,
-  PaintPot,
-  PaintProduct,
   Photo,
   PhotoMeasure,
   Restorer,
@@ -41,6 +35,7 @@ import type {
   Specimen,
   SpecimenPart,
   Station,
+  CoatTouch,
   PastFailure,
   RoomLogEntry,
   StandingCoat,
@@ -55,9 +50,7 @@ import type {
   ToyRange,
   Variant,
   VariantState,
-  Eyes,
   Refusal,
-  WetDryPair,
   Versioned,
   VesselRecord,
   Want,
@@ -237,6 +230,8 @@ export interface SpecimenView {
   readonly jointConditions: readonly FoundCondition[];
   readonly foundJoints: readonly FoundJoint[];
   readonly comingsOff: readonly ComingOff[];
+  /** What fingers found of its coats, the first first. */
+  readonly touches: readonly CoatTouch[];
   /** When each coat that stands on it bears what. */
   readonly film: readonly StandingCoat[];
   /** What the server's plan is made from: the page works nothing of it out again. */
@@ -298,49 +293,6 @@ export interface WorkshopView {
     readonly endsAt: string | null;
   })[];
   readonly instruments: readonly Instrument[];
-}
-
-export interface ShelfView {
-  readonly products: readonly PaintProduct[];
-  readonly pots: readonly PaintPot[];
-  /** Every paint line's patches that were read wet and dry. */
-  readonly dried: readonly (WetDryPair & { readonly line: string })[];
-  /** By who looks: what was learned of each eye. */
-  readonly eyes: Eyes;
-}
-
-export interface MixView extends Mix {
-  readonly steps: readonly MixStep[];
-}
-
-/** Colours of one job: as they were, and as they were mixed. */
-export interface ColourView {
-  readonly captures: readonly ColourCapture[];
-  readonly mixes: readonly MixView[];
-}
-
-/** What a spectrophotometer saw. */
-export interface ColourReading {
-  readonly spectrum: readonly number[];
-  readonly geometry: Geometry;
-  readonly lab: LabColour;
-  readonly labA: LabColour;
-  readonly sd: LabColour;
-  /** null where the instrument keeps that to itself. */
-  readonly sinceCalibrationMin: number | null;
-  readonly isSimulated: boolean;
-}
-
-/** What a file brought onto the shelf, and what of it was left out and why. */
-export interface ShelfReport {
-  readonly added: number;
-  readonly changed: number;
-  readonly unchanged: number;
-  /** It was taken; otherwise the report says what it would do. */
-  readonly isTaken: boolean;
-  /** Lines that are left out, the first of them. */
-  readonly problems: readonly { readonly line: number; readonly message: string }[];
-  readonly problemCount: number;
 }
 
 export interface TimersView {

@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import {
   createPlainModel,
-  createRandomPlanInput,
   makeCoat,
   makeFinding,
   makeJoint,
   makePart,
   makeWant,
 } from '../../test/support/planWorld.ts';
+import { createRandomPlanInput } from '../../test/support/randomPlanWorld.ts';
 import { findBrokenRules } from '../../test/support/findBrokenRules.ts';
 import { findLostTasks } from '../../test/support/findLostTasks.ts';
 import { findSparkBesideVapour } from '../../test/support/findSparkBesideVapour.ts';

@@ -1,18 +1,19 @@
 import type { Material } from '../model/material.ts';
 import type { Refusal } from '../model/refusal.ts';
 import { isSettled, type Task } from '../model/task.ts';
+import type { CoatAct } from '../model/drying.ts';
 import type { PaintProduct } from '../model/work.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
 import { capitalise } from '../words/names.ts';
 import { sayMinutes } from '../words/sayMinutes.ts';
 import { answerArea, type StandingCoat } from './answerArea.ts';
-import { answerAt } from './computeSpans.ts';
 import { convertProductKind, convertProductToLayer } from './convertProductToLayer.ts';
 import { findGround } from './findGround.ts';
 import { isBareMetalUnder } from './isBareMetalUnder.ts';
 import { judgeBuild, USUAL_RELIEF, type Relief } from './judgeBuild.ts';
-import { judgeOver } from './judgeOver.ts';
+import { isMadeFor, judgeOver } from './judgeOver.ts';
+import { judgeSpans, type SpanVerdict } from './judgeSpans.ts';
 
 export interface CoatAttempt {
   readonly partKey: string;
@@ -114,8 +115,7 @@ function refuseBuild({ product, layers, isMist, reliefUm, overBecause }: CoatAtt
 function refuseGround(attempt: CoatAttempt, losesPaint: boolean): Refusal[] {
   const { product } = attempt;
   const { ground, layer } = findGround({ ...attempt, losesPaint });
-  // A primer is made for what is bare, and for filler.
-  if (product.kind === 'primer' && (ground.startsWith('bare') || ground === 'filler')) return [];
+  if (isMadeFor(product.kind, ground)) return [];
   const { verdict, reason } = judgeOver(product.binder, ground);
   const message = `${capitalise(product.binder)} over ${layer ? layer.name : ground}: ${reason}.`;
   if (verdict === 'never') return [{ code: 'never-over', field: 'productId', message }];
@@ -124,8 +124,8 @@ function refuseGround(attempt: CoatAttempt, losesPaint: boolean): Refusal[] {
   const coat = attempt.standing.find(({ layerId }) => layerId === layer?.id);
   if (verdict === 'fine' || !coat) return [];
   const at = attempt.appliedAt.getTime();
-  const { isAllowed, changesAt } = answerAt(coat.spans.wear, at);
-  return isAllowed ? [] : [waitFor('not-cured', `${message} It must cure first`, at, changesAt)];
+  const { state, from } = judgeSpans(coat.spans.wear, at);
+  return state === 'open' ? [] : [waitFor('not-cured', `${message} It must cure first`, at, from)];
 }
 
 /** The coats below take no other now. */
@@ -135,30 +135,27 @@ function refuseWindow({ layers, under, standing, appliedAt }: CoatAttempt): Refu
     [...layers, ...under].find(({ id }) => id === layerId)?.name ?? 'What is below';
   const spansOf = (all: readonly CoatingLayer[]) =>
     standing.filter(({ layerId }) => all.some(({ id, appliedAt: on }) => id === layerId && Date.parse(on!) <= at));
-  const recoat = answerArea([...spansOf(layers), ...spansOf(under)], at).find(({ act }) => act === 'recoat')!;
-  if (!recoat.isAllowed) return [refuseRecoat(nameOf(recoat.heldBy), recoat, at)];
+  const answer = (all: readonly StandingCoat[], act: CoatAct) => {
+    const { spans, heldBy } = answerArea(all, at).find((one) => one.act === act)!;
+    return { name: nameOf(heldBy), ...judgeSpans(spans, at) };
+  };
+  const recoat = answer([...spansOf(layers), ...spansOf(under)], 'recoat');
+  if (recoat.state !== 'open') return [refuseRecoat(recoat, at)];
   // An area with a colour of its own is masked on what lies below it.
-  const mask = answerArea(spansOf(under), at).find(({ act }) => act === 'mask')!;
-  if (mask.isAllowed || layers.some(isStanding)) return [];
-  return [waitFor('still-drying', `${nameOf(mask.heldBy)} below does not bear tape yet`, at, mask.changesAt)];
+  const mask = answer(spansOf(under), 'mask');
+  if (mask.state === 'open' || layers.some(isStanding)) return [];
+  return [waitFor('still-drying', `${mask.name} below does not bear tape yet`, at, mask.from)];
 }
 
-type Recoat = ReturnType<typeof answerArea>[number];
-
-function refuseRecoat(name: string, { spans, changesAt }: Recoat, at: number): Refusal {
-  const hasShut = spans.some(({ to }) => to !== null && to <= at);
-  if (!hasShut) return waitFor('still-drying', `${name} does not take another coat yet`, at, changesAt);
-  if (changesAt !== null)
-    return waitFor(
-      'in-gap',
-      `${name} lifts under another coat now: its first window has shut, and the next has not opened`,
-      at,
-      changesAt,
-    );
-  return {
-    ...{ code: 'window-shut', field: 'appliedAt' },
-    message: `The window of ${name} has shut: key the coat (rub it dull, wipe it), say so, and go on.`,
-  };
+function refuseRecoat({ name, state, from }: SpanVerdict & { readonly name: string }, at: number): Refusal {
+  if (state === 'shut')
+    return {
+      ...{ code: 'window-shut', field: 'appliedAt' },
+      message: `The window of ${name} has shut: key the coat (rub it dull, wipe it), say so, and go on.`,
+    };
+  if (state !== 'gap') return waitFor('still-drying', `${name} does not take another coat yet`, at, from);
+  const because = `${name} lifts under another coat now: its first window has shut, and the next has not opened`;
+  return waitFor('in-gap', because, at, from);
 }
 
 function waitFor(code: Refusal['code'], because: string, at: number, from: number | null): Refusal {

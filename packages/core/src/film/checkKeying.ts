@@ -1,7 +1,7 @@
 import type { Refusal } from '../model/refusal.ts';
 import { sayMinutes } from '../words/sayMinutes.ts';
 import type { FilmSpans } from './answerArea.ts';
-import { answerAt } from './computeSpans.ts';
+import { judgeSpans } from './judgeSpans.ts';
 
 /** A coat that somebody wants to rub dull for the next one. */
 export interface KeyedCoat {
@@ -16,11 +16,11 @@ export function checkKeying({ name, isOutermost, spans }: KeyedCoat, now: Date):
   if (!isOutermost) return [{ code: 'not-outermost', message: `${name} is covered: what lies on it is keyed.` }];
   if (!spans) return [];
   const at = now.getTime();
-  const recoat = answerAt(spans.recoat, at);
-  if (recoat.isAllowed)
+  const { state, from } = judgeSpans(spans.recoat, at);
+  if (state === 'open')
     return [{ code: 'needs-no-key', message: `${name} takes another coat as it is: it needs no keying.` }];
-  const handle = answerAt(spans.handle, at);
-  const waits = recoat.changesAt ?? (handle.isAllowed ? null : handle.changesAt);
+  // Its window has shut: it is hard enough when it may be taken in hand.
+  const waits = from ?? judgeSpans(spans.handle, at).from;
   if (waits === null) return [];
   return [
     {

@@ -7,19 +7,26 @@ const SHELL_SD = 0.08;
 /** One reading with calipers says little of a wall that is thicker at the sill than at the roof (planning estimate). */
 const ONE_WALL_SD = 0.15;
 const DENSITY_SD = 0.015;
+const LETTER_SCALES_SD_G = 0.5;
 const MESH_SD = 0.02;
 
 export interface Weighed {
   /** Bare, grams. */
   readonly massG: number;
-  readonly massSdG: number;
+  /** Of the scales; left out: of letter scales (planning estimate). */
+  readonly massSdG?: number;
   readonly densityGPerCm3: number;
   /** Calipers at several places, mm. */
   readonly wallsMm: readonly number[];
 }
 
 /** Both faces of a shell: twice its metal's volume over its mean wall. */
-export function computeWeighedArea({ massG, massSdG, densityGPerCm3, wallsMm }: Weighed): AreaSize {
+export function computeWeighedArea({
+  massG,
+  massSdG = LETTER_SCALES_SD_G,
+  densityGPerCm3,
+  wallsMm,
+}: Weighed): AreaSize {
   if (!(massG > 0 && densityGPerCm3 > 0) || wallsMm.length === 0 || !wallsMm.every((wall) => wall > 0))
     throw new InvalidInputError('not-a-size', 'Mass, density and wall are above 0.', 'wallsMm', { given: wallsMm });
   const n = wallsMm.length;
@@ -53,6 +60,9 @@ export function computeBoxArea({ lengthMm, widthMm, heightMm }: Box, shape: keyo
   const share = BOX_SHARE[shape];
   return { way: 'box', value: box * share.value, relativeSd: share.relativeSd };
 }
+
+/** Said without a word of how it was found (planning estimate of its spread). */
+export const computeTypedArea = (cm2: number): AreaSize => ({ way: 'typed', value: cm2, relativeSd: 0.15 });
 
 /** Triangles as nine numbers each, mm: the corners' x, y and z. */
 export function computeMeshArea(triangles: ArrayLike<number>): AreaSize {

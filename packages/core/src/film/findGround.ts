@@ -30,7 +30,10 @@ export function findGround({ material, layers, under, losesPaint, products }: Gr
 }
 
 /** A coat out of a pot that nobody knows any more is old paint to the next one. */
-function groundOf({ kind, productId }: CoatingLayer, products: GroundPlace['products']): Ground {
+export function groundOf(
+  { kind, productId }: Pick<CoatingLayer, 'kind' | 'productId'>,
+  products: GroundPlace['products'],
+): Ground {
   if (kind === 'decal' || kind === 'filler') return kind;
   return products.find(({ id }) => id === productId)?.binder ?? 'old paint';
 }

@@ -99,6 +99,10 @@ const ROWS: Readonly<Record<Binder, readonly Row[]>> = {
   ],
 };
 
+/** A primer is made for what is bare, and for filler: its own sheet says which. */
+export const isMadeFor = (kind: PaintProduct['kind'], ground: Ground): boolean =>
+  kind === 'primer' && (ground.startsWith('bare') || ground === 'filler');
+
 /**
  * May a coat of this binder go over that ground, and why. Whether a colour, a clear or an ink may lie on bare metal at all is asked
  * before (isBareMetalUnder); a primer that is made for it by its own sheet.

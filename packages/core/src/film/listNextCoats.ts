@@ -1,10 +1,11 @@
 import { listMissingCoats, type WantedCoat } from '../gates/coatsOfTask.ts';
 import { selectOpenLinks, type LinkedTask } from '../gates/openLinks.ts';
+import { selectPlannedOf } from '../gates/selectPlannedOf.ts';
 import { isSettled, type Task } from '../model/task.ts';
 import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
 import { answerArea, type StandingCoat } from './answerArea.ts';
+import { judgeSpans, type SpanState } from './judgeSpans.ts';
 import { layersUnder } from './layersUnder.ts';
-import { sortPlanned } from './placeCoat.ts';
 
 /** The next coat of an area by the plan, and when it may go on. */
 export interface NextCoat {
@@ -69,7 +70,7 @@ function describeNext(task: Task, coat: WantedCoat, of: number, model: CoatedMod
   const place = {
     part: model.parts.find(({ id }) => id === area.specimenPartId)!,
     ...{ areaId: area.id, areaName: coat.areaName, taskId: task.id, kind: coat.kind, isMist: coat.isMist },
-    ...{ planned: findPlanned(own, task, coat.kind), nth: task.of.nth ?? 1, of },
+    ...{ planned: selectPlannedOf(task, coat, own), nth: task.of.nth ?? 1, of },
   };
   const [open] = task.state === 'to do' ? selectOpenLinks(task, model.tasks, new Date(now)) : [];
   // What dries is said by the coat itself, where it is known.
@@ -80,24 +81,14 @@ function describeNext(task: Task, coat: WantedCoat, of: number, model: CoatedMod
   return { ...place, ...answerRecoat(area, own, model, now), first: null };
 }
 
-/** Of several colours of an area the one that this step puts on. */
-const findPlanned = (
-  own: readonly CoatingLayer[],
-  { colours }: Task,
-  kind: CoatingLayer['kind'],
-): CoatingLayer | null => {
-  const planned = sortPlanned(own.filter((layer) => layer.stage === 'planned' && layer.kind === kind));
-  return planned.find(({ name }) => colours.includes(name)) ?? planned[0] ?? null;
-};
-
 function answerRecoat(area: Area, own: readonly CoatingLayer[], { areas, layers, film }: CoatedModel, now: number) {
   const under = layersUnder(area, areas, layers);
   const coats = film.filter(({ layerId }) => [...own, ...under].some(({ id }) => id === layerId));
-  const recoat = answerArea(coats, now).find(({ act }) => act === 'recoat')!;
-  const below = layers.find(({ id }) => id === recoat.heldBy)?.name ?? null;
-  if (recoat.isAllowed) return { state: 'now', from: null, until: recoat.changesAt, below: null } as const;
-  const later = recoat.spans.find(({ from }) => from > now);
-  const hasShut = recoat.spans.some(({ to }) => to !== null && to <= now);
-  if (!later && hasShut) return { state: 'key', from: null, until: null, below } as const;
-  return { state: hasShut ? 'gap' : 'dries', from: later?.from ?? null, until: later?.to ?? null, below } as const;
+  const { spans, heldBy } = answerArea(coats, now).find(({ act }) => act === 'recoat')!;
+  const { state, from, until } = judgeSpans(spans, now);
+  return { state: STATE[state], from, until, below: layers.find(({ id }) => id === heldBy)?.name ?? null };
 }
+
+const STATE: Readonly<Record<SpanState, NextCoat['state']>> = {
+  ...{ open: 'now', 'not yet': 'dries', never: 'dries', gap: 'gap', shut: 'key' },
+};

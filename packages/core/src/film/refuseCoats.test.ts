@@ -3,11 +3,11 @@ import fc from 'fast-check';
 import { makeTask } from '../../test/support/planWorld.ts';
 import { selectOpenLinks } from '../gates/openLinks.ts';
 import type { CoatTouch } from '../model/coatTouch.ts';
+import type { Task } from '../model/task.ts';
 import type { PaintProduct } from '../model/work.ts';
 import type { CoatingLayer } from '../model/workpiece.ts';
 import { checkCoat, type CoatAttempt } from './checkCoat.ts';
 import { checkKeying } from './checkKeying.ts';
-import type { chooseCoatAct } from './chooseCoatAct.ts';
 import { dryTasks } from './dryTasks.ts';
 import { describeStandingCoats, type DryingRows } from './standingCoats.ts';
 
@@ -227,8 +227,19 @@ describe('steps wait for the coats before them', () => {
     { parts: [part], areas: [area], layers },
     describeStandingCoats([layers[1]!], rows()),
   );
-  const held = (tags: Parameters<typeof chooseCoatAct>[0], hours: number) =>
-    selectOpenLinks({ specimenId: colour.specimenId, tags, after: [{ key: colour.key, ...wait }] }, [dry!], at(hours));
+  const held = (tags: Task['tags'], hours: number, changes: Partial<Task> = {}, before: Partial<typeof dry> = {}) =>
+    selectOpenLinks(
+      {
+        specimenId: colour.specimenId,
+        tags,
+        partKeys: ['body'],
+        of: {},
+        after: [{ key: colour.key, ...wait }],
+        ...changes,
+      },
+      [{ ...dry!, ...before }],
+      at(hours),
+    );
 
   it('each for what it does to them', () => {
     expect(held(['clear over', 'paint'], 0.5)).deep.equal([]);
@@ -238,11 +249,15 @@ describe('steps wait for the coats before them', () => {
     expect(held(['decal', 'handling'], 24 * 3)[0]).deep.include({ kind: 'waiting' });
   });
 
-  it('and one look more does not end that wait', () => {
-    const looked = { ...dry!, lookedAt: at(3).toISOString() };
-    const after = [{ key: colour.key, ...wait }];
-    expect(selectOpenLinks({ specimenId: colour.specimenId, tags: ['paint'], after }, [looked], at(4))).length(1);
+  it('trim for tape on the body, but not for the coat of its own field below, which is masked already', () => {
+    const trim = ['trim colour', 'colour'] as const;
+    expect(held(trim, 0.5)[0]).deep.include({ kind: 'waiting' });
+    expect(held(trim, 0.5, { of: { area: 'outside', nth: 2 } })).deep.equal([]);
+    expect(held(trim, 0.5, { of: { area: 'outside', nth: 2 }, partKeys: ['base'] })).length(1);
   });
+
+  it('and one look more does not end that wait', () =>
+    expect(held(['paint'], 4, {}, { lookedAt: at(3).toISOString() })).length(1));
 
   it('and where nobody knows when the coat went on, for the minutes of the plan', () => {
     const [unknown] = dryTasks([colour], { parts: [part], areas: [area], layers }, []);

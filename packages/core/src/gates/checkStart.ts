@@ -20,7 +20,7 @@ export function checkStart(
 
 /** What a task still waits for at a moment: what is open before it, what dries, what was done too long ago. */
 export const checkLinks = (
-  task: Pick<Task, 'after' | 'specimenId' | 'tags'>,
+  task: Pick<Task, 'after' | 'specimenId' | 'tags' | 'partKeys' | 'of'>,
   tasksOfSpecimen: readonly LinkedTask[],
   at: Date,
 ): Refusal[] => selectOpenLinks(task, tasksOfSpecimen, at).map((link) => refuseLink(link, at));

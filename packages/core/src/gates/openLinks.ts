@@ -1,5 +1,5 @@
-import { answerAt, type Span } from '../film/computeSpans.ts';
-import { chooseCoatAct } from '../film/chooseCoatAct.ts';
+import { chooseCoatAct, type CoatAsker } from '../film/chooseCoatAct.ts';
+import { judgeSpans, type SpanState } from '../film/judgeSpans.ts';
 import type { FilmSpans } from '../film/answerArea.ts';
 import { isSettled, type Task, type TaskLink } from '../model/task.ts';
 
@@ -16,7 +16,10 @@ export interface OpenLink {
   readonly from: string | null;
 }
 
-export type LinkedTask = Pick<Task, 'id' | 'key' | 'specimenId' | 'title' | 'state' | 'doneAt' | 'lookedAt'> & {
+export type LinkedTask = Pick<
+  Task,
+  'id' | 'key' | 'specimenId' | 'title' | 'state' | 'doneAt' | 'lookedAt' | 'partKeys' | 'of'
+> & {
   /** When the coats that it left bear what (spansOfTask); absent where it left none, or nobody knows when they went on. */
   readonly film?: FilmSpans | null;
 };
@@ -29,7 +32,7 @@ const MINUTE_MS = 60_000;
  * they bear it. What was declared not needed leaves nothing to wait for.
  */
 export function selectOpenLinks(
-  task: Pick<Task, 'after' | 'specimenId' | 'tags'>,
+  task: Pick<Task, 'after' | 'specimenId'> & CoatAsker,
   tasks: readonly LinkedTask[],
   now: Date,
 ): OpenLink[] {
@@ -43,8 +46,9 @@ export function selectOpenLinks(
     const hasLooked = looked !== null && looked >= done;
     const over = done + link.waitMin * MINUTE_MS;
     if (link.waitMin > 0 && before.film) {
-      const held = holdBack(before.film[chooseCoatAct(task.tags)], now.getTime());
-      if (held) return [{ link, before, ...held }];
+      const { state, from } = judgeSpans(before.film[chooseCoatAct(task, before)], now.getTime());
+      if (state !== 'open')
+        return [{ link, before, kind: HELD[state], from: from === null ? null : new Date(from).toISOString() }];
     } else if (link.waitMin > 0 && !hasLooked && now.getTime() < over)
       return [{ link, before, kind: 'waiting', from: new Date(over).toISOString() }];
     const since = hasLooked ? looked : done;
@@ -54,10 +58,9 @@ export function selectOpenLinks(
   });
 }
 
-function holdBack(spans: readonly Span[], now: number): Pick<OpenLink, 'kind' | 'from'> | null {
-  const { isAllowed, changesAt } = answerAt(spans, now);
-  if (isAllowed) return null;
-  const hasShut = spans.some(({ to }) => to !== null && to <= now);
-  if (changesAt === null) return { kind: hasShut ? 'shut' : 'waiting', from: null };
-  return { kind: hasShut ? 'in the gap' : 'waiting', from: new Date(changesAt).toISOString() };
-}
+const HELD: Readonly<Record<Exclude<SpanState, 'open'>, OpenLink['kind']>> = {
+  'not yet': 'waiting',
+  never: 'waiting',
+  gap: 'in the gap',
+  shut: 'shut',
+};

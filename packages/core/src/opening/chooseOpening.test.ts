@@ -2,17 +2,8 @@ import { expect } from 'chai';
 import { NOTHING_DONE } from '../facts/selectPartDone.ts';
 import type { SpecimenRows } from '../facts/createSpecimenFacts.ts';
 import type { JointCondition } from '../model/workpiece.ts';
-import {
-  chooseFor,
-  createRandomFacts,
-  makeCoat,
-  makeFinding,
-  makeLog,
-  makePart,
-  makeTask,
-  makeWant,
-  makeWay,
-} from '../../test/support/planWorld.ts';
+import { makeCoat, makeFinding, makeLog, makePart, makeTask, makeWant, makeWay } from '../../test/support/planWorld.ts';
+import { chooseFor, createRandomFacts } from '../../test/support/randomPlanWorld.ts';
 import { bruteForceOpening } from '../../test/support/bruteForceOpening.ts';
 import { isMetal } from '../model/material.ts';
 import { judgePart } from '../process/judgePart.ts';

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { chooseFor, createRandomFacts } from '../../test/support/planWorld.ts';
+import { chooseFor, createRandomFacts } from '../../test/support/randomPlanWorld.ts';
 import { compilePlan } from '../compile/compilePlan.ts';
 import type { SpecimenFacts } from '../facts/specimenFacts.ts';
 import type { Decisions } from '../model/school.ts';

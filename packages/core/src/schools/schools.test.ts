@@ -1,12 +1,6 @@
 import { expect } from 'chai';
-import {
-  chooseFor,
-  createRandomFacts,
-  makeCoat,
-  makeFinding,
-  makePart,
-  makeWant,
-} from '../../test/support/planWorld.ts';
+import { makeCoat, makeFinding, makePart, makeWant } from '../../test/support/planWorld.ts';
+import { chooseFor, createRandomFacts } from '../../test/support/randomPlanWorld.ts';
 import { addWaysOfKind } from '../assembly/usualWays.ts';
 import { compilePlan } from '../compile/compilePlan.ts';
 import type { SpecimenFacts } from '../facts/specimenFacts.ts';

@@ -4,7 +4,8 @@ import type { CompiledPlan } from '../../src/compile/planTypes.ts';
 import type { SpecimenFacts } from '../../src/facts/specimenFacts.ts';
 import { reconcilePlan } from '../../src/compile/reconcilePlan.ts';
 import { SCHOOLS } from '../../src/schools/schools.ts';
-import { chooseFor, createRandomFacts, makeFinding, makeTask } from './planWorld.ts';
+import { makeFinding, makeTask } from './planWorld.ts';
+import { chooseFor, createRandomFacts } from './randomPlanWorld.ts';
 
 /**
  * Some tasks of a random plan are under way, done or have a note; then a finding or a school changes and the plan is compiled

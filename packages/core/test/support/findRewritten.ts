@@ -6,7 +6,8 @@ import type { SpecimenFacts } from '../../src/facts/specimenFacts.ts';
 import { SCHOOL_KEYS, SCHOOL_OPTIONS } from '../../src/model/school.ts';
 import type { Task, TaskState } from '../../src/model/task.ts';
 import { MATERIALS } from '../../src/model/material.ts';
-import { chooseFor, createRandomFacts, makeCoat, makeFinding, makeTask } from './planWorld.ts';
+import { makeCoat, makeFinding, makeTask } from './planWorld.ts';
+import { chooseFor, createRandomFacts } from './randomPlanWorld.ts';
 
 /** As a bench keeps it: what reconcilePlan says is carried out on a list of tasks, by a hand of its own. */
 function store(tasks: readonly Task[], planned: readonly PlannedTask[], logged: ReadonlySet<string>): Task[] {

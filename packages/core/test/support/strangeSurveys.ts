@@ -4,7 +4,8 @@ import type { Material } from '../../src/model/material.ts';
 import { addWaysOfKind } from '../../src/assembly/usualWays.ts';
 import { standAsFound } from '../../src/facts/listJoints.ts';
 import { createSeededRandom, pickOne, type RandomSource } from '../../src/numeric/seededRandom.ts';
-import { createRandomFacts, makeCoat, makeFinding, makeJoint, makePart, makeWant, makeWay } from './planWorld.ts';
+import { makeCoat, makeFinding, makeJoint, makePart, makeWant, makeWay } from './planWorld.ts';
+import { createRandomFacts } from './randomPlanWorld.ts';
 
 type Twist = (facts: SpecimenFacts, random: RandomSource) => SpecimenFacts;
 

@@ -2,6 +2,7 @@ import {
   convertProductToLayer,
   createLoggedWork,
   listMissingCoats,
+  selectPlannedOf,
   STATIONS,
   type CoatingLayer,
   nameOfArea,
@@ -20,6 +21,7 @@ import {
   SpecimenRow,
   WantRow,
 } from '../entities/workpiece.ts';
+import { BLANK_AREA, BLANK_LAYER } from '../modules/coats/blankRows.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { wantPart } from '../modules/jobs/wantWhatIsGone.ts';
 import { readEvidence } from '../modules/tasks/readEvidence.ts';
@@ -147,8 +149,8 @@ async function seedCoats(manager: EntityManager, specimenId: string, note: CoatN
       specimenPartId,
       kind: MASKS.has(name) ? (name as 'outside') : 'mask',
       name,
+      ...BLANK_AREA,
       crossesSeam: note.crossesSeam ?? false,
-      ...{ reliefUm: null, size: null, outline: null },
     });
   else if (note.crossesSeam) await manager.update(AreaRow, { id: areaId }, { crossesSeam: true });
   for (const [seq, [kind, layerName, colourHex, thicknessUm, whose = 'unknown']] of (note.found ?? []).entries()) {
@@ -196,14 +198,7 @@ function insertLayer(
     stage,
     seq,
     whose: stage === 'found' ? 'unknown' : 'restorer',
-    productId: null,
-    tempC: null,
-    appliedAt: null,
-    appliedBy: null,
-    note: '',
-    rejection: null,
-    removedAt: null,
-    ...{ keyedAt: null, coats: null, isMist: false },
+    ...BLANK_LAYER,
     ...layer,
   });
 }
@@ -275,11 +270,7 @@ async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, w
     const evidence = await readEvidence(manager, task);
     const [missing] = listMissingCoats(task, evidence);
     if (!missing) return names;
-    const planned = await manager.find(CoatingLayerRow, {
-      where: { areaId: missing.areaId, stage: 'planned', kind: missing.kind },
-      order: { seq: 'ASC' },
-    });
-    const layer = planned.find(({ name }) => task.colours.includes(name)) ?? planned[0];
+    const layer = selectPlannedOf(task, missing, evidence.layers);
     // Clear under or over a decal is in no plan of coats.
     const pot = layer ? layer.productId : CLEAR_POT;
     const product = pot === null ? null : await manager.findOneByOrFail(PaintProductRow, { id: pot });

@@ -1,3 +1,4 @@
+import { BLANK_AREA, BLANK_LAYER } from '../../src/modules/coats/blankRows.ts';
 import type { JobView } from '@sardonyx/contract';
 import {
   chooseOpening,
@@ -111,8 +112,9 @@ async function insertPart(
   });
   const areaId = `${id}.outside`;
   await manager.insert(AreaRow, {
-    ...{ id: areaId, version: 1, specimenPartId: id, kind: 'outside', name: 'outside', crossesSeam: random() < 0.2 },
-    ...{ reliefUm: null, size: null, outline: null },
+    ...{ id: areaId, version: 1, specimenPartId: id, kind: 'outside', name: 'outside' },
+    ...BLANK_AREA,
+    crossesSeam: random() < 0.2,
   });
   const stages = [
     ...(random() < 0.6 ? (['found', 'found'] as const) : []),
@@ -130,18 +132,8 @@ async function insertPart(
         thicknessUm: 20,
       },
       ...{ kind: pickOne(['primer', 'colour', 'colour', 'decal', 'clear'] as const, random), name: `layer ${seq}` },
-      ...{ colourHex: pickOne(['#6a2330', '#222222'], random), thicknessOrigin: 'measured', productId: null },
-      ...{
-        tempC: null,
-        appliedAt: null,
-        appliedBy: null,
-        note: '',
-        rejection: null,
-        removedAt: null,
-        keyedAt: null,
-        coats: null,
-        isMist: false,
-      },
+      ...{ colourHex: pickOne(['#6a2330', '#222222'], random), thicknessOrigin: 'measured' },
+      ...BLANK_LAYER,
     });
   for (const kind of FINDING_KINDS.filter(() => random() < 0.1))
     await manager.insert(FindingRow, {

@@ -1,13 +1,12 @@
-import { KeyCoat, LogCoat, RejectCoat, TouchCoat } from '@sardonyx/contract';
+import { KeyCoat, LogCoat, RejectCoat } from '@sardonyx/contract';
 import { Router } from 'express';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
 import { keyCoat } from './keyCoat.ts';
 import { logCoat } from './logCoat.ts';
 import { rejectCoat } from './rejectCoat.ts';
-import { touchCoat } from './touchCoat.ts';
 
-/** Coats that were put on, touched and keyed, and coats that do not stay. */
+/** Coats that were put on and keyed, and coats that do not stay. */
 export function createCoatRoutes(room: Workroom): Router {
   const router = Router();
   router.post('/coats', async (request, response) => {
@@ -17,10 +16,6 @@ export function createCoatRoutes(room: Workroom): Router {
   router.post('/coats/:id/reject', async (request, response) => {
     const body = await validateBody(RejectCoat, request.body);
     response.json(await change(room, (manager) => rejectCoat(manager, request.params.id, body, room.now())));
-  });
-  router.post('/coats/:id/touch', async (request, response) => {
-    const body = await validateBody(TouchCoat, request.body);
-    response.status(201).json(await change(room, (manager) => touchCoat(manager, request.params.id, body, room.now())));
   });
   router.post('/coats/:id/key', async (request, response) => {
     const body = await validateBody(KeyCoat, request.body);

@@ -8,7 +8,6 @@ import {
   dryTasks,
   findCoatTask,
   layersUnder,
-  type FilmSpans,
 } from '@sardonyx/core';
 import type { LogCoat } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
@@ -17,8 +16,10 @@ import { JobRow, TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { badInput, refuseAll, refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import type { DryTask } from '../film/readDryTasks.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { BLANK_LAYER } from './blankRows.ts';
 import { assertMayStart } from '../tasks/assertMayStart.ts';
 import { finishTask } from '../tasks/finishTask.ts';
 import { markGun } from '../tasks/markGun.ts';
@@ -44,11 +45,11 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   await assertJobIsOpen(manager, jobId);
   const appliedAt = new Date(body.appliedAt);
   assertPossible(appliedAt, await findRow(manager, JobRow, jobId, 'This job'), now);
-  const areas = await manager.findBy(AreaRow, { specimenPartId: part.id });
-  const onPart = await manager.findBy(CoatingLayerRow, { areaId: In(areas.map(({ id }) => id)) });
-  const layers = onPart.filter(({ areaId }) => areaId === area.id);
   const evidence = await readEvidence(manager, { jobId, specimenId: specimen.id, id: '' });
-  const standing = await readStandingCoats(manager, evidence.layers as CoatingLayerRow[]);
+  const areas = evidence.areas.filter(({ specimenPartId }) => specimenPartId === part.id);
+  const onPart = evidence.layers.filter(({ areaId }) => areas.some(({ id }) => id === areaId));
+  const layers = onPart.filter(({ areaId }) => areaId === area.id);
+  const standing = await readStandingCoats(manager, evidence.layers);
   const tasks = dryTasks(await manager.findBy(TaskRow, { specimenId: specimen.id }), evidence, standing);
   const kind = convertProductKind(product.kind);
   const isMist = body.isMist ?? false;
@@ -64,16 +65,15 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   if (task && task.state !== 'doing') await assertReadyFor(manager, task, tasks, appliedAt, now);
   const applied = layers.filter((layer) => layer.stage === 'applied');
   const layer = manager.create(CoatingLayerRow, {
+    ...BLANK_LAYER,
     ...convertProductToLayer(product, isMist),
+    isMist,
     ...{ id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', whose: 'restorer' },
     seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
     tempC: body.tempC,
     appliedAt: appliedAt.toISOString(),
     appliedBy: body.who,
     note: [body.note, ...(body.overBecause ? [`over the relief: ${body.overBecause}`] : [])].filter(Boolean).join('; '),
-    rejection: null,
-    removedAt: null,
-    ...{ keyedAt: null, coats: null, isMist },
   });
   await manager.insert(CoatingLayerRow, layer);
   if (task) await moveStepOn(manager, task, layer, body, now);
@@ -81,8 +81,6 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   await moveJobAlong(manager, jobId);
   return layer;
 }
-
-type DryTask = TaskRow & { readonly film: FilmSpans | null };
 
 /** The pots that the coats of a part came out of. */
 const readProductsOf = (manager: EntityManager, layers: readonly CoatingLayerRow[]) =>
@@ -96,7 +94,7 @@ async function assertReadyFor(
   appliedAt: Date,
   now: Date,
 ): Promise<void> {
-  if (now.getTime() - appliedAt.getTime() < JUST_NOW_MIN * 60_000) return assertMayStart(manager, task, now);
+  if (now.getTime() - appliedAt.getTime() < JUST_NOW_MIN * 60_000) return assertMayStart(manager, task, now, { tasks });
   refuseAll(checkLinks(task, tasks, appliedAt));
 }
 

@@ -2,9 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { AREA_KINDS, listAreasOf, PART_ROLES } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { CastingPartRow, CastingRow } from '../../entities/catalogue.ts';
+import { BLANK_AREA } from '../coats/blankRows.ts';
 import { AreaRow, SpecimenPartRow, type SpecimenRow } from '../../entities/workpiece.ts';
-
-const NEW_AREA = { crossesSeam: false, reliefUm: null, size: null, outline: null };
 
 /**
  * Gives a specimen the parts of its casting, with the areas each can be painted on. Parts it has already are kept, so a
@@ -42,7 +41,7 @@ export async function fitOutSpecimen(manager: EntityManager, specimen: SpecimenR
         specimenPartId: id,
         kind,
         name: kind,
-        ...NEW_AREA,
+        ...BLANK_AREA,
       });
     }
   }
@@ -59,7 +58,7 @@ export async function addTracedAreas(manager: EntityManager, specimen: SpecimenR
       const kind = AREA_KINDS.find((one) => one === name) ?? 'mask';
       const area = { specimenPartId: part.id, kind, name };
       if (await manager.existsBy(AreaRow, area)) continue;
-      await manager.insert(AreaRow, { ...area, id: `${part.id}.${name}`, version: 1, ...NEW_AREA });
+      await manager.insert(AreaRow, { ...area, id: `${part.id}.${name}`, version: 1, ...BLANK_AREA });
     }
   }
 }

@@ -2,6 +2,7 @@ import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
 import { alignObservations, dryTasks, isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { ColourCaptureRow } from '../../entities/colour.ts';
+import { CoatTouchRow } from '../../entities/drying.ts';
 import { HouseChoiceRow, HouseStyleRow } from '../../entities/house.ts';
 import { DecisionRow, JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { ComingOffRow, FoundJointRow, JointConditionRow, JointWishRow } from '../../entities/opening.ts';
@@ -108,6 +109,10 @@ export async function readSpecimenView(
     parts,
     areas,
     layers,
+    touches: await manager.find(CoatTouchRow, {
+      where: { layerId: In(layers.map((layer) => layer.id)) },
+      order: { at: 'ASC' },
+    }),
     film: await readStandingCoats(manager, layers),
     observations: alignObservations(await manager.findBy(ObservationRow, { specimenId: specimen.id }), catalogue),
     captures: await manager.find(ColourCaptureRow, {

@@ -18,6 +18,7 @@ import {
   ChangeWant,
   CreateComingOff,
   CreateArea,
+  CreateTouch,
   CreateDecision,
   CreateFinding,
   CreateFoundJoint,
@@ -44,12 +45,15 @@ import {
   WantRow,
 } from '../../entities/workpiece.ts';
 import { In, Not, type EntityManager } from 'typeorm';
+import { CoatTouchRow } from '../../entities/drying.ts';
 import { refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
 import { assertSettledKnown } from '../jobs/assertSettledKnown.ts';
 import { assertJointIsKnown, assertPartsAreThere } from '../jobs/jointRules.ts';
 import { dropUntouchedWant, wantPart, wantWhatIsGone } from '../jobs/wantWhatIsGone.ts';
 import { assertSpansPlane, measureAgain, measureAllAgain, storeMeasure } from '../photos/photoMeasures.ts';
+import { assertTouched } from '../coats/assertTouched.ts';
+import { BLANK_LAYER } from '../coats/blankRows.ts';
 import { takePlace } from '../coats/takePlace.ts';
 import { findRow } from './versionedRows.ts';
 import { jobOfSpecimen, jobOfPart, jobOfArea, type RowKind } from './rowKind.ts';
@@ -175,13 +179,24 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     mayDelete: true,
     movesPlan: true,
     defaults: {
-      ...{ whose: 'unknown', tempC: null, appliedAt: null, appliedBy: null, note: '' },
-      ...{ rejection: null, removedAt: null, keyedAt: null, coats: null, isMist: false },
+      ...BLANK_LAYER,
+      whose: 'unknown',
     },
     jobOf: (manager, row: CoatingLayerRow) => jobOfArea(manager, row.areaId),
     isLogged: (row: CoatingLayerRow) => row.stage === 'applied',
     check: assertDecalHasItsName,
     afterSave: takePlace,
+  },
+  {
+    path: 'coat-touches',
+    what: 'This touch',
+    type: CoatTouchRow,
+    create: CreateTouch,
+    mayDelete: true,
+    movesPlan: false,
+    jobOf: async (manager, row: CoatTouchRow) =>
+      jobOfArea(manager, (await findRow(manager, CoatingLayerRow, row.layerId, 'This coat')).areaId),
+    check: assertTouched,
   },
   {
     path: 'jobs',

@@ -20,7 +20,7 @@ export interface RowKind {
   /** Changes the plan of every open job when it changes. */
   readonly movesAllPlans?: true;
   /** Rules between fields; throws a refusal. */
-  readonly check?: (manager: EntityManager, row: never) => Promise<void> | void;
+  readonly check?: (manager: EntityManager, row: never, now: Date) => Promise<void> | void;
   /** Rows that stand as they were logged: neither changed nor removed. */
   readonly isLogged?: (row: never) => boolean;
   /** Rules for taking it away, and what goes with it; throws a refusal. */

@@ -30,7 +30,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
         async (manager) => {
           const made = manager.create(kind.type, { ...kind.defaults, ...body, id, version: 1 });
           const jobId = await findOpenJob(manager, kind, made);
-          await kind.check?.(manager, made as never);
+          await kind.check?.(manager, made as never, room.now());
           await manager.insert(kind.type, made);
           await kind.afterSave?.(manager, made as never, null as never);
           await bringPlansInStep(manager, kind, [jobId], room.now());
@@ -54,7 +54,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
           const after = { ...before, ...changes };
           const jobAfter = await kind.jobOf(manager, after as never);
           if (jobAfter !== jobBefore) await assertJobIsOpen(manager, jobAfter);
-          await kind.check?.(manager, after as never);
+          await kind.check?.(manager, after as never, room.now());
           const saved = await saveChange(manager, kind.type, before, version, changes);
           await kind.afterSave?.(manager, saved as never, before as never);
           // A part that moved to another model changes the plans of both.

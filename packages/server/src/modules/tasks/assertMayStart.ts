@@ -4,17 +4,24 @@ import { HouseStyleRow } from '../../entities/house.ts';
 import { RestorerRow, TaskRow, TimerRow } from '../../entities/work.ts';
 import { ToolRow } from '../../entities/workshop.ts';
 import { refuseAll } from '../../http/errors.ts';
-import { readDryTasks } from '../film/readDryTasks.ts';
+import { readDryTasks, type DryTask } from '../film/readDryTasks.ts';
 import { findRow } from '../rows/versionedRows.ts';
+
+interface Circumstances {
+  readonly staysUntilDone?: boolean;
+  readonly isDryDay?: boolean;
+  /** Of the specimen, where they are read already. */
+  readonly tasks?: readonly DryTask[];
+}
 
 /** Throws every reason why a task may not start now. */
 export async function assertMayStart(
   manager: EntityManager,
   task: TaskRow,
   now: Date,
-  { staysUntilDone = false, isDryDay = false }: { readonly staysUntilDone?: boolean; readonly isDryDay?: boolean } = {},
+  { staysUntilDone = false, isDryDay = false, tasks }: Circumstances = {},
 ): Promise<void> {
-  const ofSpecimen = await readDryTasks(manager, task.specimenId);
+  const ofSpecimen = tasks ?? (await readDryTasks(manager, task.specimenId));
   const inRoom = await manager.findBy(TaskRow, { state: 'doing' });
   const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
   const { zone } = await findRow(manager, HouseStyleRow, 'house', 'The house style');

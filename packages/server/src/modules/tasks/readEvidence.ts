@@ -3,25 +3,22 @@ import { In, type EntityManager } from 'typeorm';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import { PhotoRow } from '../../entities/photo.ts';
 import type { TaskRow } from '../../entities/work.ts';
-import { AreaRow, CoatingLayerRow, SpecimenPartRow, WantRow } from '../../entities/workpiece.ts';
+import { WantRow } from '../../entities/workpiece.ts';
 import { StripPassRow } from '../../entities/workshop.ts';
+import { readCoatEvidence, type CoatRows } from './readCoatEvidence.ts';
 
 /** What there is of a task's specimen that can show that a step was done. */
 export async function readEvidence(
   manager: EntityManager,
   { jobId, specimenId, id }: Pick<TaskRow, 'jobId' | 'specimenId' | 'id'>,
   measures: readonly TaskMeasure[] = [],
-): Promise<Evidence> {
-  const parts = await manager.findBy(SpecimenPartRow, { specimenId });
-  const ofParts = { specimenPartId: In(parts.map((part) => part.id)) };
-  const areas = await manager.findBy(AreaRow, ofParts);
+): Promise<Omit<Evidence, keyof CoatRows> & CoatRows> {
+  const rows = await readCoatEvidence(manager, specimenId);
+  const ofParts = { specimenPartId: In(rows.parts.map((part) => part.id)) };
   const photos = await manager.findBy(PhotoRow, { jobId });
   return {
-    ...{ parts, areas, measures },
-    layers: await manager.find(CoatingLayerRow, {
-      where: { areaId: In(areas.map((area) => area.id)) },
-      order: { seq: 'ASC' },
-    }),
+    ...rows,
+    measures,
     wants: await manager.findBy(WantRow, ofParts),
     // A picture of the whole job shows all its models.
     photos: photos.filter((photo) => photo.specimenId === null || photo.specimenId === specimenId),

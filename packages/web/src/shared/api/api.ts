@@ -26,7 +26,6 @@ import type {
   LogCoat,
   ReadRoom,
   RejectCoat,
-  TouchCoat,
   LogPatch,
   LogPour,
   LogWet,
@@ -52,7 +51,6 @@ import { getNoun, VIEWS } from '@sardonyx/contract';
 import type {
   Casting,
   CoatingLayer,
-  CoatTouch,
   ColourCapture,
   IdentifyCatalogue,
   Job,
@@ -212,10 +210,6 @@ export const api = createApi({
       // A coat ends its step: the gun holds its colour, the room is aired.
       invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers'],
     }),
-    touchCoat: build.mutation<CoatTouch, TouchCoat & { id: string }>({
-      query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/touch`, method: 'POST', body }),
-      invalidatesTags: ['Bench', 'Job'],
-    }),
     keyCoat: build.mutation<CoatingLayer, KeyCoat & { id: string }>({
       query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/key`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
@@ -373,7 +367,7 @@ export const {
   useKeyCoatMutation,
   useLogCoatMutation,
   useReadRoomMutation,
-  useTouchCoatMutation,
+
   useRejectCoatMutation,
   useStartTimerMutation,
   useAcknowledgeTimerMutation,

@@ -1,4 +1,4 @@
-import { listMissingCoats, type Task } from '@sardonyx/core';
+import { listMissingCoats, selectPlannedOf, type Task } from '@sardonyx/core';
 import { useGetShelfQuery } from '../../../shared/api/api.ts';
 import { useJob } from '../JobContext.tsx';
 import { LogCoatForm } from '../stations/finish/LogCoatForm.tsx';
@@ -10,10 +10,7 @@ export function CoatOfTask({ task }: { readonly task: Task }) {
   const [next] = listMissingCoats(task, specimen);
   const part = specimen.parts.find((one) => one.key === task.partKeys[0]);
   if (!next || !part || !shelf) return null;
-  const planned = specimen.layers.filter(
-    (layer) => layer.areaId === next.areaId && layer.stage === 'planned' && layer.kind === next.kind,
-  );
-  const layer = planned.find(({ name }) => task.colours.includes(name)) ?? planned[0];
+  const layer = selectPlannedOf(task, next, specimen.layers);
   return (
     <LogCoatForm
       key={`${next.areaId} ${next.kind} ${next.isMist}`}

@@ -2,20 +2,18 @@ import type { OpenLink } from '@sardonyx/core';
 import { useState } from 'react';
 import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { sayWait } from './sayWait.ts';
 import { useAct } from './useAct.ts';
 
 /** A coat says itself when it bears what comes next: looking at it does not dry it. */
-function CoatWait({ wait: { before, kind, from } }: { readonly wait: Pick<OpenLink, 'before' | 'kind' | 'from'> }) {
+function CoatWait({ wait }: { readonly wait: OpenLink }) {
   return (
-    <div className="border-l-4 border-ink pl-3" role="group" aria-label={`Wait: ${before.title}`}>
+    <div className="border-l-4 border-ink pl-3" role="group" aria-label={`Wait: ${wait.before.title}`}>
       <p>
-        {kind === 'shut'
-          ? `The window of “${before.title}” has shut: key the coat at Finish, then go on.`
-          : from === null
-            ? `“${before.title}” does not dry in a room as cold as this one: warm it, and read the thermometer.`
-            : `“${before.title}” ${kind === 'in the gap' ? 'lifts under another coat' : 'needs time'} until ${formatMoment(from)}, by its sheet, the room and what was touched.`}
+        {sayWait(wait)}
+        {wait.from !== null && ', by its sheet, the room and what was touched'}.
       </p>
-      {kind === 'waiting' && from !== null && (
+      {wait.kind === 'waiting' && wait.from !== null && (
         <p className="text-note text-soft-ink">What a finger finds is said at Finish, under the drying ruler.</p>
       )}
     </div>
@@ -23,11 +21,12 @@ function CoatWait({ wait: { before, kind, from } }: { readonly wait: Pick<OpenLi
 }
 
 /** A wait that is not over, or what was done too long ago: whoever looked says so, and it goes on. */
-export function LookAgain({ wait: { before, kind, from } }: { readonly wait: OpenLink }) {
+export function LookAgain({ wait }: { readonly wait: OpenLink }) {
+  const { before, kind, from } = wait;
   const { act, error, isLoading, clear } = useAct(before.id);
   const [note, setNote] = useState('');
   const isWaiting = kind === 'waiting';
-  if (before.film && kind !== 'too late') return <CoatWait wait={{ before, kind, from }} />;
+  if (before.film && kind !== 'too late') return <CoatWait wait={wait} />;
   return (
     <div className="space-y-2 border-l-4 border-ink pl-3" role="group" aria-label={`Wait: ${before.title}`}>
       <p>

@@ -4,6 +4,7 @@ import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { formatMinutes } from '../../../shared/format.ts';
 import { useJob } from '../JobContext.tsx';
 import { Line } from '../Zones.tsx';
+import { sayWait } from './sayWait.ts';
 import { TaskBody } from './TaskBody.tsx';
 
 interface TaskLineProps {
@@ -70,20 +71,7 @@ function HowItEnded({ task }: { readonly task: Task }) {
 function describeWaits(waits: readonly OpenLink[]): string {
   const [first, ...more] = waits;
   if (!first) return '';
-  const { link, before, kind, from } = first;
-  const words =
-    kind === 'waiting' && from
-      ? `“${before.title}” needs time until ${formatMoment(from)}`
-      : kind === 'waiting'
-        ? `“${before.title}” does not dry in a room as cold as this one`
-        : kind === 'in the gap'
-          ? `The coat of “${before.title}” lifts under another one until ${formatMoment(from!)}`
-          : kind === 'shut'
-            ? `The window of “${before.title}” has shut: key the coat`
-            : kind === 'too late'
-              ? `“${before.title}” was done too long ago: ${link.because}`
-              : `Waits for “${before.title}”: ${link.because}`;
-  return `${words}${more.length ? `; and for ${more.length} more` : ''}`;
+  return `${sayWait(first)}${more.length ? `; and for ${more.length} more` : ''}`;
 }
 
 function Why({ task }: { readonly task: Task }) {

@@ -22,7 +22,7 @@ export function AreaBand({ area, part, now }: AreaBandProps) {
     specimen.layers.filter((layer) => layer.areaId === area.id && layer.stage === stage);
   const [found, applied] = [layersOf('found'), layersOf('applied')];
   const standing = applied.filter(isStanding);
-  const plan = useAreaPlan(area, part)!;
+  const plan = useAreaPlan(area, part);
   const name = nameOfArea(area);
   const stack = computeStack(standing);
   return (
@@ -47,8 +47,8 @@ export function AreaBand({ area, part, now }: AreaBandProps) {
         </figure>
         <div className="min-w-0 flex-1 space-y-2">
           <p className="text-note text-soft-ink">Planned, the outermost on top</p>
-          <BandEditor areaName={name} material={part.material} plan={plan} />
-          {plan.layers.length > 0 && <Build plan={plan} />}
+          {plan && <BandEditor areaName={name} material={part.material} plan={plan} />}
+          {plan && plan.layers.length > 0 && <Build plan={plan} />}
         </div>
       </div>
       <CoatClocks area={area} now={now} />

@@ -1,5 +1,6 @@
 import {
   computeBoxArea,
+  computeTypedArea,
   computeWeighedArea,
   densityOf,
   type Area,
@@ -21,10 +22,6 @@ const FIELDS: Readonly<Record<Way, readonly string[]>> = {
   box: ['Length, mm', 'Width, mm', 'Height, mm'],
   typed: ['cm²'],
 };
-/** Typed without a word of how it was found (planning estimate). */
-const TYPED_SD = 0.15;
-/** Kitchen or letter scales (planning estimate). */
-const SCALES_SD_G = 0.5;
 
 /** What was measured on an area: its finest relief, and how large it is. */
 export function AreaMeasures({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
@@ -111,7 +108,7 @@ function computeSize(way: Way, numbers: readonly (readonly number[])[], part: Sp
   const [first = [], second = [], third = []] = numbers;
   if (![...first, ...second, ...third].every((one) => one > 0) || first.length !== 1)
     return 'Numbers above 0 are wanted.';
-  if (way === 'typed') return { way, value: first[0]!, relativeSd: TYPED_SD };
+  if (way === 'typed') return computeTypedArea(first[0]!);
   if (way === 'box') {
     if (second.length !== 1 || third.length !== 1) return 'Length, width and height are wanted.';
     return computeBoxArea({ lengthMm: first[0]!, widthMm: second[0]!, heightMm: third[0]! }, 'shell');
@@ -119,5 +116,5 @@ function computeSize(way: Way, numbers: readonly (readonly number[])[], part: Sp
   const density = densityOf(part.material);
   if (density === null) return `Nobody can weigh an area of ${part.material}: measure its box.`;
   if (second.length === 0) return 'At least one reading of the wall is wanted.';
-  return computeWeighedArea({ massG: first[0]!, massSdG: SCALES_SD_G, densityGPerCm3: density, wallsMm: second });
+  return computeWeighedArea({ massG: first[0]!, densityGPerCm3: density, wallsMm: second });
 }

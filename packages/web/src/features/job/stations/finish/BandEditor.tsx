@@ -1,8 +1,10 @@
 import { refusePlace, type AreaPlan, type PlannedLayer } from '@sardonyx/core';
 import { useEffect, useEffectEvent, useState } from 'react';
-import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
+import { MinusIcon, PlusIcon } from '../../../../shared/ui/icons.ts';
 import { OrderedList } from '../../../../shared/ui/OrderedList.tsx';
+import { RemoveLayer } from '../survey/RemoveLayer.tsx';
 import { useJob } from '../../JobContext.tsx';
 
 interface BandEditorProps {
@@ -111,7 +113,7 @@ function Coat({ row: { layer, coats: planned, on, pour, ground } }: { readonly r
                 disabled={coats <= Math.max(1, on)}
                 onClick={() => setWished(coats - 1)}
               >
-                −
+                <MinusIcon aria-hidden size={18} />
               </button>
               <span className="figure w-9 text-center" aria-live="polite">
                 {coats}
@@ -123,7 +125,7 @@ function Coat({ row: { layer, coats: planned, on, pour, ground } }: { readonly r
                 disabled={coats >= 12}
                 onClick={() => setWished(coats + 1)}
               >
-                +
+                <PlusIcon aria-hidden size={18} />
               </button>
             </span>
           )}
@@ -156,16 +158,7 @@ function Coat({ row: { layer, coats: planned, on, pour, ground } }: { readonly r
           </span>
         )}
       </span>
-      {!isClosed && on === 0 && (
-        <button
-          type="button"
-          className="quiet-button"
-          aria-label={`Remove ${layer.name}`}
-          onClick={() => void dispatch(deleteRow({ kind: 'layers', row: layer, label: `removed ${layer.name}` }))}
-        >
-          Remove
-        </button>
-      )}
+      {!isClosed && on === 0 && <RemoveLayer layer={layer} />}
     </span>
   );
 }

@@ -1,11 +1,13 @@
-import { answerArea, answerAt, isStanding, type Area, type CoatAct } from '@sardonyx/core';
-import { useKeyCoatMutation, useTouchCoatMutation } from '../../../../shared/api/api.ts';
+import { answerArea, isStanding, judgeSpans, type Area, type CoatAct, type CoatTouch } from '@sardonyx/core';
+import { useKeyCoatMutation } from '../../../../shared/api/api.ts';
 import { readAppError } from '../../../../shared/api/appError.ts';
 import { formatSoon } from '../../../../shared/dates/sayDates.ts';
+import { createRow, deleteRow } from '../../../../shared/edits/editRow.ts';
+import { useAppDispatch } from '../../../../shared/store.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
 import { useJob } from '../../JobContext.tsx';
-import { ACT_WORDS } from './DryingRuler.tsx';
+import { ACT_WORDS, sayBearing } from './sayBearing.ts';
 
 const SHOWN: readonly CoatAct[] = ['touch', 'handle', 'mask', 'decal', 'wear'];
 
@@ -13,49 +15,69 @@ const SHOWN: readonly CoatAct[] = ['touch', 'handle', 'mask', 'decal', 'wear'];
 export function CoatClocks({ area, now }: { readonly area: Area; readonly now: Date }) {
   const { specimen, isClosed } = useJob();
   const [who] = useWho();
-  const [touch, touching] = useTouchCoatMutation();
+  const dispatch = useAppDispatch();
   const [key, keying] = useKeyCoatMutation();
-  const own = specimen.layers.filter((layer) => layer.areaId === area.id && isStanding(layer));
-  const top = own.sort((a, b) => b.seq - a.seq)[0];
+  const own = specimen.layers
+    .filter((layer) => layer.areaId === area.id && isStanding(layer))
+    .sort((a, b) => b.seq - a.seq);
+  const [top] = own;
   const film = specimen.film.filter(({ layerId }) => own.some(({ id }) => id === layerId));
   const last = film.find(({ layerId }) => layerId === top?.id);
   if (!top || !last) return null;
-  const at = now.getTime();
-  const answers = answerArea(film, at);
-  const recoat = answerAt(last.spans.recoat, at);
-  const isShut = !recoat.isAllowed && recoat.changesAt === null && last.spans.recoat.length > 0;
-  const isDry = answerAt(last.spans.touch, at).isAllowed;
-  const say = (test: 'touch' | 'recoat', isReady: boolean) =>
-    void touch({ id: top.id, test, isReady, at: now.toISOString(), who });
-  const error = touching.error ?? keying.error;
+  const answers = answerArea(film, now.getTime());
+  const stateOf = (act: CoatAct) => judgeSpans(last.spans[act], now.getTime()).state;
+  const [recoat, isDry] = [stateOf('recoat'), stateOf('touch') === 'open'];
+  const touches = specimen.touches.filter(({ layerId }) => layerId === top.id);
+  const say = (test: CoatTouch['test'], isReady: boolean) =>
+    void dispatch(
+      createRow({
+        kind: 'coat-touches',
+        body: { layerId: top.id, test, isReady, at: now.toISOString(), who },
+        label: `${top.name}: ${sayTouch({ test, isReady })}`,
+      }),
+    );
   return (
     <div className="space-y-2">
       <ul className="flex flex-wrap gap-x-5 gap-y-1 text-note">
-        {SHOWN.map((act) => {
-          const { isAllowed, changesAt } = answers.find((one) => one.act === act)!;
-          return (
-            <li key={act}>
-              {ACT_WORDS[act]}{' '}
-              <strong className="figure">
-                {isAllowed ? 'now' : changesAt === null ? 'not in this room' : formatSoon(changesAt, now)}
-              </strong>
-            </li>
-          );
-        })}
+        {SHOWN.map((act) => (
+          <li key={act}>
+            {ACT_WORDS[act]} <strong className="figure">{sayBearing(answers, act, now)}</strong>
+          </li>
+        ))}
       </ul>
+      {touches.length > 0 && (
+        <ul className="text-note" aria-label={`What fingers found of ${top.name}`}>
+          {touches.map((touch) => (
+            <li key={touch.id} className="flex flex-wrap items-center gap-x-2">
+              {sayTouch(touch)}, {formatSoon(Date.parse(touch.at), now)}, {touch.who}
+              {!isClosed && (
+                <button
+                  type="button"
+                  className="quiet-button"
+                  onClick={() =>
+                    void dispatch(deleteRow({ kind: 'coat-touches', row: touch, label: `not so: ${sayTouch(touch)}` }))
+                  }
+                >
+                  Take it back<span className="sr-only">: {sayTouch(touch)}</span>
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
       {!isClosed && (
         <div className="flex flex-wrap items-center gap-2" role="group" aria-label={`${top.name}: what a finger finds`}>
           {!isDry && (
-            <button type="button" className="plain-button" onClick={() => say('touch', false)}>
-              Still tacky now
-            </button>
+            <>
+              <button type="button" className="plain-button" onClick={() => say('touch', false)}>
+                Still tacky now
+              </button>
+              <button type="button" className="plain-button" onClick={() => say('touch', true)}>
+                Dry to the touch now
+              </button>
+            </>
           )}
-          {!isDry && (
-            <button type="button" className="plain-button" onClick={() => say('touch', true)}>
-              Dry to the touch now
-            </button>
-          )}
-          {isDry && !recoat.isAllowed && !isShut && (
+          {isDry && (recoat === 'not yet' || recoat === 'gap') && (
             <>
               <button type="button" className="plain-button" onClick={() => say('recoat', false)}>
                 A nail still marks it
@@ -65,14 +87,40 @@ export function CoatClocks({ area, now }: { readonly area: Area; readonly now: D
               </button>
             </>
           )}
-          {isShut && (
-            <button type="button" className="main-button" onClick={() => void key({ id: top.id, who })}>
+          {recoat === 'shut' && (
+            <button
+              type="button"
+              className="main-button"
+              disabled={keying.isLoading}
+              onClick={() => void key({ id: top.id, who, isKeyed: true })}
+            >
               Keyed: rubbed dull and wiped
             </button>
           )}
+          {top.keyedAt !== null && (
+            <>
+              <span>Keyed {formatSoon(Date.parse(top.keyedAt), now)}</span>
+              <button
+                type="button"
+                className="quiet-button"
+                disabled={keying.isLoading}
+                onClick={() => void key({ id: top.id, who, isKeyed: false })}
+              >
+                Not keyed after all
+              </button>
+            </>
+          )}
         </div>
       )}
-      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+      {keying.error !== undefined && <ErrorNote error={readAppError(keying.error)} />}
     </div>
   );
 }
+
+const FOUND: Readonly<Record<CoatTouch['test'], readonly [ready: string, not: string]>> = {
+  touch: ['dry to the touch', 'still tacky'],
+  handle: ['firm in the hand', 'soft in the hand'],
+  recoat: ['a nail leaves no mark', 'a nail still marks it'],
+};
+
+const sayTouch = ({ test, isReady }: Pick<CoatTouch, 'test' | 'isReady'>): string => FOUND[test][isReady ? 0 : 1];

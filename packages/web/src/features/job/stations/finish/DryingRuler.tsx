@@ -1,19 +1,11 @@
-import {
-  answerArea,
-  isStanding,
-  layersUnder,
-  nameOfArea,
-  type AreaAnswer,
-  type CoatAct,
-  type NextCoat,
-} from '@sardonyx/core';
+import { answerArea, isStanding, layersUnder, nameOfArea, type AreaAnswer, type NextCoat } from '@sardonyx/core';
 import { useId, useState } from 'react';
-import { formatSoon } from '../../../../shared/dates/sayDates.ts';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { Twin } from '../../../../shared/ui/Twin.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { chooseScale, listTicks, RULER_SCALES } from './rulerScale.ts';
 import { sayNextCoat } from './NextCoats.tsx';
+import { sayBearing, sayPlace } from './sayBearing.ts';
 
 const WIDTH = 700;
 const AXIS = 30;
@@ -27,18 +19,6 @@ interface DryingRulerProps {
   readonly areaId: string | null;
   readonly onChoose: (areaId: string) => void;
 }
-
-/** What may be done with a coat, in the words of the bench. */
-export const ACT_WORDS: Readonly<Record<CoatAct, string>> = {
-  touch: 'dry to the touch',
-  handle: 'taken in hand',
-  mask: 'masked',
-  unmask: 'tape comes off',
-  recoat: 'another coat',
-  decal: 'decals',
-  bake: 'low bake',
-  wear: 'cured through',
-};
 
 /** Time to the right, a line for each area that something is on or planned for: coats, open windows and gaps. */
 export function DryingRuler({ list, now, areaId, onChoose }: DryingRulerProps) {
@@ -122,7 +102,7 @@ export function DryingRuler({ list, now, areaId, onChoose }: DryingRulerProps) {
           place,
           answers.find(({ act }) => act === 'recoat')!.isAllowed ? 'takes a coat' : 'takes none',
           next ? sayNextCoat(next, now) : 'none is planned',
-          ...(['handle', 'mask', 'decal', 'wear'] as const).map((act) => sayFrom(answers, act, now)),
+          ...(['handle', 'mask', 'decal', 'wear'] as const).map((act) => sayBearing(answers, act, now)),
         ])}
       />
       <span className="sr-only" role="status">
@@ -158,11 +138,10 @@ function useRows(at: number, list: readonly NextCoat[]): RulerRow[] {
     const lies = new Set([...own, ...layersUnder(area, specimen.areas, specimen.layers)].map(({ id }) => id));
     const film = specimen.film.filter(({ layerId }) => lies.has(layerId));
     const answers = answerArea(film, at);
-    const name = nameOfArea(area);
     return [
       {
         areaId: area.id,
-        place: name === 'outside' ? part.name : `${part.name}, ${name}`,
+        place: sayPlace(part, nameOfArea(area)),
         coats: own.flatMap(({ id, name: coat, colourHex, appliedAt }) =>
           appliedAt === null ? [] : [{ id, name: coat, colourHex, at: Date.parse(appliedAt) }],
         ),
@@ -270,11 +249,6 @@ function Stretch({ from, to, xOf, fill, label, isFramed = false }: StretchProps)
     </g>
   );
 }
-
-const sayFrom = (answers: readonly AreaAnswer[], act: CoatAct, now: Date): string => {
-  const { isAllowed, changesAt } = answers.find((one) => one.act === act)!;
-  return isAllowed ? 'now' : changesAt === null ? 'not in this room' : formatSoon(changesAt, now);
-};
 
 const TICK_HOUR = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const TICK_DAY = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric' });

@@ -2,6 +2,7 @@ import type { NextCoat, PlannedLayer } from '@sardonyx/core';
 import { formatSoon } from '../../../../shared/dates/sayDates.ts';
 import { useJob } from '../../JobContext.tsx';
 import { Verdict } from '../../Zones.tsx';
+import { sayPlace } from './sayBearing.ts';
 import { useAreaPlan } from './useAreaPlan.ts';
 
 const NTH = ['', 'first ', 'second ', 'third ', 'fourth ', 'fifth ', 'sixth '];
@@ -12,10 +13,6 @@ function sayCoat({ planned, kind, isMist, nth, of }: NextCoat): string {
   if (isMist) return `mist coat of ${name}`;
   return of > 1 ? `${NTH[nth] ?? `${nth}th `}wet coat of ${name}` : name;
 }
-
-/** Where it goes: the part, and the area where it is not the outside. */
-const sayPlace = ({ part, areaName }: NextCoat): string =>
-  areaName === 'outside' ? part.name : `${part.name}, ${areaName}`;
 
 /** What may be sprayed next on an area, from when to when. */
 export function sayNextCoat(next: NextCoat, now: Date): string {
@@ -51,7 +48,7 @@ export function NextCoats({ list, now }: { readonly list: readonly NextCoat[]; r
   const row = plan?.layers.find(({ layer }) => layer.id === lead.planned?.id);
   return (
     <Verdict rest={[...sayPour(row), ...sayReady(ready)].join(' ')}>
-      {sayPlace(lead)}: {sayNextCoat(lead, now)}.
+      {sayPlace(lead.part, lead.areaName)}: {sayNextCoat(lead, now)}.
     </Verdict>
   );
 }
@@ -71,6 +68,8 @@ const SHOWN = 3;
 
 function sayReady(ready: readonly NextCoat[]): string[] {
   if (ready.length === 0) return [];
-  const names = ready.slice(0, SHOWN).map((one) => `${sayPlace(one)} (${one.planned?.name ?? one.kind})`);
+  const names = ready
+    .slice(0, SHOWN)
+    .map((one) => `${sayPlace(one.part, one.areaName)} (${one.planned?.name ?? one.kind})`);
   return [`Also now: ${names.join(', ')}${ready.length > SHOWN ? ` and ${ready.length - SHOWN} more` : ''}.`];
 }

@@ -1,6 +1,7 @@
 import type { ShelfView } from '@sardonyx/contract';
 import {
   convertProductToLayer,
+  isMadeFor,
   judgeOver,
   layersUnder,
   nameOfArea,
@@ -100,7 +101,9 @@ function listCoats(
 ): ChooserOption[] {
   const pots = shelf.products.map((product) => {
     const ground = planGround({ product, area, areas, layers, material: part.material, products: shelf.products });
-    const { verdict, reason } = ground ? judgeOver(product.binder, ground) : { verdict: 'fine' as const, reason: '' };
+    const { verdict, reason } = isMadeFor(product.kind, ground)
+      ? { verdict: 'fine' as const, reason: '' }
+      : judgeOver(product.binder, ground);
     const pot = describePot(shelf, product);
     return { ...pot, group: GROUPS[verdict], note: verdict === 'fine' ? pot.note : `${pot.note}; ${reason}` };
   });

@@ -14,10 +14,10 @@ export function RoomLine({ now }: { readonly now: Date }) {
   const thermometer = workshop?.instruments.find(({ kind }) => kind === 'room thermometer');
   const { room } = view;
   const type = async () => {
-    const value = Number(tempC.replace(',', '.'));
-    if (tempC.trim() === '' || Number.isNaN(value)) return;
-    await read({ tempC: value, humidity: null });
-    setTempC('');
+    // What is no number the server says in words; what was typed stays.
+    const value = tempC.trim() === '' ? Number.NaN : Number(tempC.replace(',', '.'));
+    const { error: refused } = await read({ tempC: value, humidity: null });
+    if (refused === undefined) setTempC('');
   };
   return (
     <div className="space-y-2">

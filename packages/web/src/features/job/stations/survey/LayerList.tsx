@@ -1,17 +1,17 @@
 import { COAT_OWNERS, isStanding, type CoatingLayer } from '@sardonyx/core';
 import { Select } from '../../../../shared/ui/Select.tsx';
-import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
+import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { formatMoment } from '../../../../shared/dates/sayDates.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { useJob } from '../../JobContext.tsx';
 import { RejectCoat } from '../finish/RejectCoat.tsx';
 import { COAT_OWNER_WORDS } from './AddLayer.tsx';
+import { RemoveLayer } from './RemoveLayer.tsx';
 import { Dab } from '../../../../shared/ui/Dab.tsx';
 
 /** Layers in words, innermost first. Applied ones are part of the log and stay. */
 export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[] }) {
   const { isClosed } = useJob();
-  const dispatch = useAppDispatch();
   if (layers.length === 0) return null;
   return (
     <ol>
@@ -30,16 +30,7 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
           </span>
           {layer.stage === 'found' && <WhoseCoat layer={layer} isClosed={isClosed} />}
           {isStanding(layer) && !isClosed && <RejectCoat layer={layer} />}
-          {layer.stage !== 'applied' && !isClosed && (
-            <button
-              type="button"
-              className="quiet-button"
-              aria-label={`Remove ${layer.name}`}
-              onClick={() => void dispatch(deleteRow({ kind: 'layers', row: layer, label: `removed ${layer.name}` }))}
-            >
-              Remove
-            </button>
-          )}
+          {layer.stage !== 'applied' && !isClosed && <RemoveLayer layer={layer} />}
         </li>
       ))}
     </ol>
