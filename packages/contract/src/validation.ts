@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { isDryingSheet, PART_SIZES } from '@sardonyx/core';
-import { IsInt, Matches, Min, ValidateBy, ValidateIf, type ValidationOptions } from 'class-validator';
+import { IsInt, Matches, ValidateBy, ValidateIf, type ValidationOptions } from 'class-validator';
 
 /** The field may be left out, but when it is there it must pass its other checks: null does not slip through. */
 export function IsChanged(options?: ValidationOptions): PropertyDecorator {
@@ -15,6 +15,25 @@ export function OrNull(options?: ValidationOptions): PropertyDecorator {
 /** The field may be left out or null; anything else must pass its other checks. */
 export function IsChangedOrNull(options?: ValidationOptions): PropertyDecorator {
   return ValidateIf((_, value) => value !== undefined && value !== null, options);
+}
+
+export const A_NUMBER: ValidationOptions = { message: 'Give a number.' };
+export const WHOLE: ValidationOptions = { message: 'Give a whole number.' };
+
+/** What is no number at all is for the check beside it to say: one plain word instead of two that contradict. */
+const isBeyond = (value: unknown, isOver: (one: number) => boolean) => typeof value === 'number' && isOver(value);
+
+export function NotBelow(least: number, options?: ValidationOptions): PropertyDecorator {
+  const validate = (value: unknown) => !isBeyond(value, (one) => one < least);
+  return ValidateBy(
+    { name: 'notBelow', validator: { validate, defaultMessage: () => `Not below ${least}.` } },
+    options,
+  );
+}
+
+export function NotAbove(most: number, options?: ValidationOptions): PropertyDecorator {
+  const validate = (value: unknown) => !isBeyond(value, (one) => one > most);
+  return ValidateBy({ name: 'notAbove', validator: { validate, defaultMessage: () => `Not above ${most}.` } }, options);
 }
 
 /** L*, a*, b*: three numbers that a colour can have. */
@@ -56,7 +75,7 @@ function dayPattern(): RegExp {
 
 /** Part of every PATCH: the version of the row that the change was made from. */
 export class VersionedChange {
-  @IsInt()
-  @Min(1)
+  @IsInt(WHOLE)
+  @NotBelow(1)
   version!: number;
 }

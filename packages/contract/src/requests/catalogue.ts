@@ -25,12 +25,19 @@ import {
   IsNumber,
   IsString,
   Matches,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, IsPartSizes, OrNull, VersionedChange } from '../validation.ts';
+import {
+  IsChanged,
+  IsChangedOrNull,
+  IsPartSizes,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+  WHOLE,
+} from '../validation.ts';
 
 const KEY = /^[a-z][a-z0-9-]{0,29}$/;
 
@@ -40,7 +47,7 @@ class BuiltPart {
   @IsString() @IsNotEmpty({ message: 'Name the part.' }) @MaxLength(60) name!: string;
   @IsIn(PART_ROLES) role!: PartRole;
   @IsIn(MATERIALS) material!: Material;
-  @IsInt({ message: 'How many, as a whole number.' }) @Min(1) @Max(60) count!: number;
+  @IsInt({ message: 'How many, as a whole number.' }) @NotBelow(1) @NotAbove(60) count!: number;
   @IsChanged() @IsIn(PART_SHAPES) shape?: PartShape;
   @IsChanged() @IsPartSizes() sizes?: PartSizes;
 }
@@ -81,8 +88,8 @@ export class CreateCasting extends Built {
   @Matches(/^[A-Za-z0-9/. -]{0,12}$/, { message: 'The number is up to 12 letters, digits, / . -' }) number!: string;
   @IsString() @IsNotEmpty({ message: 'Give the casting a name.' }) @MaxLength(80) name!: string;
   @IsIn(BODY_TYPES) bodyType!: BodyType;
-  @IsNumber({}, { message: 'Length in mm, as a number.' }) @Min(10) @Max(600) lengthMm!: number;
-  @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @Min(5) @Max(500) wheelbaseMm!: number;
+  @IsNumber({}, { message: 'Length in mm, as a number.' }) @NotBelow(10) @NotAbove(600) lengthMm!: number;
+  @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @NotBelow(5) @NotAbove(500) wheelbaseMm!: number;
   @IsString() @MaxLength(500) construction!: string;
   @IsChangedOrNull() @IsIn(CONSTRUCTIONS.map(({ key }) => key)) builtAs?: string | null;
   @IsChangedOrNull() @IsIn(LISTED_SHARES) listed?: ListedShare | null;
@@ -90,14 +97,18 @@ export class CreateCasting extends Built {
 
 /** Parts and joints of a casting as they are to be from now on, from the version of the casting that was changed. */
 export class ChangeBuild extends Built {
-  @IsInt() @Min(1) version!: number;
+  @IsInt(WHOLE) @NotBelow(1) version!: number;
 }
 
 export class ChangeCasting extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Give the casting a name.' }) @MaxLength(80) name?: string;
   @IsChanged() @IsString() @MaxLength(500) construction?: string;
   @IsChanged() @IsString() @MaxLength(2000) history?: string;
-  @IsChanged() @IsNumber({}, { message: 'Length in mm, as a number.' }) @Min(10) @Max(600) lengthMm?: number;
-  @IsChanged() @IsNumber({}, { message: 'Wheelbase in mm, as a number.' }) @Min(5) @Max(500) wheelbaseMm?: number;
+  @IsChanged() @IsNumber({}, { message: 'Length in mm, as a number.' }) @NotBelow(10) @NotAbove(600) lengthMm?: number;
+  @IsChanged()
+  @IsNumber({}, { message: 'Wheelbase in mm, as a number.' })
+  @NotBelow(5)
+  @NotAbove(500)
+  wheelbaseMm?: number;
   @IsChangedOrNull() @IsIn(LISTED_SHARES) listed?: ListedShare | null;
 }

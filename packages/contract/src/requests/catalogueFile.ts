@@ -26,13 +26,11 @@ import {
   IsNumber,
   IsObject,
   IsString,
-  Max,
   MaxLength,
-  Min,
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
-import { OrNull, IsChanged, IsChangedOrNull, IsPartSizes } from '../validation.ts';
+import { A_NUMBER, IsChanged, IsChangedOrNull, IsPartSizes, NotAbove, NotBelow, OrNull, WHOLE } from '../validation.ts';
 import { CreateFeature, CreateFeatureState, CreateSource, CreateVariant } from './identify.ts';
 
 /** A list of rows of one class. */
@@ -47,8 +45,8 @@ function Rows(type: () => new () => object): PropertyDecorator {
 class FileMaker {
   @IsString() @IsNotEmpty() id!: string;
   @IsString() @IsNotEmpty() name!: string;
-  @OrNull() @IsInt() fromYear!: number | null;
-  @OrNull() @IsInt() toYear!: number | null;
+  @OrNull() @IsInt(WHOLE) fromYear!: number | null;
+  @OrNull() @IsInt(WHOLE) toYear!: number | null;
   @IsString() about!: string;
 }
 
@@ -73,8 +71,8 @@ class FileCasting {
   @IsString() @IsNotEmpty() number!: string;
   @IsString() @IsNotEmpty() name!: string;
   @IsIn(BODY_TYPES) bodyType!: BodyType;
-  @IsNumber() lengthMm!: number;
-  @IsNumber() wheelbaseMm!: number;
+  @IsNumber({}, A_NUMBER) lengthMm!: number;
+  @IsNumber({}, A_NUMBER) wheelbaseMm!: number;
   @IsString() construction!: string;
   // Files of older versions say nothing of these.
   @IsChangedOrNull() @IsString() builtAs?: string | null;
@@ -93,7 +91,7 @@ class FileVariantState {
   @IsString() @IsNotEmpty() variantId!: string;
   @IsString() @IsNotEmpty() featureId!: string;
   @IsString() @IsNotEmpty() stateId!: string;
-  @IsNumber() @Min(0) @Max(1) share!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(1) share!: number;
   // Files of older versions say nothing of it.
   @IsChanged() @IsString() @MaxLength(300) origin?: string;
 }
@@ -109,7 +107,7 @@ class FilePart {
   @IsString() @IsNotEmpty() name!: string;
   @IsIn(PART_ROLES) role!: PartRole;
   @IsIn(MATERIALS) material!: Material;
-  @IsInt() @Min(1) @Max(60) count!: number;
+  @IsInt(WHOLE) @NotBelow(1) @NotAbove(60) count!: number;
   @IsString() @MaxLength(300) dependentBits!: string;
   @IsChanged() @IsIn(PART_SHAPES) shape?: PartShape;
   @IsChanged() @IsPartSizes() sizes?: PartSizes;

@@ -28,12 +28,20 @@ import {
   IsObject,
   IsString,
   Matches,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, IsDay, IsDryingSheet, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  IsDay,
+  IsDryingSheet,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+} from '../validation.ts';
 import { PointBody } from './photo.ts';
 
 /** Exactly so many numbers between two bounds. */
@@ -44,8 +52,8 @@ function Numbers(count: number, low: number, high: number): PropertyDecorator {
     ArrayMinSize(count, { message })(object, key as string);
     ArrayMaxSize(count, { message })(object, key as string);
     IsNumber({}, { each: true, message })(object, key as string);
-    Min(low, { each: true, message })(object, key as string);
-    Max(high, { each: true, message })(object, key as string);
+    NotBelow(low, { each: true, message })(object, key as string);
+    NotAbove(high, { each: true, message })(object, key as string);
   };
 }
 const Lab = () => Numbers(3, -150, 150);
@@ -73,7 +81,7 @@ export class CreateCapture {
 class RecipeLineBody {
   @IsString() @IsNotEmpty() productId!: string;
   @IsString() @MaxLength(140) name!: string;
-  @IsNumber() @Min(0) @Max(1000) ml!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(1000) ml!: number;
 }
 
 export class CreateMix {
@@ -85,14 +93,14 @@ export class CreateMix {
   @Lab() targetA!: [number, number, number];
   @IsIn(GEOMETRIES) geometry!: Geometry;
   @IsNumber({}, { message: 'How much is needed, in ml.' })
-  @Min(0.2, { message: 'At least 0.2 ml: less cannot be mixed.' })
-  @Max(200)
+  @NotBelow(0.2, { message: 'At least 0.2 ml: less cannot be mixed.' })
+  @NotAbove(200)
   needMl!: number;
-  @IsNumber() @Min(0.3) @Max(10) tolerance!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0.3) @NotAbove(10) tolerance!: number;
   @IsIn(DOSINGS) dosing!: Dosing;
-  @IsNumber()
-  @Min(0.005, { message: 'A drop is 0.005 to 0.2 ml.' })
-  @Max(0.2, { message: 'A drop is 0.005 to 0.2 ml.' })
+  @IsNumber({}, A_NUMBER)
+  @NotBelow(0.005, { message: 'A drop is 0.005 to 0.2 ml.' })
+  @NotAbove(0.2, { message: 'A drop is 0.005 to 0.2 ml.' })
   doseMl!: number;
   @IsIn(MIX_WAYS) way!: MixWay;
   @IsArray()
@@ -106,8 +114,8 @@ export class CreateMix {
 export class LogPour {
   @IsString() @IsNotEmpty() productId!: string;
   @IsNumber({}, { message: 'How much went in, in ml.' })
-  @Min(0.001, { message: 'Something must have gone in.' })
-  @Max(200)
+  @NotBelow(0.001, { message: 'Something must have gone in.' })
+  @NotAbove(200)
   ml!: number;
   @IsIn(POUR_SOURCES) source!: (typeof POUR_SOURCES)[number];
   @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
@@ -173,21 +181,21 @@ export class AddPot {
   @IsIn(BINDERS) binder!: PaintProduct['binder'];
   @IsIn(FINISHES) gloss!: Finish;
   @Matches(/^#[0-9a-f]{6}$/i, { message: 'A colour like #4d6378.' }) colourHex!: string;
-  @IsNumber({}, { message: 'What is left, in ml.' }) @Min(0) @Max(5000) leftMl!: number;
+  @IsNumber({}, { message: 'What is left, in ml.' }) @NotBelow(0) @NotAbove(5000) leftMl!: number;
   @IsString() @MaxLength(80) place!: string;
 }
 
 export class ChangePot extends VersionedChange {
-  @IsChanged() @IsNumber({}, { message: 'What is left, in ml.' }) @Min(0) @Max(5000) leftMl?: number;
+  @IsChanged() @IsNumber({}, { message: 'What is left, in ml.' }) @NotBelow(0) @NotAbove(5000) leftMl?: number;
   @IsChanged() @IsString() @MaxLength(80) place?: string;
   @IsChangedOrNull() @IsDay() openedOn?: string | null;
 }
 
 export class ChangeProduct extends VersionedChange {
   @IsChanged() @IsIn(FINISHES) gloss?: Finish;
-  @IsChanged() @IsNumber() @Min(0) @Max(1000) pricePerMl?: number;
-  @IsChanged() @IsNumber() @Min(0.5) @Max(5) densityGPerMl?: number;
-  @IsChanged() @IsNumber() @Min(0.005) @Max(0.2) dropMl?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(1000) pricePerMl?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0.5) @NotAbove(5) densityGPerMl?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0.005) @NotAbove(0.2) dropMl?: number;
   /** What its sheet says of drying; null: as its binder usually dries. */
   @IsChangedOrNull()
   @IsDryingSheet({
@@ -217,5 +225,5 @@ export class MeasureColour {
 
 /** What the simulated hand is to pour; real scales only read. */
 export class PourOnScales {
-  @IsNumber() @Min(0.001) @Max(300) grams!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0.001) @NotAbove(300) grams!: number;
 }

@@ -27,12 +27,20 @@ import {
   IsObject,
   IsString,
   Matches,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, IsLab, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  IsLab,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+  WHOLE,
+} from '../validation.ts';
 import { Spread } from './colour.ts';
 import { MeasuredSizeBody } from './measuredSize.ts';
 
@@ -44,13 +52,13 @@ const YEAR_WORDS = { message: 'A year, with a decimal part where it is known: 19
 export class CreateMeasurement {
   @IsString() @IsNotEmpty() specimenId!: string;
   @IsIn(SIZE_NAMES) what!: SizeName;
-  @IsNumber({}, { message: 'The size in mm, as a number.' }) @Min(1) @Max(600) valueMm!: number;
-  @IsNumber() @Min(0) @Max(20) spreadMm!: number;
+  @IsNumber({}, { message: 'The size in mm, as a number.' }) @NotBelow(1) @NotAbove(600) valueMm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(20) spreadMm!: number;
 }
 
 export class ChangeMeasurement extends VersionedChange {
-  @IsChanged() @IsNumber({}, { message: 'The size in mm, as a number.' }) @Min(1) @Max(600) valueMm?: number;
-  @IsChanged() @IsNumber() @Min(0) @Max(20) spreadMm?: number;
+  @IsChanged() @IsNumber({}, { message: 'The size in mm, as a number.' }) @NotBelow(1) @NotAbove(600) valueMm?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(20) spreadMm?: number;
 }
 
 /** A dated statement, about exactly one of casting (with or without variant) and specimen. */
@@ -59,16 +67,16 @@ export class CreateSource {
   @OrNull() @IsString() variantId!: string | null;
   @OrNull() @IsString() specimenId!: string | null;
   @IsString() @IsNotEmpty({ message: 'What does it say?' }) @MaxLength(120) statement!: string;
-  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear!: number | null;
-  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear!: number | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) fromYear!: number | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) toYear!: number | null;
   @IsString() @IsNotEmpty({ message: 'Who says so, and where?' }) @MaxLength(500) origin!: string;
   @IsIn(SOURCE_CERTAINTIES) certainty!: SourceCertainty;
 }
 
 export class ChangeSource extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'What does it say?' }) @MaxLength(120) statement?: string;
-  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear?: number | null;
-  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear?: number | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) fromYear?: number | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) toYear?: number | null;
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Who says so, and where?' }) @MaxLength(500) origin?: string;
   @IsChanged() @IsIn(SOURCE_CERTAINTIES) certainty?: SourceCertainty;
 }
@@ -79,7 +87,7 @@ export class CreateFeature {
   @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label!: string;
   @IsString() @MaxLength(500) howToLook!: string;
   @IsIn(PART_ROLES) partRole!: PartRole;
-  @IsInt() @Min(1) @Max(8) effort!: number;
+  @IsInt(WHOLE) @NotBelow(1) @NotAbove(8) effort!: number;
   @IsString() @MaxLength(120) destroys!: string;
   @IsIn(ALTERATION_GROUPS) group!: AlterationGroup;
 }
@@ -88,7 +96,7 @@ export class ChangeFeature extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label?: string;
   @IsChanged() @IsString() @MaxLength(500) howToLook?: string;
   @IsChanged() @IsIn(PART_ROLES) partRole?: PartRole;
-  @IsChanged() @IsInt() @Min(1) @Max(8) effort?: number;
+  @IsChanged() @IsInt(WHOLE) @NotBelow(1) @NotAbove(8) effort?: number;
   @IsChanged() @IsString() @MaxLength(120) destroys?: string;
   @IsChanged() @IsIn(ALTERATION_GROUPS) group?: AlterationGroup;
 }
@@ -106,8 +114,8 @@ export class CreateFeatureState {
   @Matches(KEY, KEY_WORDS) key!: string;
   @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) label!: string;
   @OrNull() @IsHexColor() colourHex!: string | null;
-  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear!: number | null;
-  @OrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear!: number | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) fromYear!: number | null;
+  @OrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) toYear!: number | null;
   @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) lookAlikes!: string[];
 }
 
@@ -116,8 +124,8 @@ export class ChangeFeatureState extends VersionedChange {
   @IsChangedOrNull() @IsHexColor() colourHex?: string | null;
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => StateColourBody) colour?: StateColourBody | null;
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => MeasuredSizeBody) size?: MeasuredSizeBody | null;
-  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) fromYear?: number | null;
-  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) toYear?: number | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) fromYear?: number | null;
+  @IsChangedOrNull() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) toYear?: number | null;
   @IsChanged() @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) lookAlikes?: string[];
 }
 
@@ -125,21 +133,21 @@ export class CreateVariant {
   @IsString() @IsNotEmpty() castingId!: string;
   @Matches(KEY, KEY_WORDS) key!: string;
   @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) name!: string;
-  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startEarliest!: number;
-  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startLatest!: number;
-  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endEarliest!: number;
-  @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endLatest!: number;
-  @IsNumber() @Min(0) @Max(10) rarity!: number;
+  @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) startEarliest!: number;
+  @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) startLatest!: number;
+  @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) endEarliest!: number;
+  @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) endLatest!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(10) rarity!: number;
   @IsString() @MaxLength(500) rarityEvidence!: string;
 }
 
 export class ChangeVariant extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(120) name?: string;
-  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startEarliest?: number;
-  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) startLatest?: number;
-  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endEarliest?: number;
-  @IsChanged() @IsNumber({}, YEAR_WORDS) @Min(1850) @Max(2100) endLatest?: number;
-  @IsChanged() @IsNumber() @Min(0) @Max(10) rarity?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) startEarliest?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) startLatest?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) endEarliest?: number;
+  @IsChanged() @IsNumber({}, YEAR_WORDS) @NotBelow(1850) @NotAbove(2100) endLatest?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(10) rarity?: number;
   @IsChanged() @IsString() @MaxLength(500) rarityEvidence?: string;
 }
 
@@ -150,7 +158,7 @@ class SheetRowTyped {
 
 class SheetIssueTyped {
   @OrNull() @IsString() @IsNotEmpty() id!: string | null;
-  @OrNull() @IsInt() @Min(1) version!: number | null;
+  @OrNull() @IsInt(WHOLE) @NotBelow(1) version!: number | null;
   @IsString() @MaxLength(200) name!: string;
   @IsString() @MaxLength(80) years!: string;
   @IsString() @MaxLength(20) rarity!: string;
@@ -183,7 +191,7 @@ const SPREAD_WORDS = { message: 'From 0.1 to 5.' };
 const FADING_WORDS = { message: 'From 0.1 to 20.' };
 
 export class ChangeHouseStyle extends VersionedChange {
-  @IsChanged() @IsNumber({}, { message: 'Rarity points, 0 to 10.' }) @Min(0) @Max(10) lossThreshold?: number;
+  @IsChanged() @IsNumber({}, { message: 'Rarity points, 0 to 10.' }) @NotBelow(0) @NotAbove(10) lossThreshold?: number;
   /** Time zone of the bench. */
   @IsChanged() @IsString() @MaxLength(60) zone?: string;
   @IsChangedOrNull()
@@ -193,11 +201,19 @@ export class ChangeHouseStyle extends VersionedChange {
   @IsLab({ each: true })
   colourCard?: [number, number, number][] | null;
   @IsChanged() @IsBoolean() learnsRates?: boolean;
-  @IsChanged() @IsNumber({}, SPREAD_WORDS) @Min(0.1, SPREAD_WORDS) @Max(5, SPREAD_WORDS) colourBatchSd?: number;
-  @IsChanged() @IsNumber({}, FADING_WORDS) @Min(0.1, FADING_WORDS) @Max(20, FADING_WORDS) colourFadingSd?: number;
+  @IsChanged()
+  @IsNumber({}, SPREAD_WORDS)
+  @NotBelow(0.1, SPREAD_WORDS)
+  @NotAbove(5, SPREAD_WORDS)
+  colourBatchSd?: number;
+  @IsChanged()
+  @IsNumber({}, FADING_WORDS)
+  @NotBelow(0.1, FADING_WORDS)
+  @NotAbove(20, FADING_WORDS)
+  colourFadingSd?: number;
 }
 
 export class ChangeHistory extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty(NAME_IT) @MaxLength(60) label?: string;
-  @IsChanged() @IsNumber({}, { message: 'A share, 0 to 1.' }) @Min(0.001) @Max(1) prior?: number;
+  @IsChanged() @IsNumber({}, { message: 'A share, 0 to 1.' }) @NotBelow(0.001) @NotAbove(1) prior?: number;
 }

@@ -1,10 +1,13 @@
 import { PHOTO_SIDES, PHOTO_STAGES, STATIONS, type PhotoSide, type Station } from '@sardonyx/core';
-import { IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
-import { OrNull } from '../validation.ts';
+import { IsIn, IsInt, IsNotEmpty, IsString, Matches, MaxLength } from 'class-validator';
+import { NotAbove, NotBelow, OrNull, WHOLE } from '../validation.ts';
 
 /** Lets phones in for so long. */
 export class OpenPhoneDoor {
-  @IsInt() @Min(1) @Max(12, { message: 'At most twelve hours: it is open for an evening.' }) hours!: number;
+  @IsInt(WHOLE)
+  @NotBelow(1)
+  @NotAbove(12, { message: 'At most twelve hours: it is open for an evening.' })
+  hours!: number;
 }
 
 /** What stands open on the bench; null while no job does. */
@@ -26,7 +29,7 @@ export class EnterByPhone {
 export class BeginPicture {
   @IsString() @IsNotEmpty() jobId!: string;
   @IsIn(PHOTO_STAGES) stage!: (typeof PHOTO_STAGES)[number];
-  @IsInt() @Min(1) @Max(25 * 1024 * 1024, { message: 'At most 25 MB.' }) bytes!: number;
+  @IsInt(WHOLE) @NotBelow(1) @NotAbove(25 * 1024 * 1024, { message: 'At most 25 MB.' }) bytes!: number;
   @IsIn(PHOTO_SIDES) side!: PhotoSide;
 }
 

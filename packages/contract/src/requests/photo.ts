@@ -8,16 +8,14 @@ import {
   IsNotEmpty,
   IsNumber,
   IsString,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
+import { A_NUMBER, IsChanged, IsChangedOrNull, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
 
 export class PointBody {
-  @IsNumber() @Min(-100_000) @Max(100_000) x!: number;
-  @IsNumber() @Min(-100_000) @Max(100_000) y!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(-100_000) @NotAbove(100_000) x!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(-100_000) @NotAbove(100_000) y!: number;
 }
 
 class ControlPointBody {
@@ -61,13 +59,13 @@ export class CreatePhotoMeasure {
   @ValidateNested({ each: true })
   @Type(() => PointBody)
   points!: PointBody[];
-  @IsNumber({}, { message: 'How much nearer, in mm, as a number.' }) @Min(-200) @Max(200) nearerMm!: number;
-  @OrNull() @IsNumber({}, { message: 'The distance in mm, as a number.' }) @Min(30) @Max(10_000) distanceMm!:
+  @IsNumber({}, { message: 'How much nearer, in mm, as a number.' }) @NotBelow(-200) @NotAbove(200) nearerMm!: number;
+  @OrNull() @IsNumber({}, { message: 'The distance in mm, as a number.' }) @NotBelow(30) @NotAbove(10_000) distanceMm!:
     number | null;
 }
 
 export class ChangePhotoMeasure extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(80) label?: string;
-  @IsChanged() @IsNumber() @Min(-200) @Max(200) nearerMm?: number;
-  @IsChangedOrNull() @IsNumber() @Min(30) @Max(10_000) distanceMm?: number | null;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(-200) @NotAbove(200) nearerMm?: number;
+  @IsChangedOrNull() @IsNumber({}, A_NUMBER) @NotBelow(30) @NotAbove(10_000) distanceMm?: number | null;
 }

@@ -34,12 +34,20 @@ import {
   IsObject,
   IsString,
   Matches,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, IsDay, OrNull, VersionedChange } from '../validation.ts';
+import {
+  IsChanged,
+  IsChangedOrNull,
+  IsDay,
+  NotAbove,
+  A_NUMBER,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+  WHOLE,
+} from '../validation.ts';
 import { MeasuredSizeBody } from './measuredSize.ts';
 
 /** Several rules under one name, for fields that are made and changed alike. */
@@ -72,15 +80,20 @@ const PIN_WORDS = { message: 'A pin stands on a view of the drawing or on a phot
 const MEASURED_WORDS = { message: 'What was measured, as a number.' };
 
 const IsPinPlace = () => every(IsChangedOrNull(), Matches(PIN_PLACE, PIN_WORDS));
-const IsPinCoordinate = () => every(IsChangedOrNull(), IsNumber(), Min(-50), Max(1000));
+const IsPinCoordinate = () => every(IsChangedOrNull(), IsNumber({}, A_NUMBER), NotBelow(-50), NotAbove(1000));
 const IsMeasuredValue = () =>
-  every(IsChangedOrNull(), IsNumber({}, MEASURED_WORDS), Min(-10000, MEASURED_WORDS), Max(10000, MEASURED_WORDS));
+  every(
+    IsChangedOrNull(),
+    IsNumber({}, MEASURED_WORDS),
+    NotBelow(-10000, MEASURED_WORDS),
+    NotAbove(10000, MEASURED_WORDS),
+  );
 
 export class CreateFinding {
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsIn(FINDING_KINDS) kind!: FindingKind;
   @IsChanged() @IsString() @MaxLength(60) feature?: string;
-  @IsInt() @Min(1) @Max(3) severity!: number;
+  @IsInt(WHOLE) @NotBelow(1) @NotAbove(3) severity!: number;
   @IsString() @MaxLength(500) note!: string;
   @IsPinPlace() pinnedTo?: string | null;
   @IsPinCoordinate() pinX?: number | null;
@@ -94,7 +107,7 @@ export class CreateFinding {
 export class ChangeFinding extends VersionedChange {
   @IsChanged() @IsIn(FINDING_KINDS) kind?: FindingKind;
   @IsChanged() @IsString() @MaxLength(60) feature?: string;
-  @IsChanged() @IsInt() @Min(1) @Max(3) severity?: number;
+  @IsChanged() @IsInt(WHOLE) @NotBelow(1) @NotAbove(3) severity?: number;
   @IsChanged() @IsString() @MaxLength(500) note?: string;
   @IsPinPlace() pinnedTo?: string | null;
   @IsPinCoordinate() pinX?: number | null;

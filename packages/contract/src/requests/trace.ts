@@ -18,17 +18,15 @@ import {
   IsNumber,
   IsObject,
   IsString,
-  Max,
   MaxLength,
-  Min,
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
-import { OrNull, VersionedChange } from '../validation.ts';
+import { A_NUMBER, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
 
 class PlaceBody {
-  @IsNumber() @Min(-50) @Max(700) x!: number;
-  @IsNumber() @Min(-50) @Max(700) y!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(-50) @NotAbove(700) x!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(-50) @NotAbove(700) y!: number;
 }
 
 class TraceNodeBody extends PlaceBody {
@@ -46,10 +44,10 @@ class TracedShapeBody {
 
 class PhotoFitBody {
   @IsString() @IsNotEmpty() photoId!: string;
-  @IsNumber() a!: number;
-  @IsNumber() b!: number;
-  @IsNumber() dx!: number;
-  @IsNumber() dy!: number;
+  @IsNumber({}, A_NUMBER) a!: number;
+  @IsNumber({}, A_NUMBER) b!: number;
+  @IsNumber({}, A_NUMBER) dx!: number;
+  @IsNumber({}, A_NUMBER) dy!: number;
   @IsBoolean() isMirrored!: boolean;
 }
 
@@ -71,8 +69,8 @@ class JointPlaceBody extends PlaceBody {
 }
 
 class TraceBody {
-  @IsNumber() @Min(1) @Max(600) widthMm!: number;
-  @IsNumber() @Min(1) @Max(600) heightMm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(600) widthMm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(600) heightMm!: number;
   @IsObject() @ValidateNested() @Type(() => PlaceBody) underAt!: PlaceBody;
   @OrNull() @IsObject() @ValidateNested() @Type(() => PhotoFitBody) photo!: PhotoFitBody | null;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TracedShapeBody) shapes!: TracedShapeBody[];

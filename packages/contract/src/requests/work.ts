@@ -31,13 +31,20 @@ import {
   IsNumber,
   IsObject,
   IsString,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
 import { PointBody } from './photo.ts';
-import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+  WHOLE,
+} from '../validation.ts';
 
 /** What a restorer does with a step. */
 export const TASK_ACTIONS = ['start', 'done', 'done otherwise', 'not needed', 'take back', 'looked', 'note'] as const;
@@ -45,7 +52,7 @@ export type TaskAction = (typeof TASK_ACTIONS)[number];
 
 class MeasureTaken {
   @IsIn(['length', 'diameter']) what!: TaskMeasure['what'];
-  @IsNumber({}, { message: 'Give it in mm.' }) @Min(0.01) @Max(1000) valueMm!: number;
+  @IsNumber({}, { message: 'Give it in mm.' }) @NotBelow(0.01) @NotAbove(1000) valueMm!: number;
 }
 
 export class ActOnTask {
@@ -96,11 +103,11 @@ export class KeyCoat {
 
 /** What the workroom is like now, read off by a person. */
 export class ReadRoom {
-  @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @Min(-20) @Max(60) tempC!: number;
+  @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @NotBelow(-20) @NotAbove(60) tempC!: number;
   @OrNull()
   @IsNumber({}, { message: 'Give the humidity in percent.' })
-  @Min(0, { message: 'Not below 0 %.' })
-  @Max(100, { message: 'Not above 100 %.' })
+  @NotBelow(0, { message: 'Not below 0 %.' })
+  @NotAbove(100, { message: 'Not above 100 %.' })
   humidity!: number | null;
 }
 
@@ -112,15 +119,15 @@ export class LogCoat {
   @IsChanged() @IsBoolean() isMist?: boolean;
   /** Why it goes on although relief fills in; it goes into the record. */
   @IsChanged() @IsString() @MaxLength(200) overBecause?: string;
-  @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @Min(-20) @Max(250) tempC!: number;
+  @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @NotBelow(-20) @NotAbove(250) tempC!: number;
   @IsISO8601({ strict: true }, { message: 'Give the day and time it went on.' }) appliedAt!: string;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
   @IsString() @MaxLength(300) note!: string;
 }
 
 class SizeOfArea {
-  @IsNumber({}, { message: 'Give it in cm².' }) @Min(0.01) @Max(10_000) value!: number;
-  @IsNumber() @Min(0) @Max(2) relativeSd!: number;
+  @IsNumber({}, { message: 'Give it in cm².' }) @NotBelow(0.01) @NotAbove(10_000) value!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(2) relativeSd!: number;
   @IsIn(AREA_WAYS) way!: AreaWay;
 }
 
@@ -140,7 +147,7 @@ export class CreateArea {
   @IsIn(AREA_KINDS) kind!: AreaKind;
   @IsString() @IsNotEmpty({ message: 'Name the area.' }) @MaxLength(60) name!: string;
   @IsBoolean() crossesSeam!: boolean;
-  @OrNull() @IsNumber() @Min(1) @Max(5000) reliefUm!: number | null;
+  @OrNull() @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(5000) reliefUm!: number | null;
   @OrNull() @IsObject() @ValidateNested() @Type(() => SizeOfArea) size!: SizeOfArea | null;
   @OrNull() @IsObject() @ValidateNested() @Type(() => OutlineOfArea) outline!: OutlineOfArea | null;
 }
@@ -148,7 +155,7 @@ export class CreateArea {
 export class ChangeArea extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the area.' }) @MaxLength(60) name?: string;
   @IsChanged() @IsBoolean() crossesSeam?: boolean;
-  @IsChangedOrNull() @IsNumber() @Min(1) @Max(5000) reliefUm?: number | null;
+  @IsChangedOrNull() @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(5000) reliefUm?: number | null;
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => SizeOfArea) size?: SizeOfArea | null;
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => OutlineOfArea) outline?: OutlineOfArea | null;
 }
@@ -157,28 +164,28 @@ export class ChangeArea extends VersionedChange {
 export class CreateLayer {
   @IsString() @IsNotEmpty() areaId!: string;
   @IsIn(['found', 'planned']) stage!: 'found' | 'planned';
-  @IsInt() @Min(0) @Max(40) seq!: number;
+  @IsInt(WHOLE) @NotBelow(0) @NotAbove(40) seq!: number;
   @IsIn(LAYER_KINDS) kind!: LayerKind;
   @IsString() @IsNotEmpty({ message: 'Name the layer.' }) @MaxLength(80) name!: string;
   @IsHexColor() colourHex!: string;
-  @IsNumber() @Min(0.1) @Max(2000) thicknessUm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0.1) @NotAbove(2000) thicknessUm!: number;
   @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin!:
     'measured' | 'product sheet' | 'planning estimate';
   @OrNull() @IsString() productId!: string | null;
   @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
   /** Wet coats; left out or null: until it hides what is below. */
-  @IsChangedOrNull() @IsInt() @Min(1) @Max(12) coats?: number | null;
+  @IsChangedOrNull() @IsInt(WHOLE) @NotBelow(1) @NotAbove(12) coats?: number | null;
 }
 
 export class ChangeLayer extends VersionedChange {
-  @IsChanged() @IsInt() @Min(0) @Max(40) seq?: number;
+  @IsChanged() @IsInt(WHOLE) @NotBelow(0) @NotAbove(40) seq?: number;
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(80) name?: string;
   @IsChanged() @IsHexColor() colourHex?: string;
-  @IsChanged() @IsNumber() @Min(0.1) @Max(2000) thicknessUm?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0.1) @NotAbove(2000) thicknessUm?: number;
   @IsChanged() @IsIn(['measured', 'product sheet', 'planning estimate']) thicknessOrigin?:
     'measured' | 'product sheet' | 'planning estimate';
   @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
-  @IsChangedOrNull() @IsInt() @Min(1) @Max(12) coats?: number | null;
+  @IsChangedOrNull() @IsInt(WHOLE) @NotBelow(1) @NotAbove(12) coats?: number | null;
 }
 
 export class StartTimer {
@@ -186,5 +193,5 @@ export class StartTimer {
   @OrNull() @IsString() taskId!: string | null;
   @IsString() @IsNotEmpty() @MaxLength(120) label!: string;
   @IsIn(TIMER_KINDS) kind!: TimerKind;
-  @IsNumber() @Min(0.05) @Max(60 * 24 * 60) minutes!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0.05) @NotAbove(60 * 24 * 60) minutes!: number;
 }

@@ -29,12 +29,19 @@ import {
   IsObject,
   IsString,
   Matches,
-  Max,
   MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator';
-import { IsChanged, IsChangedOrNull, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+  WHOLE,
+} from '../validation.ts';
 
 export class CreateTool {
   @IsString() @IsNotEmpty({ message: 'Name the tool.' }) @MaxLength(80) name!: string;
@@ -58,7 +65,7 @@ export class TakeUsualThings {
   @IsArray() @IsIn(USUAL(USUAL_THINGS.tools), { each: true }) tools!: string[];
   @IsArray() @IsIn(USUAL(USUAL_THINGS.vessels), { each: true }) vessels!: string[];
   @IsArray() @IsIn(USUAL(USUAL_THINGS.paints), { each: true }) paints!: string[];
-  @IsNumber({}, IN_EACH) @Min(0.1, IN_EACH) @Max(1000, IN_EACH) leftMl!: number;
+  @IsNumber({}, IN_EACH) @NotBelow(0.1, IN_EACH) @NotAbove(1000, IN_EACH) leftMl!: number;
 }
 
 const SIZE = { message: 'Inside, in mm, above 0.' };
@@ -66,40 +73,40 @@ const SIZE = { message: 'Inside, in mm, above 0.' };
 export class CreateVessel {
   @IsString() @IsNotEmpty({ message: 'Name the vessel.' }) @MaxLength(80) name!: string;
   @IsIn(VESSEL_MATERIALS) material!: VesselRecord['material'];
-  @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) lengthMm!: number;
-  @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) widthMm!: number;
-  @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) depthMm!: number;
+  @IsNumber({}, SIZE) @NotBelow(5, SIZE) @NotAbove(1000) lengthMm!: number;
+  @IsNumber({}, SIZE) @NotBelow(5, SIZE) @NotAbove(1000) widthMm!: number;
+  @IsNumber({}, SIZE) @NotBelow(5, SIZE) @NotAbove(1000) depthMm!: number;
   @IsBoolean() isRound!: boolean;
 }
 
 export class ChangeVessel extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty({ message: 'Name the vessel.' }) @MaxLength(80) name?: string;
-  @IsChanged() @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) lengthMm?: number;
-  @IsChanged() @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) widthMm?: number;
-  @IsChanged() @IsNumber({}, SIZE) @Min(5, SIZE) @Max(1000) depthMm?: number;
+  @IsChanged() @IsNumber({}, SIZE) @NotBelow(5, SIZE) @NotAbove(1000) lengthMm?: number;
+  @IsChanged() @IsNumber({}, SIZE) @NotBelow(5, SIZE) @NotAbove(1000) widthMm?: number;
+  @IsChanged() @IsNumber({}, SIZE) @NotBelow(5, SIZE) @NotAbove(1000) depthMm?: number;
 }
 
 export class CreateBath {
   @IsString() @IsNotEmpty({ message: 'Choose the vessel.' }) vesselId!: string;
   @IsIn(BATH_KINDS) kind!: BathKind;
-  @IsNumber() @Min(0.05) @Max(50) litres!: number;
-  @IsNumber() @Min(0) @Max(500) gramsPerLitre!: number;
-  @IsNumber() @Min(0) @Max(60) waterC!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0.05) @NotAbove(50) litres!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(500) gramsPerLitre!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(60) waterC!: number;
   @IsISO8601({ strict: true }) madeAt!: string;
 }
 
 export class ChangeBath extends VersionedChange {
   /** Topped up: what stands in the vessel now, and how strong. */
-  @IsChanged() @IsNumber() @Min(0.05) @Max(50) litres?: number;
-  @IsChanged() @IsNumber() @Min(0) @Max(500) gramsPerLitre?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0.05) @NotAbove(50) litres?: number;
+  @IsChanged() @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(500) gramsPerLitre?: number;
   @IsChangedOrNull() @IsISO8601({ strict: true }) endedAt?: string | null;
 }
 
 class DippedSize {
-  @IsNumber() @Min(1) @Max(1000) lengthMm!: number;
-  @IsNumber() @Min(1) @Max(1000) widthMm!: number;
-  @IsNumber() @Min(1) @Max(1000) heightMm!: number;
-  @IsNumber() @Min(0) @Max(5000) volumeMl!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(1000) lengthMm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(1000) widthMm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(1) @NotAbove(1000) heightMm!: number;
+  @IsNumber({}, A_NUMBER) @NotBelow(0) @NotAbove(5000) volumeMl!: number;
 }
 
 /** Stripper goes on, or the part goes in: a pass begins, with its own clock. */
@@ -107,11 +114,11 @@ export class BeginPass {
   @IsString() @IsNotEmpty() taskId!: string;
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsIn(STRIP_METHODS) method!: StripMethod;
-  @IsInt() @Min(1) @Max(20) layers!: number;
+  @IsInt(WHOLE) @NotBelow(1) @NotAbove(20) layers!: number;
   @OrNull() @IsString() bathId!: string | null;
-  @IsNumber()
-  @Min(0.1, { message: 'At least some seconds.' })
-  @Max(240, { message: 'At most four hours: it is watched.' })
+  @IsNumber({}, A_NUMBER)
+  @NotBelow(0.1, { message: 'At least some seconds.' })
+  @NotAbove(240, { message: 'At most four hours: it is watched.' })
   minutes!: number;
   @OrNull() @IsObject() @ValidateNested() @Type(() => DippedSize) size!: DippedSize | null;
   @IsString() @IsNotEmpty({ message: 'Say who does it.' }) @MaxLength(80) who!: string;
@@ -146,7 +153,7 @@ export class ChangeInstrument extends VersionedChange {
 
 /** The dial of the simulated oven; null switches it off. */
 export class TurnDial {
-  @OrNull() @IsNumber() @Min(30) @Max(230) setC!: number | null;
+  @OrNull() @IsNumber({}, A_NUMBER) @NotBelow(30) @NotAbove(230) setC!: number | null;
 }
 
 /** What the house answers to one school. */

@@ -72,7 +72,9 @@ export function computeSpans(coat: DryingCoat): Readonly<Record<CoatAct, readonl
 /** A coat whose last window has shut takes the next one again when it was rubbed dull since. */
 function reopen(spans: Span[], keyedAt: number | null): Span[] {
   const shut = spans.at(-1)?.to ?? null;
-  return keyedAt === null || shut === null || keyedAt < shut ? spans : [...spans, { from: keyedAt, to: null }];
+  if (keyedAt === null || shut === null || keyedAt < shut) return spans;
+  // The next coat is logged by the minute: one that goes on in the minute of the rubbing comes after it.
+  return [...spans, { from: Math.floor(keyedAt / 60_000) * 60_000, to: null }];
 }
 
 /** Covered in its last window it has nothing more to say; covered wet in wet it dries on as one film with what lies on it. */

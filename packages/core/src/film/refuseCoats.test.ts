@@ -117,6 +117,10 @@ describe('a coat is refused outside the windows of what lies below', () => {
     const grey = coat(lacquer, 0);
     expect(codes(enamel, 30, [grey])).deep.equal(['window-shut']);
     expect(codes(enamel, 30, [coat(lacquer, 0, { keyedAt: at(29).toISOString() })])).deep.equal([]);
+    // Rubbed forty seconds past the minute, sprayed and logged in that minute: the log knows no seconds.
+    const rubbed = new Date(at(30).getTime() + 40_000).toISOString();
+    expect(codes(enamel, 30, [coat(lacquer, 0, { keyedAt: rubbed })])).deep.equal([]);
+    expect(codes(enamel, 29.9, [coat(lacquer, 0, { keyedAt: rubbed })])).not.deep.equal([]);
     const keying = (hours: number, isOutermost = true) =>
       checkKeying(
         { name: 'Light grey', isOutermost, spans: describeStandingCoats([grey], rows())[0]!.spans },

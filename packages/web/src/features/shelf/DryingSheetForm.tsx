@@ -33,10 +33,9 @@ export function DryingSheetForm({ product }: { readonly product: PaintProduct })
   };
   const read = () => {
     const sheet = readSheet(texts);
-    if (!isDryingSheet(sheet))
-      return setProblem(
-        'Not saved: each needs a time ("20 min", "3 h", "2 d"), and a window ends after it begins and before the next one.',
-      );
+    const unread = FIELDS.filter(([name]) => !isReadable(name, texts[name])).map(([, label]) => `“${label}”`);
+    if (unread.length > 0) return setProblem(`${unread.join(', ')}: a time is wanted, as 20 min, 3 h, 2 d.`);
+    if (!isDryingSheet(sheet)) return setProblem('A window ends after it begins, and before the next one begins.');
     void save(sheet);
   };
   return (
@@ -82,7 +81,7 @@ export function DryingSheetForm({ product }: { readonly product: PaintProduct })
       </div>
       {problem && (
         <div className="sm:col-span-2">
-          <ErrorNote error={{ kind: 'refused', message: problem }} />
+          <ErrorNote error={{ kind: 'bad input', message: problem }} />
         </div>
       )}
     </form>
@@ -99,6 +98,12 @@ function readMinutes(text: string): number {
   if (!found) return Number.NaN;
   return Number(found[1]!.replace(',', '.')) * UNITS[(found[2] ?? 'min') as keyof typeof UNITS];
 }
+
+/** These may be left empty: one window only, tape for as long as it likes. */
+const isReadable = (name: FieldName, text: string) =>
+  text.trim() === ''
+    ? name === 'wet' || name === 'unmask'
+    : text.split(/[–-]/).every((piece, i) => (i > 0 && piece.trim() === '') || !Number.isNaN(readMinutes(piece)));
 
 function writeSheet({ spans }: DryingSheet): Record<FieldName, string> {
   const from = (act: CoatAct) => writeMinutes(spans[act][0]!.fromMin);

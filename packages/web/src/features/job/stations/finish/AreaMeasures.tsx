@@ -9,7 +9,7 @@ import {
 } from '@sardonyx/core';
 import { useState } from 'react';
 import { Autosaved } from '../../../../shared/form/Autosaved.tsx';
-import { changeRow } from '../../../../shared/edits/editRow.ts';
+import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
@@ -81,6 +81,17 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
               Reckon with it
             </button>
           </div>
+          {area.kind === 'mask' && (
+            <button
+              type="button"
+              className="quiet-button"
+              onClick={() =>
+                void dispatch(deleteRow({ kind: 'areas', row: area, label: `${part.name}: ${area.name} taken away` }))
+              }
+            >
+              Take this area away
+            </button>
+          )}
           {area.size && (
             <button type="button" className="quiet-button" onClick={() => void keep(null)}>
               By the drawing again

@@ -1,6 +1,7 @@
 import { nameOfArea, type SpecimenPart } from '@sardonyx/core';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { useJob } from '../../JobContext.tsx';
+import { AddArea } from './AddArea.tsx';
 import { AreaBand } from './AreaBand.tsx';
 import { LogCoatForm } from './LogCoatForm.tsx';
 
@@ -33,6 +34,7 @@ export function PartCoats({ part, now, areaId, onChoose }: PartCoatsProps) {
         )}
       </div>
       <AreaBand key={area.id} area={area} part={part} now={now} />
+      {!isClosed && <AddArea part={part} />}
       {!isClosed && <LogCoatForm part={part} areas={areas} first={{ areaId: area.id, productId: '' }} />}
     </section>
   );
