@@ -59,26 +59,42 @@ describe('Finish on an empty bench, clumsily', function () {
     await page.getByText('19.5 °C').waitFor();
   });
 
-  it('takes an area, refuses it twice and without a name, and takes it away again', async () => {
-    const area = region().getByRole('button', { name: /^Another area on/ });
-    await area.click();
-    const add = region().getByRole('button', { name: 'Add the area' });
+  it('takes areas, refuses one twice and without a name, and takes them away again', async () => {
+    const areas = test.page.getByRole('region', { name: 'Areas of the body' });
+    const more = areas.getByRole('button', { name: 'Another area on the body' });
+    const add = areas.getByRole('button', { name: /^Add (it by its name|the area)$/ });
+    await more.click();
     await add.click();
-    await region().getByText('Name the area.').waitFor();
+    await areas.getByText('Name the area.').waitFor();
     for (const [name, answer] of [
       ['stripe', null],
       ['stripe', 'Give it another name.'],
       ['roof', null],
     ] as const) {
-      await region().getByLabel('What it is called').fill(name);
+      if (await more.count()) await more.click();
+      await areas.getByLabel('What it is called').fill(name);
       await add.click();
-      if (answer) await region().getByText(answer).waitFor();
-      else await region().getByRole('radio', { name, exact: true }).waitFor();
+      if (answer) await areas.getByText(answer).waitFor();
+      else await region().getByRole('radio', { name, exact: true, checked: true }).waitFor();
     }
-    await region().getByRole('radio', { name: 'roof', exact: true }).click();
+    await areas.getByText(/Nobody has drawn where the roof ends/).waitFor();
+    await more.click();
+    await areas.getByRole('radio', { name: 'the underside' }).click();
+    await add.click();
+    await region().getByRole('radio', { name: 'underside', exact: true, checked: true }).waitFor();
+    await more.click();
+    expect(await areas.getByRole('radio', { name: 'the underside' }).count()).equal(0);
+    await areas.getByRole('button', { name: 'Leave it' }).click();
+    for (const name of ['roof', 'underside']) {
+      await region().getByRole('radio', { name, exact: true }).click();
+      await region().getByRole('button', { name: 'Measured on it' }).click();
+      await region().getByRole('button', { name: 'Take this area away' }).click();
+      await region().getByRole('radio', { name, exact: true }).waitFor({ state: 'detached' });
+    }
+    // Of a face that a casting has by itself there is no such word.
+    await region().getByRole('radio', { name: 'inside', exact: true }).click();
     await region().getByRole('button', { name: 'Measured on it' }).click();
-    await region().getByRole('button', { name: 'Take this area away' }).click();
-    await region().getByRole('radio', { name: 'roof', exact: true }).waitFor({ state: 'detached' });
+    expect(await region().getByRole('button', { name: 'Take this area away' }).count()).equal(0);
   });
 
   it('plans a colour before there is a ground, is refused on bare metal, and plans the ground after all', async () => {

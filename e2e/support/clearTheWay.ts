@@ -15,11 +15,6 @@ export async function clearTheWay(
 ): Promise<Task> {
   const read = async <T>(path: string) => (await (await request.get(`${address}/api/${path}`)).json()) as T;
   const post = async (path: string, data: object = {}) => request.post(`${address}/api/${path}`, { data });
-  const cleanTheGun = async () => {
-    const gun = (await read<WorkshopView>('workshop')).tools.find(({ kind }) => kind === 'airbrush')!;
-    const data = { version: gun.version, state: 'ready', holds: '' };
-    await request.patch(`${address}/api/tools/${gun.id}`, { data });
-  };
   for (let acts = 0; acts < MOST_ACTS; acts++) {
     const { tasks } = await read<JobView>(`jobs/${jobId}`);
     const wanted = tasks.find(isWanted);
@@ -43,10 +38,17 @@ export async function clearTheWay(
     } else if (code === 'in-gap') benchOf(address).pass(12 * 60);
     else if (code === 'spark-beside-vapour' || code === 'vapour-beside-spark')
       for (const timer of (await read<TimersView>('timers')).timers) await post(`timers/${timer.id}/acknowledge`);
-    else if (code === 'gun-not-clean') await cleanTheGun();
+    else if (code === 'gun-not-clean') await cleanTheGun(request, address);
     else throw new Error(`${next.key}: ${message}`);
   }
   throw new Error(`Not there after ${MOST_ACTS} acts.`);
+}
+
+/** Rinsed and ready, as somebody who has just done it says in the workshop. */
+export async function cleanTheGun(request: APIRequestContext, address: string): Promise<void> {
+  const { tools } = (await (await request.get(`${address}/api/workshop`)).json()) as WorkshopView;
+  const gun = tools.find(({ kind }) => kind === 'airbrush')!;
+  await request.patch(`${address}/api/tools/${gun.id}`, { data: { version: gun.version, state: 'ready', holds: '' } });
 }
 
 function listBefore(task: Task, tasks: readonly Task[]): Task[] {

@@ -340,10 +340,17 @@ export { workOutBehind } from './construction/workOutBehind.ts';
 // Paint films
 export { answerArea, type AreaAnswer, type FilmSpans, type StandingCoat } from './film/answerArea.ts';
 export { layersUnder } from './film/layersUnder.ts';
+export { meetCoats } from './film/meetCoats.ts';
+export { isEarlyField } from './film/isEarlyField.ts';
+export { priceSchools } from './film/orderOfColours.ts';
 export { checkCoat } from './film/checkCoat.ts';
 export { checkKeying } from './film/checkKeying.ts';
 export { completeProduct } from './film/completeProduct.ts';
-export { computePaint } from './film/computePaint.ts';
+export { computePaint, computePlannedPaint } from './film/computePaint.ts';
+export { drawFields } from './film/drawFields.ts';
+export { closeField, snapToPart } from './film/closeField.ts';
+export { measureMaskEdges } from './film/measureMaskEdges.ts';
+export { type ColourOrder, type ColourEdge } from './film/orderColours.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { convertProductKind, convertProductToLayer } from './film/convertProductToLayer.ts';
 export { judgeSpans } from './film/judgeSpans.ts';

@@ -113,7 +113,7 @@ describe('colour on bare metal', () => {
           typeof checkCoat
         >[0]['product'],
         appliedAt: new Date('2026-01-02T10:00:00Z'),
-        ...{ under: [], standing: [], products: [], isMist: false, reliefUm: null, overBecause: '' },
+        ...{ under: [], taped: [], standing: [], products: [], isMist: false, reliefUm: null, overBecause: '' },
         layers: [{ stage: 'found', kind: 'colour', seq: 0 }] as unknown as Parameters<typeof checkCoat>[0]['layers'],
       }).map(({ code }) => code);
     expect(attempt([])).deep.equal([]);

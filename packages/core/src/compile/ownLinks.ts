@@ -3,6 +3,7 @@ import type { TaskAct } from '../model/taskActs.ts';
 import type { TaskTag } from '../model/taskTags.ts';
 import { listBits, type BitSet } from '../numeric/bitSet.ts';
 import type { PlanInput, TaskDraft } from './planTypes.ts';
+import type { SchoolOption } from '../model/school.ts';
 import { chooseOption } from '../schools/schools.ts';
 
 /** A link that needs more than tags: by the places of the tasks. */
@@ -133,18 +134,51 @@ function linkPaint(withTag: WithTag): OwnLink[] {
   ];
 }
 
-/**
- * O21: of two colours over the body colour the light one first, unless S8 goes by the masking: then the one that is on more
- * places, so that one masking serves them all. By covering power they go on in the order in which they are planned.
- */
-function linkColours(withTag: WithTag, { decisions }: PlanInput): OwnLink[] {
+const ORDER_BECAUSE: Readonly<Record<SchoolOption<'S8'>, string>> = {
+  'light to dark': 'dark covers light, not the other way round',
+  'by masking effort': 'in that order least is masked',
+  'by covering power': 'what covers worst goes on while the ground is light',
+  'the cheapest': 'in that order tape, coats and gun take the fewest minutes',
+};
+
+/** O21, or what S8 has instead of it: the colours of a part one after the other, then what is touched in. */
+const linkColours = (withTag: WithTag, { parts, decisions }: PlanInput): OwnLink[] => {
   const school = chooseOption('S8', decisions);
+  return [...linkFields(withTag, parts, ORDER_BECAUSE[school]), ...linkTrim(withTag, school, parts)];
+};
+
+function linkFields(withTag: WithTag, parts: PlanInput['parts'], because: string): OwnLink[] {
+  const coats = withTag('colour', 'mist coat');
+  return parts.flatMap((part) => {
+    // Hidden faces come first by O24.
+    const seen = part.colourOrder.filter((name) => {
+      const kind = part.coats.find(({ areaName }) => areaName === name)?.areaKind;
+      return kind === 'outside' || kind === 'mask';
+    });
+    const on = (name: string | undefined) =>
+      coats.filter(({ task: { of, partKeys } }) => of?.area === name && partKeys[0] === part.key);
+    return seen.slice(1).flatMap((name, i) =>
+      on(seen[i])
+        .filter(({ task }) => task.act === 'colour')
+        .flatMap((before) => on(name).map((after) => link(before, after, 'O21', because))),
+    );
+  });
+}
+
+/**
+ * Of two small colours over the others the light one first, or where S8 goes by the masking the one that is on more places, so that
+ * one masking serves them all. By covering power they go on in the order in which they are planned.
+ */
+function linkTrim(withTag: WithTag, school: SchoolOption<'S8'>, parts: PlanInput['parts']): OwnLink[] {
   if (school === 'by covering power') return [];
   const byMasking = school === 'by masking effort';
-  const trims = withTag('trim colour').filter(({ task }) => task.luminance !== undefined);
+  const orders = new Map(parts.map(({ key, colourOrder }) => [key, colourOrder]));
+  const trims = withTag('trim colour')
+    .filter(({ task }) => task.luminance !== undefined)
+    .filter(({ task }) => !orders.get(task.partKeys[0]!)?.includes(task.of?.area ?? ''));
   const places = groupBy(trims, ({ task }) => task.colours?.[0]);
   const rank = ({ task }: Placed): number => (byMasking ? places.get(task.colours?.[0])!.length : task.luminance!);
-  const because = byMasking ? 'one masking serves all its places' : 'dark covers light, not the other way round';
+  const because = byMasking ? 'one masking serves all its places' : ORDER_BECAUSE['light to dark'];
   return trims.flatMap((first) =>
     trims
       .filter((after) => first.task.partKeys[0] === after.task.partKeys[0] && rank(first) > rank(after))

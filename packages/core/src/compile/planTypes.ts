@@ -51,7 +51,8 @@ export interface TaskDetails {
   mask: { readonly beside: readonly string[] };
   prime: { readonly name: string };
   mix: { readonly wearers: readonly string[]; readonly isMixed: boolean };
-  mist: { readonly flashMin: number };
+  /** Fields that have their colour and are masked first. */
+  mist: { readonly flashMin: number; readonly masked: readonly string[] };
   colour: {
     readonly name: string;
     readonly isTrim: boolean;

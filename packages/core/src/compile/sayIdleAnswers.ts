@@ -2,6 +2,7 @@ import { groupBy } from '../groupBy.ts';
 import type { SchoolKey } from '../model/school.ts';
 import { getSchool } from '../schools/schools.ts';
 import { listNames, nameOf } from '../words/names.ts';
+import type { PlanPart } from '../facts/specimenFacts.ts';
 import type { PlanContext } from './planContext.ts';
 
 /** Answers that somebody gave and that change nothing on this model, each with the reason. */
@@ -18,9 +19,27 @@ export function sayIdleAnswers(context: PlanContext): string[] {
       'S2',
       option('S2') === 're-bent tabs' ? 'tabs are bent back anyway, and a drilled post takes a screw' : null,
     ),
-    ...say('S8', option('S8') === 'by masking effort' ? findEqualMasking(context) : null),
+    ...say('S8', findSameOrder(context)),
     ...say('S15', option('S15') === 'glue' ? findNothingToGlue(context) : null),
   ];
+}
+
+/** In whatever order this answer has, the colours go on as they would by the usual one. */
+function findSameOrder(context: PlanContext): string | null {
+  const school = context.option('S8');
+  const { workable } = context;
+  if (school === 'light to dark' || workable.some((part) => !part.isUsualOrder)) return null;
+  const hasOrder = workable.some((part) => part.colourOrder.length > 0);
+  const touches = (part: PlanPart) =>
+    part.coats.filter((coat) => coat.areaKind === 'mask' && !part.colourOrder.includes(coat.areaName));
+  const isSame = hasOrder ? 'light to dark is the same order here' : null;
+  if (school === 'the cheapest')
+    return (
+      isSame ??
+      (workable.some((part) => touches(part).length > 1) ? 'small fields are touched in, light to dark' : null)
+    );
+  if (school === 'by masking effort') return findEqualMasking(context) ?? isSame;
+  return workable.some((part) => touches(part).length > 1) ? null : isSame;
 }
 
 /** Every trim colour is on as many places as the next: masked once each, whichever comes first. */

@@ -1,47 +1,13 @@
-import svgpath from 'svgpath';
-
-const PIECES = 24;
+import type { Point } from '../model/plane.ts';
+import { flattenPath } from './flattenPath.ts';
 
 /** What a closed path encloses, square millimetres; holes that run the other way round are left out (Green's theorem). */
-export function computeOutlineArea(d: string): number {
-  let area = 0;
-  let start: readonly [number, number] = [0, 0];
-  let at: readonly [number, number] = [0, 0];
-  const goTo = (to: readonly [number, number]) => {
-    area += (at[0] * to[1] - to[0] * at[1]) / 2;
-    at = to;
-  };
-  svgpath(d)
-    .abs()
-    .unshort()
-    .unarc()
-    .iterate(([name, ...numbers]) => {
-      const n = numbers as number[];
-      if (name === 'M')
-        [start, at] = [
-          [n[0]!, n[1]!],
-          [n[0]!, n[1]!],
-        ];
-      else if (name === 'L') goTo([n[0]!, n[1]!]);
-      else if (name === 'H') goTo([n[0]!, at[1]]);
-      else if (name === 'V') goTo([at[0], n[0]!]);
-      else if (name === 'C') flattenCurve([at, [n[0]!, n[1]!], [n[2]!, n[3]!], [n[4]!, n[5]!]]).forEach(goTo);
-      else if (name === 'Q') flattenCurve([at, [n[0]!, n[1]!], [n[2]!, n[3]!]]).forEach(goTo);
-      else goTo(start);
-    });
-  goTo(start);
-  return Math.abs(area);
-}
+export const computeOutlineArea = (d: string): number =>
+  Math.abs(flattenPath(d).reduce((sum, ring) => sum + enclose(ring), 0));
 
-/** Points along a Bézier curve, its beginning left out (de Casteljau). */
-function flattenCurve(points: readonly (readonly [number, number])[]): (readonly [number, number])[] {
-  return Array.from({ length: PIECES }, (_, i) => {
-    const t = (i + 1) / PIECES;
-    let rest = points;
-    while (rest.length > 1)
-      rest = rest
-        .slice(1)
-        .map(([x, y], j) => [rest[j]![0] + t * (x - rest[j]![0]), rest[j]![1] + t * (y - rest[j]![1])] as const);
-    return rest[0]!;
-  });
-}
+/** Signed: what runs the other way round counts less than nothing. */
+export const enclose = (ring: readonly Point[]): number =>
+  ring.reduce((sum, { x, y }, i) => {
+    const next = ring[(i + 1) % ring.length]!;
+    return sum + (x * next.y - next.x * y) / 2;
+  }, 0);

@@ -1,7 +1,9 @@
 import type { CountedPaint } from '../film/countCoats.ts';
-import { groundHexOf } from '../film/groundHexOf.ts';
+import { groundsOf } from '../film/groundsOf.ts';
+import { orderOfColours } from '../film/orderOfColours.ts';
 import { planCoats } from '../film/planCoats.ts';
 import { planDrying } from '../film/planDrying.ts';
+import type { Drawing } from '../model/drawing.ts';
 import type { TaskLog } from '../model/task.ts';
 import type { Job, PaintProduct, Restorer } from '../model/work.ts';
 import {
@@ -13,7 +15,7 @@ import {
   type Want,
 } from '../model/workpiece.ts';
 import { findLongestSession } from '../calendar/sessions.ts';
-import type { Decisions } from '../model/school.ts';
+import { SCHOOL_OPTIONS, type Decisions } from '../model/school.ts';
 import { chooseOption } from '../schools/schools.ts';
 import { mergeDecisions, type HouseChoice } from '../schools/mergeDecisions.ts';
 import { findNewPart } from './findNewPart.ts';
@@ -28,10 +30,13 @@ export interface SpecimenRows extends JointRows {
     SpecimenPart,
     'id' | 'key' | 'name' | 'role' | 'material' | 'materialCertainty' | 'state' | 'isKept'
   >[];
-  readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam'>[];
-  readonly layers: readonly (CountedLayer & Pick<CoatingLayer, 'colourHex' | 'whose' | 'productId' | 'coats'>)[];
+  readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam' | 'size' | 'outline'>[];
+  readonly layers: readonly (CountedLayer &
+    Pick<CoatingLayer, 'seq' | 'colourHex' | 'whose' | 'productId' | 'coats' | 'appliedAt'>)[];
   /** What is in the pots that are planned for it. */
   readonly paints: readonly (CountedPaint & Parameters<typeof planDrying>[0] & Pick<PaintProduct, 'id'>)[];
+  /** Of its casting; null where nobody knows that, or drew none. */
+  readonly drawing: Drawing | null;
   readonly findings: readonly Omit<Finding, 'version' | 'pinnedTo' | 'pinX' | 'pinY'>[];
   readonly wants: readonly Pick<
     Want,
@@ -109,6 +114,16 @@ function createPart(
   const planned = layersOf('planned');
   // A new part is painted all the same.
   const isLeft = isKept || (keepsPaint && newPart === null);
+  const foundHex = original?.layer.colourHex ?? null;
+  const { paints, drawing } = rows;
+  const colours = { partKey: key, areas, layers: rows.layers, paints, drawing, foundHex };
+  const school = chooseOption('S8', decisions);
+  const done = selectPartDone(key, areas, rows.layers, standing);
+  // Fields are painted on cured powder.
+  const isPowder = chooseOption('S6', decisions) === 'powder' || done.finish === 'powdered';
+  const order = isLeft || isPowder ? [] : orderOfColours(colours, school);
+  const isUsualOrder =
+    order.length === 0 || order.join(' ') === orderOfColours(colours, SCHOOL_OPTIONS.S8[0]).join(' ');
   return {
     ...{ key, name, role, material, materialCertainty, state, newPart, isKept },
     leftOff: isLeft ? planned.map(({ layer }) => layer.name) : [],
@@ -126,10 +141,12 @@ function createPart(
         kind: layer.kind,
         name: layer.name,
         colourHex: layer.colourHex,
-        coats: planCoats(layer, paint, groundHexOf(planned, i, original?.layer.colourHex ?? null)),
+        coats: planCoats(layer, paint, groundsOf(planned, i, foundHex, order)),
         dries: paint ? planDrying(paint) : null,
       };
     }),
+    colourOrder: order.map((id) => nameOfArea(areas.find((area) => area.id === id)!)),
+    isUsualOrder,
     findings: rows.findings
       .filter((finding) => finding.specimenPartId === part.id)
       .map(({ id, kind, feature, severity, note, measuredValue, measuredUnit, carriesLoad, mend }) => ({
@@ -139,7 +156,7 @@ function createPart(
     wants: wants.map(({ id, kind, feature, what, getBy, state: wantState, dependentBits, dueOn }) => ({
       ...{ id, kind, feature, what, getBy, state: wantState, dependentBits, dueOn },
     })),
-    done: selectPartDone(key, areas, rows.layers, standing),
+    done,
   };
 }
 

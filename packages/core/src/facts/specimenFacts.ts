@@ -52,6 +52,10 @@ export interface PlanPart {
   /** The factory's coat as found outside, or the innermost one; null where there is none. */
   readonly foundColour: { readonly hex: string; readonly name: string } | null;
   readonly coats: readonly PlanCoat[];
+  /** Areas by name in the order in which their colours are sprayed; empty where that is no question (orderOfColours). */
+  readonly colourOrder: readonly string[];
+  /** That order is the same as the usual answer's. */
+  readonly isUsualOrder: boolean;
   readonly findings: readonly PlanFinding[];
   readonly wants: readonly PlanWant[];
   /** It stays as it is: planned coats are left off. */

@@ -1,31 +1,26 @@
 import type { Material } from '../model/material.ts';
 import type { Refusal } from '../model/refusal.ts';
 import { isSettled, type Task } from '../model/task.ts';
-import type { CoatAct } from '../model/drying.ts';
 import type { PaintProduct } from '../model/work.ts';
-import type { CoatingLayer } from '../model/workpiece.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
 import { capitalise } from '../words/names.ts';
 import { sayMinutes } from '../words/sayMinutes.ts';
-import { answerArea, type StandingCoat } from './answerArea.ts';
+import type { StandingCoat } from './answerArea.ts';
 import { convertProductKind, convertProductToLayer } from './convertProductToLayer.ts';
 import { findGround } from './findGround.ts';
 import { isBareMetalUnder } from './isBareMetalUnder.ts';
 import { judgeBuild, USUAL_RELIEF, type Relief } from './judgeBuild.ts';
 import { isMadeFor, judgeOver } from './judgeOver.ts';
-import { judgeSpans, type SpanVerdict } from './judgeSpans.ts';
+import { judgeSpans } from './judgeSpans.ts';
+import { judgeMet, type MetCoats, type NextVerdict } from './meetCoats.ts';
 
-export interface CoatAttempt {
+export interface CoatAttempt extends MetCoats {
   readonly partKey: string;
   readonly partName: string;
   readonly material: Material;
   readonly product: PaintProduct;
   readonly tempC: number;
   readonly appliedAt: Date;
-  /** Layers of this area as found and as applied so far. */
-  readonly layers: readonly CoatingLayer[];
-  /** Of what the area lies upon (layersUnder). */
-  readonly under: readonly CoatingLayer[];
   /** Tasks of the specimen. */
   readonly tasks: readonly Task[];
   /** When the coats that stand on the model bear what (describeStandingCoats). */
@@ -128,26 +123,18 @@ function refuseGround(attempt: CoatAttempt, losesPaint: boolean): Refusal[] {
   return state === 'open' ? [] : [waitFor('not-cured', `${message} It must cure first`, at, from)];
 }
 
-/** The coats below take no other now. */
-function refuseWindow({ layers, under, standing, appliedAt }: CoatAttempt): Refusal[] {
-  const at = appliedAt.getTime();
-  const nameOf = (layerId: string | null) =>
-    [...layers, ...under].find(({ id }) => id === layerId)?.name ?? 'What is below';
-  const spansOf = (all: readonly CoatingLayer[]) =>
-    standing.filter(({ layerId }) => all.some(({ id, appliedAt: on }) => id === layerId && Date.parse(on!) <= at));
-  const answer = (all: readonly StandingCoat[], act: CoatAct) => {
-    const { spans, heldBy } = answerArea(all, at).find((one) => one.act === act)!;
-    return { name: nameOf(heldBy), ...judgeSpans(spans, at) };
-  };
-  const recoat = answer([...spansOf(layers), ...spansOf(under)], 'recoat');
-  if (recoat.state !== 'open') return [refuseRecoat(recoat, at)];
-  // An area with a colour of its own is masked on what lies below it.
-  const mask = answer(spansOf(under), 'mask');
-  if (mask.state === 'open' || layers.some(isStanding)) return [];
-  return [waitFor('still-drying', `${mask.name} below does not bear tape yet`, at, mask.from)];
+/** The coats below take no other now, or what would be masked bears no tape. */
+function refuseWindow(attempt: CoatAttempt): Refusal[] {
+  const at = attempt.appliedAt.getTime();
+  const verdict = judgeMet(attempt, attempt.standing, at);
+  if (verdict.state === 'open') return [];
+  const met = [...attempt.layers, ...attempt.under, ...attempt.taped];
+  const name = met.find(({ id }) => id === verdict.heldBy)?.name ?? 'What is below';
+  if (verdict.act === 'recoat') return [refuseRecoat({ ...verdict, name }, at)];
+  return [waitFor('still-drying', `${name} does not bear tape yet`, at, verdict.from)];
 }
 
-function refuseRecoat({ name, state, from }: SpanVerdict & { readonly name: string }, at: number): Refusal {
+function refuseRecoat({ name, state, from }: NextVerdict & { readonly name: string }, at: number): Refusal {
   if (state === 'shut')
     return {
       ...{ code: 'window-shut', field: 'appliedAt' },

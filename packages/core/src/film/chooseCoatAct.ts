@@ -18,16 +18,20 @@ const ASKS: readonly (readonly [tags: readonly TaskTag[], act: CoatAct])[] = [
   [COATS, 'recoat'],
 ];
 
+const isColour = ({ tags }: Pick<Task, 'tags'>) => tags.includes('colour') || tags.includes('mist coat');
+
 export type CoatAsker = Pick<Task, 'tags' | 'partKeys' | 'of'>;
 
 /**
  * What a task asks of the coats that another one left. A coat over one of the same area is the next of one film: the mask is on it
  * already.
  */
-export function chooseCoatAct(task: CoatAsker, before: Pick<Task, 'partKeys' | 'of'>): CoatAct {
+export function chooseCoatAct(task: CoatAsker, before: Pick<Task, 'partKeys' | 'of' | 'tags'>): CoatAct {
   const isCoat = task.tags.some((tag) => COATS.includes(tag));
   const isSameArea =
     task.of.area !== undefined && task.of.area === before.of.area && task.partKeys[0] === before.partKeys[0];
   if (isCoat && isSameArea) return 'recoat';
+  // What goes on beside a field that has its colour is sprayed when that is masked.
+  if (before.tags.includes('early field') && isColour(task)) return 'mask';
   return ASKS.find(([some]) => some.some((tag) => task.tags.includes(tag)))?.[1] ?? 'handle';
 }

@@ -1,6 +1,6 @@
-import { computeOutlineArea } from '../drawing/computeOutlineArea.ts';
+import { computeOutlineArea, enclose } from '../drawing/computeOutlineArea.ts';
 import type { Drawing, DrawingShape } from '../model/drawing.ts';
-import { nameOfArea, type Area, type AreaOutline, type AreaSize } from '../model/workpiece.ts';
+import { nameOfArea, type Area, type AreaSize } from '../model/workpiece.ts';
 
 /** Corners, steps and ribs that no side view shows, over the flat of it (planning estimate). */
 const RELIEF = 1.15;
@@ -28,7 +28,7 @@ export function computeDrawnArea(
   const outer = (shapes: readonly DrawingShape[]) => shapes.filter(({ mask }) => mask === undefined);
   if (area.kind === 'mask') {
     const field = (shapes: readonly DrawingShape[]) => sumOf(shapes.filter(({ mask }) => mask === nameOfArea(area)));
-    const own = area.outline ? enclose(area.outline.points) * (area.outline.view === 'side' ? 2 : 1) : 0;
+    const own = area.outline ? Math.abs(enclose(area.outline.points)) * (area.outline.view === 'side' ? 2 : 1) : 0;
     const drawn = own || 2 * field(side) + field(end) + field(base);
     if (drawn > 0) return { way: 'drawing', value: drawn / 100, relativeSd: SEEN_SD };
     const whole = computeDrawnArea(drawing, partKey, { kind: 'outside', name: '', outline: null });
@@ -47,9 +47,6 @@ export function computeDrawnArea(
   if (area.kind === 'inside') return { way: 'drawing', value: value * INSIDE_SHARE, relativeSd: UNSEEN_SD };
   return { way: 'drawing', value, relativeSd: end.length ? SEEN_SD : UNSEEN_SD };
 }
-
-const enclose = (points: AreaOutline['points']): number =>
-  computeOutlineArea(`M${points.map(({ x, y }) => `${x} ${y}`).join('L')}Z`);
 
 const sumOf = (shapes: readonly DrawingShape[]): number =>
   shapes.reduce((sum, { d }) => sum + computeOutlineArea(d), 0);

@@ -21,6 +21,23 @@ export function computePaint(
   return paint;
 }
 
+/** As it will look: the outermost planned colour of each area, else as it looks now. */
+export function computePlannedPaint(
+  parts: readonly Pick<SpecimenPart, 'id' | 'key'>[],
+  areas: readonly Area[],
+  layers: readonly CoatingLayer[],
+): PaintOfParts {
+  const paint: Record<string, Record<string, string>> = {};
+  for (const [partKey, own] of Object.entries(computePaint(parts, areas, layers))) paint[partKey] = { ...own };
+  for (const part of parts)
+    for (const area of areas.filter(({ specimenPartId }) => specimenPartId === part.id)) {
+      const coats = layers.filter(({ areaId, kind }) => areaId === area.id && kind !== 'decal' && kind !== 'clear');
+      const top = selectOutermost(coats, 'planned');
+      if (top) paint[part.key]![nameOfArea(area)] = top.colourHex;
+    }
+  return paint;
+}
+
 function selectOutermost(layers: readonly CoatingLayer[], stage: CoatingLayer['stage']): CoatingLayer | undefined {
   return layers
     .filter((layer) => (stage === 'applied' ? isStanding(layer) : layer.stage === stage))

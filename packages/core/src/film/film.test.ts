@@ -125,7 +125,7 @@ describe('checkCoat', () => {
     tempC: 20,
     appliedAt: new Date('2026-01-02T10:00:00Z'),
     layers: [primer],
-    under: [],
+    ...{ under: [], taped: [] },
     ...{ tasks: [], standing: [], products: [], isMist: false, reliefUm: null, overBecause: '' },
     ...changes,
   });
@@ -157,10 +157,10 @@ describe('checkCoat', () => {
       { id: 'other', kind: 'outside' as const, specimenPartId: 'base' },
     ];
     const layers = [{ ...primer, areaId: 'out' }, layer({ areaId: 'other' })];
-    const under = layersUnder({ kind: 'mask', specimenPartId: 'body' }, areas, layers);
+    const under = layersUnder({ id: 'band', kind: 'mask', specimenPartId: 'body' }, areas, layers);
     expect(under).deep.equal([layers[0]]);
     expect(codesOf({ layers: [], under })).deep.equal([]);
-    expect(layersUnder({ kind: 'inside', specimenPartId: 'body' }, areas, layers)).deep.equal([]);
+    expect(layersUnder({ id: 'in', kind: 'inside', specimenPartId: 'body' }, areas, layers)).deep.equal([]);
     expect(
       codesOf({ layers: [], under: [{ ...primer, rejection: { at: '', by: '', because: '' } as never }] }),
     ).deep.equal(['bare-metal']);

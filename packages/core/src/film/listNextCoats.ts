@@ -3,9 +3,9 @@ import { selectOpenLinks, type LinkedTask } from '../gates/openLinks.ts';
 import { selectPlannedOf } from '../gates/selectPlannedOf.ts';
 import { isSettled, type Task } from '../model/task.ts';
 import type { Area, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
-import { answerArea, type StandingCoat } from './answerArea.ts';
-import { judgeSpans, type SpanState } from './judgeSpans.ts';
-import { layersUnder } from './layersUnder.ts';
+import type { StandingCoat } from './answerArea.ts';
+import type { SpanState } from './judgeSpans.ts';
+import { judgeMet, meetCoats } from './meetCoats.ts';
 
 /** The next coat of an area by the plan, and when it may go on. */
 export interface NextCoat {
@@ -78,14 +78,13 @@ function describeNext(task: Task, coat: WantedCoat, of: number, model: CoatedMod
     const first = { title: open.before.title, from: open.from };
     return { ...place, state: 'first', from: null, until: null, below: null, first };
   }
-  return { ...place, ...answerRecoat(area, own, model, now), first: null };
+  return { ...place, ...answerCoat(area, coat.kind, model, now), first: null };
 }
 
-function answerRecoat(area: Area, own: readonly CoatingLayer[], { areas, layers, film }: CoatedModel, now: number) {
-  const under = layersUnder(area, areas, layers);
-  const coats = film.filter(({ layerId }) => [...own, ...under].some(({ id }) => id === layerId));
-  const { spans, heldBy } = answerArea(coats, now).find(({ act }) => act === 'recoat')!;
-  const { state, from, until } = judgeSpans(spans, now);
+function answerCoat(area: Area, kind: NextCoat['kind'], { areas, layers, film }: CoatedModel, now: number) {
+  const ofPart = areas.filter(({ specimenPartId }) => specimenPartId === area.specimenPartId);
+  const onPart = layers.filter(({ areaId }) => ofPart.some(({ id }) => id === areaId));
+  const { state, from, until, heldBy } = judgeMet(meetCoats(area, ofPart, onPart, kind), film, now);
   return { state: STATE[state], from, until, below: layers.find(({ id }) => id === heldBy)?.name ?? null };
 }
 

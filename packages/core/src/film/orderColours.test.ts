@@ -1,14 +1,8 @@
 import { expect } from 'chai';
 import { drawColours, findCheapestByTrying } from '../../test/support/coloursWorld.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
-import {
-  COLOUR_ORDERS,
-  orderBySchool,
-  orderColours,
-  priceOrder,
-  type ColourField,
-  type ColoursOfPart,
-} from './orderColours.ts';
+import { SCHOOL_OPTIONS } from '../model/school.ts';
+import { orderBySchool, orderColours, priceOrder, type ColourField, type ColoursOfPart } from './orderColours.ts';
 
 const field = (key: string, changes: Partial<ColourField> = {}): ColourField => ({
   ...{ key, colour: key, luminance: 0.5, isHidden: false, areaCm2: 10, coatsOnGround: 2, coatsOn: {} },
@@ -55,7 +49,7 @@ describe('the order of colours', () => {
     for (let i = 0; i < 60; i++) {
       const part = drawColours(5, random);
       const cheapest = orderColours(part).minutes;
-      for (const school of COLOUR_ORDERS) {
+      for (const school of SCHOOL_OPTIONS.S8) {
         const order = orderBySchool(part, school);
         expect(order.minutes).least(cheapest - 1e-9);
         const hidden = order.steps.map(({ key }) => part.fields.find((one) => one.key === key)!.isHidden);
@@ -63,10 +57,23 @@ describe('the order of colours', () => {
       }
       const masked = (order: ReturnType<typeof orderColours>) =>
         order.steps.reduce((sum, { maskMin }) => sum + maskMin, 0);
-      for (const school of COLOUR_ORDERS)
-        expect(masked(orderBySchool(part, 'masking effort'))).most(masked(orderBySchool(part, school)) + 1e-9);
+      for (const school of SCHOOL_OPTIONS.S8)
+        expect(masked(orderBySchool(part, 'by masking effort'))).most(masked(orderBySchool(part, school)) + 1e-9);
     }
     expect(keysOf(orderBySchool(SALOON, 'light to dark'))).deep.equal(['cream', 'maroon']);
+  });
+
+  it('goes on from what is on already, never dearer than any other that begins so', () => {
+    const random = createSeededRandom(20);
+    for (let i = 0; i < 60; i++) {
+      const part = drawColours(5, random);
+      const begun = ['field 3', 'field 1'].slice(0, 1 + (i % 2));
+      const order = orderColours(part, begun);
+      expect(keysOf(order).slice(0, begun.length)).deep.equal(begun);
+      expect(order.minutes).closeTo(findCheapestByTrying(part, begun), 1e-6);
+      for (const school of SCHOOL_OPTIONS.S8)
+        expect(keysOf(orderBySchool(part, school, begun)).slice(0, begun.length)).deep.equal(begun);
+    }
   });
 
   it('is one colour by itself, nothing of nothing, and refuses more than it weighs', () => {

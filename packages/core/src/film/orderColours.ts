@@ -1,4 +1,5 @@
 import { InvalidInputError } from '../model/errors.ts';
+import type { SchoolOption } from '../model/school.ts';
 
 /** What a mask's edge lies on. */
 export const EDGE_KINDS = ['panel line', 'step', 'open surface'] as const;
@@ -67,16 +68,19 @@ export interface ColourOrder {
 }
 
 /** More are not weighed against one another. */
-const MOST_COLOURS = 8;
+export const MOST_COLOURS = 8;
 
 /**
  * The cheapest order of a part's colours, exact: dynamic programming over the colours that are on and the one that came last
  * (M. Held and R. M. Karp, 1962). Hidden faces come before those that are seen. Of two orders of one price the earlier listed
  * colours come first. Throws InvalidInputError for more than MOST_COLOURS.
+ *
+ * @param begun keys of what is on already, in the order in which it went on
  */
-export const orderColours = (part: ColoursOfPart): ColourOrder => findOrder(part, ({ minutes }) => minutes);
+export const orderColours = (part: ColoursOfPart, begun: readonly string[] = []): ColourOrder =>
+  findOrder(part, begun, ({ minutes }) => minutes);
 
-function findOrder(part: ColoursOfPart, priceOf: (step: ColourStep) => number): ColourOrder {
+function findOrder(part: ColoursOfPart, begun: readonly string[], priceOf: (step: ColourStep) => number): ColourOrder {
   const { fields } = part;
   const n = fields.length;
   if (n > MOST_COLOURS)
@@ -91,7 +95,7 @@ function findOrder(part: ColoursOfPart, priceOf: (step: ColourStep) => number): 
       if (!(set & (1 << last))) continue;
       const rest = set & ~(1 << last);
       const on = fields.filter((_, i) => rest & (1 << i));
-      if (!mayFollow(fields[last]!, on, fields)) continue;
+      if (!mayFollow(fields[last]!, on, fields, begun)) continue;
       if (rest === 0) {
         cheapest[set * n + last] = priceOf(priceStep(part, [], null, fields[last]!));
         continue;
@@ -123,10 +127,19 @@ export function priceOrder(part: ColoursOfPart, order: readonly string[]): Colou
   return { steps, minutes: steps.reduce((sum, step) => sum + step.minutes, 0) };
 }
 
-const mayFollow = (field: ColourField, on: readonly ColourField[], all: readonly ColourField[]): boolean =>
-  field.isHidden
-    ? on.every((other) => other.isHidden)
+function mayFollow(
+  field: ColourField,
+  on: readonly ColourField[],
+  all: readonly ColourField[],
+  begun: readonly string[],
+): boolean {
+  const turn = begun.indexOf(field.key);
+  if (turn >= 0) return on.length === turn && on.every(({ key }) => begun.indexOf(key) < turn && begun.includes(key));
+  if (!begun.every((key) => on.some((other) => other.key === key))) return false;
+  return field.isHidden
+    ? on.every((other) => other.isHidden || begun.includes(other.key))
     : all.every((other) => !other.isHidden || other === field || on.includes(other));
+}
 
 /** What is not on yet is not masked: it takes the colour before its own as its ground. */
 function priceStep(
@@ -143,7 +156,7 @@ function priceStep(
   }, 0);
   const wrapMin = masks.length ? WRAP_MIN_PER_CM2 * on.reduce((sum, other) => sum + other.areaCm2, 0) : 0;
   const isOther = previous !== null && previous.colour !== field.colour;
-  const over = isOther ? field.coatsOn[previous.key]! : field.coatsOnGround;
+  const over = isOther ? (field.coatsOn[previous.key] ?? field.coatsOnGround) : field.coatsOnGround;
   const hasGround = over * COAT_MIN > (field.coatsOnGround + GROUND_COATS) * COAT_MIN + CHANGE_MIN;
   const coats = hasGround ? field.coatsOnGround : over;
   const changes = (isOther ? 1 : 0) + (hasGround ? 1 : 0);
@@ -152,22 +165,22 @@ function priceStep(
   return { key: field.key, masks, coats, hasGround, maskMin, minutes };
 }
 
-/** How orders of colours are chosen, where no price is asked (school S8). */
-export const COLOUR_ORDERS = ['light to dark', 'masking effort', 'covering power'] as const;
-export type ColourOrderSchool = (typeof COLOUR_ORDERS)[number];
-
 /**
- * The order of a school: the lightest first; whatever is least to mask; or what covers worst first, while the ground is still
- * light. Hidden faces come first in any.
+ * The order of a school (S8): the lightest first; whatever is least to mask; what covers worst first, while the ground is still
+ * light; or the cheapest of all. Hidden faces come first in any, and what is on already before everything.
  */
-export function orderBySchool(part: ColoursOfPart, school: ColourOrderSchool): ColourOrder {
-  if (school === 'masking effort') return findOrder(part, ({ maskMin }) => maskMin);
+export function orderBySchool(
+  part: ColoursOfPart,
+  school: SchoolOption<'S8'>,
+  begun: readonly string[] = [],
+): ColourOrder {
+  if (school === 'the cheapest') return orderColours(part, begun);
+  if (school === 'by masking effort') return findOrder(part, begun, ({ maskMin }) => maskMin);
   const rank = school === 'light to dark' ? sortByLightness : sortByCover;
-  const order = [...part.fields].sort((a, b) => Number(b.isHidden) - Number(a.isHidden) || rank(a, b));
-  return priceOrder(
-    part,
-    order.map(({ key }) => key),
-  );
+  const left = part.fields
+    .filter(({ key }) => !begun.includes(key))
+    .sort((a, b) => Number(b.isHidden) - Number(a.isHidden) || rank(a, b));
+  return priceOrder(part, [...begun, ...left.map(({ key }) => key)]);
 }
 
 const sortByLightness = (a: ColourField, b: ColourField) => b.luminance - a.luminance;

@@ -23,7 +23,7 @@ const WHY: Readonly<Partial<Record<LayerKind, string>>> = {
 const ASKED = 'Which comes first of bright ink, decals and clear is asked beside the drawing.';
 
 /** Planned coats of one area from the metal outwards. Of two with one number, the one that came first lies lower. */
-export const sortPlanned = <T extends Planned>(planned: readonly T[]): T[] =>
+export const sortPlanned = <T extends Pick<CoatingLayer, 'seq'>>(planned: readonly T[]): T[] =>
   [...planned].sort((a, b) => a.seq - b.seq);
 
 /** Where a coat of this kind goes among what is planned already: over the last that belongs under it or beside it. */

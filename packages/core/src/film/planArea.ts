@@ -1,12 +1,14 @@
 import { isStanding } from '../facts/selectPartDone.ts';
+import type { PlanPart } from '../facts/specimenFacts.ts';
 import type { Drawing } from '../model/drawing.ts';
 import type { PaintProduct } from '../model/work.ts';
-import type { Area, AreaSize, CoatingLayer, SpecimenPart } from '../model/workpiece.ts';
+import { nameOfArea, type Area, type AreaSize, type CoatingLayer, type SpecimenPart } from '../model/workpiece.ts';
 import { adviseGround, type GroundAdvice } from './adviseGround.ts';
 import { computeDrawnArea } from './computeDrawnArea.ts';
 import type { CoatingWay } from './computeVolume.ts';
 import { convertProductToLayer } from './convertProductToLayer.ts';
-import { groundHexOf } from './groundHexOf.ts';
+import { groundsOf } from './groundsOf.ts';
+import { isEarlyField } from './isEarlyField.ts';
 import { judgeBuild, USUAL_RELIEF, type Build, type Relief } from './judgeBuild.ts';
 import { sortPlanned } from './placeCoat.ts';
 import { planCoats } from './planCoats.ts';
@@ -39,13 +41,17 @@ export interface AreaToPlan {
   readonly products: readonly PaintProduct[];
   readonly drawing: Drawing | null;
   readonly way: CoatingWay;
-  /** Of the paint that was found outside; null where there was none. */
-  readonly foundHex: string | null;
+  /** Of the part: the paint that was found, and the order of its colours. */
+  readonly facts: Pick<PlanPart, 'foundColour' | 'colourOrder' | 'coats'>;
 }
 
 /** What is planned for an area, in numbers: coats, paint to pour, and the film against the relief that must be seen. */
-export function planArea({ area, part, areas, layers, products, drawing, way, foundHex }: AreaToPlan): AreaPlan {
+export function planArea(model: AreaToPlan): AreaPlan {
+  const { area, part, areas, layers, products, drawing, way, facts } = model;
   const ofPart = areas.filter((one) => one.specimenPartId === part.id);
+  const order = facts.colourOrder.flatMap((name) =>
+    ofPart.filter((one) => nameOfArea(one) === name).map(({ id }) => id),
+  );
   const planned = ofPart.flatMap((one) =>
     sortPlanned(layers.filter((layer) => layer.areaId === one.id && layer.stage === 'planned')).map((layer) => ({
       ...{ area: one, layer },
@@ -58,8 +64,8 @@ export function planArea({ area, part, areas, layers, products, drawing, way, fo
   const rows = planned.flatMap(({ area: one, layer }, place): PlannedLayer[] => {
     if (one.id !== area.id) return [];
     const product = products.find(({ id }) => id === layer.productId);
-    const groundHex = groundHexOf(planned, place, foundHex);
-    const coats = planCoats(layer, product, groundHex);
+    const grounds = groundsOf(planned, place, facts.foundColour?.hex ?? null, order);
+    const coats = planCoats(layer, product, grounds);
     const on = Math.min(coats, left.get(layer.kind) ?? 0);
     left.set(layer.kind, (left.get(layer.kind) ?? 0) - on);
     const isColour = layer.kind === 'colour' && product !== undefined && product.kind !== 'powder';
@@ -67,14 +73,17 @@ export function planArea({ area, part, areas, layers, products, drawing, way, fo
       {
         ...{ layer, coats, on },
         pour: product && size && coats > on ? pourFor(size, product, coats - on, way) : null,
-        ground: isColour ? adviseGround(product, groundHex, products) : null,
+        ground: isColour ? adviseGround(product, grounds[0], products) : null,
       },
     ];
   });
   const relief: Relief = area.reliefUm === null ? USUAL_RELIEF : { depthUm: area.reliefUm, origin: 'measured' };
   const next = rows.flatMap(({ layer, coats, on }) => Array.from({ length: coats - on }, () => layer));
   const mist = rows
-    .filter(({ layer, on }) => layer.kind === 'colour' && on === 0 && area.kind !== 'mask')
+    .filter(
+      ({ layer, on }) =>
+        layer.kind === 'colour' && on === 0 && (area.kind !== 'mask' || isEarlyField(facts, nameOfArea(area))),
+    )
     .slice(0, 1)
     .flatMap(({ layer }) => products.filter(({ id }) => id === layer.productId))
     .filter(() => !standing.some(({ isMist }) => isMist))

@@ -27,18 +27,20 @@ const maroon = paint('#6a2330', { dryFilmUm: 8 });
 
 describe('wet coats of a planned layer', () => {
   it('are as many as the restorer says, whatever the ground', () =>
-    expect(planCoats(layer('colour', cream.colourHex, 7), cream, OXIDE)).equal(7));
+    expect(planCoats(layer('colour', cream.colourHex, 7), cream, [OXIDE])).equal(7));
 
   it('are one of everything but colour, of powder, and over its own colour', () => {
-    expect(planCoats(layer('primer', GREY), undefined, OXIDE)).equal(1);
+    expect(planCoats(layer('primer', GREY), undefined, [OXIDE])).equal(1);
     expect(
-      planCoats(layer('colour', cream.colourHex), paint(cream.colourHex, { kind: 'powder', binder: 'powder' }), OXIDE),
+      planCoats(layer('colour', cream.colourHex), paint(cream.colourHex, { kind: 'powder', binder: 'powder' }), [
+        OXIDE,
+      ]),
     ).equal(1);
-    expect(planCoats(layer('colour', cream.colourHex), cream, cream.colourHex)).equal(1);
+    expect(planCoats(layer('colour', cream.colourHex), cream, [cream.colourHex])).equal(1);
   });
 
   it('follow the ground: a pale colour takes fewer over white than over oxide, never more than a plan may ask', () => {
-    const over = (ground: string) => planCoats(layer('colour', cream.colourHex), cream, ground);
+    const over = (ground: string) => planCoats(layer('colour', cream.colourHex), cream, [ground]);
     expect(over('#e2d5b0')).lessThan(over(OXIDE));
     expect(over(OXIDE)).equal(MOST_COATS);
   });

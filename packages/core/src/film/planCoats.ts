@@ -14,18 +14,26 @@ type Planned = Pick<CoatingLayer, 'kind' | 'coats' | 'colourHex'>;
  * on in one; a colour over its own kind needs no more than one either.
  *
  * @param paint what is in its pot; undefined where none is chosen
- * @param groundHex colour of what it will lie on
+ * @param grounds colours of what it will lie on (groundsOf): it hides the one that shows most
  */
-export function planCoats(
+export const planCoats = (layer: Planned, paint: CountedPaint | undefined, grounds: readonly string[]): number =>
+  layer.coats ?? Math.min(MOST_COATS, countPlanned(layer, paint, grounds));
+
+/** As many as it takes, also where nobody would lay so many: what weighs orders of colours must know it. */
+export function countPlanned(
   { kind, coats, colourHex }: Planned,
   paint: CountedPaint | undefined,
-  groundHex: string,
+  grounds: readonly string[],
 ): number {
   if (coats !== null) return coats;
-  if (kind !== 'colour' || paint?.kind === 'powder' || colourHex === groundHex) return 1;
+  const others = grounds.filter((hex) => hex !== colourHex);
+  if (kind !== 'colour' || paint?.kind === 'powder' || others.length === 0) return 1;
   if (!paint) return UNCHOSEN_COATS;
-  return Math.min(MOST_COATS, countCoats(paint, paint.dryFilmUm, spectrumOf(groundHex)).coats ?? MOST_COATS);
+  return Math.max(...others.map((hex) => countCoats(paint, paint.dryFilmUm, spectrumOf(hex)).coats ?? NEVER_COATS));
 }
+
+/** Where twelve do not hide it. */
+const NEVER_COATS = 13;
 
 /** Of a paint that nobody has chosen yet (planning estimate). */
 const UNCHOSEN_COATS = 2;

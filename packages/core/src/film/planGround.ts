@@ -13,14 +13,16 @@ export interface PlannedPot {
   readonly areas: readonly Pick<Area, 'id' | 'kind' | 'specimenPartId'>[];
   readonly layers: readonly CoatingLayer[];
   readonly material: Material;
+  /** The area's colour goes on before that of the outside. */
+  readonly isFirst: boolean;
   readonly products: readonly Pick<PaintProduct, 'id' | 'binder'>[];
 }
 
 /** What a pot would come to lie on if it were planned: the planned coat below its place, what is planned outside for a field, else the bare part. */
-export function planGround({ product, area, areas, layers, material, products }: PlannedPot): Ground {
+export function planGround({ product, area, areas, layers, material, products, isFirst }: PlannedPot): Ground {
   const planned = layers.filter(({ stage }) => stage === 'planned');
   const own = sortPlanned(planned.filter(({ areaId }) => areaId === area.id));
   const place = placeNewCoat(own, convertProductKind(product.kind));
-  const below = own[place - 1] ?? sortPlanned(layersUnder(area, areas, planned)).at(-1);
+  const below = own[place - 1] ?? sortPlanned(layersUnder(area, areas, planned, isFirst)).at(-1);
   return below ? groundOf(below, products) : bareGround(material);
 }

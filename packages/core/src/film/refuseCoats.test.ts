@@ -79,7 +79,7 @@ function attempt(
 ) {
   return checkCoat({
     ...{ partKey: 'body', partName: 'Body', material: 'zinc alloy', product, tempC: 20, appliedAt: at(hours) },
-    ...{ layers, under: [], tasks: [], products: [enamel, lacquer] },
+    ...{ layers, under: [], taped: [], tasks: [], products: [enamel, lacquer] },
     ...{ isMist: false, reliefUm: null, overBecause: '' },
     standing: describeStandingCoats(layers, rows()),
     ...changes,
@@ -145,8 +145,10 @@ describe('a coat is refused outside the windows of what lies below', () => {
     const body = coat(enamel, 0);
     const standing = describeStandingCoats([body], rows());
     // Wet in wet the body would take a coat; tape it does not bear.
-    expect(codes(enamel, 0.5, [], { under: [primed, body], standing })).deep.equal(['still-drying']);
-    expect(codes(enamel, 24 * 1.75, [], { under: [primed, body], standing })).deep.equal([]);
+    expect(codes(enamel, 0.5, [], { under: [primed, body], taped: [primed, body], standing })).deep.equal([
+      'still-drying',
+    ]);
+    expect(codes(enamel, 24 * 1.75, [], { under: [primed, body], taped: [primed, body], standing })).deep.equal([]);
   });
 
   it('by binder: never lacquer over enamel, acrylic over enamel only when it has cured', () => {

@@ -18,7 +18,7 @@ export interface OpenLink {
 
 export type LinkedTask = Pick<
   Task,
-  'id' | 'key' | 'specimenId' | 'title' | 'state' | 'doneAt' | 'lookedAt' | 'partKeys' | 'of'
+  'id' | 'key' | 'specimenId' | 'title' | 'state' | 'doneAt' | 'lookedAt' | 'partKeys' | 'of' | 'tags'
 > & {
   /** When the coats that it left bear what (spansOfTask); absent where it left none, or nobody knows when they went on. */
   readonly film?: FilmSpans | null;

@@ -17,7 +17,7 @@ export const SCHOOL_OPTIONS = {
   ],
   S6: ['airbrush', 'spray can', 'powder'],
   S7: ['dull silver', 'chrome ink', 'silver by brush'],
-  S8: ['light to dark', 'by masking effort', 'by covering power'],
+  S8: ['light to dark', 'by masking effort', 'by covering power', 'the cheapest'],
   S9: ['from the light end', 'from the nearest shelf colour', 'correcting with a third hue'],
   S10: ['the issue', 'the real vehicle', 'nearest stock', 'taste'],
   S11: ['gel', 'dip', 'caustic', 'blast', 'mild slow'],

@@ -68,6 +68,7 @@ export const TASK_TAGS = [
   'hidden faces',
   'outside faces',
   'body colour',
+  'early field',
   'trim colour',
   'silver after decals',
   'gloss coat',

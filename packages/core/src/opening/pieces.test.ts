@@ -136,6 +136,7 @@ describe('createSpecimenFacts', () => {
       {
         ...some,
         paints: [RED],
+        drawing: null,
         joints: [],
         foundJoints: [],
         jointWishes: [],

@@ -23,8 +23,11 @@ const REASONS: Readonly<Record<SchoolKey, (known: Known) => string | null>> = {
   S7: ({ parts }) => unless(wears(parts, 'brightwork'), 'no brightwork is planned'),
   S8: ({ parts }) =>
     unless(
-      parts.some(({ coats }) => coats.filter(({ areaKind }) => areaKind === 'mask').length > 1),
-      'no part gets two colours under masks',
+      parts.some(
+        ({ coats, colourOrder }) =>
+          colourOrder.length > 1 || coats.filter(({ areaKind }) => areaKind === 'mask').length > 1,
+      ),
+      'no part gets two colours that are masked from each other',
     ),
   S9: ({ parts }) =>
     unless(

@@ -59,7 +59,7 @@ const TEXTS: Readonly<Record<SchoolKey, SchoolTexts>> = {
     question: 'Order of colours',
     defaultReason: 'Dark hides light, not the other way round.',
     tradeOff:
-      'Light first needs the fewest coats; by masking effort saves tape; by covering power suits a strong pale over a weak dark.',
+      'Light first needs the fewest coats; by masking effort saves tape; by covering power suits a strong pale over a weak dark; the cheapest weighs tape, coats and gun against each other, part by part.',
   },
   S9: {
     question: 'Mixing',

@@ -108,7 +108,7 @@ export const PAINT_WORDS: WordsFor<
   },
   mist: (draft, context) => ({
     title: `Mist coat on the ${firstPart(draft, context)}, ${draft.of?.area}${once(draft.of?.round)}`,
-    how: `So thin that the ground shows through everywhere. Flash about ${sayMinutes(draft.detail.flashMin)}: it no longer looks wet. It is done when the coat is logged.`,
+    how: `${sayMasked(draft.detail.masked)}So thin that the ground shows through everywhere. Flash about ${sayMinutes(draft.detail.flashMin)}: it no longer looks wet. It is done when the coat is logged.`,
     because: 'The wet coat holds on it and does not run.',
   }),
   colour: (draft, context) => {
@@ -138,3 +138,8 @@ export const PAINT_WORDS: WordsFor<
     because: 'Paint dried in the nozzle costs the next evening; what shares a colour is sprayed together.',
   }),
 };
+
+const sayMasked = (areas: readonly string[]): string =>
+  areas.length
+    ? `First the ${listNames(areas)} masked: tape pressed down on dry paint, the rest wrapped; it stays until the last coat beside it is on. `
+    : '';

@@ -24,6 +24,8 @@ interface World {
   readonly kindOf: (task: PlannedTask) => string;
   readonly roleOf: (task: PlannedTask) => string;
   readonly areaKindOf: (task: PlannedTask) => string;
+  /** Where its area stands in the order of the part's colours; -1 where it has no turn. */
+  readonly turnOf: (task: PlannedTask) => number;
   readonly school: (key: string) => string | undefined;
   readonly isFormed: (task: PlannedTask) => boolean;
   readonly isAxle: (task: PlannedTask) => boolean;
@@ -59,6 +61,10 @@ const onArea =
   (...kinds: readonly string[]): Which =>
   (task, { areaKindOf }) =>
     task.act === 'colour' && kinds.includes(areaKindOf(task));
+/** The mist of a field is sprayed as well: what is beside it is on by then, and masked. */
+const isSprayed: Which = (task, { areaKindOf }) =>
+  (task.act === 'colour' || task.act === 'mist') && ['outside', 'mask'].includes(areaKindOf(task));
+const inTurn: Together = (a, b, { turnOf }) => firstPart(a, b) && turnOf(a) >= 0 && turnOf(a) < turnOf(b);
 /** Put in by itself, or by closing the one joint that holds it. */
 const isFitting: Which = (task) => task.act === 'fit' || (task.act === 'close' && task.tags.includes('fit part'));
 const fits = (role: string): Which => both(isFitting, (task, { roleOf }) => roleOf(task) === role);
@@ -121,7 +127,13 @@ const CRAFT: readonly (readonly [rule: string, first: Which, then: Which, togeth
   ['20', act('empty-bake', 'cure'), act('mend', 'refill'), samePart],
   ['22', act('mist'), act('colour'), sameArea],
   ['24', onArea('inside', 'underside'), onArea('outside'), firstPart],
-  ['25', onArea('outside'), onArea('mask'), firstPart],
+  [
+    '25',
+    onArea('outside'),
+    onArea('mask'),
+    (body, field, { turnOf }) => firstPart(body, field) && !(turnOf(field) >= 0 && turnOf(field) < turnOf(body)),
+  ],
+  ['21', onArea('outside', 'mask'), isSprayed, inTurn],
   ['25', onArea('outside'), act('bright'), firstPart],
   ['26', act('clean', 'wash', 'soap', 'degrease'), isFitting, samePart],
   ['27', act('check'), act('close'), sameJoint],
@@ -170,6 +182,7 @@ function describeWorld({ opening, parts, decisions }: PlanInput): World {
   return {
     kindOf: (task) => jointOf(task)?.kind ?? '',
     roleOf: (task) => partOf(task)?.role ?? '',
+    turnOf: (task) => partOf(task)?.colourOrder.indexOf(task.of.area ?? '') ?? -1,
     areaKindOf: (task) => partOf(task)?.coats.find((coat) => coat.areaName === task.of.area)?.areaKind ?? '',
     school: (key) => (decisions as Readonly<Record<string, string | undefined>>)[key],
     isFormed: (task) =>

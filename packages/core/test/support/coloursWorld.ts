@@ -28,10 +28,11 @@ export function drawColours(count: number, random: RandomSource): ColoursOfPart 
 /** Minutes of laying, and chance of a bleed, per centimetre of edge: from the words of the rule, not from its table. */
 const PER_CM = { 'panel line': [0.5, 0.003], step: [0.8, 0.006], 'open surface': [1.2, 0.004] } as const;
 
-/** The price of the cheapest of all permutations, each added up by itself. Infinity where none is allowed. */
-export function findCheapestByTrying({ fields, edges }: ColoursOfPart): number {
+/** The price of the cheapest of all permutations that begin so, each added up by itself. Infinity where none is allowed. */
+export function findCheapestByTrying({ fields, edges }: ColoursOfPart, begun: readonly string[] = []): number {
   let cheapest = Infinity;
   const visit = (done: readonly number[]): void => {
+    if (done.some((i, turn) => turn < begun.length && fields[i]!.key !== begun[turn])) return;
     if (done.length === fields.length) cheapest = Math.min(cheapest, price(done));
     else for (let i = 0; i < fields.length; i++) if (!done.includes(i)) visit([...done, i]);
   };
@@ -40,7 +41,8 @@ export function findCheapestByTrying({ fields, edges }: ColoursOfPart): number {
     for (let at = 0; at < order.length; at++) {
       const field = fields[order[at]!]!;
       const earlier = order.slice(0, at).map((i) => fields[i]!);
-      if (field.isHidden && earlier.some((other) => !other.isHidden)) return Infinity;
+      const seen = earlier.filter((other) => !other.isHidden && !begun.includes(other.key));
+      if (field.isHidden && at >= begun.length && seen.length > 0) return Infinity;
       let isMasked = false;
       for (const other of earlier)
         for (const edge of edges) {

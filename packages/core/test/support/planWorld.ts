@@ -28,6 +28,8 @@ export const makePart = (key: string, changes: Partial<PlanPart> = {}): PlanPart
   wants: [],
   isKept: false,
   leftOff: [],
+  colourOrder: [],
+  isUsualOrder: true,
   newPart: findNewPart(
     { state: changes.state ?? 'sound' },
     (changes.wants ?? []).map((want) => ({ ...want, origin: null })),

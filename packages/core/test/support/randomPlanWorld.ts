@@ -86,11 +86,24 @@ export function createRandomFacts(seed: number): SpecimenFacts {
     return condition ? { ...joint, ...standAsFound(joint.ways, condition) } : joint;
   });
   const decisions = createRandomDecisions(random, late);
+  const turns = createSeededRandom(seed + 0.9);
+  const isPowder = decisions.S6 === 'powder';
+  const ordered = isPowder ? parts : parts.map((part) => orderAtRandom(part, turns));
   return {
-    ...{ scope: random() < 0.1 ? 'clean only' : 'full', parts, joints, decisions, reasons: {} },
+    ...{ scope: random() < 0.1 ? 'clean only' : 'full', parts: ordered, joints, decisions, reasons: {} },
     hasSecondWheels: true,
     sessionMin: pickOne([60, 90, 120, 180], createSeededRandom(seed + 0.5)),
   };
+}
+
+/** Its colours in some order that a restorer might choose: hidden faces first. */
+function orderAtRandom(part: PlanPart, turns: RandomSource): PlanPart {
+  const colours = part.coats.filter(({ kind, areaKind }) => kind === 'colour' && areaKind !== 'inside');
+  const seen = [...new Set(colours.map(({ areaName }) => areaName))].filter(() => turns() < 0.8);
+  if (seen.length < 2 || !seen.includes('outside')) return part;
+  const shuffled = seen.map((name) => ({ name, at: turns() })).sort((a, b) => a.at - b.at);
+  const hidden = part.coats.some(({ areaName }) => areaName === 'inside') ? ['inside'] : [];
+  return { ...part, colourOrder: [...hidden, ...shuffled.map(({ name }) => name)], isUsualOrder: turns() < 0.5 };
 }
 
 /** Features that are gone, holes drilled wrong, twists, and pieces that are wanted. */

@@ -54,6 +54,7 @@ export async function comparePageWithServer(manager: EntityManager, seed: number
       ...specimen!,
       paints: await manager.find(PaintProductRow),
       joints: specimen!.casting?.joints ?? [],
+      drawing: specimen!.casting?.casting.drawing ?? null,
       log: view.log,
       hasSecondWheels: specimen!.facts.hasSecondWheels,
     },

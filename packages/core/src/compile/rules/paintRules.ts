@@ -1,5 +1,6 @@
 import { computeLuminance } from '../../facts/chooseTreatment.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
+import { isEarlyField } from '../../film/isEarlyField.ts';
 import { groupBy } from '../../groupBy.ts';
 import { uses } from '../../model/supply.ts';
 import type { TaskTag } from '../../model/taskTags.ts';
@@ -14,6 +15,7 @@ import type { PlanRule } from './planRule.ts';
 
 const COLOUR_TAGS = ['colour', 'paint', 'spray', 'vapour', 'handling'] as const;
 const TRIM_TAGS = [...COLOUR_TAGS, 'trim colour'] as const;
+const EARLY_TAGS = [...COLOUR_TAGS, 'outside faces', 'early field'] as const;
 const HIDDEN_TAGS = [...COLOUR_TAGS, 'hidden faces'] as const;
 const OUTSIDE_TAGS = [...COLOUR_TAGS, 'outside faces', 'body colour'] as const;
 const MIST_TAGS = ['mist coat', 'spray', 'vapour', 'handling'] as const;
@@ -23,6 +25,10 @@ const SPRAYING = ['spraying'];
 const TRIM_USES = uses(['body colour', 0.7], ['masking tape', 100]);
 const TRIM_AGAIN_USES = uses(['body colour', 0.7]);
 const BODY_USES = uses(['body colour', 2]);
+const NONE_MASKED: readonly string[] = [];
+const MASK_USES = uses(['masking tape', 100]);
+/** Fields that have their colour are masked and wrapped before the next one (planning estimate). */
+const MASK_MIN = 12;
 
 /** Light over dark shows through where the one is so much lighter (of 1). */
 const PALE_ON_DARK = 0.25;
@@ -244,7 +250,7 @@ function createColourTasks(context: PlanContext): ColourDraft[] {
     const name = firstColour(task);
     lightest.set(name, Math.max(lightest.get(name) ?? 0, task.luminance ?? 0));
   }
-  const names = [...lightest].sort(([, a], [, b]) => b - a).map(([name]) => name);
+  const names = sortColours(lightest, listTurns(context));
   const rank = new Map(names.map((name, i) => [name, i]));
   // Trim lies over the body colours, whatever its own.
   const place = (task: ColourDraft) =>
@@ -252,6 +258,32 @@ function createColourTasks(context: PlanContext): ColourDraft[] {
     2 * rank.get(firstColour(task))! +
     (task.act === 'mist' ? 0 : 1);
   return tasks.sort((a, b) => place(a) - place(b));
+}
+
+/** Which colour goes on before which on some part. */
+function listTurns(context: PlanContext): (readonly [before: string, after: string])[] {
+  return selectPainted(context).flatMap((part) => {
+    const names = part.colourOrder.map(
+      (area) => part.coats.findLast((coat) => coat.kind === 'colour' && coat.areaName === area)?.name ?? '',
+    );
+    return names.slice(1).map((after, i) => [names[i]!, after] as const);
+  });
+}
+
+/** The lightest first, but none before one that must be on when it comes; where they go in a ring the lightest begins. */
+function sortColours(
+  lightest: ReadonlyMap<string, number>,
+  turns: readonly (readonly [before: string, after: string])[],
+): string[] {
+  const left = [...lightest].sort(([, a], [, b]) => b - a).map(([name]) => name);
+  const sorted: string[] = [];
+  while (left.length > 0) {
+    const isFree = (name: string) =>
+      turns.every(([before, after]) => after !== name || before === name || !left.includes(before));
+    const [next] = left.splice(Math.max(0, left.findIndex(isFree)), 1);
+    sorted.push(next!);
+  }
+  return sorted;
 }
 
 type ColourDraft = DraftOf<'mist'> | DraftOf<'colour'>;
@@ -275,7 +307,9 @@ function createAreaTasks(
 ): ColourDraft[] {
   const [first] = coats;
   const { areaKind } = first!;
-  const isTrim = areaKind === 'mask';
+  const isEarly = isEarlyField(part, area);
+  const isTrim = areaKind === 'mask' && !isEarly;
+  const masked = areaKind === 'outside' ? part.colourOrder.filter((name) => isEarlyField(part, name)) : NONE_MASKED;
   const isHidden = areaKind === 'inside' || areaKind === 'underside';
   const ground = part.coats.find((coat) => coat.kind === 'colour' && coat.areaKind === 'outside');
   const partKeys = [part.key];
@@ -302,7 +336,7 @@ function createAreaTasks(
     handsOnMin,
     passiveMin,
   });
-  const wetTags = isTrim ? TRIM_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS;
+  const wetTags = isTrim ? TRIM_TAGS : isEarly ? EARLY_TAGS : isHidden ? HIDDEN_TAGS : OUTSIDE_TAGS;
   let on = 0;
   const wet = coats.flatMap((coat) => {
     const isPaleOnDark =
@@ -324,5 +358,6 @@ function createAreaTasks(
   if (isTrim) return wet;
   const { flashMin } = dryingOf(first!);
   const mistTags = isHidden ? HIDDEN_MIST_TAGS : OUTSIDE_MIST_TAGS;
-  return [Object.assign(create('mist', first!, 1, mistTags, 4, flashMin), { detail: { flashMin } }), ...wet];
+  const mist = create('mist', first!, 1, mistTags, masked.length ? 4 + MASK_MIN : 4, flashMin);
+  return [Object.assign(mist, { ...(masked.length ? { uses: MASK_USES } : {}), detail: { flashMin, masked } }), ...wet];
 }

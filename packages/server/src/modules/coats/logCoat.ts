@@ -7,7 +7,7 @@ import {
   convertProductToLayer,
   dryTasks,
   findCoatTask,
-  layersUnder,
+  meetCoats,
 } from '@sardonyx/core';
 import type { LogCoat } from '@sardonyx/contract';
 import { In, type EntityManager } from 'typeorm';
@@ -48,22 +48,22 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
   const evidence = await readEvidence(manager, { jobId, specimenId: specimen.id, id: '' });
   const areas = evidence.areas.filter(({ specimenPartId }) => specimenPartId === part.id);
   const onPart = evidence.layers.filter(({ areaId }) => areas.some(({ id }) => id === areaId));
-  const layers = onPart.filter(({ areaId }) => areaId === area.id);
   const standing = await readStandingCoats(manager, evidence.layers);
   const tasks = dryTasks(await manager.findBy(TaskRow, { specimenId: specimen.id }), evidence, standing);
   const kind = convertProductKind(product.kind);
+  const met = meetCoats(area, areas, onPart, kind);
   const isMist = body.isMist ?? false;
   const task = findCoatTask(tasks, { areaId: area.id, kind, isMist }, evidence) as DryTask | null;
   refuseAll(
     checkCoat({
       ...{ partKey: part.key, partName: part.name, material: part.material, product },
-      ...{ tempC: body.tempC, appliedAt, layers, under: layersUnder(area, areas, onPart), tasks },
+      ...{ tempC: body.tempC, appliedAt, ...met, tasks },
       ...{ standing, products: await readProductsOf(manager, onPart) },
       ...{ isMist, reliefUm: area.reliefUm, overBecause: body.overBecause ?? '' },
     }),
   );
   if (task && task.state !== 'doing') await assertReadyFor(manager, task, tasks, appliedAt, now);
-  const applied = layers.filter((layer) => layer.stage === 'applied');
+  const applied = met.layers.filter((layer) => layer.stage === 'applied');
   const layer = manager.create(CoatingLayerRow, {
     ...BLANK_LAYER,
     ...convertProductToLayer(product, isMist),

@@ -1,4 +1,4 @@
-import { getSchool, isSameLook, isSchoolOption } from '@sardonyx/core';
+import { getSchool, isSameLook, isSchoolOption, listAreasOf } from '@sardonyx/core';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import {
   ChangeComingOff,
@@ -162,9 +162,14 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
         throw refused('same-name', `The ${part.name.toLowerCase()} has an area of that name already.`, {
           name: 'Give it another name.',
         });
+      const isFace = row.kind !== 'mask';
+      if (isFace && (await manager.existsBy(AreaRow, { specimenPartId: part.id, kind: row.kind, id: Not(row.id) })))
+        throw refused('same-face', `The ${part.name.toLowerCase()} has its ${row.kind} already.`);
     },
     checkDelete: async (manager, row: AreaRow) => {
-      if (row.kind !== 'mask') throw refused('own-face', 'The faces of a part stay; what was drawn on it can go.');
+      const { role, material } = await findRow(manager, SpecimenPartRow, row.specimenPartId, 'This part');
+      if (listAreasOf(role, material).includes(row.kind))
+        throw refused('own-face', 'The faces of a part stay; what was drawn on it can go.');
       const stages = ['found', 'applied'] as const;
       if (await manager.existsBy(CoatingLayerRow, { areaId: row.id, stage: In(stages) }))
         throw refused('in-use', 'Not removed: coats lie on it, and they are in the record.');

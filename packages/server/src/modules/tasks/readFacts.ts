@@ -1,7 +1,9 @@
 import {
   createSpecimenFacts,
   TELLING_ACTS,
+  type Area,
   type BenchSession,
+  type Drawing,
   type DryingSheet,
   type HouseChoice,
   type HouseRows,
@@ -25,7 +27,7 @@ type Stored<T, Json extends keyof T = never> = {
       ? 0 | 1
       : T[K];
 };
-type RowOf<Name extends Exclude<keyof SpecimenRows, 'hasSecondWheels'>> = SpecimenRows[Name][number];
+type RowOf<Name extends Exclude<keyof SpecimenRows, 'hasSecondWheels' | 'drawing'>> = SpecimenRows[Name][number];
 
 const OF_PARTS = 'WHERE specimenPartId IN (SELECT id FROM specimen_part WHERE specimenId = ?)';
 const TELLING = TELLING_ACTS.map((act) => `'${act}'`).join(', ');
@@ -55,11 +57,11 @@ async function readRows(
   { id, castingId }: Pick<SpecimenRow, 'id' | 'castingId'>,
 ): Promise<SpecimenRows> {
   const read = <T>(sql: string) => manager.query<T[]>(sql, [id]);
-  const areas = await read<Stored<RowOf<'areas'>>>(
-    `SELECT id, specimenPartId, kind, name, crossesSeam FROM area ${OF_PARTS} ORDER BY rowid`,
+  const areas = await read<Stored<RowOf<'areas'>, 'size' | 'outline'>>(
+    `SELECT id, specimenPartId, kind, name, crossesSeam, size, outline FROM area ${OF_PARTS} ORDER BY rowid`,
   );
   const layers = await read<Stored<RowOf<'layers'>, 'rejection'>>(
-    `SELECT id, areaId, stage, kind, name, colourHex, whose, productId, coats, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
+    `SELECT id, areaId, stage, seq, kind, name, colourHex, whose, productId, coats, appliedAt, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
   );
   return {
     parts: (
@@ -67,7 +69,12 @@ async function readRows(
         'SELECT id, key, name, role, material, materialCertainty, state, isKept FROM specimen_part WHERE specimenId = ? ORDER BY rowid',
       )
     ).map((part) => ({ ...part, isKept: part.isKept === 1 })),
-    areas: areas.map((area) => ({ ...area, crossesSeam: area.crossesSeam === 1 })),
+    areas: areas.map((area) => ({
+      ...area,
+      crossesSeam: area.crossesSeam === 1,
+      size: readJson<Area['size']>(area.size),
+      outline: readJson<Area['outline']>(area.outline),
+    })),
     layers: layers.map((layer) => ({
       ...layer,
       rejection: layer.rejection ? (JSON.parse(layer.rejection) as RowOf<'layers'>['rejection']) : null,
@@ -82,6 +89,7 @@ async function readRows(
       drying: row.drying ? (JSON.parse(row.drying) as DryingSheet) : null,
       optics: row.optics ? (JSON.parse(row.optics) as OpticsRecord) : null,
     })),
+    drawing: castingId ? await readDrawing(manager, castingId, areas) : null,
     findings: (
       await read<Stored<RowOf<'findings'>>>(
         `SELECT id, specimenPartId, kind, feature, severity, note, measuredValue, measuredUnit, carriesLoad, mend FROM finding ${OF_PARTS} ORDER BY rowid`,
@@ -112,6 +120,19 @@ async function readRows(
       )
     ).map((row) => ({ ...row, work: JSON.parse(row.work) as TaskLog['work'] })),
   };
+}
+
+const readJson = <T>(text: string | null): T | null => (text === null ? null : (JSON.parse(text) as T));
+
+/** A drawing says where fields with colours of their own end; without such fields nobody asks. */
+async function readDrawing(
+  manager: EntityManager,
+  castingId: string,
+  areas: readonly { readonly kind: string }[],
+): Promise<Drawing | null> {
+  if (!areas.some(({ kind }) => kind === 'mask')) return null;
+  const [row] = await manager.query<{ drawing: string }[]>('SELECT drawing FROM casting WHERE id = ?', [castingId]);
+  return row ? (JSON.parse(row.drawing) as Drawing) : null;
 }
 
 /** Wheels on another example: one of the same job, or a donor of the same casting. */

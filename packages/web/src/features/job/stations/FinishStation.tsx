@@ -1,4 +1,4 @@
-import { listNextCoats } from '@sardonyx/core';
+import { computePlannedPaint, listNextCoats } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { useNow } from '../../clocks/index.ts';
 import { useJob } from '../JobContext.tsx';
@@ -7,6 +7,7 @@ import { PlanSays } from '../PlanSays.tsx';
 import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
+import { FieldsOfPart } from './finish/fields/FieldsOfPart.tsx';
 import { DryingRuler } from './finish/DryingRuler.tsx';
 import { NextCoats } from './finish/NextCoats.tsx';
 import { RoomLine } from './finish/RoomLine.tsx';
@@ -25,6 +26,10 @@ export function FinishStation() {
       ),
     [specimen, view.tasks, now],
   );
+  const planned = useMemo(
+    () => computePlannedPaint(specimen.parts, specimen.areas, specimen.layers),
+    [specimen.parts, specimen.areas, specimen.layers],
+  );
   const isPlanned = specimen.layers.some(({ stage }) => stage === 'planned');
   const part =
     specimen.parts.find(({ id }) => id === partId) ??
@@ -41,9 +46,13 @@ export function FinishStation() {
   };
   return (
     <Zones
+      isSticky={false}
       model={
         <>
-          <PartMapView />
+          <PartMapView paint={planned} />
+          {part && (
+            <FieldsOfPart key={part.id} part={part} paint={planned} areaId={inHand?.id ?? null} onChoose={choose} />
+          )}
           <Decisions keys={['S6', 'S7', 'S8', 'S9', 'S10', 'S12', 'S13', 'S14', 'S19', 'S21', 'S24']} />
         </>
       }

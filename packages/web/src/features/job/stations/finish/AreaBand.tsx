@@ -85,7 +85,7 @@ function Build({ plan: { build, relief, size } }: { readonly plan: AreaPlan }) {
         <span className="text-note text-soft-ink">
           {' '}
           <span className="figure">
-            {Math.round(size.value)} ± {Math.round(size.value * size.relativeSd)} cm²
+            {roundArea(size.value)} ± {roundArea(size.value * size.relativeSd)} cm²
           </span>{' '}
           {AREA_WAY_WORDS[size.way]}.
         </span>
@@ -93,6 +93,9 @@ function Build({ plan: { build, relief, size } }: { readonly plan: AreaPlan }) {
     </p>
   );
 }
+
+/** Small fields want a decimal. */
+const roundArea = (cm2: number): string => (cm2 < 10 ? cm2.toFixed(1) : String(Math.round(cm2)));
 
 const AREA_WAY_WORDS = {
   mesh: 'by its mesh',

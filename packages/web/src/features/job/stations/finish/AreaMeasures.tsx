@@ -3,6 +3,8 @@ import {
   computeTypedArea,
   computeWeighedArea,
   densityOf,
+  listAreasOf,
+  nameOfArea,
   type Area,
   type AreaSize,
   type SpecimenPart,
@@ -81,12 +83,14 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
               Reckon with it
             </button>
           </div>
-          {area.kind === 'mask' && (
+          {!listAreasOf(part.role, part.material).includes(area.kind) && (
             <button
               type="button"
               className="quiet-button"
               onClick={() =>
-                void dispatch(deleteRow({ kind: 'areas', row: area, label: `${part.name}: ${area.name} taken away` }))
+                void dispatch(
+                  deleteRow({ kind: 'areas', row: area, label: `${part.name}: ${nameOfArea(area)} taken away` }),
+                )
               }
             >
               Take this area away

@@ -8,6 +8,8 @@ import { sayNextCoat } from './NextCoats.tsx';
 import { sayBearing, sayPlace } from './sayBearing.ts';
 
 const WIDTH = 700;
+/** So many go on one line of it; all of them stand in the table. */
+const LETTERS = 94;
 const AXIS = 30;
 const NAME = 22;
 const BAR = 20;
@@ -162,6 +164,8 @@ interface RowProps {
   readonly onChoose: () => void;
 }
 
+const shorten = (words: string, most: number): string => (words.length > most ? `${words.slice(0, most - 1)}…` : words);
+
 function Row({ row, top, xOf, hatch, isChosen, words, onChoose }: RowProps) {
   const spans = row.recoat?.spans ?? [];
   const gaps = spans.slice(1).map((span, i) => ({ from: spans[i]!.to!, to: span.from }));
@@ -171,7 +175,7 @@ function Row({ row, top, xOf, hatch, isChosen, words, onChoose }: RowProps) {
       <text x={4} y={NAME - 6} fontSize={15} fontWeight={isChosen ? 700 : 400} fill="var(--ink)">
         {row.place}
         <tspan dx={8} fontWeight={400} fill="var(--soft-ink)">
-          {words}
+          {shorten(words, LETTERS - row.place.length)}
         </tspan>
       </text>
       <line x2={WIDTH} y1={NAME + BAR} y2={NAME + BAR} stroke="var(--strong-line)" />

@@ -1,6 +1,6 @@
 import { LogCoat } from '@sardonyx/contract';
 import { isStanding, layersUnder, type Area, type SpecimenPart } from '@sardonyx/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
@@ -9,6 +9,7 @@ import { Controlled } from '../../../../shared/ui/Controlled.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { useGetShelfQuery, useLogCoatMutation } from '../../../../shared/api/api.ts';
+import { formatSoon } from '../../../../shared/dates/sayDates.ts';
 import { readWallTime, writeWallTime } from '../../../../shared/dates/wallTime.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
@@ -45,39 +46,48 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     note: '',
   });
   const { errors } = formState;
+  /** From when it may go on, where waiting is all it takes. */
+  const [from, setFrom] = useState<string | null>(null);
   const [areaId, productId, tempC, appliedAt, isMist] = useWatch({
     control,
     name: ['areaId', 'productId', 'tempC', 'appliedAt', 'isMist'],
   });
   const at = Date.parse(readWallTime(appliedAt));
   const area = specimen.areas.find((one) => one.id === areaId);
-  const standing = specimen.layers.filter(isStanding);
+  const onPart = useMemo(() => {
+    const own = specimen.areas.filter((one) => one.specimenPartId === part.id).map(({ id }) => id);
+    return specimen.layers.filter((layer) => own.includes(layer.areaId));
+  }, [specimen, part.id]);
+  const standing = onPart.filter(isStanding);
   const top =
     standing.filter((layer) => layer.areaId === areaId).at(-1) ??
     (area ? layersUnder(area, specimen.areas, standing).at(-1) : undefined);
   const pots = useMemo(
     () =>
-      shelf
-        ? listCoatPots(shelf, {
-            ...{ partKey: part.key, partName: part.name, material: part.material, tempC },
-            appliedAt: Number.isNaN(at) || !formState.dirtyFields.appliedAt ? now : new Date(at),
-            layers: specimen.layers.filter((layer) => layer.areaId === areaId),
-            under: area ? layersUnder(area, specimen.areas, specimen.layers) : [],
-            tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
-            ...{ standing: specimen.film, products: shelf.products },
-            ...{ isMist: isMist ?? false, reliefUm: area?.reliefUm ?? null, overBecause: 'asked when it is logged' },
-          })
+      shelf && area
+        ? listCoatPots(
+            shelf,
+            { area, areas: specimen.areas, layers: onPart },
+            {
+              ...{ partKey: part.key, partName: part.name, material: part.material, tempC },
+              appliedAt: Number.isNaN(at) || !formState.dirtyFields.appliedAt ? now : new Date(at),
+              tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
+              ...{ standing: specimen.film, products: shelf.products },
+              ...{ isMist: isMist ?? false, reliefUm: area?.reliefUm ?? null, overBecause: 'asked when it is logged' },
+            },
+          )
         : [],
-    [shelf, part, specimen, view.tasks, area, areaId, tempC, at, now, isMist, formState.dirtyFields.appliedAt],
+    [shelf, part, specimen, view.tasks, area, onPart, tempC, at, now, isMist, formState.dirtyFields.appliedAt],
   );
   const save = handleSubmit(async (values) => {
     clearErrors();
+    setFrom(null);
     try {
       // Whoever leaves the time alone means now, however long the form stood open.
       const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(now);
       await log({ ...values, appliedAt: readWallTime(at) }).unwrap();
     } catch (error) {
-      showError(error);
+      setFrom(showError(error).from ?? null);
     }
   });
   return (
@@ -140,6 +150,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
         {errors.root && (
           <div className="sm:col-span-2">
             <ErrorNote error={{ kind: 'refused', message: errors.root.message ?? '' }} />
+            {from && <p className="mt-1">It may go on from {formatSoon(Date.parse(from), now)}.</p>}
           </div>
         )}
         <div className="flex items-center gap-3 sm:col-span-2">

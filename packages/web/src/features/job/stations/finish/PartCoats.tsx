@@ -1,8 +1,8 @@
 import { nameOfArea, type SpecimenPart } from '@sardonyx/core';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { useJob } from '../../JobContext.tsx';
-import { AddArea } from './AddArea.tsx';
 import { AreaBand } from './AreaBand.tsx';
+import { OrderOfColours } from './OrderOfColours.tsx';
 import { LogCoatForm } from './LogCoatForm.tsx';
 
 interface PartCoatsProps {
@@ -33,8 +33,8 @@ export function PartCoats({ part, now, areaId, onChoose }: PartCoatsProps) {
           />
         )}
       </div>
+      <OrderOfColours part={part} />
       <AreaBand key={area.id} area={area} part={part} now={now} />
-      {!isClosed && <AddArea part={part} />}
       {!isClosed && <LogCoatForm part={part} areas={areas} first={{ areaId: area.id, productId: '' }} />}
     </section>
   );

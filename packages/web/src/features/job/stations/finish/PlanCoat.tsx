@@ -1,6 +1,7 @@
 import type { ShelfView } from '@sardonyx/contract';
 import {
   convertProductToLayer,
+  isEarlyField,
   isMadeFor,
   judgeOver,
   layersUnder,
@@ -30,13 +31,18 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
   const decals = planned.filter((layer) => layer.kind === 'decal');
   const usual = `${nameOfArea(area)} decal${decals.length ? ` ${decals.length + 1}` : ''}`;
   const { data: shelf } = useGetShelfQuery();
-  const options = useMemo(() => (shelf ? listCoats(shelf, part, area, specimen) : []), [shelf, part, area, specimen]);
+  const facts = specimen.facts.parts.find(({ key }) => key === part.key)!;
+  const isFirst = isEarlyField(facts, nameOfArea(area));
+  const options = useMemo(
+    () => (shelf ? listCoats(shelf, part, area, { ...specimen, isFirst }) : []),
+    [shelf, part, area, specimen, isFirst],
+  );
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState('');
   const [name, setName] = useState('');
   // It would come to lie on the last of its kind, or below.
   const all = specimen.layers.filter(({ stage }) => stage === 'planned');
-  const below = sortPlanned(planned).at(-1) ?? sortPlanned(layersUnder(area, specimen.areas, all)).at(-1);
+  const below = sortPlanned(planned).at(-1) ?? sortPlanned(layersUnder(area, specimen.areas, all, isFirst)).at(-1);
   const plan = async () => {
     const product = shelf?.products.find((candidate) => candidate.id === chosen);
     const layer = product
@@ -97,10 +103,22 @@ function listCoats(
   shelf: ShelfView,
   part: SpecimenPart,
   area: Area,
-  { layers, areas }: { readonly layers: Parameters<typeof planGround>[0]['layers']; readonly areas: readonly Area[] },
+  {
+    layers,
+    areas,
+    isFirst,
+  }: Pick<Parameters<typeof planGround>[0], 'layers' | 'isFirst'> & { readonly areas: readonly Area[] },
 ): ChooserOption[] {
   const pots = shelf.products.map((product) => {
-    const ground = planGround({ product, area, areas, layers, material: part.material, products: shelf.products });
+    const ground = planGround({
+      product,
+      area,
+      areas,
+      layers,
+      material: part.material,
+      products: shelf.products,
+      isFirst,
+    });
     const { verdict, reason } = isMadeFor(product.kind, ground)
       ? { verdict: 'fine' as const, reason: '' }
       : judgeOver(product.binder, ground);

@@ -9,12 +9,12 @@ export function useAreaPlan(area: Area | undefined, part: SpecimenPart | undefin
   const { data: shelf } = useGetShelfQuery();
   return useMemo(() => {
     if (!area || !part || !shelf) return null;
-    const facts = specimen.facts.parts.find(({ key }) => key === part.key);
+    const facts = specimen.facts.parts.find(({ key }) => key === part.key)!;
     return planArea({
       ...{ area, part, areas: specimen.areas, layers: specimen.layers, products: shelf.products },
       drawing: specimen.casting?.casting.drawing ?? null,
       way: COATING_WAY_OF[chooseOption('S6', specimen.facts.decisions)],
-      foundHex: facts?.foundColour?.hex ?? null,
+      facts,
     });
   }, [area, part, specimen, shelf]);
 }
