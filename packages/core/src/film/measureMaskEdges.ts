@@ -71,7 +71,7 @@ function readGround({ shapes }: DrawingView, partKey: string): Ground {
   };
 }
 
-export function ringsOf(area: EdgedArea, { view, shapes }: DrawingView, partKey: string): Ring[] {
+function ringsOf(area: EdgedArea, { view, shapes }: DrawingView, partKey: string): Ring[] {
   if (area.outline) return area.outline.view === view ? [area.outline.points] : [];
   return shapes
     .filter((shape) => shape.partKey === partKey && shape.mask === nameOfArea(area) && !shape.hidden)
