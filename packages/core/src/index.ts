@@ -499,6 +499,8 @@ export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } 
 export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
 export { COATING_WAY_OF } from './film/pourFor.ts';
+export { needOfColour, type ColourNeed, type NeededPaint } from './film/needOfColour.ts';
+export { computeDrawnArea } from './film/computeDrawnArea.ts';
 export { computeBoxArea, computeTypedArea, computeWeighedArea } from './film/computeArea.ts';
 export { densityOf } from './film/densityOf.ts';
 export { listFailures, recallFailures, type PastFailure } from './film/recallFailures.ts';

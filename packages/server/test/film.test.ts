@@ -1,6 +1,16 @@
 import type { ErrorBody, JobView, SpecimenView } from '@sardonyx/contract';
-import type { Area, CoatingLayer, CoatTouch, RoomLogEntry } from '@sardonyx/core';
+import {
+  convertProductToLayer,
+  type Area,
+  type CoatingLayer,
+  type CoatTouch,
+  type ColourNeed,
+  type RoomLogEntry,
+} from '@sardonyx/core';
 import { expect } from 'chai';
+import { PaintProductRow } from '../src/entities/paint.ts';
+import { CoatingLayerRow } from '../src/entities/workpiece.ts';
+import { BLANK_LAYER } from '../src/modules/coats/blankRows.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const who = 'Imke Varga';
@@ -187,5 +197,68 @@ describe('coats that dry', () => {
     expect(
       ((await bench.http.delete(`/api/areas/${(await areaOf('body')).id}`).expect(422)).body as ErrorBody).code,
     ).equal('own-face');
+  });
+
+  it('have faces as areas, each once; what the casting does not have by itself can go again', async () => {
+    const face = {
+      ...{ specimenPartId: 'sg-07-2.body', kind: 'underside', name: 'underside', crossesSeam: false },
+      ...{ reliefUm: null, size: null, outline: null },
+    };
+    const { id } = (await post('areas', face).expect(201)).body as Area;
+    const twin = (await post('areas', { ...face, name: 'below' }).expect(422)).body as ErrorBody;
+    expect(twin.code).equal('same-face');
+    await bench.http.delete(`/api/areas/${id}?version=1`).expect(204);
+  });
+
+  it('say for all open jobs which areas still get a colour, and how large those are', async () => {
+    const { name } = (await trolley()).specimen;
+    const needs = async () =>
+      (await bench.get<ColourNeed[]>('colour-needs')).filter(
+        ({ jobId, specimenName, partName }) =>
+          jobId === 'sg-07' && partName === 'Base' && specimenName === name,
+      );
+    const all = await bench.get<ColourNeed[]>('colour-needs');
+    const roof = all.find(({ jobId, areaName }) => jobId === 'sg-09' && areaName === 'roof')!;
+    expect(roof).deep.include({ jobNumber: 'SG-09', partName: 'Body', way: 'airbrush' });
+    expect(roof.size!.value).within(1, 40);
+    expect(all.every(({ jobNumber }) => jobNumber !== 'SG-10')).equal(true);
+    const names = new Set(all.filter(({ jobId }) => jobId === 'sg-07').map((one) => one.specimenName));
+    expect(names.size, [...names].join(', ')).greaterThan(1);
+    const [base] = await needs();
+    expect(base!.coatsLeft).greaterThan(0);
+    bench.pass(60 * 40);
+    await logCoat('base', 'paint-marlstone-bright-white').then(({ status }) => expect(status).equal(201));
+    expect((await needs())[0]!.coatsLeft).equal(base!.coatsLeft - 1);
+  });
+
+  it('wait, on the outside, until a field that went on before bears tape', async () => {
+    const { specimens } = await bench.get<JobView>('jobs/sg-09');
+    const own = specimens[0]!.areas.filter(({ specimenPartId }) => specimenPartId === 'sg-09-1.body');
+    const idOf = (kind: Area['kind']) => own.find((area) => area.kind === kind)!.id;
+    const on = (areaId: string, productId: string, hoursAgo: number) => {
+      const product = bench.room.source.manager.findOneByOrFail(PaintProductRow, { id: productId });
+      return product.then((paint) =>
+        bench.room.source.manager.insert(CoatingLayerRow, {
+          ...{ ...BLANK_LAYER, ...convertProductToLayer(paint), id: `on-${areaId}`, version: 1, areaId },
+          ...{ stage: 'applied', seq: 0, whose: 'restorer', tempC: 20, appliedBy: who },
+          appliedAt: new Date(bench.room.now().getTime() - hoursAgo * 3_600_000).toISOString(),
+        }),
+      );
+    };
+    await bench.http.post('/api/tasks/sg-09-1.strip:body/acts').send({ act: 'not needed', who, note: 'bare' });
+    await on(idOf('outside'), 'paint-lanthorn-white-primer', 9);
+    await on(idOf('mask'), 'paint-quay-ivory', 0.2);
+    const attempt = async () =>
+      (
+        await post('coats', {
+          ...{ areaId: idOf('outside'), productId: 'paint-quay-ice-blue', tempC: 20, who, note: '', isMist: true },
+          appliedAt: bench.room.now().toISOString(),
+        })
+      ).body as ErrorBody & { from: string };
+    const early = await attempt();
+    expect(early.message).match(/Quay Ivory does not bear tape yet/);
+    bench.pass((Date.parse(early.from) - bench.room.now().getTime()) / 60_000 + 1);
+    // The steps before it are not done; the coats have nothing to say against it any more.
+    expect((await attempt()).message).not.match(/tape/);
   });
 });

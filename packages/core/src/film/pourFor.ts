@@ -3,7 +3,7 @@ import { computePowder, computeVolume, SOLIDS, type CoatingWay, type PaintVolume
 import type { Estimate } from './estimate.ts';
 
 /** Parts of thinner to one of paint, as it is usually put on (planning estimates; its sheet goes first). */
-const THINNER: Readonly<Record<CoatingWay, number>> = { airbrush: 1, can: 0, brush: 0.1, powder: 0 };
+export const THINNER: Readonly<Record<CoatingWay, number>> = { airbrush: 1, can: 0, brush: 0.1, powder: 0 };
 
 export interface Pour extends PaintVolume {
   /** Powder is weighed; everything else is poured. */

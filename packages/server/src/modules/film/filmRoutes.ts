@@ -4,9 +4,10 @@ import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { createInstruments } from '../instruments/readInstrument.ts';
+import { readColourNeeds } from './readColourNeeds.ts';
 import { logRoom, readThermometer } from './roomLog.ts';
 
-/** What the workroom is like: typed by a person, or read off its thermometer. */
+/** What the workroom is like, typed by a person or read off its thermometer; and what paint all jobs need. */
 export function createFilmRoutes(room: Workroom): Router {
   const router = Router();
   const { readNow } = createInstruments(() => room.source.manager);
@@ -19,6 +20,9 @@ export function createFilmRoutes(room: Workroom): Router {
     const reading = await look(room, (manager) => readThermometer(manager, readNow, room.now()));
     if (!reading) throw refused('no-thermometer', 'There is no thermometer of the room: add one in the workshop.');
     response.status(201).json(await change(room, (manager) => logRoom(manager, reading)));
+  });
+  router.get('/colour-needs', async (_request, response) => {
+    response.json(await look(room, readColourNeeds));
   });
   return router;
 }

@@ -1,5 +1,5 @@
 import type { ShelfView } from '@sardonyx/contract';
-import { DOSINGS, findShortage, mayBeMixed, type Dosing, type ProposalKind } from '@sardonyx/core';
+import { DOSINGS, findShortage, mayBeMixed, type Dosing, type NeededPaint, type ProposalKind } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
@@ -19,6 +19,8 @@ import { OverPrimers } from './OverPrimers.tsx';
 import { ProposalList } from './ProposalList.tsx';
 import { usePots } from './usePots.ts';
 import { useProposals } from './useProposals.ts';
+import { useNeededPaint } from './useNeededPaint.ts';
+import { WhyNeeded } from './WhyNeeded.tsx';
 import { useTarget, type WantedColour } from './useTarget.ts';
 import { WhichColour } from './WhichColour.tsx';
 
@@ -49,7 +51,9 @@ function Match({ target }: { readonly target: WantedColour }) {
   const { shelf, isClosed } = useColourBench();
   const worker = useColourWorker();
   const pots = usePots(target.geometry);
-  const [needMl, setNeedMl] = useState('2');
+  const needed = useNeededPaint(target.lab);
+  const [typedMl, setNeedMl] = useState<string | null>(null);
+  const needMl = typedMl ?? suggestMl(needed ?? null);
   const [dosing, setDosing] = useState<Dosing>('scales');
   const [mostPaints, setMostPaints] = useState(4);
   const [kind, setKind] = useState<ProposalKind>('nearest');
@@ -57,16 +61,18 @@ function Match({ target }: { readonly target: WantedColour }) {
   const need = Number(needMl.replace(',', '.'));
   const [drop, setDrop] = useState(() => String(usualDropMl(shelf)));
   const doseMl = dosing === 'scales' ? SCALES_ML : Number(drop.replace(',', '.'));
+  // Reckoned once it is known for how much.
+  const isKnown = typedMl !== null || needed !== undefined;
   const isRight = need >= 0.2 && need <= 200 && doseMl >= 0.005 && doseMl <= 0.2;
   const wish = useMemo(
     () =>
-      isRight
+      isRight && isKnown
         ? {
             target: { d65: target.lab, a: target.labA, weightA: WEIGHT_A },
             ...{ totalDoses: Math.round(need / doseMl), doseMl, mostPaints },
           }
         : null,
-    [target, need, doseMl, mostPaints, isRight],
+    [target, need, doseMl, mostPaints, isRight, isKnown],
   );
   const leftoverIds = shelf.products.filter((product) => product.recipe).map((product) => product.id);
   const { proposals, problem, end } = useProposals(worker, pots, leftoverIds, wish);
@@ -135,6 +141,7 @@ function Match({ target }: { readonly target: WantedColour }) {
           />
         </Field>
       </div>
+      {needed !== undefined && <WhyNeeded needed={needed} />}
       {!isRight && (
         <p role="alert">
           <Sign of="warning" />
@@ -149,6 +156,10 @@ function Match({ target }: { readonly target: WantedColour }) {
     </Halves>
   );
 }
+
+/** Two where nobody knows better. Rounded up: what is short is mixed anew, and never the same. */
+const suggestMl = (needed: NeededPaint | null): string =>
+  needed && needed.areas.length > 0 ? String(Math.min(200, Math.max(0.2, Math.ceil(needed.upper90 * 10) / 10))) : '2';
 
 /** The drop that most of the pots give (planning estimate where nobody weighed). */
 function usualDropMl(shelf: ShelfView): number {

@@ -1,4 +1,12 @@
-import { computeStack, isStanding, nameOfArea, type Area, type AreaPlan, type SpecimenPart } from '@sardonyx/core';
+import {
+  computeStack,
+  isStanding,
+  nameOfArea,
+  type Area,
+  type AreaPlan,
+  type AreaSize,
+  type SpecimenPart,
+} from '@sardonyx/core';
 import { Band } from '../../../../shared/drawing/Band.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -84,10 +92,7 @@ function Build({ plan: { build, relief, size } }: { readonly plan: AreaPlan }) {
       {size && (
         <span className="text-note text-soft-ink">
           {' '}
-          <span className="figure">
-            {roundArea(size.value)} ± {roundArea(size.value * size.relativeSd)} cm²
-          </span>{' '}
-          {AREA_WAY_WORDS[size.way]}.
+          <span className="figure">{sayArea(size)}</span> {AREA_WAY_WORDS[size.way]}.
         </span>
       )}
     </p>
@@ -95,7 +100,10 @@ function Build({ plan: { build, relief, size } }: { readonly plan: AreaPlan }) {
 }
 
 /** Small fields want a decimal. */
-const roundArea = (cm2: number): string => (cm2 < 10 ? cm2.toFixed(1) : String(Math.round(cm2)));
+function sayArea({ value, relativeSd }: AreaSize): string {
+  const digits = value < 10 ? 1 : 0;
+  return `${value.toFixed(digits)} ± ${(value * relativeSd).toFixed(digits)} cm²`;
+}
 
 const AREA_WAY_WORDS = {
   mesh: 'by its mesh',
