@@ -101,7 +101,7 @@ describe('Fields and the order of colours', function () {
       await coats.getByRole('button', { name: 'Log a coat on the blade' }).click();
       const form = coats.getByRole('form', { name: 'Log a coat on the Blade' });
       await choose(form.getByLabel('Pot'), pot);
-      if (isMist) await form.getByRole('checkbox', { name: /^A mist coat/ }).click();
+      await form.getByRole('checkbox', { name: /^A mist coat/ }).setChecked(isMist);
       await form.getByRole('button', { name: 'Log the coat' }).click();
       return form;
     };

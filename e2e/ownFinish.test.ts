@@ -35,7 +35,7 @@ describe('Finish on an empty bench, clumsily', function () {
         .getByRole('button', { name: /^Log a coat on the/ })
         .click();
     await choose(form.getByLabel('Pot'), pot);
-    if (isMist) await form.getByRole('checkbox', { name: /^A mist coat/ }).click();
+    await form.getByRole('checkbox', { name: /^A mist coat/ }).setChecked(isMist);
     await form.getByRole('button', { name: 'Log the coat' }).click();
     return form;
   };

@@ -136,7 +136,9 @@ export {
   type SpecimenPart,
   type Want,
   type WantKind,
+  type CoatHow,
   type CoatOwner,
+  type DecalSize,
   type SettledBy,
   type WantState,
   type WayToGet,
@@ -498,6 +500,8 @@ export { COAT_FAILURES, type CoatFailureKind } from './model/workpiece.ts';
 export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } from './model/workpiece.ts';
 export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
+export { isTold, usualHow } from './film/usualHow.ts';
+export { sayHow } from './words/sayHow.ts';
 export { COATING_WAY_OF } from './film/pourFor.ts';
 export { needOfColour, type ColourNeed, type NeededPaint } from './film/needOfColour.ts';
 export { computeDrawnArea } from './film/computeDrawnArea.ts';

@@ -214,8 +214,7 @@ describe('coats that dry', () => {
     const { name } = (await trolley()).specimen;
     const needs = async () =>
       (await bench.get<ColourNeed[]>('colour-needs')).filter(
-        ({ jobId, specimenName, partName }) =>
-          jobId === 'sg-07' && partName === 'Base' && specimenName === name,
+        ({ jobId, specimenName, partName }) => jobId === 'sg-07' && partName === 'Base' && specimenName === name,
       );
     const all = await bench.get<ColourNeed[]>('colour-needs');
     const roof = all.find(({ jobId, areaName }) => jobId === 'sg-09' && areaName === 'roof')!;

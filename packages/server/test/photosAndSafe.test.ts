@@ -204,7 +204,7 @@ describe('the record', () => {
     const response = await bench.http.get('/api/jobs/sg-00/record.json').expect(200);
     expect(response.headers['content-disposition']).include('SG-00-record.json');
     const record = response.body as JobRecord;
-    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 4 });
+    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 5 });
     expect(record.disclosure).include('has been restored').include('wheels (donor)');
     expect(record.work.length).greaterThan(20);
     expect(record.specimens[0]!.verdict).match(/^Deep green/);

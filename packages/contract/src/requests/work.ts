@@ -111,6 +111,22 @@ export class ReadRoom {
   humidity!: number | null;
 }
 
+class HowOfCoat {
+  @IsString() @MaxLength(60) batch!: string;
+  @OrNull() @IsNumber({}, { message: 'Parts of thinner to one of paint.' }) @NotBelow(0) @NotAbove(20) thinnerParts!:
+    number | null;
+  @OrNull() @IsNumber({}, { message: 'Give the pressure in bar.' }) @NotBelow(0) @NotAbove(10) pressureBar!:
+    number | null;
+  @OrNull() @IsNumber({}, { message: 'Give the nozzle in mm.' }) @NotBelow(0.05) @NotAbove(5) nozzleMm!: number | null;
+  @OrNull() @IsNumber({}, { message: 'Give the humidity in percent.' }) @NotBelow(0) @NotAbove(100) humidity!:
+    number | null;
+}
+
+class SizeOfDecal {
+  @IsNumber({}, { message: 'Give its width in mm.' }) @NotBelow(0.2) @NotAbove(600) widthMm!: number;
+  @IsNumber({}, { message: 'Give its height in mm.' }) @NotBelow(0.2) @NotAbove(600) heightMm!: number;
+}
+
 /** A coat that was put on. */
 export class LogCoat {
   @IsString() @IsNotEmpty() areaId!: string;
@@ -120,6 +136,8 @@ export class LogCoat {
   /** Why it goes on although relief fills in; it goes into the record. */
   @IsChanged() @IsString() @MaxLength(200) overBecause?: string;
   @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @NotBelow(-20) @NotAbove(250) tempC!: number;
+  /** Batch, thinner, gun and humidity, so far as somebody says so. */
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => HowOfCoat) how?: HowOfCoat | null;
   @IsISO8601({ strict: true }, { message: 'Give the day and time it went on.' }) appliedAt!: string;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
   @IsString() @MaxLength(300) note!: string;
@@ -175,6 +193,7 @@ export class CreateLayer {
   @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
   /** Wet coats; left out or null: until it hides what is below. */
   @IsChangedOrNull() @IsInt(WHOLE) @NotBelow(1) @NotAbove(12) coats?: number | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => SizeOfDecal) decalMm?: SizeOfDecal | null;
 }
 
 export class ChangeLayer extends VersionedChange {
@@ -186,6 +205,7 @@ export class ChangeLayer extends VersionedChange {
     'measured' | 'product sheet' | 'planning estimate';
   @IsChanged() @IsIn(COAT_OWNERS) whose?: CoatOwner;
   @IsChangedOrNull() @IsInt(WHOLE) @NotBelow(1) @NotAbove(12) coats?: number | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => SizeOfDecal) decalMm?: SizeOfDecal | null;
 }
 
 export class StartTimer {

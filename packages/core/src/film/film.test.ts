@@ -27,7 +27,7 @@ const layer = (changes: Partial<CoatingLayer> = {}): CoatingLayer => ({
   note: '',
   rejection: null,
   removedAt: null,
-  ...{ keyedAt: null, coats: null, isMist: false },
+  ...{ keyedAt: null, coats: null, isMist: false, how: null, decalMm: null },
   ...changes,
 });
 const metal = { colourHex: '#999999', name: 'zinc alloy' };

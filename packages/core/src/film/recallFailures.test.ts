@@ -13,7 +13,7 @@ const layer = (id: string, seq: number, changes: Partial<CoatingLayer> = {}): Co
     whose: 'restorer',
   },
   ...{ tempC: 19, appliedAt: `2026-03-1${seq}T10:00:00Z`, appliedBy: 'A', note: '', rejection: null },
-  ...{ removedAt: null, keyedAt: null },
+  ...{ removedAt: null, keyedAt: null, how: null, decalMm: null },
   ...changes,
 });
 const rejection = (failure: 'bled' | 'ran' | undefined, at = '2026-03-20T10:00:00Z') => ({

@@ -52,7 +52,7 @@ const coat = (product: PaintProduct, hours: number, changes: Partial<CoatingLaye
   ...{ kind: product.kind as 'colour', name: product.name, colourHex: '#556677', thicknessUm: 20 },
   ...{ thicknessOrigin: 'product sheet', productId: product.id, whose: 'restorer', tempC: 20 },
   ...{ appliedAt: at(hours).toISOString(), appliedBy: 'M. Thorn', note: '', rejection: null, removedAt: null },
-  ...{ keyedAt: null, coats: null, isMist: false },
+  ...{ keyedAt: null, coats: null, isMist: false, how: null, decalMm: null },
   ...changes,
 });
 const touch = (layerId: string, hours: number, isReady: boolean): CoatTouch => ({

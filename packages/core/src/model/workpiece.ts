@@ -95,6 +95,23 @@ export type CoatOwner = (typeof COAT_OWNERS)[number];
 export const LAYER_STAGES = ['found', 'planned', 'applied'] as const;
 export type LayerStage = (typeof LAYER_STAGES)[number];
 
+/** How a coat was put on, so far as somebody said so; the next one of its pot begins with it. */
+export interface CoatHow {
+  /** What stands on the pot or the mix. */
+  readonly batch: string;
+  /** Parts of thinner to one of paint. */
+  readonly thinnerParts: number | null;
+  readonly pressureBar: number | null;
+  readonly nozzleMm: number | null;
+  /** Relative humidity of the room, percent. */
+  readonly humidity: number | null;
+}
+
+export interface DecalSize {
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
 /** One layer of an area, counted outwards from the metal (seq 0 lies on it). */
 export interface CoatingLayer extends Versioned {
   readonly areaId: string;
@@ -110,6 +127,10 @@ export interface CoatingLayer extends Versioned {
   readonly coats: number | null;
   /** Of a coat that was put on: so thin that the ground shows through, for the wet coat to hold on. */
   readonly isMist: boolean;
+  /** Of a coat that was put on: what came out of which gun; null where nobody said. */
+  readonly how: CoatHow | null;
+  /** Of a decal, millimetres; null where nobody measured it, and of everything else. */
+  readonly decalMm: DecalSize | null;
   readonly whose: CoatOwner;
   readonly tempC: number | null;
   readonly appliedAt: string | null;

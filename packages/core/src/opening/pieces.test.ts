@@ -161,7 +161,7 @@ describe('createSpecimenFacts', () => {
       productId: null,
       rejection: null,
       removedAt: null,
-      ...{ keyedAt: null, coats: null, isMist: false },
+      ...{ keyedAt: null, coats: null, isMist: false, how: null, decalMm: null },
       ...changes,
     }) as CoatingLayer;
   const rows = (layers: CoatingLayer[]) => ({

@@ -1,12 +1,12 @@
 import { selectStandingWork } from '../facts/standingWork.ts';
 import type { LogAct, TaskLog } from '../model/task.ts';
-import type { Finding } from '../model/workpiece.ts';
+import type { CoatHow, DecalSize, Finding } from '../model/workpiece.ts';
 import { describeDisclosure } from './describeDisclosure.ts';
 import type { RecordColour, RecordInput, RecordMix } from './recordInput.ts';
 
 export interface JobRecord {
   readonly format: 'sardonyx-record';
-  readonly formatVersion: 4;
+  readonly formatVersion: 5;
   readonly job: {
     readonly number: string;
     readonly title: string;
@@ -73,6 +73,8 @@ export interface RecordCoat {
   readonly appliedBy: string | null;
   /** So thin that the ground shows through. */
   readonly isMist: boolean;
+  readonly how: CoatHow | null;
+  readonly decalMm: DecalSize | null;
   /** When it was rubbed dull for the next one. */
   readonly keyedAt: string | null;
   /** Why it was rejected; null where it stands. */
@@ -86,7 +88,7 @@ export function createRecord(input: RecordInput): JobRecord {
   const standing = selectStandingWork(input.log);
   return {
     format: 'sardonyx-record',
-    formatVersion: 4,
+    formatVersion: 5,
     job: {
       number: job.number,
       title: job.title,
@@ -126,6 +128,8 @@ export function createRecord(input: RecordInput): JobRecord {
             appliedAt: layer.appliedAt,
             appliedBy: layer.appliedBy,
             isMist: layer.isMist,
+            how: layer.how,
+            decalMm: layer.decalMm,
             keyedAt: layer.keyedAt,
             rejectedBecause: layer.rejection?.because ?? null,
             removedAt: layer.removedAt,

@@ -66,7 +66,7 @@ const applied = {
   appliedBy: 'Imke Varga',
   rejection: null,
   removedAt: null,
-  ...{ keyedAt: null, coats: null, isMist: false },
+  ...{ keyedAt: null, coats: null, isMist: false, how: null, decalMm: null },
 } as CoatingLayer & { area: string };
 const STRIP = makeTask('strip:body', {
   ...{
@@ -161,7 +161,7 @@ describe('createRecord', () => {
       paints: [{ name: 'Marlstone Slate blue', ml: 1.4 }],
     };
     const { colours, mixes, formatVersion } = createRecord(record([], { colours: [colour], mixes: [mix] }));
-    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 4 });
+    expect({ colours, mixes, formatVersion }).deep.equal({ colours: [colour], mixes: [mix], formatVersion: 5 });
   });
 
   it('tells of each part what was found, wanted and put on', () => {

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import { sayCoats } from './sayCoats.ts';
 
-const coat = (name: string, changes: { isMist?: boolean; area?: string; rejectedBecause?: string } = {}) => ({
-  ...{ name, area: 'outside', isMist: false, rejectedBecause: null },
+const coat = (name: string, changes: Partial<Parameters<typeof sayCoats>[0][number]> = {}) => ({
+  ...{ name, area: 'outside', isMist: false, rejectedBecause: null, how: null, decalMm: null },
   ...changes,
 });
 
@@ -19,6 +19,12 @@ describe('coats in words', () => {
 
   it('says how many of them were rejected', () =>
     expect(sayCoats([coat('Red', { rejectedBecause: 'runs' }), coat('Red')])).equal('Red (2 coats, 1 rejected)'));
+
+  it('says how they were put on, once where it was the same, and how large a decal is', () => {
+    const how = { batch: '7', thinnerParts: 1, pressureBar: null, nozzleMm: null, humidity: null };
+    expect(sayCoats([coat('Red', { how }), coat('Red', { how })])).equal('Red (2 coats, thinned 1 : 1, batch 7)');
+    expect(sayCoats([coat('Crest', { decalMm: { widthMm: 4, heightMm: 6.5 } })])).equal('Crest (4 × 6.5 mm)');
+  });
 
   it('says nothing of nothing', () => expect(sayCoats([])).equal(''));
 });

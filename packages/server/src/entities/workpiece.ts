@@ -4,7 +4,9 @@ import type {
   AreaSize,
   Certainty,
   CoatingLayer,
+  CoatHow,
   CoatOwner,
+  DecalSize,
   FindingKind,
   FindingUnit,
   MendMethod,
@@ -201,6 +203,12 @@ export class CoatingLayerRow extends VersionedRow {
 
   @Column('boolean', { default: false })
   isMist!: boolean;
+
+  @Column('simple-json', { nullable: true })
+  how!: CoatHow | null;
+
+  @Column('simple-json', { nullable: true })
+  decalMm!: DecalSize | null;
 
   @References(() => AreaRow, 'areaId')
   area?: Relation<AreaRow>;

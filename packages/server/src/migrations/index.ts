@@ -1,3 +1,4 @@
+import { CoatDetails1796110000000 } from './1796110000000-CoatDetails.ts';
 import { Drying1796100000000 } from './1796100000000-Drying.ts';
 import { CountedOnce1796090000000 } from './1796090000000-CountedOnce.ts';
 import { SourcedCells1796020000000 } from './1796020000000-SourcedCells.ts';
@@ -34,4 +35,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   SourcedCells1796020000000,
   CountedOnce1796090000000,
   Drying1796100000000,
+  CoatDetails1796110000000,
 ];

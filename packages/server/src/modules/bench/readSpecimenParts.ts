@@ -47,6 +47,8 @@ export async function readSpecimenParts(
   ).map((layer) => ({
     ...layer,
     isMist: layer.isMist === 1,
+    how: readJson(layer.how),
+    decalMm: readJson(layer.decalMm),
     rejection: layer.rejection ? (JSON.parse(layer.rejection) as CoatingLayer['rejection']) : null,
   })) as unknown as CoatingLayer[];
   const wants = await read<Want>(`SELECT * FROM want ${ofParts}`);

@@ -7,6 +7,7 @@ import {
   convertProductToLayer,
   dryTasks,
   findCoatTask,
+  isTold,
   meetCoats,
 } from '@sardonyx/core';
 import type { LogCoat } from '@sardonyx/contract';
@@ -68,6 +69,7 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
     ...BLANK_LAYER,
     ...convertProductToLayer(product, isMist),
     isMist,
+    how: body.how && isTold(body.how) ? body.how : null,
     ...{ id: randomUUID(), version: 1, areaId: area.id, stage: 'applied', whose: 'restorer' },
     seq: Math.max(-1, ...applied.map((one) => one.seq)) + 1,
     tempC: body.tempC,

@@ -67,7 +67,9 @@ export function FinishStation() {
       <PlanSays />
       <RoomLine now={now} />
       <DryingRuler list={list} now={now} areaId={inHand?.id ?? null} onChoose={choose} />
-      {part && <PartCoats key={part.id} part={part} now={now} areaId={inHand?.id ?? null} onChoose={choose} />}
+      {part && (
+        <PartCoats key={part.id} part={part} now={now} list={list} areaId={inHand?.id ?? null} onChoose={choose} />
+      )}
       <TaskList station="finish" />
     </Zones>
   );

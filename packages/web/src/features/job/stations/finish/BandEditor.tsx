@@ -100,7 +100,8 @@ function Coat({ row: { layer, coats: planned, on, pour, ground } }: { readonly r
         <span className="flex flex-wrap items-baseline gap-x-2">
           <strong>{layer.name}</strong>
           <span className="text-note text-soft-ink">
-            {layer.kind}, {layer.thicknessUm} µm a coat ({layer.thicknessOrigin})
+            {layer.kind}, {layer.thicknessUm} µm {layer.kind === 'decal' ? 'thick' : 'a coat'} ({layer.thicknessOrigin})
+            {layer.decalMm && `, ${layer.decalMm.widthMm} × ${layer.decalMm.heightMm} mm`}
           </span>
         </span>
         <span className="flex flex-wrap items-center gap-x-3">

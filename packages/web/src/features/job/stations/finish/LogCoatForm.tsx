@@ -1,6 +1,6 @@
 import { LogCoat } from '@sardonyx/contract';
-import { isStanding, layersUnder, type Area, type SpecimenPart } from '@sardonyx/core';
-import { useMemo, useState } from 'react';
+import { isStanding, layersUnder, usualHow, type Area, type SpecimenPart } from '@sardonyx/core';
+import { useEffect, useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Checkbox } from '../../../../shared/ui/Checkbox.tsx';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
@@ -18,6 +18,7 @@ import { useWho } from '../../../../shared/ui/useWho.ts';
 import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 import { listCoatPots } from './coatPots.ts';
+import { HowFields } from './HowFields.tsx';
 import { Remembered } from './Remembered.tsx';
 
 interface LogCoatProps {
@@ -35,16 +36,18 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
   const now = useNow();
   const { specimen, view } = useJob();
   const [log, { isLoading, isSuccess }] = useLogCoatMutation();
-  const { register, control, handleSubmit, formState, showError, clearErrors } = useContractForm(LogCoat, {
+  const form = useContractForm(LogCoat, {
     areaId: first?.areaId ?? areas[0]?.id ?? '',
     productId: first?.productId ?? '',
     isMist: first?.isMist ?? false,
     overBecause: '',
+    how: usualHow(specimen.layers, first?.productId ?? '', view.room?.humidity ?? null),
     tempC: view.room?.tempC ?? 20,
     appliedAt: writeWallTime(now),
     who,
     note: '',
   });
+  const { register, control, handleSubmit, formState, showError, clearErrors, setValue, reset } = form;
   const { errors } = formState;
   /** From when it may go on, where waiting is all it takes. */
   const [from, setFrom] = useState<string | null>(null);
@@ -79,6 +82,21 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
         : [],
     [shelf, part, specimen, view.tasks, area, onPart, tempC, at, now, isMist, formState.dirtyFields.appliedAt],
   );
+  // What goes on next follows the log, until somebody chooses otherwise.
+  const { dirtyFields } = formState;
+  const isChosen = dirtyFields.productId ?? dirtyFields.areaId ?? dirtyFields.isMist ?? false;
+  const { areaId: nextArea = '', productId: nextPot = '', isMist: nextIsMist = false } = first ?? {};
+  useEffect(() => {
+    if (nextArea === '' || isChosen) return;
+    setValue('areaId', nextArea);
+    setValue('productId', nextPot);
+    setValue('isMist', nextIsMist);
+  }, [nextArea, nextPot, nextIsMist, isChosen, setValue]);
+  // Another pot has its own batch and thinner, unless somebody has typed them already.
+  const isHowTyped = formState.dirtyFields.how !== undefined;
+  useEffect(() => {
+    if (!isHowTyped) setValue('how', usualHow(specimen.layers, productId, view.room?.humidity ?? null));
+  }, [isHowTyped, productId, specimen.layers, view.room, setValue]);
   const save = handleSubmit(async (values) => {
     clearErrors();
     setFrom(null);
@@ -86,6 +104,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
       // Whoever leaves the time alone means now, however long the form stood open.
       const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(now);
       await log({ ...values, appliedAt: readWallTime(at) }).unwrap();
+      reset(values);
     } catch (error) {
       setFrom(showError(error).from ?? null);
     }
@@ -136,6 +155,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             render={({ onLeave: _, ...field }) => <MomentField {...field} />}
           />
         </Field>
+        <HowFields {...{ control, register, errors }} />
         <Field label="Who" error={errors.who?.message}>
           <input {...register('who')} />
         </Field>

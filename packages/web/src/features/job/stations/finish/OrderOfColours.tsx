@@ -38,6 +38,7 @@ export function OrderOfColours({ part }: { readonly part: SpecimenPart }) {
     return area ? nameOfArea(area) : key;
   };
   const say = ({ steps }: ColourOrder) => steps.map(({ key }) => nameOf(key)).join(' → ');
+  const isOne = Object.values(prices).every((order) => say(order) === say(prices[school]));
   const saving = prices[school].minutes - prices['the cheapest'].minutes;
   return (
     <section aria-label={`Order of the colours of the ${part.name.toLowerCase()}`} className="space-y-2">
@@ -54,7 +55,12 @@ export function OrderOfColours({ part }: { readonly part: SpecimenPart }) {
         )}
         {sayGrounds(prices[school]).map((text) => ` ${text}`)}
       </p>
-      {!isClosed && (
+      {isOne && (
+        <p className="text-note text-soft-ink">
+          Light to dark, by masking, by covering power: it is the cheapest order by any of them.
+        </p>
+      )}
+      {!isClosed && !isOne && (
         <Toggles
           aria-label="Order of colours"
           value={school}

@@ -10,6 +10,7 @@ import {
   planGround,
   sortPlanned,
   type Area,
+  type DecalSize,
   type SpecimenPart,
 } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
@@ -40,11 +41,16 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState('');
   const [name, setName] = useState('');
+  const [problem, setProblem] = useState('');
+  const [size, setSize] = useState('');
+  const decalMm = readSize(size);
   // It would come to lie on the last of its kind, or below.
   const all = specimen.layers.filter(({ stage }) => stage === 'planned');
   const below = sortPlanned(planned).at(-1) ?? sortPlanned(layersUnder(area, specimen.areas, all, isFirst)).at(-1);
   const plan = async () => {
     const product = shelf?.products.find((candidate) => candidate.id === chosen);
+    if (decalMm === undefined) return setProblem('Its size in mm, as 12 × 4; or nothing where nobody measured it.');
+    setProblem('');
     const layer = product
       ? convertProductToLayer(product)
       : {
@@ -54,6 +60,7 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
           thicknessUm: 18,
           thicknessOrigin: 'planning estimate',
           productId: null,
+          decalMm,
         };
     const problem = await dispatch(
       createRow({
@@ -65,6 +72,7 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
     if (problem) return;
     setChosen('');
     setName('');
+    setSize('');
   };
   return (
     <div className="flex flex-wrap items-end gap-2 pt-1">
@@ -83,12 +91,25 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
           />
         </label>
       )}
+      {chosen === DECAL && (
+        <Field label="Its size, mm" isQuiet width="9rem" error={problem}>
+          <input value={size} placeholder="12 × 4" onChange={(event) => setSize(event.target.value)} />
+        </Field>
+      )}
       <button type="button" className="plain-button" disabled={!chosen} onClick={() => void plan()}>
         Plan it
       </button>
       {chosen && chosen !== DECAL && <Remembered productId={chosen} overProductId={below?.productId ?? null} />}
     </div>
   );
+}
+
+/** "12 x 4" as it is typed; null where nothing was, undefined where it is no size. */
+function readSize(text: string): DecalSize | null | undefined {
+  if (text.trim() === '') return null;
+  const found = /^\s*([\d.,]+)\s*(?:×|x|X|\*|\s)\s*([\d.,]+)\s*$/.exec(text);
+  const [widthMm, heightMm] = [found?.[1], found?.[2]].map((one) => Number((one ?? '').replace(',', '.')));
+  return widthMm && heightMm ? { widthMm, heightMm } : undefined;
 }
 
 const GROUPS = {

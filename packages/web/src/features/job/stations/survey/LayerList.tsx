@@ -1,4 +1,4 @@
-import { COAT_OWNERS, isStanding, type CoatingLayer } from '@sardonyx/core';
+import { COAT_OWNERS, isStanding, sayHow, type CoatingLayer } from '@sardonyx/core';
 import { Select } from '../../../../shared/ui/Select.tsx';
 import { changeRow } from '../../../../shared/edits/editRow.ts';
 import { formatMoment } from '../../../../shared/dates/sayDates.ts';
@@ -25,6 +25,8 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
               {layer.kind}, {layer.thicknessUm} µm ({layer.thicknessOrigin})
               {layer.rejection && `, rejected: ${layer.rejection.because}`}
               {layer.removedAt && `, taken off ${formatMoment(layer.removedAt)}`}
+              {layer.decalMm && `, ${layer.decalMm.widthMm} × ${layer.decalMm.heightMm} mm`}
+              {sayHow(layer.how) && `, ${sayHow(layer.how)}`}
               {layer.appliedAt && `, ${layer.appliedBy}, ${formatMoment(layer.appliedAt)}, ${layer.tempC} °C`}
             </span>
           </span>
