@@ -101,9 +101,19 @@ describe('Finish', function () {
     await region.getByLabel('Bare, grams').fill('21,5');
     await region.getByLabel('Walls, mm, with spaces between').fill('1.2 1.4 1.3');
     await region.getByRole('button', { name: 'Reckon with it' }).click();
-    // 21.5 g / 6.6 = 3.26 cm3, twice over 0.13 cm: 50 cm2 on both faces.
-    await region.getByText(/50 ± \d+ cm²/).waitFor();
+    // 21.5 g / 6.6 = 3.26 cm3 over 0.13 cm: 25 cm2 on each face.
+    await region.getByText(/25 ± \d+ cm²/).waitFor();
     await region.getByText('by weighing').waitFor();
+    await region.getByRole('radio', { name: 'by a mesh' }).click();
+    const file = region.getByLabel('STL file of the part, in mm');
+    await file.setInputFiles({ name: 'list.stl', mimeType: 'model/stl', buffer: Buffer.from('a list of parts') });
+    await region.getByText(/list\.stl: This is no STL file/).waitFor();
+    // One triangle of 80 by 50 mm: 20 cm2, so 10 on each face.
+    const facet = 'facet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 80 0 0\nvertex 0 50 0\nendloop\nendfacet';
+    const mesh = Buffer.from(`solid body\n${facet}\nendsolid`);
+    await file.setInputFiles({ name: 'body.stl', mimeType: 'model/stl', buffer: mesh });
+    await region.getByText(/10 ± 0 cm²/).waitFor();
+    await region.getByText('by its mesh').waitFor();
     await region.getByRole('button', { name: 'By the drawing again' }).click();
     await region.getByText('by the drawing.').waitFor();
   });

@@ -119,6 +119,7 @@ export type {
   HouseChoiceRecord,
   JobView,
   PlanChange,
+  SizeElsewhere,
   SpecimenView,
   TimersView,
   WorkshopView,

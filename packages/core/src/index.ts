@@ -355,7 +355,7 @@ export { measureMaskEdges } from './film/measureMaskEdges.ts';
 export { type ColourOrder, type ColourEdge } from './film/orderColours.ts';
 export { FINEST_RELIEF_UM, computeBand, computeStack } from './film/computeStack.ts';
 export { convertProductKind, convertProductToLayer } from './film/convertProductToLayer.ts';
-export { judgeSpans } from './film/judgeSpans.ts';
+export { judgeSpans, type SpanVerdict } from './film/judgeSpans.ts';
 export { isMadeFor, judgeOver } from './film/judgeOver.ts';
 export { selectPlannedOf } from './gates/selectPlannedOf.ts';
 export { completeSheet } from './film/dryingSheet.ts';
@@ -500,12 +500,21 @@ export { COAT_FAILURES, type CoatFailureKind } from './model/workpiece.ts';
 export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } from './model/workpiece.ts';
 export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
+export { readStl } from './film/readStl.ts';
+export { isTaped } from './film/isTaped.ts';
 export { isTold, usualHow } from './film/usualHow.ts';
 export { sayHow } from './words/sayHow.ts';
 export { COATING_WAY_OF } from './film/pourFor.ts';
 export { needOfColour, type ColourNeed, type NeededPaint } from './film/needOfColour.ts';
 export { computeDrawnArea } from './film/computeDrawnArea.ts';
-export { computeBoxArea, computeTypedArea, computeWeighedArea } from './film/computeArea.ts';
+export {
+  computeBoxArea,
+  computeMeshArea,
+  computeTypedArea,
+  takeOneFace,
+  takeOverArea,
+  computeWeighedArea,
+} from './film/computeArea.ts';
 export { densityOf } from './film/densityOf.ts';
 export { listFailures, recallFailures, type PastFailure } from './film/recallFailures.ts';
 export { chooseOption } from './schools/schools.ts';

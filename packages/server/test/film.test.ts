@@ -1,4 +1,4 @@
-import type { ErrorBody, JobView, SpecimenView } from '@sardonyx/contract';
+import type { ErrorBody, JobView, SizeElsewhere, SpecimenView } from '@sardonyx/contract';
 import {
   convertProductToLayer,
   type Area,
@@ -208,6 +208,41 @@ describe('coats that dry', () => {
     const twin = (await post('areas', { ...face, name: 'below' }).expect(422)).body as ErrorBody;
     expect(twin.code).equal('same-face');
     await bench.http.delete(`/api/areas/${id}?version=1`).expect(204);
+  });
+
+  it('are as large as on another model of the casting, where somebody measured that', async () => {
+    const own = (await trolley()).areas.find((one) => one.specimenPartId === 'sg-07-2.body' && one.kind === 'outside')!;
+    const elsewhere = (id: string) => bench.get<SizeElsewhere[]>(`areas/${id}/elsewhere`);
+    expect(await elsewhere(own.id)).deep.equal([]);
+    const third = (await bench.get<JobView>('jobs/sg-07')).specimens[2]!;
+    const partId = third.parts.find(({ key }) => key === 'body')!.id;
+    const twin = third.areas.find((one) => one.specimenPartId === partId && one.kind === 'outside')!;
+    const size = { value: 21.5, relativeSd: 0.1, way: 'weighed' };
+    await bench.http.patch(`/api/areas/${twin.id}`).send({ version: twin.version, size }).expect(200);
+    expect(await elsewhere(own.id)).deep.equal([{ model: 'SG-07', size }]);
+    // What was taken over is no measurement: it is not handed on.
+    await bench.http
+      .patch(`/api/areas/${own.id}`)
+      .send({ version: own.version, size: { ...size, way: 'same casting' } })
+      .expect(200);
+    expect(await elsewhere(twin.id)).deep.equal([]);
+    await bench.http.get('/api/areas/nowhere/elsewhere').expect(404);
+  });
+
+  it('are logged with batch, thinner and gun, or with nothing; a wrong number is named', async () => {
+    const how = { batch: 'M-4', thinnerParts: 1.5, pressureBar: 1.2, nozzleMm: 0.3, humidity: 45 };
+    bench.pass(60 * 40);
+    const wrong = await logCoat('base', 'paint-marlstone-bright-white', { how: { ...how, nozzleMm: 'fine' } });
+    expect((wrong.body as ErrorBody).fields).deep.equal({ 'how.nozzleMm': 'Give the nozzle in mm.' });
+    await logCoat('base', 'paint-marlstone-bright-white', { how: { ...how, brush: 4 } }).then(({ status }) =>
+      expect(status).equal(400),
+    );
+    const logged = await logCoat('base', 'paint-marlstone-bright-white', { how });
+    expect((logged.body as CoatingLayer).how).deep.equal(how);
+    expect((await onArea('base')).at(-1)!.how).deep.equal(how);
+    const blank = { batch: '', thinnerParts: null, pressureBar: null, nozzleMm: null, humidity: null };
+    const suitcases = await logCoat('load', 'paint-quay-leather-brown', { how: blank });
+    expect((suitcases.body as CoatingLayer).how).equal(null);
   });
 
   it('say for all open jobs which areas still get a colour, and how large those are', async () => {

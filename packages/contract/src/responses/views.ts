@@ -1,5 +1,6 @@
 import type {
   Area,
+  AreaSize,
   Bath,
   Casting,
   CastingPart,
@@ -209,6 +210,13 @@ export interface CatalogueVariant {
 export interface CatalogueView {
   readonly castings: readonly CatalogueEntry[];
   readonly ranges: readonly (ToyRange & { readonly makerName: string })[];
+}
+
+/** How large an area was found to be on another example of the casting. */
+export interface SizeElsewhere {
+  /** Its job, or its own name. */
+  readonly model: string;
+  readonly size: AreaSize;
 }
 
 export interface SpecimenView {

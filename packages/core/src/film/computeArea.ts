@@ -64,6 +64,17 @@ export function computeBoxArea({ lengthMm, widthMm, heightMm }: Box, shape: keyo
 /** Said without a word of how it was found (planning estimate of its spread). */
 export const computeTypedArea = (cm2: number): AreaSize => ({ way: 'typed', value: cm2, relativeSd: 0.15 });
 
+/** One face of a shell whose both faces were measured: its walls are thin, so half of it. */
+export const takeOneFace = (size: AreaSize): AreaSize => ({ ...size, value: size.value / 2 });
+
+/** Castings of one tool differ little (planning estimate); the measuring errs as it did. */
+const SAME_TOOL_SD = 0.03;
+
+/** As it was measured on another example of the casting. */
+export const takeOverArea = ({ value, relativeSd }: AreaSize): AreaSize => ({
+  ...{ way: 'same casting', value, relativeSd: Math.hypot(relativeSd, SAME_TOOL_SD) },
+});
+
 /** Triangles as nine numbers each, mm: the corners' x, y and z. */
 export function computeMeshArea(triangles: ArrayLike<number>): AreaSize {
   let twice = 0;
@@ -74,9 +85,4 @@ export function computeMeshArea(triangles: ArrayLike<number>): AreaSize {
     twice += Math.hypot(a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]);
   }
   return { way: 'mesh', value: twice / 2 / 100, relativeSd: MESH_SD };
-}
-
-/** The surest of several: they mostly err together, so they are not averaged. null of none. */
-export function selectSurest(areas: readonly AreaSize[]): AreaSize | null {
-  return areas.reduce<AreaSize | null>((best, one) => (best && best.relativeSd <= one.relativeSd ? best : one), null);
 }

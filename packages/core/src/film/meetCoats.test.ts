@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { COAT_ACTS } from '../model/drying.ts';
 import type { CoatingLayer, LayerKind } from '../model/workpiece.ts';
 import type { FilmSpans } from './answerArea.ts';
+import { isTaped } from './isTaped.ts';
 import { judgeMet, meetCoats } from './meetCoats.ts';
 
 const AREAS = (['outside', 'roof', 'band'] as const).map((id) => ({
@@ -41,6 +42,14 @@ describe('what the next coat meets', () => {
     // Nobody plans a colour for the outside: the tape lies on primer.
     const plain = [layer('outside', 'primer', 1)];
     expect(idsOf(meetCoats(BAND!, AREAS, plain, 'colour').taped)).deep.equal(['outside primer 1']);
+  });
+
+  it('says afterwards where tape lies: beside what went on second', () => {
+    const [first, second] = [layer('roof', 'colour', 3), layer('outside', 'colour', 9)];
+    const taped = (...on: readonly CoatingLayer[]) => AREAS.map((area) => isTaped(area, AREAS, [...PLAN, ...on]));
+    expect(taped(first)).deep.equal([false, false, false]);
+    expect(taped(first, second)).deep.equal([true, false, false]);
+    expect(taped(layer('outside', 'colour', 1), layer('band', 'colour', 4))).deep.equal([false, false, true]);
   });
 
   it('is judged by the windows below first, then by what the tape would lift', () => {

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { drawNormal } from '../numeric/drawNormal.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
-import { computeBoxArea, computeMeshArea, computeWeighedArea, selectSurest } from './computeArea.ts';
+import { computeBoxArea, computeMeshArea, computeWeighedArea, takeOneFace, takeOverArea } from './computeArea.ts';
 import { computePowder, computeVolume } from './computeVolume.ts';
 import { addEstimates, computeUpper, multiplyEstimates } from './estimate.ts';
 
@@ -27,6 +27,12 @@ describe('the area of a part', () => {
     expect(() => sdOf(0)).throw(/above 0/);
   });
 
+  it('of one face is half, and on another of the casting as large but a little less sure', () => {
+    const both = { way: 'weighed' as const, value: 66, relativeSd: 0.04 };
+    expect(takeOneFace(both)).deep.equal({ way: 'weighed', value: 33, relativeSd: 0.04 });
+    expect(takeOverArea(both)).deep.equal({ way: 'same casting', value: 66, relativeSd: 0.05 });
+  });
+
   it('by hand: a box of 60, 25 and 20 mm, and a mesh of a cube of 10 mm', () => {
     expect(computeBoxArea({ lengthMm: 60, widthMm: 25, heightMm: 20 }, 'shell').value).closeTo(64 * 1.5, 1e-9);
     const [o, x, y, z] = [
@@ -39,13 +45,6 @@ describe('the area of a part', () => {
     // Three right triangles of 50 mm2.
     expect(computeMeshArea(corner).value).closeTo(1.5, 1e-12);
     expect(computeMeshArea([]).value).equal(0);
-  });
-
-  it('is taken from the surest way, and from none where there is none', () => {
-    const mesh = computeMeshArea([0, 0, 0, 1, 0, 0, 0, 1, 0]);
-    const box = computeBoxArea({ lengthMm: 1, widthMm: 1, heightMm: 1 }, 'solid');
-    expect(selectSurest([box, mesh])).equal(mesh);
-    expect(selectSurest([])).equal(null);
   });
 });
 

@@ -66,7 +66,7 @@ export interface Area extends Versioned {
   readonly outline: AreaOutline | null;
 }
 
-export const AREA_WAYS = ['mesh', 'weighed', 'box', 'drawing', 'typed'] as const;
+export const AREA_WAYS = ['mesh', 'weighed', 'box', 'drawing', 'typed', 'same casting'] as const;
 export type AreaWay = (typeof AREA_WAYS)[number];
 
 /** Square centimetres with their relative standard deviation, and where they come from. */

@@ -5,6 +5,7 @@ import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { createInstruments } from '../instruments/readInstrument.ts';
 import { readColourNeeds } from './readColourNeeds.ts';
+import { readSizesElsewhere } from './readSizesElsewhere.ts';
 import { logRoom, readThermometer } from './roomLog.ts';
 
 /** What the workroom is like, typed by a person or read off its thermometer; and what paint all jobs need. */
@@ -23,6 +24,9 @@ export function createFilmRoutes(room: Workroom): Router {
   });
   router.get('/colour-needs', async (_request, response) => {
     response.json(await look(room, readColourNeeds));
+  });
+  router.get('/areas/:id/elsewhere', async (request, response) => {
+    response.json(await look(room, (manager) => readSizesElsewhere(manager, request.params.id)));
   });
   return router;
 }

@@ -111,4 +111,5 @@ const AREA_WAY_WORDS = {
   box: 'by its box',
   drawing: 'by the drawing',
   typed: 'as typed',
+  'same casting': 'as measured on another of this casting',
 } as const;

@@ -4,6 +4,7 @@ import {
   computeWeighedArea,
   densityOf,
   listAreasOf,
+  takeOneFace,
   nameOfArea,
   type Area,
   type AreaSize,
@@ -15,20 +16,27 @@ import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
+import { MeshFile } from './MeshFile.tsx';
+import { SizeFromElsewhere } from './SizeFromElsewhere.tsx';
 
-const WAYS = { weighed: 'weighed', box: 'by its box', typed: 'I know it' } as const;
+const WAYS = { weighed: 'weighed', box: 'by its box', mesh: 'by a mesh', typed: 'I know it' } as const;
 type Way = keyof typeof WAYS;
 
 const FIELDS: Readonly<Record<Way, readonly string[]>> = {
   weighed: ['Bare, grams', 'Walls, mm, with spaces between'],
   box: ['Length, mm', 'Width, mm', 'Height, mm'],
+  mesh: [],
   typed: ['cm²'],
 };
 
 /** What was measured on an area: its finest relief, and how large it is. */
 export function AreaMeasures({ area, part }: { readonly area: Area; readonly part: SpecimenPart }) {
   const dispatch = useAppDispatch();
-  const [way, setWay] = useState<Way>('weighed');
+  // A field or an underside has no weight of its own.
+  const isWhole = area.kind === 'outside' || area.kind === 'inside';
+  const isShell = listAreasOf(part.role, part.material).includes('inside');
+  const ways = isWhole ? (Object.keys(WAYS) as Way[]) : (['typed'] as const);
+  const [way, setWay] = useState<Way>(ways[0]!);
   const [texts, setTexts] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState('');
   const keep = async (size: AreaSize | null) => {
@@ -47,7 +55,7 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
     const size = computeSize(way, numbers, part);
     if (typeof size === 'string') return setProblem(size);
     setProblem('');
-    void keep(size);
+    void keep(way === 'typed' || !isShell ? size : takeOneFace(size));
   };
   return (
     <Fold title="Measured on it">
@@ -57,7 +65,7 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
           <Toggles
             aria-label="How large it is"
             value={way}
-            options={(Object.keys(WAYS) as Way[]).map((one) => ({ value: one, label: WAYS[one] }))}
+            options={ways.map((one) => ({ value: one, label: WAYS[one] }))}
             onChange={(next) => {
               setWay(next);
               setTexts([]);
@@ -79,23 +87,15 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
                 />
               </label>
             ))}
-            <button type="button" className="plain-button" onClick={work}>
-              Reckon with it
-            </button>
+            {way === 'mesh' ? (
+              <MeshFile onRead={(size) => void keep(isShell ? takeOneFace(size) : size)} onProblem={setProblem} />
+            ) : (
+              <button type="button" className="plain-button" onClick={work}>
+                Reckon with it
+              </button>
+            )}
           </div>
-          {!listAreasOf(part.role, part.material).includes(area.kind) && (
-            <button
-              type="button"
-              className="quiet-button"
-              onClick={() =>
-                void dispatch(
-                  deleteRow({ kind: 'areas', row: area, label: `${part.name}: ${nameOfArea(area)} taken away` }),
-                )
-              }
-            >
-              Take this area away
-            </button>
-          )}
+          <SizeFromElsewhere area={area} onTake={(size) => void keep(size)} />
           {area.size && (
             <button type="button" className="quiet-button" onClick={() => void keep(null)}>
               By the drawing again
@@ -108,6 +108,19 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
           )}
         </div>
       </div>
+      {!listAreasOf(part.role, part.material).includes(area.kind) && (
+        <button
+          type="button"
+          className="quiet-button"
+          onClick={() =>
+            void dispatch(
+              deleteRow({ kind: 'areas', row: area, label: `${part.name}: ${nameOfArea(area)} taken away` }),
+            )
+          }
+        >
+          Take this area away
+        </button>
+      )}
     </Fold>
   );
 }

@@ -1,4 +1,13 @@
-import { answerArea, isStanding, judgeSpans, type Area, type CoatAct, type CoatTouch } from '@sardonyx/core';
+import {
+  answerArea,
+  isStanding,
+  isTaped,
+  judgeSpans,
+  type Area,
+  type CoatAct,
+  type CoatTouch,
+  type SpanVerdict,
+} from '@sardonyx/core';
 import { useKeyCoatMutation } from '../../../../shared/api/api.ts';
 import { readAppError } from '../../../../shared/api/appError.ts';
 import { formatSoon } from '../../../../shared/dates/sayDates.ts';
@@ -45,6 +54,9 @@ export function CoatClocks({ area, now }: { readonly area: Area; readonly now: D
           </li>
         ))}
       </ul>
+      {isTaped(area, specimen.areas, specimen.layers) && (
+        <TapeLine {...judgeSpans(last.spans.unmask, now.getTime())} now={now} />
+      )}
       {touches.length > 0 && (
         <ul className="text-note" aria-label={`What fingers found of ${top.name}`}>
           {touches.map((touch) => (
@@ -114,6 +126,24 @@ export function CoatClocks({ area, now }: { readonly area: Area; readonly now: D
       )}
       {keying.error !== undefined && <ErrorNote error={readAppError(keying.error)} />}
     </div>
+  );
+}
+
+/** The tape comes off while the coat still gives: later its edge tears. */
+function TapeLine({ state, from, until, now }: SpanVerdict & { readonly now: Date }) {
+  const by = until === null ? '' : ` before ${formatSoon(until, now)}`;
+  if (state === 'open') return <p>Tape off{by || ' when you like'}: warmed, pulled flat back over itself.</p>;
+  if (state === 'not yet' && from !== null)
+    return (
+      <p>
+        Tape off from {formatSoon(from, now)}
+        {by}.
+      </p>
+    );
+  return (
+    <p className="border-l-4 border-sard pl-3">
+      The coat is hard: if tape is still on, cut along its edge and warm it before you pull.
+    </p>
   );
 }
 
