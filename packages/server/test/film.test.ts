@@ -94,6 +94,27 @@ describe('coats that dry', () => {
     await touch({ layerId: 'nobody', at: now }).expect(404);
   });
 
+  it('teach what they teach in other jobs as well, also in one that was looked at before', async () => {
+    const other = async () => (await bench.get<JobView>('jobs/sg-09')).specimens[0]!;
+    const paint = 'paint-marlstone-bright-white';
+    const area = (await other()).areas.find((one) => one.specimenPartId === 'sg-09-1.body' && one.kind === 'outside')!;
+    const white = await bench.room.source.manager.findOneByOrFail(PaintProductRow, { id: paint });
+    await bench.room.source.manager.insert(CoatingLayerRow, {
+      ...{ ...BLANK_LAYER, ...convertProductToLayer(white), id: 'elsewhere', version: 1, areaId: area.id },
+      ...{ stage: 'applied', seq: 9, whose: 'restorer', tempC: 19, appliedBy: who },
+      appliedAt: new Date(bench.room.now().getTime() - 3_600_000).toISOString(),
+    });
+    bench.room.sentJobs.clear();
+    const opensThere = async () =>
+      (await other()).film.find(({ layerId }) => layerId === 'elsewhere')!.spans.recoat.at(-1)!;
+    const before = await opensThere();
+    bench.pass(60 * 30);
+    const top = (await onArea('base')).at(-1)!;
+    const touch = { layerId: top.id, test: 'recoat', isReady: false, at: bench.room.now().toISOString(), who };
+    await post('coat-touches', touch).expect(201);
+    expect((await opensThere()).from).greaterThan(before.from);
+  });
+
   it('are keyed only when their window has shut, and then take the next one', async () => {
     const primer = 'paint-lanthorn-white-primer';
     const { body: shelf } = await bench.http.get('/api/shelf').expect(200);

@@ -199,6 +199,8 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     create: CreateTouch,
     mayDelete: true,
     movesPlan: false,
+    // What a finger finds teaches how a paint dries, wherever it is.
+    isSeenInAll: true,
     jobOf: async (manager, row: CoatTouchRow) =>
       jobOfArea(manager, (await findRow(manager, CoatingLayerRow, row.layerId, 'This coat')).areaId),
     check: assertTouched,

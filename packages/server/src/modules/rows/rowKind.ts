@@ -19,6 +19,8 @@ export interface RowKind {
   readonly movesPlan: boolean;
   /** Changes the plan of every open job when it changes. */
   readonly movesAllPlans?: true;
+  /** Other jobs are shown otherwise when it changes, though their plans stay. */
+  readonly isSeenInAll?: true;
   /** Rules between fields; throws a refusal. */
   readonly check?: (manager: EntityManager, row: never, now: Date) => Promise<void> | void;
   /** Rows that stand as they were logged: neither changed nor removed. */

@@ -85,7 +85,7 @@ function addRoutes(router: Router, room: Workroom, kind: RowKind): void {
 
 /** What belongs to no job may be shown in any. */
 const listTouched = (kind: RowKind, jobIds: readonly (string | null)[]): TouchedJobs =>
-  kind.movesAllPlans || jobIds.every((id) => id === null) ? 'all' : jobIds;
+  kind.movesAllPlans || kind.isSeenInAll || jobIds.every((id) => id === null) ? 'all' : jobIds;
 
 /** The job of a row that may be changed; refuses what is signed off or stands as it was logged. */
 async function findOpenJob(manager: EntityManager, kind: RowKind, row: object): Promise<string | null> {

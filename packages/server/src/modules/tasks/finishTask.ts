@@ -5,6 +5,7 @@ import { TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, WantRow } from '../../entities/workpiece.ts';
 import { airTheRoom } from './airTheRoom.ts';
 import { markGun } from './markGun.ts';
+import { rinseForAll } from './rinseForAll.ts';
 import { writeLog, type LogLine } from './writeLog.ts';
 
 /** Ends a task and does what follows from its end: the gun holds its colour, the room is aired, a decal lies, a part has its origin. */
@@ -19,6 +20,7 @@ export async function finishTask(manager: EntityManager, task: TaskRow, doneAt: 
   if (task.needs.air === 'vapour') await airTheRoom(manager, task, line.at);
   if (task.act === 'decal') await layDecal(manager, task, doneAt, line.who);
   if (task.act === 'take-off') await takeOff(manager, task, doneAt);
+  if (task.act === 'rinse-gun') await rinseForAll(manager, task, line);
   if (task.act === 'get') await takeOrigin(manager, task);
 }
 

@@ -12,7 +12,8 @@ export function createTaskRoutes(room: Workroom): Router {
     const task = await change(
       room,
       (manager) => actOnTask(manager, request.params.id, body, room.now()),
-      ({ jobId }) => [jobId],
+      // What is rinsed out of the gun is out of it for other jobs as well.
+      ({ jobId, act }) => (act === 'rinse-gun' ? 'all' : [jobId]),
     );
     response.json(task);
   });

@@ -9,6 +9,7 @@ import { Verdict, Zones } from '../Zones.tsx';
 import { Decisions } from './Decisions.tsx';
 import { FieldsOfPart } from './finish/fields/FieldsOfPart.tsx';
 import { DryingRuler } from './finish/DryingRuler.tsx';
+import { GunLine } from './finish/GunLine.tsx';
 import { NextCoats } from './finish/NextCoats.tsx';
 import { RoomLine } from './finish/RoomLine.tsx';
 import { PartCoats } from './finish/PartCoats.tsx';
@@ -65,6 +66,7 @@ export function FinishStation() {
       }
     >
       <PlanSays />
+      <GunLine now={now} />
       <RoomLine now={now} />
       <DryingRuler list={list} now={now} areaId={inHand?.id ?? null} onChoose={choose} />
       {part && (
