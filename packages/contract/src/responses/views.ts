@@ -249,7 +249,7 @@ export interface SpecimenView {
 }
 
 /** A step, and when the coats that it left bear what; null where it left none. */
-export type TaskView = Task & { readonly film: FilmSpans | null };
+export type TaskView = Task & { readonly film?: FilmSpans };
 
 export interface JobView {
   readonly job: Job;

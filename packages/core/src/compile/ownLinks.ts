@@ -150,13 +150,13 @@ const linkColours = (withTag: WithTag, { parts, decisions }: PlanInput): OwnLink
 function linkFields(withTag: WithTag, parts: PlanInput['parts'], because: string): OwnLink[] {
   const coats = withTag('colour', 'mist coat');
   return parts.flatMap((part) => {
-    // Hidden faces come first by O24.
-    const seen = part.colourOrder.filter((name) => {
-      const kind = part.coats.find(({ areaName }) => areaName === name)?.areaKind;
-      return kind === 'outside' || kind === 'mask';
-    });
     const on = (name: string | undefined) =>
       coats.filter(({ task: { of, partKeys } }) => of?.area === name && partKeys[0] === part.key);
+    // Hidden faces come first by O24; what is not sprayed has no turn.
+    const seen = part.colourOrder.filter((name) => {
+      const kind = part.coats.find(({ areaName }) => areaName === name)?.areaKind;
+      return (kind === 'outside' || kind === 'mask') && on(name).length > 0;
+    });
     return seen.slice(1).flatMap((name, i) =>
       on(seen[i])
         .filter(({ task }) => task.act === 'colour')

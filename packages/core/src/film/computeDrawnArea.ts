@@ -17,11 +17,22 @@ const INSIDE_SHARE = 0.9;
  * A field with a colour of its own is what is drawn of it, on both sides where it is seen from the side. null where nothing of the
  * part is drawn.
  */
-export function computeDrawnArea(
-  drawing: Drawing,
-  partKey: string,
-  area: Pick<Area, 'kind' | 'name' | 'outline'>,
-): AreaSize | null {
+export function computeDrawnArea(drawing: Drawing, partKey: string, area: DrawnPlace): AreaSize | null {
+  if (area.outline) return measureDrawn(drawing, partKey, area);
+  const known = MEASURED.get(drawing) ?? new Map<string, AreaSize | null>();
+  MEASURED.set(drawing, known);
+  const key = JSON.stringify([partKey, area.kind, nameOfArea(area)]);
+  const size = known.has(key) ? known.get(key)! : measureDrawn(drawing, partKey, area);
+  known.set(key, size);
+  return size;
+}
+
+type DrawnPlace = Pick<Area, 'kind' | 'name' | 'outline'>;
+
+/** Asked at every edit of a job, of a drawing that stays: reading its outlines anew made each edit a sixth slower. */
+const MEASURED = new WeakMap<Drawing, Map<string, AreaSize | null>>();
+
+function measureDrawn(drawing: Drawing, partKey: string, area: DrawnPlace): AreaSize | null {
   const shapesOf = (view: string) =>
     drawing.views.find((one) => one.view === view)?.shapes.filter((shape) => shape.partKey === partKey) ?? [];
   const [side, end, base] = [shapesOf('side'), shapesOf('end'), shapesOf('base')];

@@ -8,9 +8,10 @@ export function dryTasks<T extends Pick<Task, 'act' | 'of' | 'partKeys' | 'state
   tasks: readonly T[],
   evidence: CoatEvidence,
   standing: readonly StandingCoat[],
-): (T & { film: FilmSpans | null })[] {
-  return tasks.map((task) => ({
-    ...task,
-    film: task.state === 'done' && standing.length ? spansOfTask(task, evidence, standing) : null,
-  }));
+): (T & { readonly film?: FilmSpans })[] {
+  return tasks.map((task) => {
+    const film = task.state === 'done' && standing.length ? spansOfTask(task, evidence, standing) : null;
+    // Most have none: they stay the rows they are.
+    return film ? { ...task, film } : task;
+  });
 }

@@ -29,7 +29,24 @@ export function countPlanned(
   const others = grounds.filter((hex) => hex !== colourHex);
   if (kind !== 'colour' || paint?.kind === 'powder' || others.length === 0) return 1;
   if (!paint) return UNCHOSEN_COATS;
-  return Math.max(...others.map((hex) => countCoats(paint, paint.dryFilmUm, spectrumOf(hex)).coats ?? NEVER_COATS));
+  return Math.max(...others.map((hex) => countOver(paint, hex)));
+}
+
+/** Coats of a paint over a colour: the same few pairs, at every edit of a job. */
+const COUNTED = new Map<string, number>();
+const MOST_COUNTED = 2000;
+
+function countOver(paint: CountedPaint, groundHex: string): number {
+  const count = () => countCoats(paint, paint.dryFilmUm, spectrumOf(groundHex)).coats ?? NEVER_COATS;
+  // What was drawn down is many numbers: it is worked out anew.
+  if (paint.optics !== null) return count();
+  const key = `${paint.kind} ${paint.gloss} ${paint.colourHex} ${paint.dryFilmUm} ${groundHex}`;
+  const known = COUNTED.get(key);
+  if (known !== undefined) return known;
+  if (COUNTED.size >= MOST_COUNTED) COUNTED.clear();
+  const coats = count();
+  COUNTED.set(key, coats);
+  return coats;
 }
 
 /** Where twelve do not hide it. */

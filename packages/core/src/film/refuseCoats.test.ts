@@ -267,6 +267,6 @@ describe('steps wait for the coats before them', () => {
 
   it('and where nobody knows when the coat went on, for the minutes of the plan', () => {
     const [unknown] = dryTasks([colour], { parts: [part], areas: [area], layers }, []);
-    expect(unknown!.film).equal(null);
+    expect(unknown!.film).equal(undefined);
   });
 });

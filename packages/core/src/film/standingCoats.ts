@@ -59,7 +59,7 @@ export function describeStandingCoats(standing: readonly LaidCoat[], rows: Dryin
         [...coats].flatMap(([id, coat]) => (id === layerId ? [] : [coat])),
       );
     if (own) return computeMargins(others(), own);
-    const margins = usual.get(product.id) ?? computeMargins(others());
+    const margins = usual.get(product.id) ?? (coats.size === 0 ? untaughtMargins() : computeMargins(others()));
     usual.set(product.id, margins);
     return margins;
   };
@@ -81,6 +81,13 @@ export function describeStandingCoats(standing: readonly LaidCoat[], rows: Dryin
     return [{ layerId: layer.id, spans }];
   });
 }
+
+/** Of a paint that nobody touched: the same for all of them, and asked at every read of the bench. */
+function untaughtMargins(): Margins {
+  untaught ??= computeMargins(learnDrying(1, []));
+  return untaught;
+}
+let untaught: Margins | undefined;
 
 /** The wet coat follows a mist as soon as it no longer looks wet. */
 function sheetOfMist({ product, sheet }: DryingProduct): DryingSheet {

@@ -4,7 +4,7 @@ import { TaskRow } from '../../entities/work.ts';
 import { readCoatEvidence } from '../tasks/readCoatEvidence.ts';
 import { readStandingCoats } from './readStandingCoats.ts';
 
-export type DryTask = TaskRow & { readonly film: FilmSpans | null };
+export type DryTask = TaskRow & { readonly film?: FilmSpans };
 
 /** The tasks of a model, with when the coats that they left bear what. */
 export async function readDryTasks(manager: EntityManager, specimenId: string): Promise<DryTask[]> {

@@ -1,7 +1,14 @@
-import { describeStandingCoats, isStanding, type CoatingLayer, type LaidCoat, type StandingCoat } from '@sardonyx/core';
-import { In, IsNull, MoreThanOrEqual, Not, type EntityManager } from 'typeorm';
-import { CoatTouchRow, RoomReadingRow } from '../../entities/drying.ts';
-import { PaintProductRow } from '../../entities/paint.ts';
+import {
+  describeStandingCoats,
+  isStanding,
+  type CoatTouch,
+  type CoatingLayer,
+  type DryingRows,
+  type DryingSheet,
+  type LaidCoat,
+  type StandingCoat,
+} from '@sardonyx/core';
+import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
 
 /** So long before a coat the room may have been read last, and its temperature still counts. */
@@ -14,21 +21,38 @@ export async function readStandingCoats(
 ): Promise<StandingCoat[]> {
   const standing = layers.filter((layer) => isStanding(layer) && layer.appliedAt !== null && layer.productId !== null);
   if (standing.length === 0) return [];
-  const touches = await manager.find(CoatTouchRow, { order: { at: 'ASC' } });
-  const touched = await manager.findBy(CoatingLayerRow, {
-    id: In([...new Set(touches.map(({ layerId }) => layerId))]),
-    appliedAt: Not(IsNull()),
-  });
+  // Asked at every read of the bench: the columns that count, as they are stored.
+  const touches = (
+    await manager.query<(Omit<CoatTouch, 'isReady'> & { readonly isReady: 0 | 1 })[]>(
+      'SELECT id, version, layerId, test, isReady, at, who FROM coat_touch ORDER BY at',
+    )
+  ).map((touch) => ({ ...touch, isReady: touch.isReady === 1 }));
+  const touched = touches.length
+    ? await manager.findBy(CoatingLayerRow, {
+        id: In([...new Set(touches.map(({ layerId }) => layerId))]),
+        appliedAt: Not(IsNull()),
+      })
+    : [];
   const coats = [...standing, ...touched];
-  const productIds = new Set(coats.flatMap(({ productId }) => productId ?? []));
+  const productIds = [...new Set(coats.flatMap(({ productId }) => productId ?? []))];
   const first = Math.min(...coats.map(({ appliedAt }) => Date.parse(appliedAt!)));
-  const log = await manager.find(RoomReadingRow, {
-    where: { at: MoreThanOrEqual(new Date(first - ROOM_HOLDS_MS).toISOString()) },
-    order: { at: 'ASC' },
-  });
+  const log = await manager.query<{ at: string; tempC: number; humidity: number | null }[]>(
+    'SELECT at, tempC, humidity FROM room_reading WHERE at >= ? ORDER BY at',
+    [new Date(first - ROOM_HOLDS_MS).toISOString()],
+  );
   return describeStandingCoats(standing, {
-    products: await manager.findBy(PaintProductRow, { id: In([...productIds]) }),
+    products: await readProducts(manager, productIds),
     ...{ touches, touched },
     readings: log.map(({ at, tempC, humidity }) => ({ at: Date.parse(at), tempC, humidity })),
   });
+}
+
+type DryingProduct = DryingRows['products'][number];
+
+async function readProducts(manager: EntityManager, ids: readonly string[]): Promise<DryingProduct[]> {
+  const rows = await manager.query<(Omit<DryingProduct, 'drying'> & { readonly drying: string | null })[]>(
+    `SELECT id, binder, dryFilmUm, flashMin, recoatMin, cureMin, minC, drying FROM paint_product WHERE id IN (${ids.map(() => '?').join(', ')})`,
+    [...ids],
+  );
+  return rows.map((row) => ({ ...row, drying: row.drying === null ? null : (JSON.parse(row.drying) as DryingSheet) }));
 }

@@ -3,7 +3,6 @@ import {
   TELLING_ACTS,
   type Area,
   type BenchSession,
-  type Drawing,
   type DryingSheet,
   type HouseChoice,
   type HouseRows,
@@ -15,6 +14,7 @@ import {
 } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import type { JobRow } from '../../entities/work.ts';
+import { readDrawing } from '../catalogue/readDrawing.ts';
 import type { SpecimenRow } from '../../entities/workpiece.ts';
 
 /** The driver hands out lists as JSON and truth as 0 or 1. */
@@ -89,7 +89,8 @@ async function readRows(
       drying: row.drying ? (JSON.parse(row.drying) as DryingSheet) : null,
       optics: row.optics ? (JSON.parse(row.optics) as OpticsRecord) : null,
     })),
-    drawing: castingId ? await readDrawing(manager, castingId, areas) : null,
+    // It says where fields with colours of their own end; without such fields nobody asks.
+    drawing: castingId && areas.some(({ kind }) => kind === 'mask') ? await readDrawing(manager, castingId) : null,
     findings: (
       await read<Stored<RowOf<'findings'>>>(
         `SELECT id, specimenPartId, kind, feature, severity, note, measuredValue, measuredUnit, carriesLoad, mend FROM finding ${OF_PARTS} ORDER BY rowid`,
@@ -123,17 +124,6 @@ async function readRows(
 }
 
 const readJson = <T>(text: string | null): T | null => (text === null ? null : (JSON.parse(text) as T));
-
-/** A drawing says where fields with colours of their own end; without such fields nobody asks. */
-async function readDrawing(
-  manager: EntityManager,
-  castingId: string,
-  areas: readonly { readonly kind: string }[],
-): Promise<Drawing | null> {
-  if (!areas.some(({ kind }) => kind === 'mask')) return null;
-  const [row] = await manager.query<{ drawing: string }[]>('SELECT drawing FROM casting WHERE id = ?', [castingId]);
-  return row ? (JSON.parse(row.drawing) as Drawing) : null;
-}
 
 /** Wheels on another example: one of the same job, or a donor of the same casting. */
 async function hasSecondWheels(
