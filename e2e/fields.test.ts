@@ -142,11 +142,16 @@ describe('Fields and the order of colours', function () {
     await reject.getByLabel(/^What is wrong with it/).fill('crept under the tape');
     await choose(reject.getByLabel('Which kind of failure', { exact: true }), 'bled');
     await reject.getByLabel(/^What helped/).fill('edge sealed with clear first');
+    const { photos } = await read('sg-06');
+    await reject.getByLabel('Picture that shows it', { exact: true }).click();
+    await page.getByRole('option').nth(1).click();
     await reject.getByRole('button', { name: 'Reject the coat' }).click();
     await choose(coats.getByLabel('Plan a coat for the chevrons'), 'Marlstone Black (colour)');
     const note = coats.getByRole('note', { name: 'What went wrong before' });
     await note.getByText('bled').waitFor();
     await note.getByText(/What helped: edge sealed with clear first/).waitFor();
+    const picture = note.getByRole('img', { name: 'Marlstone Black, bled' });
+    expect(await picture.getAttribute('src')).equal(`/api/photos/${photos.at(-1)!.hash}/small`);
     expectNoFaults(page);
   });
 });

@@ -180,12 +180,17 @@ describe('coats that dry', () => {
     const [, , wet] = await onArea('base');
     const reject = (body: object) => post(`coats/${wet!.id}/reject`, { who, because: 'skin like a prune', ...body });
     await reject({ failure: 'exploded' }).expect(400);
-    await reject({ failure: 'wrinkled', helped: 'a day more' }).expect(200);
+    const { photos } = await bench.get<JobView>('jobs/sg-07');
+    const photoHash = photos[0]!.hash;
+    const unknown = await reject({ failure: 'wrinkled', photoHash: 'a'.repeat(64) }).expect(400);
+    expect((unknown.body as ErrorBody).fields).deep.equal({ photoHash: 'Choose a picture of this bench.' });
+    await reject({ failure: 'wrinkled', photoHash: '../../secret' }).expect(400);
+    await reject({ failure: 'wrinkled', helped: 'a day more', photoHash }).expect(200);
     const { failures } = await bench.get<JobView>('jobs/sg-03');
     expect(failures).length(1);
     expect(failures[0]).deep.include({
       ...{ kind: 'wrinkled', helped: 'a day more', because: 'skin like a prune', jobNumber: 'SG-07' },
-      ...{ productName: 'Marlstone Bright white', overName: 'Marlstone Bright white', tempC: 19 },
+      ...{ productName: 'Marlstone Bright white', overName: 'Marlstone Bright white', tempC: 19, photoHash },
     });
   });
 

@@ -31,6 +31,7 @@ import {
   IsNumber,
   IsObject,
   IsString,
+  Matches,
   MaxLength,
   ValidateNested,
 } from 'class-validator';
@@ -84,6 +85,8 @@ export class RejectCoat {
   @IsChanged() @IsIn(COAT_FAILURES) failure?: CoatFailureKind;
   /** What helped, or is tried next time. */
   @IsChanged() @IsString() @MaxLength(300) helped?: string;
+  /** Of a picture of the bench that shows it. */
+  @IsChanged() @Matches(/^[0-9a-f]{64}$/, { message: 'Choose a picture of this bench.' }) photoHash?: string;
 }
 
 /** A coat was touched, and was ready for it, or not yet. */

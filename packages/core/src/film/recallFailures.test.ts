@@ -30,6 +30,10 @@ describe('failures are kept by what lay under them', () => {
     const gone = layer('white', 2, { removedAt: '2026-03-12T12:00:00Z' });
     const [failure] = listFailures([of(bad, layer('grey', 0), layer('ochre', 1), gone)]);
     expect(failure).deep.include({ kind: 'bled', overName: 'ochre', overProductId: 'ochre', helped: 'softer tape' });
+    expect(failure).deep.include({ how: null, photoHash: null, tempC: 19 });
+    const how = { batch: '7', thinnerParts: 2, pressureBar: null, nozzleMm: null, humidity: 80 };
+    const shown = layer('black', 3, { how, rejection: { ...rejection('bled'), photoHash: 'ab' } });
+    expect(listFailures([of(shown)])[0]).deep.include({ how, photoHash: 'ab' });
   });
 
   it('of a first coat by the bare part, and only where somebody said what went wrong', () => {

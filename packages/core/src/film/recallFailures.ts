@@ -1,4 +1,4 @@
-import type { CoatingLayer, CoatFailureKind } from '../model/workpiece.ts';
+import type { CoatHow, CoatingLayer, CoatFailureKind } from '../model/workpiece.ts';
 
 /** A coat that failed, by what it was, what lay under it and what the room was like. */
 export interface PastFailure {
@@ -12,6 +12,10 @@ export interface PastFailure {
   readonly because: string;
   readonly helped: string;
   readonly tempC: number | null;
+  /** How it was put on, so far as somebody said so. */
+  readonly how: CoatHow | null;
+  /** Of the picture that shows it. */
+  readonly photoHash: string | null;
   readonly at: string;
   readonly jobNumber: string;
 }
@@ -39,6 +43,7 @@ export function listFailures(rejected: readonly RejectedLayer[]): PastFailure[] 
           ...{ layerId: layer.id, productId, productName: layer.name, jobNumber, tempC: layer.tempC, at: rejection.at },
           ...{ overProductId: below?.productId ?? null, overName: below?.name ?? material },
           ...{ kind: rejection.failure, because: rejection.because, helped: rejection.helped ?? '' },
+          ...{ how: layer.how, photoHash: rejection.photoHash ?? null },
         },
       ];
     })

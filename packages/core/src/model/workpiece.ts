@@ -166,6 +166,8 @@ export interface LayerRejection {
   readonly failure?: CoatFailureKind;
   /** What helped, or is tried next time; empty where nobody knows. */
   readonly helped?: string;
+  /** SHA-256 of the picture that shows it; absent where nobody chose one. */
+  readonly photoHash?: string;
 }
 
 export const CERTAINTIES = ['sure', 'likely', 'unsure', 'cannot see', 'replaced', 'missing'] as const;

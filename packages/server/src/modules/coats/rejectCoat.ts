@@ -2,6 +2,8 @@ import { isStanding } from '@sardonyx/core';
 import type { RejectCoat } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
+import { PhotoRow } from '../../entities/photo.ts';
+import { badInput } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { moveJobAlong } from '../tasks/moveJobAlong.ts';
 import { writeLog } from '../tasks/writeLog.ts';
@@ -15,10 +17,12 @@ import { findStandingCoat } from './findStandingCoat.ts';
 export async function rejectCoat(
   manager: EntityManager,
   layerId: string,
-  { who, because, failure, helped }: RejectCoat,
+  { who, because, failure, helped, photoHash }: RejectCoat,
   now: Date,
 ): Promise<CoatingLayerRow> {
   const { layer, jobId, layers, step } = await findStandingCoat(manager, layerId);
+  if (photoHash && !(await manager.existsBy(PhotoRow, { hash: photoHash })))
+    throw badInput('That picture is not on this bench.', { photoHash: 'Choose a picture of this bench.' });
   const above = layers.filter((other) => isStanding(other) && other.seq > layer.seq);
   for (const one of [layer, ...above])
     await manager.update(
@@ -29,6 +33,7 @@ export async function rejectCoat(
           ...{ at: now.toISOString(), by: who },
           because: one === layer ? because : `it lay on ${layer.name}, which was rejected: ${because}`,
           ...(one === layer && failure ? { failure, helped: helped ?? '' } : {}),
+          ...(one === layer && photoHash ? { photoHash } : {}),
         },
         version: one.version + 1,
       },

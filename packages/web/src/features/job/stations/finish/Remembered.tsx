@@ -1,4 +1,4 @@
-import { recallFailures } from '@sardonyx/core';
+import { recallFailures, sayHow } from '@sardonyx/core';
 import { formatDay } from '../../../../shared/dates/sayDates.ts';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -22,7 +22,17 @@ export function Remembered({ productId, overProductId }: RememberedProps) {
         <li key={one.layerId}>
           <Sign of="warning" />
           <strong>{one.kind}</strong>: {one.productName} over {one.overName}, {one.jobNumber}, {formatDay(one.at)}
-          {one.tempC !== null && `, ${one.tempC} °C`}: {one.because}.{one.helped && ` What helped: ${one.helped}.`}
+          {one.tempC !== null && `, ${one.tempC} °C`}
+          {sayHow(one.how) && `, ${sayHow(one.how)}`}: {one.because}.{one.helped && ` What helped: ${one.helped}.`}
+          {one.photoHash && (
+            <a href={`/api/photos/${one.photoHash}/full`} target="_blank" rel="noreferrer" className="mt-1 block w-fit">
+              <img
+                src={`/api/photos/${one.photoHash}/small`}
+                alt={`${one.productName}, ${one.kind}`}
+                className="h-20 border border-hairline"
+              />
+            </a>
+          )}
         </li>
       ))}
     </ul>
