@@ -154,4 +154,49 @@ describe('Fields and the order of colours', function () {
     expect(await picture.getAttribute('src')).equal(`/api/photos/${photos.at(-1)!.hash}/small`);
     expectNoFaults(page);
   });
+
+  it('sprays the roof first, press by press, and the body when the roof bears tape', async () => {
+    const { page, bench } = test;
+    const coats = region('Coats: Body');
+    /** The form stands on what goes on next: nothing but the press. */
+    const press = async (area: string) => {
+      await cleanTheGun(page.request, bench.address);
+      await open('sg-09', 'body');
+      await coats.getByRole('radio', { name: area, exact: true }).click();
+      await coats.getByRole('button', { name: 'Log a coat on the body' }).click();
+      const form = coats.getByRole('form', { name: 'Log a coat on the Body' });
+      await form.getByRole('button', { name: 'Log the coat' }).click();
+      return form;
+    };
+    await clearTheWay(page.request, bench.address, 'sg-09', ({ key }) => key === 'prime:body');
+    await (await press('outside')).getByText('Logged.').waitFor();
+    await clearTheWay(page.request, bench.address, 'sg-09', ({ key }) => key === 'mist:body:roof');
+    await (await press('roof')).getByText('Logged.').waitFor();
+    const wet = (await read('sg-09')).tasks.filter(({ key }) => key.startsWith('colour:body:roof'));
+    for (const { key } of wet) {
+      await clearTheWay(page.request, bench.address, 'sg-09', (task) => task.key === key);
+      await passTime(page, 25);
+      await (await press('roof')).getByText('Logged.').waitFor();
+    }
+    const early = await press('outside');
+    await early
+      .getByText(/Quay Ivory|does not bear tape yet/)
+      .first()
+      .waitFor();
+    await clearTheWay(page.request, bench.address, 'sg-09', ({ key }) => key === 'mist:body:outside');
+    await passTime(page, 60 * 24 * 2);
+    await (await press('outside')).getByText('Logged.').waitFor();
+    const { areas, layers } = (await read('sg-09')).specimens[0]!;
+    const on = layers.filter(({ stage, areaId }) => stage === 'applied' && areaId.startsWith('sg-09-1.body'));
+    const said = on
+      .sort((a, b) => a.appliedAt!.localeCompare(b.appliedAt!))
+      .map(({ areaId, name, isMist }) => {
+        const area = areas.find(({ id }) => id === areaId)!;
+        return `${area.name || area.kind}: ${name}${isMist ? ', mist' : ''}`;
+      });
+    expect(said.slice(0, 2)).deep.equal(['outside: Lanthorn White primer', 'roof: Quay Ivory, mist']);
+    expect(said.at(-1)).equal('outside: Quay Ice blue, mist');
+    expect(said.filter((one) => one === 'roof: Quay Ivory')).length(wet.length);
+    expectNoFaults(page);
+  });
 });

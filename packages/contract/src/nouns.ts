@@ -54,7 +54,7 @@ export const NOUNS = {
     views: IN_A_JOB,
     kept: [
       ...['areaId', 'stage', 'seq', 'kind', 'name', 'colourHex', 'thicknessUm', 'thicknessOrigin', 'productId'],
-      ...['whose', 'coats'],
+      ...['whose', 'coats', 'decalMm'],
     ],
   },
   'coat-touches': { views: IN_A_JOB, kept: ['layerId', 'test', 'isReady', 'at', 'who'] },
