@@ -166,6 +166,12 @@ describe('the colour lab', function () {
 
   it('leads through the mix with scales and instrument to within tolerance', async () => {
     const { page } = test;
+    await page
+      .getByText(/ml is enough nine times in ten .* for SG-03 body/)
+      .first()
+      .waitFor();
+    await page.getByLabel('Needed, ml').fill('2');
+    await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Mix 2.00 ml of it' }).click();
     await page.getByText(/^First mix: 1\.3/).waitFor();
     await page.getByText('On 1.30 ml of the 2.00 ml needed').waitFor();
@@ -235,6 +241,7 @@ describe('the colour lab', function () {
   it('gives a restorer without an instrument as useful an answer, the whole frame grey while judging', async () => {
     const { page } = test;
     await go('/jobs/sg-03/colour/match');
+    await page.getByLabel('Needed, ml').fill('2');
     await page.getByText(/^Should come within/).waitFor({ timeout: 30_000 });
     await choose(page.getByLabel('Dosed by'), 'drops');
     await page

@@ -53,7 +53,8 @@ function Match({ target }: { readonly target: WantedColour }) {
   const pots = usePots(target.geometry);
   const needed = useNeededPaint(target.lab);
   const [typedMl, setNeedMl] = useState<string | null>(null);
-  const needMl = typedMl ?? suggestMl(needed ?? null);
+  // Empty until that is known: a number that changes by itself is read once and wrongly.
+  const needMl = typedMl ?? (needed === undefined ? '' : suggestMl(needed));
   const [dosing, setDosing] = useState<Dosing>('scales');
   const [mostPaints, setMostPaints] = useState(4);
   const [kind, setKind] = useState<ProposalKind>('nearest');
@@ -111,7 +112,7 @@ function Match({ target }: { readonly target: WantedColour }) {
             style={{ width: '6rem' }}
             inputMode="decimal"
             value={needMl}
-            aria-invalid={!isRight}
+            aria-invalid={isKnown && !isRight}
             onChange={(event) => setNeedMl(event.target.value)}
           />
         </label>
@@ -142,7 +143,7 @@ function Match({ target }: { readonly target: WantedColour }) {
         </Field>
       </div>
       {needed !== undefined && <WhyNeeded needed={needed} />}
-      {!isRight && (
+      {isKnown && !isRight && (
         <p role="alert">
           <Sign of="warning" />
           How much is needed: 0.2 to 200 ml; a drop: 0.005 to 0.2 ml.
