@@ -175,7 +175,7 @@ describe('Fields and the order of colours', function () {
     const wet = (await read('sg-09')).tasks.filter(({ key }) => key.startsWith('colour:body:roof'));
     for (const { key } of wet) {
       await clearTheWay(page.request, bench.address, 'sg-09', (task) => task.key === key);
-      await passTime(page, 25);
+      await passTime(page, 90);
       await (await press('roof')).getByText('Logged.').waitFor();
     }
     const early = await press('outside');
@@ -187,7 +187,8 @@ describe('Fields and the order of colours', function () {
     await passTime(page, 60 * 24 * 2);
     await (await press('outside')).getByText('Logged.').waitFor();
     const { areas, layers } = (await read('sg-09')).specimens[0]!;
-    const on = layers.filter(({ stage, areaId }) => stage === 'applied' && areaId.startsWith('sg-09-1.body'));
+    const own = areas.filter(({ specimenPartId }) => specimenPartId === 'sg-09-1.body').map(({ id }) => id);
+    const on = layers.filter(({ stage, areaId }) => stage === 'applied' && own.includes(areaId));
     const said = on
       .sort((a, b) => a.appliedAt!.localeCompare(b.appliedAt!))
       .map(({ areaId, name, isMist }) => {
