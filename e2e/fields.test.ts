@@ -86,6 +86,16 @@ describe('Fields and the order of colours', function () {
     await areas.getByRole('button', { name: 'Keep this line' }).click();
     await areas.getByText(/across the open/).waitFor();
     await areas.getByRole('button', { name: 'Draw the chevrons anew' }).click();
+    await canvas.focus();
+    await page.keyboard.press('Enter');
+    await areas.getByRole('button', { name: 'Point 1' }).waitFor();
+    // Another area in hand: the line that was begun is not for it, and is gone when one comes back.
+    await region('Coats: Blade').getByRole('radio', { name: 'outside', exact: true }).click();
+    await canvas.waitFor({ state: 'detached' });
+    await region('Coats: Blade').getByRole('radio', { name: 'chevrons', exact: true }).click();
+    await areas.getByRole('button', { name: 'Leave it' }).click();
+    await areas.getByRole('button', { name: 'Draw the chevrons anew' }).click();
+    expect(await areas.getByRole('button', { name: /^Point / }).count()).equal(0);
     await areas.getByRole('button', { name: 'As the casting’s drawing has it' }).click();
     await areas.getByRole('button', { name: 'Draw the chevrons anew' }).waitFor();
     expect((await read('sg-06')).specimens[0]!.areas.find(({ name }) => name === 'chevrons')!.outline).equal(null);

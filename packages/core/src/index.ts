@@ -501,13 +501,13 @@ export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } 
 export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
 export { readStl } from './film/readStl.ts';
-export { planGunRuns, type GunRun } from './film/planGunRuns.ts';
+export { planGunRuns, RINSE_MIN, type GunRun } from './film/planGunRuns.ts';
 export { isTaped } from './film/isTaped.ts';
 export { isTold, usualHow } from './film/usualHow.ts';
 export { sayHow } from './words/sayHow.ts';
 export { COATING_WAY_OF } from './film/pourFor.ts';
+export { listColourNeeds } from './film/listColourNeeds.ts';
 export { needOfColour, type ColourNeed, type NeededPaint } from './film/needOfColour.ts';
-export { computeDrawnArea } from './film/computeDrawnArea.ts';
 export {
   computeBoxArea,
   computeMeshArea,

@@ -23,3 +23,6 @@ export function nearestOn({ x, y }: Point, from: Point, to: Point): Point {
 }
 
 export const distanceBetween = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Of a point from the straight piece between two others. */
+export const awayFrom = (at: Point, from: Point, to: Point): number => distanceBetween(at, nearestOn(at, from, to));

@@ -122,8 +122,9 @@ function createPart(
   // Fields are painted on cured powder.
   const isPowder = chooseOption('S6', decisions) === 'powder' || done.finish === 'powdered';
   const order = isLeft || isPowder ? [] : orderOfColours(colours, school);
+  const [usual] = SCHOOL_OPTIONS.S8;
   const isUsualOrder =
-    order.length === 0 || order.join(' ') === orderOfColours(colours, SCHOOL_OPTIONS.S8[0]).join(' ');
+    order.length === 0 || school === usual || order.join(' ') === orderOfColours(colours, usual).join(' ');
   return {
     ...{ key, name, role, material, materialCertainty, state, newPart, isKept },
     leftOff: isLeft ? planned.map(({ layer }) => layer.name) : [],

@@ -1,4 +1,5 @@
 import type { Area, CoatingLayer } from '../model/workpiece.ts';
+import { sortPlanned } from './placeCoat.ts';
 
 /** Bare metal, as light as it usually is. */
 const BARE_HEX = '#a8a8a8';
@@ -8,6 +9,17 @@ export type PlannedOfPart = readonly {
   readonly area: Pick<Area, 'id' | 'kind'>;
   readonly layer: Pick<CoatingLayer, 'colourHex' | 'kind'>;
 }[];
+
+/** What is planned on the areas of a part, area by area from the metal outwards. */
+export const listPlanned = <A extends Pick<Area, 'id'>, L extends Pick<CoatingLayer, 'areaId' | 'stage' | 'seq'>>(
+  areas: readonly A[],
+  layers: readonly L[],
+): { area: A; layer: L }[] =>
+  areas.flatMap((area) =>
+    sortPlanned(layers.filter(({ areaId, stage }) => areaId === area.id && stage === 'planned')).map((layer) => ({
+      ...{ area, layer },
+    })),
+  );
 
 /**
  * Colours of what a planned coat will lie on. First that of the one planned below it, or of a field with a colour of its own what is

@@ -1,5 +1,5 @@
-import { isStanding } from '../facts/selectPartDone.ts';
 import type { Area, CoatingLayer } from '../model/workpiece.ts';
+import { firstOn } from './firstOn.ts';
 
 type Lying = Pick<CoatingLayer, 'areaId' | 'stage' | 'kind' | 'rejection' | 'appliedAt'>;
 
@@ -17,10 +17,7 @@ export function layersUnder<L extends Lying>(
 ): L[] {
   if (area.kind !== 'mask') return [];
   const outside = areas.find((one) => one.kind === 'outside' && one.specimenPartId === area.specimenPartId);
-  const on = layers
-    .filter((layer) => layer.areaId === area.id && isStanding(layer))
-    .map(({ appliedAt }) => appliedAt ?? '')
-    .sort()[0];
+  const on = firstOn(layers, area.id);
   return layers.filter((layer) => {
     if (layer.areaId !== outside?.id) return false;
     if (layer.stage === 'planned') return layer.kind !== 'clear' && !(isFirst && layer.kind === 'colour');

@@ -1,8 +1,9 @@
 import { flattenPath } from '../drawing/flattenPath.ts';
-import { distanceBetween, isInside, nearestOn, type Ring } from '../drawing/planeGeometry.ts';
+import { awayFrom, isInside, type Ring } from '../drawing/planeGeometry.ts';
 import type { Drawing, DrawingView } from '../model/drawing.ts';
 import type { Point } from '../model/plane.ts';
 import { nameOfArea, type Area } from '../model/workpiece.ts';
+import { drawFieldsOf } from './drawFields.ts';
 import type { ColourEdge, EdgeKind } from './orderColours.ts';
 
 /** Tape is laid along what lies so near, mm: a drawn line has a breadth. */
@@ -25,7 +26,8 @@ export function measureMaskEdges(drawing: Drawing, partKey: string, areas: reado
   const outside = areas.find(({ kind }) => kind === 'outside');
   if (!outside) return [];
   const sums = new Map<string, ColourEdge>();
-  for (const view of drawing.views) {
+  for (const plain of drawing.views) {
+    const view = drawFieldsOf(plain, partKey, areas);
     const sides = view.view === 'side' ? 2 : 1;
     const ground = readGround(view, partKey);
     const fields = areas
@@ -71,12 +73,10 @@ function readGround({ shapes }: DrawingView, partKey: string): Ground {
   };
 }
 
-function ringsOf(area: EdgedArea, { view, shapes }: DrawingView, partKey: string): Ring[] {
-  if (area.outline) return area.outline.view === view ? [area.outline.points] : [];
-  return shapes
+const ringsOf = (area: EdgedArea, { shapes }: DrawingView, partKey: string): Ring[] =>
+  shapes
     .filter((shape) => shape.partKey === partKey && shape.mask === nameOfArea(area) && !shape.hidden)
     .flatMap(({ d }) => flattenPath(d));
-}
 
 interface EdgePiece {
   readonly middle: Point;
@@ -114,7 +114,7 @@ function kindAt(piece: EdgePiece, { lines, steps }: Ground): EdgeKind {
 const follows = ({ middle, along }: EdgePiece, ring: Ring): boolean =>
   ring.some((from, i) => {
     const to = ring[(i + 1) % ring.length]!;
-    if (distanceBetween(middle, nearestOn(middle, from, to)) > NEAR_MM) return false;
+    if (awayFrom(middle, from, to) > NEAR_MM) return false;
     const cross = along.x * (to.y - from.y) - along.y * (to.x - from.x);
     return Math.abs(cross) <= PARALLEL * Math.hypot(to.x - from.x, to.y - from.y);
   });

@@ -1,5 +1,6 @@
 import { InvalidInputError } from '../model/errors.ts';
 import type { SchoolOption } from '../model/school.ts';
+import { RINSE_MIN } from './planGunRuns.ts';
 
 /** What a mask's edge lies on. */
 export const EDGE_KINDS = ['panel line', 'step', 'open surface'] as const;
@@ -16,8 +17,6 @@ const UNMASK_MIN_PER_CM = 0.15;
 const WRAP_MIN_PER_CM2 = 0.04;
 /** A bleed is rubbed down and touched in. */
 const BLEED_MIN = 25;
-/** Gun and hands from one colour to the next. */
-const CHANGE_MIN = 6;
 const COAT_MIN = 5;
 /** A light ground of its own under a weak colour. */
 const GROUND_COATS = 1;
@@ -157,11 +156,11 @@ function priceStep(
   const wrapMin = masks.length ? WRAP_MIN_PER_CM2 * on.reduce((sum, other) => sum + other.areaCm2, 0) : 0;
   const isOther = previous !== null && previous.colour !== field.colour;
   const over = isOther ? (field.coatsOn[previous.key] ?? field.coatsOnGround) : field.coatsOnGround;
-  const hasGround = over * COAT_MIN > (field.coatsOnGround + GROUND_COATS) * COAT_MIN + CHANGE_MIN;
+  const hasGround = over * COAT_MIN > (field.coatsOnGround + GROUND_COATS) * COAT_MIN + RINSE_MIN;
   const coats = hasGround ? field.coatsOnGround : over;
   const changes = (isOther ? 1 : 0) + (hasGround ? 1 : 0);
   const maskMin = edgeMin + wrapMin;
-  const minutes = maskMin + (coats + (hasGround ? GROUND_COATS : 0)) * COAT_MIN + changes * CHANGE_MIN;
+  const minutes = maskMin + (coats + (hasGround ? GROUND_COATS : 0)) * COAT_MIN + changes * RINSE_MIN;
   return { key: field.key, masks, coats, hasGround, maskMin, minutes };
 }
 

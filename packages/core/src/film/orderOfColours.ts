@@ -1,11 +1,11 @@
 import { computeLuminance } from '../facts/chooseTreatment.ts';
-import { isStanding } from '../facts/selectPartDone.ts';
 import type { Drawing } from '../model/drawing.ts';
 import type { SchoolOption } from '../model/school.ts';
 import { nameOfArea, type Area, type CoatingLayer } from '../model/workpiece.ts';
 import { computeDrawnArea } from './computeDrawnArea.ts';
 import type { CountedPaint } from './countCoats.ts';
-import { groundsOf } from './groundsOf.ts';
+import { firstOn } from './firstOn.ts';
+import { groundsOf, listPlanned } from './groundsOf.ts';
 import { measureMaskEdges } from './measureMaskEdges.ts';
 import { MOST_COLOURS, orderBySchool, type ColourField, type ColourOrder, type ColoursOfPart } from './orderColours.ts';
 import { countPlanned } from './planCoats.ts';
@@ -84,13 +84,8 @@ const isDrawn = (area: ColouredPart['areas'][number], drawing: Drawing, partKey:
   );
 
 function listBegun({ layers }: ColouredPart, fields: readonly Field[]): string[] {
-  const firstOn = (areaId: string) =>
-    layers
-      .filter((layer) => layer.areaId === areaId && layer.kind === 'colour' && isStanding(layer))
-      .map(({ appliedAt }) => appliedAt ?? '')
-      .sort()[0];
   return fields
-    .map(({ id }) => ({ id, on: firstOn(id) }))
+    .map(({ id }) => ({ id, on: firstOn(layers, id, 'colour') }))
     .filter(({ on }) => on !== undefined)
     .sort((a, b) => (a.on! < b.on! ? -1 : 1))
     .map(({ id }) => id);
@@ -98,11 +93,7 @@ function listBegun({ layers }: ColouredPart, fields: readonly Field[]): string[]
 
 function describe(part: ColouredPart, fields: readonly Field[], isPriced: boolean): ColoursOfPart {
   const { paints, drawing, partKey, areas, foundHex } = part;
-  const planned = areas.flatMap((area) =>
-    sortPlanned(part.layers.filter(({ areaId, stage }) => areaId === area.id && stage === 'planned')).map((layer) => ({
-      ...{ area, layer },
-    })),
-  );
+  const planned = listPlanned(areas, part.layers);
   const hexOf = (field: Field) => field.coats.at(-1)!.colourHex;
   const count = ({ coats }: Field, grounds: readonly string[]) =>
     coats.reduce((sum, layer, i) => {

@@ -7,10 +7,10 @@ import { adviseGround, type GroundAdvice } from './adviseGround.ts';
 import { computeDrawnArea } from './computeDrawnArea.ts';
 import type { CoatingWay } from './computeVolume.ts';
 import { convertProductToLayer } from './convertProductToLayer.ts';
-import { groundsOf } from './groundsOf.ts';
+import { countOn } from './countOn.ts';
+import { groundsOf, listPlanned } from './groundsOf.ts';
 import { isEarlyField } from './isEarlyField.ts';
 import { judgeBuild, USUAL_RELIEF, type Build, type Relief } from './judgeBuild.ts';
-import { sortPlanned } from './placeCoat.ts';
 import { planCoats } from './planCoats.ts';
 import { pourFor, type Pour } from './pourFor.ts';
 
@@ -52,30 +52,25 @@ export function planArea(model: AreaToPlan): AreaPlan {
   const order = facts.colourOrder.flatMap((name) =>
     ofPart.filter((one) => nameOfArea(one) === name).map(({ id }) => id),
   );
-  const planned = ofPart.flatMap((one) =>
-    sortPlanned(layers.filter((layer) => layer.areaId === one.id && layer.stage === 'planned')).map((layer) => ({
-      ...{ area: one, layer },
-    })),
-  );
+  const planned = listPlanned(ofPart, layers);
   const size = area.size ?? (drawing && computeDrawnArea(drawing, part.key, area));
-  const standing = layers.filter((layer) => layer.areaId === area.id && isStanding(layer));
-  const left = new Map<string, number>();
-  for (const { kind } of standing.filter(({ isMist }) => !isMist)) left.set(kind, (left.get(kind) ?? 0) + 1);
-  const rows = planned.flatMap(({ area: one, layer }, place): PlannedLayer[] => {
+  const onArea = layers.filter(({ areaId }) => areaId === area.id);
+  const standing = onArea.filter(isStanding);
+  const asked = planned.flatMap(({ area: one, layer }, place) => {
     if (one.id !== area.id) return [];
     const product = products.find(({ id }) => id === layer.productId);
     const grounds = groundsOf(planned, place, facts.foundColour?.hex ?? null, order);
-    const coats = planCoats(layer, product, grounds);
-    const on = Math.min(coats, left.get(layer.kind) ?? 0);
-    left.set(layer.kind, (left.get(layer.kind) ?? 0) - on);
+    return [{ layer, kind: layer.kind, product, grounds, coats: planCoats(layer, product, grounds) }];
+  });
+  const counted = countOn(asked, onArea);
+  const rows = asked.map(({ layer, product, grounds, coats }, i): PlannedLayer => {
+    const on = counted[i]!;
     const isColour = layer.kind === 'colour' && product !== undefined && product.kind !== 'powder';
-    return [
-      {
-        ...{ layer, coats, on },
-        pour: product && size && coats > on ? pourFor(size, product, coats - on, way) : null,
-        ground: isColour ? adviseGround(product, grounds[0], products) : null,
-      },
-    ];
+    return {
+      ...{ layer, coats, on },
+      pour: product && size && coats > on ? pourFor(size, product, coats - on, way) : null,
+      ground: isColour ? adviseGround(product, grounds[0], products) : null,
+    };
   });
   const relief: Relief = area.reliefUm === null ? USUAL_RELIEF : { depthUm: area.reliefUm, origin: 'measured' };
   const next = rows.flatMap(({ layer, coats, on }) => Array.from({ length: coats - on }, () => layer));

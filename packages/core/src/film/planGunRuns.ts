@@ -1,5 +1,8 @@
 import { computeLuminance } from '../facts/chooseTreatment.ts';
 
+/** The gun from one paint to the next, minutes (planning estimate). */
+export const RINSE_MIN = 6;
+
 /** A coat that may be sprayed now. */
 export interface SprayableCoat {
   /** What goes into the gun. */

@@ -1,5 +1,5 @@
 import type { TracedShape, TraceNode } from '../model/trace.ts';
-import { awayFrom } from './simplifyLine.ts';
+import { awayFrom } from '../drawing/planeGeometry.ts';
 
 /** A point so near to the line is meant to lie in it, mm. */
 const ON_LINE_MM = 1;

@@ -1,3 +1,4 @@
+import { awayFrom } from '../drawing/planeGeometry.ts';
 import type { Point } from '../model/plane.ts';
 
 /**
@@ -15,12 +16,4 @@ export function simplifyLine(points: readonly Point[], toleranceMm: number): Poi
   if (most <= toleranceMm) return [first, last];
   const head = simplifyLine(points.slice(0, farthest + 1), toleranceMm);
   return [...head.slice(0, -1), ...simplifyLine(points.slice(farthest), toleranceMm)];
-}
-
-/** Of a point from the piece between two others. */
-export function awayFrom({ x, y }: Point, a: Point, b: Point): number {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const square = dx * dx + dy * dy;
-  const t = square === 0 ? 0 : Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / square));
-  return Math.hypot(x - a.x - t * dx, y - a.y - t * dy);
 }

@@ -12,7 +12,8 @@ import { fitTrace } from './fitTrace.ts';
 import { insertNode } from './insertNode.ts';
 import { layPhoto, mapToDrawing, mapToPhoto } from './layPhoto.ts';
 import { flattenTrace, layCircle, outlineTrace } from './outlineTrace.ts';
-import { awayFrom, simplifyLine } from './simplifyLine.ts';
+import { awayFrom } from '../drawing/planeGeometry.ts';
+import { simplifyLine } from './simplifyLine.ts';
 import { snapLine } from './snapLine.ts';
 import { snapTrace } from './snapTrace.ts';
 

@@ -1,3 +1,4 @@
+import { RINSE_MIN } from '../../film/planGunRuns.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
@@ -43,7 +44,7 @@ export const GUN_RULES: readonly PlanRule[] = [
           of: { colour: paint, ...(nth > 1 ? { nth } : {}) },
           tags: ['gun rinsed', 'vapour'],
           hazards: ['degreaser'],
-          handsOnMin: 6,
+          handsOnMin: RINSE_MIN,
           uses: uses(['thinner', 8]),
         };
       });

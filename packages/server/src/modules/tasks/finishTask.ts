@@ -1,21 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { nameOfArea } from '@sardonyx/core';
 import { IsNull, type EntityManager } from 'typeorm';
-import { TaskRow } from '../../entities/work.ts';
+import type { TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, WantRow } from '../../entities/workpiece.ts';
 import { airTheRoom } from './airTheRoom.ts';
+import { markDone } from './markDone.ts';
 import { markGun } from './markGun.ts';
 import { rinseForAll } from './rinseForAll.ts';
-import { writeLog, type LogLine } from './writeLog.ts';
+import type { LogLine } from './writeLog.ts';
 
 /** Ends a task and does what follows from its end: the gun holds its colour, the room is aired, a decal lies, a part has its origin. */
 export async function finishTask(manager: EntityManager, task: TaskRow, doneAt: Date, line: LogLine): Promise<void> {
-  await manager.update(
-    TaskRow,
-    { id: task.id },
-    { state: 'done', doneAt: doneAt.toISOString(), lookedAt: null, version: task.version + 1 },
-  );
-  await writeLog(manager, task, line);
+  await markDone(manager, task, doneAt, line);
   await markGun(manager, task);
   if (task.needs.air === 'vapour') await airTheRoom(manager, task, line.at);
   if (task.act === 'decal') await layDecal(manager, task, doneAt, line.who);

@@ -1,8 +1,9 @@
 import { selectOpenLinks } from '@sardonyx/core';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { JobRow, TaskRow } from '../../entities/work.ts';
+import { markDone } from './markDone.ts';
 import { moveJobAlong } from './moveJobAlong.ts';
-import { writeLog, type LogLine } from './writeLog.ts';
+import type { LogLine } from './writeLog.ts';
 
 /**
  * There is one gun: what was rinsed out of it for this model is out of it for every other that has had its coats of the colour. A
@@ -22,13 +23,7 @@ export async function rinseForAll(manager: EntityManager, rinsed: TaskRow, line:
   for (const task of others) {
     const tasks = await manager.findBy(TaskRow, { specimenId: task.specimenId });
     if (selectOpenLinks(task, tasks, line.at).some(({ kind }) => kind === 'open')) continue;
-    const doneAt = line.at.toISOString();
-    await manager.update(
-      TaskRow,
-      { id: task.id },
-      { state: 'done', doneAt, lookedAt: null, version: task.version + 1 },
-    );
-    await writeLog(manager, task, { ...line, note: `rinsed once for all, with ${number}` });
+    await markDone(manager, task, line.at, { ...line, note: `rinsed once for all, with ${number}` });
     await moveJobAlong(manager, task.jobId);
   }
 }

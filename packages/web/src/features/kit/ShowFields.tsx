@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { ColourField } from '../../shared/ui/ColourField.tsx';
 import { DateField } from '../../shared/ui/DateField.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
+import { FilePick } from '../../shared/ui/FilePick.tsx';
 import { MomentField } from '../../shared/ui/MomentField.tsx';
 import { Shown } from './Shown.tsx';
 
@@ -37,6 +38,8 @@ export function ShowFields() {
       <Field label="Colour, refused" error="write it like #4d6378">
         <ColourField value="bluish" onChange={setHex} />
       </Field>
+      <FilePick label="A file" accept=".csv" onFile={() => undefined} />
+      <FilePick label="A file, not now" accept=".csv" isDisabled onFile={() => undefined} />
     </Shown>
   );
 }

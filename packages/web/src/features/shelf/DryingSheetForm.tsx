@@ -2,6 +2,7 @@ import { completeSheet, isDryingSheet, type CoatAct, type DryingSheet, type Pain
 import { useState } from 'react';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
+import { readNumber } from '../../shared/form/readNumber.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 /** Minutes as a restorer writes them: "20", "3 h", "2 d". */
@@ -96,7 +97,7 @@ function writeMinutes(minutes: number): string {
 function readMinutes(text: string): number {
   const found = /^\s*(\d+(?:[.,]\d+)?)\s*(min|h|d)?\s*$/.exec(text);
   if (!found) return Number.NaN;
-  return Number(found[1]!.replace(',', '.')) * UNITS[(found[2] ?? 'min') as keyof typeof UNITS];
+  return readNumber(found[1]!) * UNITS[(found[2] ?? 'min') as keyof typeof UNITS];
 }
 
 /** These may be left empty: one window only, tape for as long as it likes. */

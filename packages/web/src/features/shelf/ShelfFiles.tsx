@@ -7,6 +7,7 @@ import { useBringShelfFileMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { ShelfFileReport } from './ShelfFileReport.tsx';
+import { FilePick } from '../../shared/ui/FilePick.tsx';
 
 type Brought = Omit<ShelfFile, 'take'>;
 
@@ -22,8 +23,7 @@ export function ShelfFiles() {
     // What could not be taken is still there to be taken.
     setBrought(data?.isTaken ? null : file);
   };
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     const text = await file.text();
     await send({ format: /BEGIN_DATA_FORMAT/i.test(text) ? 'cgats' : 'csv', text, geometry }, 'look');
   };
@@ -43,18 +43,12 @@ export function ShelfFiles() {
         </a>
       </p>
       <div className="flex flex-wrap items-end gap-4">
-        <label>
-          <span className="block text-note">Bring in CSV or CGATS text</span>
-          <input
-            type="file"
-            accept=".csv,.txt,.cgats,text/csv,text/plain"
-            disabled={isLoading}
-            onChange={(event) => {
-              void read(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FilePick
+          label="Bring in CSV or CGATS text"
+          accept=".csv,.txt,.cgats,text/csv,text/plain"
+          isDisabled={isLoading}
+          onFile={(file) => void read(file)}
+        />
         <ChooseGeometry label="Spectra measured with" geometry={geometry} onChoose={setGeometry} />
       </div>
       {report && (

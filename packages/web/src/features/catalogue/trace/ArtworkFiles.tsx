@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { saveFile } from '../../../shared/ui/saveFile.ts';
 import { Fold } from '../../../shared/ui/Fold.tsx';
 import { Sign } from '../../../shared/ui/Sign.tsx';
+import { FilePick } from '../../../shared/ui/FilePick.tsx';
 
 interface ArtworkFilesProps {
   readonly view: CastingView;
@@ -28,8 +29,7 @@ export function ArtworkFiles({ view, trace, onTake }: ArtworkFilesProps) {
     const content = new Blob([writeArtwork(drawn, parts)], { type: 'image/svg+xml' });
     saveFile(content, `${casting.number.replace(/\W+/g, '-')}-${trace.view}.svg`);
   };
-  const bring = async (file: File | undefined) => {
-    if (!file) return;
+  const bring = async (file: File) => {
     setRead(null);
     try {
       const parsed = new DOMParser().parseFromString(await file.text(), 'image/svg+xml');
@@ -53,10 +53,7 @@ export function ArtworkFiles({ view, trace, onTake }: ArtworkFilesProps) {
           <button type="button" className="plain-button" onClick={save}>
             Save this view as SVG
           </button>
-          <label>
-            <span className="block text-note">Bring in an SVG file</span>
-            <input type="file" accept=".svg,image/svg+xml" onChange={(event) => void bring(event.target.files?.[0])} />
-          </label>
+          <FilePick label="Bring in an SVG file" accept=".svg,image/svg+xml" onFile={(file) => void bring(file)} />
         </div>
         {problem && (
           <p role="alert">

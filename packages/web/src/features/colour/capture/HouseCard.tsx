@@ -5,6 +5,7 @@ import { Fold } from '../../../shared/ui/Fold.tsx';
 import { changeRow } from '../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../shared/store.ts';
 import { useColourBench } from '../ColourContext.tsx';
+import { FilePick } from '../../../shared/ui/FilePick.tsx';
 
 const { widthMm, heightMm } = BENCH_CARD;
 const CARD = `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">${drawColourCardFace()}</svg>`;
@@ -19,8 +20,7 @@ export function HouseCard() {
   const { house } = view;
   const save = (colourCard: typeof house.colourCard, label: string) =>
     dispatch(changeRow({ kind: 'house-style', row: house, changes: { colourCard }, label })).unwrap();
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     const { values, problems: found } = readCardValues(await file.text());
     setProblems(values ? [] : found.map(({ line, message }) => (line > 1 ? `Line ${line}: ${message}` : message)));
     if (values) await save(values, 'colour card as measured');
@@ -36,17 +36,11 @@ export function HouseCard() {
           </a>
         </p>
         <div className="flex flex-wrap items-end gap-4">
-          <label>
-            <span className="block text-note">The card’s measured values</span>
-            <input
-              type="file"
-              accept=".txt,.cgats,text/plain"
-              onChange={(event) => {
-                void read(event.target.files?.[0]);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          <FilePick
+            label="The card’s measured values"
+            accept=".txt,.cgats,text/plain"
+            onFile={(file) => void read(file)}
+          />
           {house.colourCard && (
             <button type="button" className="plain-button" onClick={() => void save(null, 'colour card as designed')}>
               As it was designed again

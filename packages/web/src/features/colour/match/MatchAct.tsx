@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { Radios } from '../../../shared/ui/Radios.tsx';
+import { readNumber } from '../../../shared/form/readNumber.ts';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
 import { EmptyNote } from '../../../shared/ui/Notice.tsx';
@@ -59,9 +60,9 @@ function Match({ target }: { readonly target: WantedColour }) {
   const [mostPaints, setMostPaints] = useState(4);
   const [kind, setKind] = useState<ProposalKind>('nearest');
   const [light, setLight] = useState<'D65' | 'A'>('D65');
-  const need = Number(needMl.replace(',', '.'));
+  const need = readNumber(needMl);
   const [drop, setDrop] = useState(() => String(usualDropMl(shelf)));
-  const doseMl = dosing === 'scales' ? SCALES_ML : Number(drop.replace(',', '.'));
+  const doseMl = dosing === 'scales' ? SCALES_ML : readNumber(drop);
   // Reckoned once it is known for how much.
   const isKnown = typedMl !== null || needed !== undefined;
   const isRight = need >= 0.2 && need <= 200 && doseMl >= 0.005 && doseMl <= 0.2;

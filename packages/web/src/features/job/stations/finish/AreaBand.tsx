@@ -15,6 +15,7 @@ import { AreaMeasures } from './AreaMeasures.tsx';
 import { BandEditor } from './BandEditor.tsx';
 import { CoatClocks } from './CoatClocks.tsx';
 import { PlanCoat } from './PlanCoat.tsx';
+import { sayCm2 } from './sayCm2.ts';
 import { useAreaPlan } from './useAreaPlan.ts';
 
 interface AreaBandProps {
@@ -99,11 +100,8 @@ function Build({ plan: { build, relief, size } }: { readonly plan: AreaPlan }) {
   );
 }
 
-/** Small fields want a decimal. */
-function sayArea({ value, relativeSd }: AreaSize): string {
-  const digits = value < 10 ? 1 : 0;
-  return `${value.toFixed(digits)} ± ${(value * relativeSd).toFixed(digits)} cm²`;
-}
+const sayArea = ({ value, relativeSd }: AreaSize): string =>
+  `${sayCm2(value)} ± ${sayCm2(value * relativeSd, value)} cm²`;
 
 const AREA_WAY_WORDS = {
   mesh: 'by its mesh',

@@ -14,6 +14,7 @@ import { useState } from 'react';
 import { Autosaved } from '../../../../shared/form/Autosaved.tsx';
 import { changeRow, deleteRow } from '../../../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../../../shared/store.ts';
+import { readNumber } from '../../../../shared/form/readNumber.ts';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { Toggles } from '../../../../shared/ui/Toggles.tsx';
 import { MeshFile } from './MeshFile.tsx';
@@ -125,11 +126,7 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
   );
 }
 
-const readNumbers = (text: string): number[] =>
-  text
-    .trim()
-    .split(/\s+/)
-    .map((word) => Number(word.replace(',', '.')));
+const readNumbers = (text: string): number[] => text.trim().split(/\s+/).map(readNumber);
 
 /** The size, or what is missing for it. */
 function computeSize(way: Way, numbers: readonly (readonly number[])[], part: SpecimenPart): AreaSize | string {

@@ -1,11 +1,8 @@
-import { chooseOption, listNextCoats, planGunRuns, type NextCoat } from '@sardonyx/core';
+import { chooseOption, listNextCoats, planGunRuns, RINSE_MIN, type NextCoat } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useGetWorkshopQuery } from '../../../../shared/api/api.ts';
 import { useJob } from '../../JobContext.tsx';
 import { sayPlace } from './sayBearing.ts';
-
-/** A rinse between two paints (planning estimate; the plan has the same). */
-const RINSE_MIN = 6;
 
 interface SprayedNow {
   readonly paint: string;

@@ -1,6 +1,7 @@
 import type { LogCoat } from '@sardonyx/contract';
 import { sayHow } from '@sardonyx/core';
 import { useWatch, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
+import { readNumber } from '../../../../shared/form/readNumber.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 
@@ -18,9 +19,9 @@ const NUMBERS = [
 ] as const;
 
 /** A number as it is typed, with point or comma; nothing is null, and what is no number is for the check to say. */
-const readNumber = (typed: unknown): number | null => {
-  const text = String(typed ?? '').trim();
-  return text === '' ? null : Number(text.replace(',', '.'));
+const readOptional = (typed: unknown): number | null => {
+  const text = String(typed ?? '');
+  return text.trim() === '' ? null : readNumber(text);
 };
 
 /** What else a coat is logged with, as last time and in one line; opened only where something differs. */
@@ -36,7 +37,7 @@ export function HowFields({ control, register, errors }: HowFieldsProps) {
           </Field>
           {NUMBERS.map(([name, label]) => (
             <Field key={name} label={label} error={errors.how?.[name]?.message}>
-              <input inputMode="decimal" {...register(`how.${name}`, { setValueAs: readNumber })} />
+              <input inputMode="decimal" {...register(`how.${name}`, { setValueAs: readOptional })} />
             </Field>
           ))}
         </div>

@@ -104,7 +104,8 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
       // Whoever leaves the time alone means now, however long the form stood open.
       const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(now);
       await log({ ...values, appliedAt: readWallTime(at) }).unwrap();
-      reset(values);
+      // A reason and a note belong to the coat they were written for.
+      reset({ ...values, overBecause: '', note: '' });
     } catch (error) {
       setFrom(showError(error).from ?? null);
     }

@@ -1,4 +1,5 @@
 import { computeMeshArea, InvalidInputError, readStl, type AreaSize } from '@sardonyx/core';
+import { FilePick } from '../../../../shared/ui/FilePick.tsx';
 
 interface MeshFileProps {
   readonly onRead: (size: AreaSize) => void;
@@ -7,8 +8,7 @@ interface MeshFileProps {
 
 /** The surface of a mesh of the part, in millimetres: of all its faces, inside and out. */
 export function MeshFile({ onRead, onProblem }: MeshFileProps) {
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     try {
       const size = computeMeshArea(readStl(new Uint8Array(await file.arrayBuffer())));
       onProblem('');
@@ -17,18 +17,5 @@ export function MeshFile({ onRead, onProblem }: MeshFileProps) {
       onProblem(error instanceof InvalidInputError ? `${file.name}: ${error.message}` : String(error));
     }
   };
-  return (
-    <label>
-      <span className="block text-note">STL file of the part, in mm</span>
-      <input
-        type="file"
-        accept=".stl,model/stl"
-        onChange={(event) => {
-          void read(event.target.files?.[0]);
-          // The same file once more is an act of its own.
-          event.target.value = '';
-        }}
-      />
-    </label>
-  );
+  return <FilePick label="STL file of the part, in mm" accept=".stl,model/stl" onFile={(file) => void read(file)} />;
 }

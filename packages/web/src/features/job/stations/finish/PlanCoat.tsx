@@ -16,6 +16,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Chooser, type ChooserOption } from '../../../../shared/ui/Chooser.tsx';
 import { describePot } from '../../../../shared/form/potOptions.ts';
+import { readNumber } from '../../../../shared/form/readNumber.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { createRow } from '../../../../shared/edits/editRow.ts';
@@ -108,7 +109,7 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
 function readSize(text: string): DecalSize | null | undefined {
   if (text.trim() === '') return null;
   const found = /^\s*([\d.,]+)\s*(?:×|x|X|\*|\s)\s*([\d.,]+)\s*$/.exec(text);
-  const [widthMm, heightMm] = [found?.[1], found?.[2]].map((one) => Number((one ?? '').replace(',', '.')));
+  const [widthMm, heightMm] = [found?.[1], found?.[2]].map((one) => readNumber(one ?? ''));
   return widthMm && heightMm ? { widthMm, heightMm } : undefined;
 }
 

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useGetWorkshopQuery, useReadRoomMutation } from '../../../../shared/api/api.ts';
 import { readAppError } from '../../../../shared/api/appError.ts';
 import { formatSoon } from '../../../../shared/dates/sayDates.ts';
+import { readNumber } from '../../../../shared/form/readNumber.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useJob } from '../../JobContext.tsx';
 
@@ -15,8 +16,7 @@ export function RoomLine({ now }: { readonly now: Date }) {
   const { room } = view;
   const type = async () => {
     // What is no number the server says in words; what was typed stays.
-    const value = tempC.trim() === '' ? Number.NaN : Number(tempC.replace(',', '.'));
-    const { error: refused } = await read({ tempC: value, humidity: null });
+    const { error: refused } = await read({ tempC: readNumber(tempC), humidity: null });
     if (refused === undefined) setTempC('');
   };
   return (

@@ -1,4 +1,5 @@
 import { takeOverArea, type Area, type AreaSize } from '@sardonyx/core';
+import { sayCm2 } from './sayCm2.ts';
 import { useGetSizesElsewhereQuery } from '../../../../shared/api/api.ts';
 
 interface SizeFromElsewhereProps {
@@ -11,7 +12,7 @@ export function SizeFromElsewhere({ area, onTake }: SizeFromElsewhereProps) {
   const { data = [] } = useGetSizesElsewhereQuery(area.id);
   return data.map(({ model, size }) => (
     <button key={model} type="button" className="plain-button" onClick={() => onTake(takeOverArea(size))}>
-      As measured on {model}: {size.value < 10 ? size.value.toFixed(1) : Math.round(size.value)} cm²
+      As measured on {model}: {sayCm2(size.value)} cm²
     </button>
   ));
 }

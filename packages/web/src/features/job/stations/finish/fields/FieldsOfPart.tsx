@@ -16,6 +16,9 @@ interface FieldsOfPartProps {
   readonly onChoose: (areaId: string) => void;
 }
 
+/** What is being drawn: a new field, or the line of one by its id. */
+type Drawn = { readonly of: string } | null;
+
 const VIEW_WORDS: Readonly<Record<ViewKind, string>> = {
   side: 'from the side',
   base: 'from below',
@@ -26,12 +29,14 @@ const VIEW_WORDS: Readonly<Record<ViewKind, string>> = {
 export function FieldsOfPart({ part, paint, areaId, onChoose }: FieldsOfPartProps) {
   const { specimen, isClosed } = useJob();
   const [chosenView, setView] = useState<ViewKind>('side');
-  const [drawing, setDrawing] = useState<'new' | 'anew' | null>(null);
+  const [begun, setBegun] = useState<Drawn>(null);
   const views = (specimen.casting?.casting.drawing.views ?? []).filter(({ shapes }) =>
     shapes.some((shape) => shape.partKey === part.key && !shape.hidden),
   );
   const view = views.find((one) => one.view === chosenView) ?? views[0];
   const draft = useFieldDraft(view, part.key);
+  // A line that was begun for one field is not kept for another.
+  const drawing = begun === null || begun.of === 'new' || begun.of === areaId ? begun : null;
   const inHand = specimen.areas.find(({ id, kind }) => id === areaId && kind === 'mask');
   // The new area is in hand as soon as it is there.
   const [awaited, setAwaited] = useState('');
@@ -41,9 +46,13 @@ export function FieldsOfPart({ part, paint, areaId, onChoose }: FieldsOfPartProp
     setAwaited('');
     onChoose(added);
   }, [awaited, added, onChoose]);
+  const begin = (of: string) => {
+    draft.clear();
+    setBegun({ of });
+  };
   const stop = () => {
     draft.clear();
-    setDrawing(null);
+    setBegun(null);
   };
   const outline = view && draft.field ? { view: view.view, points: draft.field } : null;
   return (
@@ -70,11 +79,11 @@ export function FieldsOfPart({ part, paint, areaId, onChoose }: FieldsOfPartProp
       {inHand && drawing === null && <EdgesOfField area={inHand} part={part} />}
       {!isClosed && drawing === null && (
         <div className="flex flex-wrap gap-2">
-          <button type="button" className="plain-button" onClick={() => setDrawing('new')}>
+          <button type="button" className="plain-button" onClick={() => begin('new')}>
             Another area on the {part.name.toLowerCase()}
           </button>
           {inHand && view && (
-            <button type="button" className="quiet-button" onClick={() => setDrawing('anew')}>
+            <button type="button" className="quiet-button" onClick={() => begin(inHand.id)}>
               Draw the {nameOfArea(inHand)} anew
             </button>
           )}
@@ -96,8 +105,10 @@ export function FieldsOfPart({ part, paint, areaId, onChoose }: FieldsOfPartProp
           )}
         </div>
       )}
-      {drawing === 'new' && <AddArea part={part} outline={outline} onLeave={stop} onAdded={setAwaited} />}
-      {drawing === 'anew' && inHand && <RedrawField area={inHand} part={part} outline={outline} onLeave={stop} />}
+      {drawing?.of === 'new' && <AddArea part={part} outline={outline} onLeave={stop} onAdded={setAwaited} />}
+      {drawing && drawing.of !== 'new' && inHand && (
+        <RedrawField area={inHand} part={part} outline={outline} onLeave={stop} />
+      )}
     </section>
   );
 }
