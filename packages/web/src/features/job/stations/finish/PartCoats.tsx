@@ -39,7 +39,7 @@ export function PartCoats({ part, now, list, areaId, onChoose }: PartCoatsProps)
       </div>
       <OrderOfColours part={part} />
       <AreaBand key={area.id} area={area} part={part} now={now} />
-      {!isClosed && <LogCoatForm key={area.id} part={part} areas={areas} first={first} />}
+      {!isClosed && <LogCoatForm key={`log ${area.id}`} part={part} areas={areas} first={first} />}
     </section>
   );
 }
