@@ -1,6 +1,6 @@
 import type { PaintProduct } from '../model/work.ts';
-import { countCoats, type CountedPaint } from './countCoats.ts';
-import { MOST_COATS, spectrumOf } from './planCoats.ts';
+import type { CountedPaint } from './countCoats.ts';
+import { coatsOver, MOST_COATS } from './planCoats.ts';
 
 /** A primer of the shelf, and how many coats of a colour hide it. */
 export interface CountedGround {
@@ -24,7 +24,7 @@ type Primer = Pick<PaintProduct, 'id' | 'line' | 'name' | 'kind' | 'colourHex'>;
 
 /** Which primer makes this colour cheapest to hide, and whether it is so weak that it wants a ground of its own. */
 export function adviseGround(paint: CountedPaint, groundHex: string, primers: readonly Primer[]): GroundAdvice {
-  const count = (hex: string) => countCoats(paint, paint.dryFilmUm, spectrumOf(hex)).coats;
+  const count = (hex: string) => coatsOver(paint, hex);
   const coats = count(groundHex);
   const grounds = primers
     .filter(({ kind }) => kind === 'primer')

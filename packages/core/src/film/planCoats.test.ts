@@ -37,6 +37,9 @@ describe('wet coats of a planned layer', () => {
       ]),
     ).equal(1);
     expect(planCoats(layer('colour', cream.colourHex), cream, [cream.colourHex])).equal(1);
+    // The advice beside it says the same.
+    expect(adviseGround(cream, cream.colourHex, []).coats).equal(1);
+    expect(planCoats(layer('colour', cream.colourHex), undefined, [cream.colourHex])).equal(1);
   });
 
   it('follow the ground: a pale colour takes fewer over white than over oxide, never more than a plan may ask', () => {

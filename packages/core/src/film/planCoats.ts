@@ -26,18 +26,19 @@ export function countPlanned(
   grounds: readonly string[],
 ): number {
   if (coats !== null) return coats;
-  const others = grounds.filter((hex) => hex !== colourHex);
-  if (kind !== 'colour' || paint?.kind === 'powder' || others.length === 0) return 1;
-  if (!paint) return UNCHOSEN_COATS;
-  return Math.max(...others.map((hex) => countOver(paint, hex)));
+  if (kind !== 'colour' || paint?.kind === 'powder') return 1;
+  if (!paint) return grounds.every((hex) => hex === colourHex) ? 1 : UNCHOSEN_COATS;
+  return Math.max(...grounds.map((hex) => coatsOver(paint, hex) ?? NEVER_COATS));
 }
 
 /** Coats of a paint over a colour: the same few pairs, at every edit of a job. */
-const COUNTED = new Map<string, number>();
+const COUNTED = new Map<string, number | null>();
 const MOST_COUNTED = 2000;
 
-function countOver(paint: CountedPaint, groundHex: string): number {
-  const count = () => countCoats(paint, paint.dryFilmUm, spectrumOf(groundHex)).coats ?? NEVER_COATS;
+/** Until a colour below no longer shows; over its own one is enough. null where twelve are not. */
+export function coatsOver(paint: CountedPaint, groundHex: string): number | null {
+  if (paint.colourHex === groundHex) return 1;
+  const count = () => countCoats(paint, paint.dryFilmUm, spectrumOf(groundHex)).coats;
   // What was drawn down is many numbers: it is worked out anew.
   if (paint.optics !== null) return count();
   const key = `${paint.kind} ${paint.gloss} ${paint.colourHex} ${paint.dryFilmUm} ${groundHex}`;
@@ -61,7 +62,7 @@ const MOST_SPECTRA = 200;
 const GREY = 0.4;
 
 /** The smoothest reflectance of a colour on the screen; mid grey where no surface can have it. */
-export function spectrumOf(hex: string): Spectrum {
+function spectrumOf(hex: string): Spectrum {
   const known = SPECTRA.get(hex);
   if (known) return known;
   if (SPECTRA.size >= MOST_SPECTRA) SPECTRA.clear();

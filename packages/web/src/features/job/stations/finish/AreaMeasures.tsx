@@ -60,7 +60,7 @@ export function AreaMeasures({ area, part }: { readonly area: Area; readonly par
   };
   return (
     <Fold title="Measured on it">
-      <div className="grid gap-4 py-2 sm:grid-cols-2">
+      <div className="grid gap-4 py-2 sm:grid-cols-[2fr_3fr]">
         <Autosaved kind="areas" row={area} field="reliefUm" type="number" label="Finest relief that must be seen, µm" />
         <div className="space-y-2">
           <Toggles

@@ -95,7 +95,7 @@ export function DryingRuler({ list, now, areaId, onChoose }: DryingRulerProps) {
         </g>
       </svg>
       <figcaption className="text-note text-soft-ink">
-        Framed: takes another coat. Hatched: a coat would lift it. Late by 95 % of what is known of each paint.
+        Framed: takes another coat. Hatched: a coat would lift it. Times hold for 95 of 100 coats.
       </figcaption>
       <Twin
         label="Drying"

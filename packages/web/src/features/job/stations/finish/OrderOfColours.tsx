@@ -1,7 +1,7 @@
 import { nameOfArea, priceSchools, type ColourOrder, type SchoolOption, type SpecimenPart } from '@sardonyx/core';
 import { useMemo, useState } from 'react';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
-import { Toggles } from '../../../../shared/ui/Toggles.tsx';
+import { Radios } from '../../../../shared/ui/Radios.tsx';
 import { useJob } from '../../JobContext.tsx';
 import { useDecide } from '../../useDecide.ts';
 import { usePlanContext } from '../../usePlanContext.ts';
@@ -61,8 +61,9 @@ export function OrderOfColours({ part }: { readonly part: SpecimenPart }) {
         </p>
       )}
       {!isClosed && !isOne && (
-        <Toggles
-          aria-label="Order of colours"
+        <Radios
+          label="Order of colours"
+          look="unseen"
           value={school}
           options={(Object.keys(prices) as SchoolOption<'S8'>[]).map((one) => ({
             value: one,

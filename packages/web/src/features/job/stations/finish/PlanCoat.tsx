@@ -93,13 +93,18 @@ export function PlanCoat({ area, part }: { readonly area: Area; readonly part: S
         </label>
       )}
       {chosen === DECAL && (
-        <Field label="Its size, mm" isQuiet width="9rem" error={problem}>
+        <Field label="Its size, mm" isQuiet width="9rem">
           <input value={size} placeholder="12 × 4" onChange={(event) => setSize(event.target.value)} />
         </Field>
       )}
       <button type="button" className="plain-button" disabled={!chosen} onClick={() => void plan()}>
         Plan it
       </button>
+      {chosen === DECAL && problem && (
+        <p role="alert" className="w-full border-l-4 border-sard pl-3">
+          {problem}
+        </p>
+      )}
       {chosen && chosen !== DECAL && <Remembered productId={chosen} overProductId={below?.productId ?? null} />}
     </div>
   );

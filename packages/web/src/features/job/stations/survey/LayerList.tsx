@@ -22,7 +22,7 @@ export function LayerList({ layers }: { readonly layers: readonly CoatingLayer[]
             {layer.name}
             <span className="text-soft-ink">
               {' '}
-              {layer.kind}, {layer.thicknessUm} µm ({layer.thicknessOrigin})
+              {layer.kind}, {Math.round(layer.thicknessUm * 10) / 10} µm ({layer.thicknessOrigin})
               {layer.rejection && `, rejected: ${layer.rejection.because}`}
               {layer.removedAt && `, taken off ${formatMoment(layer.removedAt)}`}
               {layer.decalMm && `, ${layer.decalMm.widthMm} × ${layer.decalMm.heightMm} mm`}

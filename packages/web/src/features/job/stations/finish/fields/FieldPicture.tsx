@@ -38,7 +38,9 @@ export function FieldPicture({ part, view, paint, areaId, onChoose, draft }: Fie
   };
   const pathOf = (area: Area) =>
     own
-      .filter(({ mask }) => mask === (area.kind === 'mask' ? nameOfArea(area) : undefined))
+      .filter(
+        ({ surface, mask }) => surface === 'coat' && mask === (area.kind === 'mask' ? nameOfArea(area) : undefined),
+      )
       .map(({ d }) => d)
       .join('');
   const label = `${part.name}, ${view.view}`;
@@ -80,8 +82,9 @@ export function FieldPicture({ part, view, paint, areaId, onChoose, draft }: Fie
             d={pathOf(area)}
             fill="transparent"
             stroke={area.id === areaId ? 'var(--sard)' : area.kind === 'mask' ? '#000' : 'none'}
-            strokeWidth={area.id === areaId ? 0.7 : 0.25}
-            strokeDasharray={area.id === areaId ? undefined : '1 0.7'}
+            strokeWidth={area.id === areaId ? 3 : 1.5}
+            vectorEffect="non-scaling-stroke"
+            strokeDasharray={area.id === areaId ? undefined : '5 4'}
             className="cursor-pointer"
             onClick={() => onChoose(area.id)}
           />

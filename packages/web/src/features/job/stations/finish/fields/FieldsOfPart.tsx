@@ -60,7 +60,7 @@ export function FieldsOfPart({ part, paint, areaId, onChoose }: FieldsOfPartProp
       {view && (
         <>
           <div className="flex flex-wrap items-center justify-between gap-2">
-            <h3>{part.name}, as it will be</h3>
+            <h3>{part.name}, in its planned colours</h3>
             {views.length > 1 && (
               <Toggles
                 aria-label="Seen"
