@@ -111,6 +111,8 @@ export type {
   ErrorBody,
   Reason,
   FoundPlace,
+  GunPlace,
+  GunView,
   DiskTrouble,
   KeptCopy,
   Health,

@@ -502,6 +502,7 @@ export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
 export { readStl } from './film/readStl.ts';
 export { planGunRuns, RINSE_MIN, type GunRun } from './film/planGunRuns.ts';
+export { listSprayable, type SprayablePlace } from './film/listSprayable.ts';
 export { isTaped } from './film/isTaped.ts';
 export { isTold, usualHow } from './film/usualHow.ts';
 export { sayHow } from './words/sayHow.ts';

@@ -17,6 +17,7 @@ import type {
   Finding,
   FoundCondition,
   FoundJoint,
+  GunRun,
   History,
   HouseChoice,
   HouseStyle,
@@ -35,6 +36,7 @@ import type {
   Source,
   Specimen,
   SpecimenPart,
+  SprayablePlace,
   Station,
   CoatTouch,
   PastFailure,
@@ -217,6 +219,20 @@ export interface SizeElsewhere {
   /** Its job, or its own name. */
   readonly model: string;
   readonly size: AreaSize;
+}
+
+/** Where the gun may go now: on which model of which job. */
+export interface GunPlace extends SprayablePlace {
+  readonly jobId: string;
+  readonly jobNumber: string;
+  /** Empty where the job has one model. */
+  readonly specimenName: string;
+}
+
+export interface GunView {
+  /** null where the workshop has none. */
+  readonly gun: { readonly name: string; /** Empty where it is clean. */ readonly holds: string } | null;
+  readonly runs: readonly GunRun<GunPlace>[];
 }
 
 export interface SpecimenView {

@@ -5,10 +5,11 @@ import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { createInstruments } from '../instruments/readInstrument.ts';
 import { readColourNeeds } from './readColourNeeds.ts';
+import { readGun } from './readGun.ts';
 import { readSizesElsewhere } from './readSizesElsewhere.ts';
 import { logRoom, readThermometer } from './roomLog.ts';
 
-/** What the workroom is like, typed by a person or read off its thermometer; and what paint all jobs need. */
+/** What the workroom is like, typed or read off its thermometer; over all jobs, what paint they need and where the gun goes. */
 export function createFilmRoutes(room: Workroom): Router {
   const router = Router();
   const { readNow } = createInstruments(() => room.source.manager);
@@ -21,6 +22,9 @@ export function createFilmRoutes(room: Workroom): Router {
     const reading = await look(room, (manager) => readThermometer(manager, readNow, room.now()));
     if (!reading) throw refused('no-thermometer', 'There is no thermometer of the room: add one in the workshop.');
     response.status(201).json(await change(room, (manager) => logRoom(manager, reading)));
+  });
+  router.get('/gun', async (_request, response) => {
+    response.json(await look(room, (manager) => readGun(manager, room.now())));
   });
   router.get('/colour-needs', async (_request, response) => {
     response.json(await look(room, readColourNeeds));

@@ -18,6 +18,7 @@ import type {
   CreateJob,
   CreateMix,
   FoundPlace,
+  GunView,
   Health,
   JobView,
   KeepMix,
@@ -101,6 +102,7 @@ export const api = createApi({
     getShelf: build.query<ShelfView, void>({ query: () => 'shelf', providesTags: ['Shelf'] }),
     getColour: build.query<ColourView, string>({ query: (jobId) => `jobs/${jobId}/colour`, providesTags: ['Colour'] }),
     getColourNeeds: build.query<readonly ColourNeed[], void>({ query: () => 'colour-needs', providesTags: ['Job'] }),
+    getGun: build.query<GunView, void>({ query: () => 'gun', providesTags: ['Job', 'Workshop'] }),
     getSizesElsewhere: build.query<readonly SizeElsewhere[], string>({
       query: (areaId) => `areas/${areaId}/elsewhere`,
       providesTags: ['Job'],
@@ -337,6 +339,7 @@ export const {
   useGetShelfQuery,
   useGetColourQuery,
   useGetColourNeedsQuery,
+  useGetGunQuery,
   useGetSizesElsewhereQuery,
   useAddCaptureMutation,
   useStartMixMutation,

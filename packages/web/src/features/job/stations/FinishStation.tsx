@@ -66,7 +66,7 @@ export function FinishStation() {
       }
     >
       <PlanSays />
-      <GunLine now={now} />
+      <GunLine />
       <RoomLine now={now} />
       <DryingRuler list={list} now={now} areaId={inHand?.id ?? null} onChoose={choose} />
       {part && (

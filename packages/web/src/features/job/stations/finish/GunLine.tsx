@@ -1,31 +1,19 @@
-import { chooseOption, listNextCoats, planGunRuns, RINSE_MIN, type NextCoat } from '@sardonyx/core';
-import { useMemo } from 'react';
-import { useGetWorkshopQuery } from '../../../../shared/api/api.ts';
+import type { GunPlace } from '@sardonyx/contract';
+import { chooseOption, RINSE_MIN } from '@sardonyx/core';
+import { useGetGunQuery } from '../../../../shared/api/api.ts';
 import { useJob } from '../../JobContext.tsx';
 import { sayPlace } from './sayBearing.ts';
 
-interface SprayedNow {
-  readonly paint: string;
-  readonly until: number | null;
-  readonly colourHex: string;
-  readonly place: string;
-}
+/** Windows open and shut by the minute. */
+const LOOK_MS = 60_000;
 
-/** What may be sprayed now on all models of the job, gathered by what is in the gun. */
-export function GunLine({ now }: { readonly now: Date }) {
+/** What may be sprayed now on the models of all open jobs, gathered by what is in the gun. */
+export function GunLine() {
   const { view, specimen } = useJob();
-  const { data: workshop } = useGetWorkshopQuery();
-  const gun = workshop?.tools.find(({ kind }) => kind === 'airbrush');
-  const runs = useMemo(() => {
-    const coats = view.specimens.flatMap((model) => {
-      const tasks = view.tasks.filter(({ specimenId }) => specimenId === model.specimen.id);
-      return listNextCoats({ ...model, tasks }, now.getTime()).flatMap((next): SprayedNow[] =>
-        isSprayed(next) ? [describe(next, view.specimens.length > 1 ? model.specimen.name : '')] : [],
-      );
-    });
-    return planGunRuns(coats, gun?.holds ?? '');
-  }, [view, gun, now]);
-  if (chooseOption('S6', specimen.facts.decisions) !== 'airbrush' || !gun) return null;
+  const isSprayed = chooseOption('S6', specimen.facts.decisions) === 'airbrush';
+  const { data } = useGetGunQuery(undefined, { pollingInterval: LOOK_MS, skip: !isSprayed });
+  if (!isSprayed || !data?.gun) return null;
+  const { gun, runs } = data;
   if (runs.length < 2 && gun.holds === '') return null;
   return (
     <p>
@@ -36,7 +24,7 @@ export function GunLine({ now }: { readonly now: Date }) {
             <span key={paint}>
               {i > 0 && '; '}
               {isRinsedBefore && <>rinse ({RINSE_MIN} min), then </>}
-              <strong>{paint}</strong> on {coats.map(({ place }) => place).join(', ')}
+              <strong>{paint}</strong> on {coats.map((place) => sayGunPlace(place, view.job.id)).join(', ')}
             </span>
           ))}
       {runs.length > 0 && '.'}
@@ -44,10 +32,8 @@ export function GunLine({ now }: { readonly now: Date }) {
   );
 }
 
-const isSprayed = ({ state, planned }: NextCoat): boolean =>
-  state === 'now' && planned !== null && ['primer', 'colour', 'clear'].includes(planned.kind);
-
-const describe = (next: NextCoat, model: string): SprayedNow => ({
-  ...{ paint: next.planned!.name, until: next.until, colourHex: next.planned!.colourHex },
-  place: `${model && `${model}: `}${sayPlace(next.part, next.areaName).toLowerCase()}`,
-});
+/** "body, roof"; with the job where it is another one, and the model where that has several. */
+function sayGunPlace({ jobId, jobNumber, specimenName, part, areaName }: GunPlace, inHand: string): string {
+  const whose = [...(jobId === inHand ? [] : [jobNumber]), ...(specimenName ? [specimenName] : [])].join(' ');
+  return `${whose && `${whose}: `}${sayPlace(part, areaName).toLowerCase()}`;
+}
