@@ -1,4 +1,4 @@
-import type { ClosedJoint, PartDone, PlanFinding, PlanPart } from '../facts/specimenFacts.ts';
+import type { ClosedJoint, PartDone, PlanCoat, PlanFinding, PlanPart } from '../facts/specimenFacts.ts';
 import { describeFinding, listNames } from '../words/names.ts';
 import { sayCondition } from '../words/sayCondition.ts';
 import type { PlanInput } from './planTypes.ts';
@@ -26,6 +26,9 @@ export function explainChange(before: PlanInput, after: PlanInput): string[] {
   ];
 }
 
+/** How much of it to pour changes no step. */
+const asPlanned = (coat: PlanCoat) => ({ ...coat, pour: null });
+
 function describePart(before: PlanPart, after: PlanPart): string[] {
   const say = (words: string) => `${after.name}: ${words}`;
   const isThere = (list: readonly PlanFinding[], one: PlanFinding) =>
@@ -47,7 +50,8 @@ function describePart(before: PlanPart, after: PlanPart): string[] {
       .filter((one) => !isThere(after.findings, one))
       .map((one) => say(`no longer ${describeFinding(one)}`)),
     ...(before.isKept === after.isKept ? [] : [say(after.isKept ? 'kept as it is' : 'not kept as it is after all')]),
-    ...(JSON.stringify(before.coats) === JSON.stringify(after.coats) || before.isKept !== after.isKept
+    ...(JSON.stringify(before.coats.map(asPlanned)) === JSON.stringify(after.coats.map(asPlanned)) ||
+    before.isKept !== after.isKept
       ? []
       : [say('another coat is planned')]),
     ...(before.painted === after.painted && before.found.length === after.found.length

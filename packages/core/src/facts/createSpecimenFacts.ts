@@ -1,8 +1,10 @@
+import { computeDrawnArea } from '../film/computeDrawnArea.ts';
 import type { CountedPaint } from '../film/countCoats.ts';
 import { groundsOf } from '../film/groundsOf.ts';
 import { orderOfColours } from '../film/orderOfColours.ts';
 import { planCoats } from '../film/planCoats.ts';
 import { planDrying } from '../film/planDrying.ts';
+import { COATING_WAY_OF, pourFor } from '../film/pourFor.ts';
 import type { Drawing } from '../model/drawing.ts';
 import type { TaskLog } from '../model/task.ts';
 import type { Job, PaintProduct, Restorer } from '../model/work.ts';
@@ -34,7 +36,9 @@ export interface SpecimenRows extends JointRows {
   readonly layers: readonly (CountedLayer &
     Pick<CoatingLayer, 'seq' | 'colourHex' | 'whose' | 'productId' | 'coats' | 'appliedAt'>)[];
   /** What is in the pots that are planned for it. */
-  readonly paints: readonly (CountedPaint & Parameters<typeof planDrying>[0] & Pick<PaintProduct, 'id'>)[];
+  readonly paints: readonly (CountedPaint &
+    Parameters<typeof planDrying>[0] &
+    Pick<PaintProduct, 'id' | 'densityGPerMl' | 'dropMl'>)[];
   /** Of its casting; null where nobody knows that, or drew none. */
   readonly drawing: Drawing | null;
   readonly findings: readonly Omit<Finding, 'version' | 'pinnedTo' | 'pinX' | 'pinY'>[];
@@ -118,6 +122,7 @@ function createPart(
   const { paints, drawing } = rows;
   const colours = { partKey: key, areas, layers: rows.layers, paints, drawing, foundHex };
   const school = chooseOption('S8', decisions);
+  const way = COATING_WAY_OF[chooseOption('S6', decisions)];
   const done = selectPartDone(key, areas, rows.layers, standing);
   // Fields are painted on cured powder.
   const isPowder = chooseOption('S6', decisions) === 'powder' || done.finish === 'powdered';
@@ -135,6 +140,7 @@ function createPart(
     foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
     coats: (isLeft ? [] : planned).map(({ area, layer }, i): PlanCoat => {
       const paint = rows.paints.find(({ id }) => id === layer.productId);
+      const size = area.size ?? (drawing && computeDrawnArea(drawing, key, area));
       return {
         areaKind: area.kind,
         areaName: nameOfArea(area),
@@ -144,6 +150,7 @@ function createPart(
         colourHex: layer.colourHex,
         coats: planCoats(layer, paint, groundsOf(planned, i, foundHex, order)),
         dries: paint ? planDrying(paint) : null,
+        pour: size && paint ? pourFor(size, paint, 1, way).upper90 : null,
       };
     }),
     colourOrder: order.map((id) => nameOfArea(areas.find((area) => area.id === id)!)),

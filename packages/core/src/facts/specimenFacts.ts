@@ -113,6 +113,8 @@ export interface PlanCoat {
   readonly coats: number;
   /** By its product sheet; null where no pot is chosen yet: then planning estimates count. */
   readonly dries: PlannedDrying | null;
+  /** Enough for one wet coat in nine of ten cases, ml (g of powder); null where no pot is chosen or nobody knows the surface. */
+  readonly pour: number | null;
 }
 
 export interface PlanFinding {

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { createPlainModel, makeFinding, makePart, makeTask } from '../../test/support/planWorld.ts';
+import type { PlanCoat } from '../facts/specimenFacts.ts';
+import { createPlainModel, makeCoat, makeFinding, makePart, makeTask } from '../../test/support/planWorld.ts';
 import { checkBenchHours } from './checkBenchHours.ts';
 import { checkPrimingGate } from './checkPrimingGate.ts';
 import { checkTools } from './checkTools.ts';
@@ -140,6 +141,14 @@ describe('what changed', () => {
     ]);
     expect(explainChange(after, plain)).include('body: no longer bent, roof').and.include('front-post: opened now');
     expect(explainChange(plain, plain)).deep.equal([]);
+  });
+
+  it('is another coat, not how much of it is poured', () => {
+    const withCoat = (changes: Partial<PlanCoat>) =>
+      createPlainModel({ parts: [makePart('body', { coats: [makeCoat('colour', changes)] })] });
+    expect(explainChange(withCoat({}), withCoat({ pour: 2.4 }))).deep.equal([]);
+    expect(explainChange(withCoat({}), withCoat({ coats: 3 }))).deep.equal(['body: another coat is planned']);
+    expect(explainChange(withCoat({}), withCoat({ name: 'Slate blue' }))).deep.equal(['body: another coat is planned']);
   });
 
   it('puts the job before the house, with whose reason it is', () => {

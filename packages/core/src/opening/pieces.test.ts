@@ -129,7 +129,7 @@ describe('createSpecimenFacts', () => {
       colourHex: '#aa2222',
       dryFilmUm: 12,
     },
-    ...{ flashMin: 3, recoatMin: 20, cureMin: 600, drying: null, optics: null },
+    ...{ flashMin: 3, recoatMin: 20, cureMin: 600, drying: null, optics: null, densityGPerMl: 1, dropMl: 0.05 },
   } satisfies SpecimenRows['paints'][number];
   const createParts = (some: Pick<SpecimenRows, 'parts' | 'areas' | 'layers' | 'findings' | 'wants'>) =>
     createSpecimenFacts(
@@ -182,12 +182,25 @@ describe('createSpecimenFacts', () => {
     expect(of(layer('i', 'planned', 'Red')).coats).deep.equal([
       {
         ...{ areaKind: 'inside', areaName: 'inside', crossesSeam: false, kind: 'colour', name: 'Red' },
-        ...{ colourHex: '#111111', coats: 2, dries: null },
+        ...{ colourHex: '#111111', coats: 2, dries: null, pour: null },
       },
     ]);
     expect(of(layer('i', 'planned', 'Red', { productId: 'red' })).coats[0]!.dries).deep.equal({
       ...{ flashMin: 3, recoatMin: 20, betweenMin: 20, cureMin: 600 },
     });
+  });
+
+  it('says what a wet coat takes where its pot and its surface are known', () => {
+    const pourOf = (size: Area['size'], productId: string | null) => {
+      const areas = [{ ...area('o', 'outside'), size }];
+      return createParts({ ...rows([layer('o', 'planned', 'Red', { productId })]), areas })[0]!.coats[0]!.pour;
+    };
+    const measured = { value: 50, relativeSd: 0, way: 'typed' as const };
+    expect(pourOf(null, 'red')).equal(null);
+    expect(pourOf(measured, null)).equal(null);
+    // 50 cm2 under 12 um is 0.06 ml dry, 0.48 ml out of the pot of which half lands, and a quarter ml stays in the cup.
+    expect(pourOf(measured, 'red')).within(0.73, 1.1);
+    expect(pourOf({ ...measured, value: 100 }, 'red')! - pourOf(measured, 'red')!).within(0.48, 0.8);
   });
 
   it('says what stands on a part, what was rejected, and what is off again', () => {

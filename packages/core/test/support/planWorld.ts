@@ -81,6 +81,7 @@ export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}
   colourHex: '#6a2330',
   coats: 1,
   dries: null,
+  pour: null,
   ...changes,
 });
 

@@ -9,6 +9,7 @@ import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
 import { isPowdered } from './isPowdered.ts';
 import { selectMends } from './mendingRules.ts';
+import { paintOf } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 const watchedMin = BAKE_MIN.warm + BAKE_MIN.hold + BAKE_MIN.cool;
@@ -139,7 +140,7 @@ function createOwnPowderTasks(part: PlanPart): TaskDraft[] {
       tags: ['powder', 'body colour', 'spark', 'handling'],
       hazards: ['powder'],
       handsOnMin: 15,
-      uses: uses(['powder', 5], ['powder gun']),
+      uses: [paintOf('powder', colour, 5), ...uses(['powder gun'])],
       detail: { name: colour.name },
     },
     { ...common, act: 'clear-relief', tags: ['clear relief', 'handling'], handsOnMin: 6, uses: uses(['soft brush']) },

@@ -3,7 +3,7 @@ import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
 import type { TaskDraft } from '../planTypes.ts';
 import { usualDrying } from '../../film/planDrying.ts';
-import { dryingOf, hasDecal, ofCoat } from './coats.ts';
+import { dryingOf, hasDecal, ofCoat, paintOf } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
 /** Clear coats: under the decals, over them, or over the colour where there are none. */
@@ -87,7 +87,7 @@ function createClearTask(part: PlanPart, coat: PlanCoat, isOver: boolean): TaskD
     hazards: ['spraying'],
     handsOnMin: 8,
     passiveMin: dryingOf(coat).recoatMin,
-    uses: uses(['clear coat', 1.5]),
+    uses: [paintOf('clear coat', coat, 1.5)],
     detail: { name: coat.name, isOver },
   };
 }

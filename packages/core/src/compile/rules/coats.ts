@@ -17,6 +17,16 @@ export function isSlowInk(coat: PlanCoat, { option }: Pick<PlanContext, 'option'
 export const dryingOf = ({ dries, kind }: Pick<PlanCoat, 'dries' | 'kind'>): PlannedDrying =>
   dries ?? usualDrying(kind);
 
+/** What a coat takes out of its pot; so much where nobody knows (planning estimate). */
+export const paintOf = (
+  what: 'primer' | 'body colour' | 'clear coat' | 'powder',
+  { pour }: PlanCoat,
+  usual: number,
+) => ({
+  what,
+  amount: pour ?? usual,
+});
+
 export const hasDecal = (part: PlanPart): boolean => part.coats.some((coat) => coat.kind === 'decal');
 
 /** Coats that are put on at Finish; decals and slow ink wait for Close. */

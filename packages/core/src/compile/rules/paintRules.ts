@@ -9,7 +9,17 @@ import type { PlanContext } from '../planContext.ts';
 import type { DraftOf, TaskDraft } from '../planTypes.ts';
 import { isPowderCoat, isPowdered } from './isPowdered.ts';
 import { isSolderedFirst } from './closingRules.ts';
-import { dryingOf, hasBrightworkOn, hasDecal, isSlowInk, ofCoat, ofRound, paintedCoats, roundOf } from './coats.ts';
+import {
+  dryingOf,
+  hasBrightworkOn,
+  hasDecal,
+  isSlowInk,
+  ofCoat,
+  ofRound,
+  paintOf,
+  paintedCoats,
+  roundOf,
+} from './coats.ts';
 import { isPrimed } from './mendingRules.ts';
 import type { PlanRule } from './planRule.ts';
 
@@ -22,9 +32,10 @@ const MIST_TAGS = ['mist coat', 'spray', 'vapour', 'handling'] as const;
 const HIDDEN_MIST_TAGS = [...MIST_TAGS, 'hidden faces'] as const;
 const OUTSIDE_MIST_TAGS = [...MIST_TAGS, 'outside faces'] as const;
 const SPRAYING = ['spraying'];
-const TRIM_USES = uses(['body colour', 0.7], ['masking tape', 100]);
-const TRIM_AGAIN_USES = uses(['body colour', 0.7]);
-const BODY_USES = uses(['body colour', 2]);
+/** Of a wet coat whose pot or surface nobody knows, ml (planning estimates). */
+const USUAL_TRIM_ML = 0.7;
+const USUAL_BODY_ML = 2;
+const USUAL_PRIMER_ML = 2;
 const NONE_MASKED: readonly string[] = [];
 const MASK_USES = uses(['masking tape', 100]);
 /** Fields that have their colour are masked and wrapped before the next one (planning estimate). */
@@ -227,7 +238,7 @@ function createPrimerTask(part: PlanPart, { option }: PlanContext): TaskDraft {
     hazards: SPRAYING,
     handsOnMin: 12,
     passiveMin: dryingOf(primer).recoatMin,
-    uses: uses(['primer', 2]),
+    uses: [paintOf('primer', primer, USUAL_PRIMER_ML)],
     detail: { name: primer.name },
   };
 }
@@ -349,7 +360,10 @@ function createAreaTasks(
         create('colour', coat, ++on, wetTags, isTrim ? 15 : 12, i + 1 < coat.coats ? betweenMin : recoatMin),
         {
           // The mask stays on until the last of them.
-          uses: isTrim ? (on === 1 ? TRIM_USES : TRIM_AGAIN_USES) : BODY_USES,
+          uses: [
+            paintOf('body colour', coat, isTrim ? USUAL_TRIM_ML : USUAL_BODY_ML),
+            ...(isTrim && on === 1 ? MASK_USES : []),
+          ],
           detail: { name: coat.name, isTrim, isPaleOnDark, nth: i + 1, coats: coat.coats },
         },
       ),

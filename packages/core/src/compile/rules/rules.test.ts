@@ -331,6 +331,17 @@ describe('supplies', () => {
     expect(lines().find((line) => line.what === 'airbrush')!.amount).equal(null);
   });
 
+  it('take of paint what the film says of its coats, else as much as is usual', () => {
+    const amountOf = (what: string, pour: number | null) => {
+      const coats = [makeCoat('primer', { pour }), makeCoat('colour', { pour, coats: 2 }), makeCoat('clear', { pour })];
+      const all = [makePart('body', { coats })];
+      const open = planFor(all).plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: false }));
+      return listSupplies(open, all, now, 120).find((line) => line.what === what)!.amount;
+    };
+    expect(['primer', 'body colour', 'clear coat'].map((what) => amountOf(what, 1.25))).deep.equal([1.25, 2.5, 1.25]);
+    expect(['primer', 'body colour', 'clear coat'].map((what) => amountOf(what, null))).deep.equal([2, 4, 1.5]);
+  });
+
   it('are one line for all who take them: two parts, twice the gel, both steps named', () => {
     const two = ['body', 'base'].map((key) => makePart(key, { painted: true, coats: COLOUR }));
     const all = listSupplies(

@@ -81,7 +81,7 @@ async function readRows(
     })),
     paints: (
       await read<Stored<RowOf<'paints'>, 'drying' | 'optics'>>(
-        `SELECT id, kind, binder, gloss, colourHex, dryFilmUm, flashMin, recoatMin, cureMin, drying, optics FROM paint_product
+        `SELECT id, kind, binder, gloss, colourHex, dryFilmUm, densityGPerMl, dropMl, flashMin, recoatMin, cureMin, drying, optics FROM paint_product
          WHERE id IN (SELECT productId FROM coating_layer WHERE stage = 'planned' AND areaId IN (SELECT id FROM area ${OF_PARTS}))`,
       )
     ).map((row) => ({
@@ -89,8 +89,7 @@ async function readRows(
       drying: row.drying ? (JSON.parse(row.drying) as DryingSheet) : null,
       optics: row.optics ? (JSON.parse(row.optics) as OpticsRecord) : null,
     })),
-    // It says where fields with colours of their own end; without such fields nobody asks.
-    drawing: castingId && areas.some(({ kind }) => kind === 'mask') ? await readDrawing(manager, castingId) : null,
+    drawing: castingId ? await readDrawing(manager, castingId) : null,
     findings: (
       await read<Stored<RowOf<'findings'>>>(
         `SELECT id, specimenPartId, kind, feature, severity, note, measuredValue, measuredUnit, carriesLoad, mend FROM finding ${OF_PARTS} ORDER BY rowid`,
