@@ -52,7 +52,7 @@ function Match({ target }: { readonly target: WantedColour }) {
   const { shelf, isClosed } = useColourBench();
   const worker = useColourWorker();
   const pots = usePots(target.geometry);
-  const needed = useNeededPaint(target.lab);
+  const { needed, isUnanswered } = useNeededPaint(target.lab);
   const [typedMl, setNeedMl] = useState<string | null>(null);
   // Empty until that is known: a number that changes by itself is read once and wrongly.
   const needMl = typedMl ?? (needed === undefined ? '' : suggestMl(needed));
@@ -143,7 +143,7 @@ function Match({ target }: { readonly target: WantedColour }) {
           />
         </Field>
       </div>
-      {needed !== undefined && <WhyNeeded needed={needed} />}
+      {needed !== undefined && <WhyNeeded needed={needed} isUnanswered={isUnanswered} />}
       {isKnown && !isRight && (
         <p role="alert">
           <Sign of="warning" />

@@ -11,7 +11,15 @@ function listAreas(areas: readonly ColourNeed[]): string {
 }
 
 /** What an amount of paint is for, in one line. */
-export function WhyNeeded({ needed }: { readonly needed: NeededPaint | null }) {
+export function WhyNeeded({
+  needed,
+  isUnanswered,
+}: {
+  readonly needed: NeededPaint | null;
+  readonly isUnanswered: boolean;
+}) {
+  if (isUnanswered)
+    return <p className="text-note text-soft-ink">What is planned in this colour did not arrive: 2 ml is a guess.</p>;
   if (!needed || needed.areas.length === 0)
     return (
       <p className="text-note text-soft-ink">

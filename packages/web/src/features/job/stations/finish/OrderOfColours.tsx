@@ -40,6 +40,7 @@ export function OrderOfColours({ part }: { readonly part: SpecimenPart }) {
   const say = ({ steps }: ColourOrder) => steps.map(({ key }) => nameOf(key)).join(' → ');
   const isOne = Object.values(prices).every((order) => say(order) === say(prices[school]));
   const saving = prices[school].minutes - prices['the cheapest'].minutes;
+  const isOnlyPart = specimen.facts.parts.every(({ key, colourOrder }) => key === part.key || colourOrder.length < 2);
   return (
     <section aria-label={`Order of the colours of the ${part.name.toLowerCase()}`} className="space-y-2">
       <p>
@@ -71,6 +72,11 @@ export function OrderOfColours({ part }: { readonly part: SpecimenPart }) {
           }))}
           onChange={(next) => void take(next)}
         />
+      )}
+      {!isClosed && !isOne && !isOnlyPart && (
+        <p className="text-note text-soft-ink">
+          The minutes are of the {part.name.toLowerCase()}; the answer holds for every part of the job.
+        </p>
       )}
       {problem && (
         <p role="alert" className="border-l-4 border-sard pl-3">
