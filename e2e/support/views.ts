@@ -64,7 +64,7 @@ export const VIEWS: readonly View[] = [
     name: 'Finish',
     picture: 'finish',
     path: '/jobs/sg-07/finish?specimen=sg-07-2',
-    ready: 'Planned, the outermost on top',
+    ready: /^Pour/,
   },
   { name: 'Close', picture: 'close', path: '/jobs/sg-07/close?specimen=sg-07-3', ready: 'Close, in this order' },
   { name: 'Sign off', picture: 'sign-off', path: '/jobs/sg-00/sign-off', ready: 'Its record stands as it is.' },
