@@ -23,6 +23,9 @@ import { filmLearning } from './film/learning.ts';
 import { filmOrder } from './film/order.ts';
 import { filmSpeed } from './film/speed.ts';
 import { filmVolume } from './film/volume.ts';
+import { fitAssign } from './fit/assign.ts';
+import { fitLengths } from './fit/lengths.ts';
+import { fitThreads } from './fit/threads.ts';
 import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
@@ -58,6 +61,9 @@ const topics = [
   filmHiding,
   filmLearning,
   filmSpeed,
+  fitLengths,
+  fitThreads,
+  fitAssign,
   demo,
   door,
   trustFullDisk,

@@ -1,0 +1,68 @@
+import { listPilotOptions } from '../../packages/core/src/fit/pilot.ts';
+import { computeTapDrill, THREAD_NAMES, type Thread } from '../../packages/core/src/fit/threads.ts';
+import { drawNormal } from '../../packages/core/src/numeric/drawNormal.ts';
+import { createSeededRandom } from '../../packages/core/src/numeric/seededRandom.ts';
+import type { Figure, Topic } from '../figure.ts';
+
+/** Tap drills against printed tables, and pilots beside the middle against where they truly are. */
+export const fitThreads: Topic = {
+  names: ['fit.threadMaxErrorMm', 'fit.pilotUnsafe', 'fit.pilotGo'],
+  measure: () => Promise.resolve([measureThreads(), ...measurePilots()]),
+};
+
+/** Tap drill tables, mm. */
+const TABLES: Readonly<Record<65 | 75, Readonly<Record<Thread, number>>>> = {
+  65: { 'M1.6': 1.3, M2: 1.66, 'M2.5': 2.12, M3: 2.58, '2-56': 1.8, '4-40': 2.31 },
+  75: { 'M1.6': 1.26, M2: 1.61, 'M2.5': 2.06, M3: 2.51, '2-56': 1.74, '4-40': 2.23 },
+};
+/** Tables are printed to a hundredth. */
+const HALF_DIGIT = 0.005;
+
+function measureThreads(): Figure {
+  const errors = ([65, 75] as const).flatMap((percent) =>
+    THREAD_NAMES.map((thread) =>
+      Math.max(0, Math.abs(computeTapDrill(thread, percent) - TABLES[percent][thread]) - HALF_DIGIT),
+    ),
+  );
+  return {
+    ...{ name: 'fit.threadMaxErrorMm', value: Math.max(...errors), unit: 'mm', goal: { kind: 'at most', value: 0.01 } },
+    yardstick: `${errors.length} tap drills against tables, beyond their last digit`,
+  };
+}
+
+const PILOTS = 200_000;
+const WALL = 0.4;
+/** A pilot may be so far off in an even post, and more. */
+const ALLOWANCE = 0.35;
+const DIAMETERS: Readonly<Record<Thread, number>> = {
+  ...{ 'M1.6': 1.6, M2: 2, 'M2.5': 2.5, M3: 3, '2-56': 2.184, '4-40': 2.845 },
+};
+
+function measurePilots(): Figure[] {
+  const random = createSeededRandom(193);
+  let [go, unsafe, safe] = [0, 0, 0];
+  for (let i = 0; i < PILOTS; i++) {
+    const thread = THREAD_NAMES[Math.floor(THREAD_NAMES.length * random())]!;
+    const post = DIAMETERS[thread] + 2 * (WALL + ALLOWANCE + 0.6 * random());
+    const spread = 0.05 + 0.35 * random();
+    const [x, y] = [spread * drawNormal(random), spread * drawNormal(random)];
+    const [u, v] = [0.02 + 0.13 * random(), 0.01 + 0.03 * random()];
+    const measured = Math.hypot(x + u * drawNormal(random), y + u * drawNormal(random));
+    const wall = (post - DIAMETERS[thread]) / 2 - Math.hypot(x, y);
+    if (wall >= WALL) safe++;
+    const pilot = { post: { mm: post + v * drawNormal(random), sd: v }, offset: { mm: measured, sd: u }, hole: 1 };
+    if (listPilotOptions(pilot, thread)[0]!.way !== 'go') continue;
+    go++;
+    if (wall < WALL) unsafe++;
+  }
+  return [
+    {
+      ...{ name: 'fit.pilotUnsafe', value: unsafe / go, unit: '', goal: { kind: 'at most', value: 0.02 } },
+      yardstick: `walls under ${WALL} mm among the "go", ${PILOTS} pilots in posts with ${ALLOWANCE} mm or more to spare; offsets read with 0.02 to 0.15 mm each way`,
+    },
+    {
+      ...{ name: 'fit.pilotGo', value: go / safe, unit: '', goal: null },
+      yardstick: 'of the pilots whose wall is thick enough, as many as get a "go"',
+    },
+  ];
+}
