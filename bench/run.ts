@@ -25,6 +25,7 @@ import { filmSpeed } from './film/speed.ts';
 import { filmVolume } from './film/volume.ts';
 import { fitAssign } from './fit/assign.ts';
 import { fitLengths } from './fit/lengths.ts';
+import { fitMesh } from './fit/mesh.ts';
 import { fitThreads } from './fit/threads.ts';
 import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
@@ -64,6 +65,7 @@ const topics = [
   fitLengths,
   fitThreads,
   fitAssign,
+  fitMesh,
   demo,
   door,
   trustFullDisk,

@@ -500,7 +500,7 @@ export { COAT_FAILURES, type CoatFailureKind } from './model/workpiece.ts';
 export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } from './model/workpiece.ts';
 export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
-export { readStl } from './film/readStl.ts';
+export { readStl } from './mesh/readStl.ts';
 export { planGunRuns, RINSE_MIN, type GunRun } from './film/planGunRuns.ts';
 export { listSprayable, type SprayablePlace } from './film/listSprayable.ts';
 export { isTaped } from './film/isTaped.ts';
