@@ -31,6 +31,7 @@ import { kitTopic } from './kit.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
+import { stockLedgers } from './stock/ledgers.ts';
 import { trustFullDisk } from './trust/fullDisk.ts';
 import { trustFuzz } from './trust/fuzz.ts';
 import { trustImport } from './trust/importStall.ts';
@@ -66,6 +67,7 @@ const topics = [
   fitThreads,
   fitAssign,
   fitMesh,
+  stockLedgers,
   demo,
   door,
   trustFullDisk,

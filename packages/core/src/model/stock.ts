@@ -1,0 +1,103 @@
+/** How a thing is counted. */
+export const STOCK_UNITS = ['pieces', 'mm', 'ml', 'g', 'sheets', 'pairs'] as const;
+export type StockUnit = (typeof STOCK_UNITS)[number];
+
+/** Sizes of one piece, millimetres. */
+export const STOCK_SIZES = [
+  'diameter',
+  'length',
+  'width',
+  'height',
+  'thickness',
+  'bore',
+  'headDiameter',
+  'headHeight',
+] as const;
+export type StockSize = (typeof STOCK_SIZES)[number];
+
+/** What is said of a piece in words. */
+export const STOCK_TRAITS = [
+  'ends',
+  'thread',
+  'head',
+  'pattern',
+  'colour',
+  'finish',
+  'wording',
+  'grit',
+  'material',
+] as const;
+export type StockTrait = (typeof STOCK_TRAITS)[number];
+
+interface StockKindFacts {
+  readonly unit: StockUnit;
+  readonly sizes: readonly StockSize[];
+  readonly traits: readonly StockTrait[];
+  /** Days after which it is no longer what it was; null where it keeps (planning estimates, until its sheet says). */
+  readonly keepsDays: number | null;
+}
+
+const kind = (
+  unit: StockUnit,
+  sizes: readonly StockSize[],
+  traits: readonly StockTrait[],
+  keepsDays: number | null = null,
+): StockKindFacts => ({ unit, sizes, traits, keepsDays });
+
+/** Everything that lies in drawers, each kind with its own measures. */
+export const STOCK_KINDS = {
+  axle: kind('pieces', ['diameter', 'length', 'headHeight'], ['ends', 'finish']),
+  wheel: kind('pieces', ['diameter', 'bore', 'width'], ['pattern', 'colour', 'material']),
+  tyre: kind('pieces', ['diameter', 'bore', 'width'], ['pattern', 'colour'], 3650),
+  screw: kind('pieces', ['length', 'headDiameter'], ['thread', 'head', 'colour']),
+  washer: kind('pieces', ['diameter', 'bore', 'thickness'], ['material']),
+  rivet: kind('pieces', ['diameter', 'length', 'headDiameter'], ['material']),
+  'false head': kind('pieces', ['diameter', 'height'], ['material']),
+  wire: kind('mm', ['diameter'], ['material']),
+  tube: kind('mm', ['diameter', 'bore'], ['material']),
+  sheet: kind('pieces', ['length', 'width', 'thickness'], ['material']),
+  glazing: kind('pieces', ['length', 'width', 'height'], ['colour', 'material']),
+  'small part': kind('pieces', ['length', 'width', 'height'], ['colour', 'material']),
+  decal: kind('pieces', ['length', 'width'], ['wording', 'colour'], 1095),
+  box: kind('pieces', ['length', 'width', 'height'], ['pattern']),
+  abrasive: kind('sheets', [], ['grit', 'material']),
+  liquid: kind('ml', [], ['material'], 730),
+  glue: kind('g', [], ['material'], 365),
+  powder: kind('g', [], ['material', 'colour']),
+  gloves: kind('pairs', [], ['material']),
+} as const satisfies Readonly<Record<string, StockKindFacts>>;
+export type StockKind = keyof typeof STOCK_KINDS;
+export const STOCK_KIND_NAMES = Object.keys(STOCK_KINDS) as StockKind[];
+
+/** Units of which there is no half. */
+export const WHOLE_UNITS: ReadonlySet<StockUnit> = new Set(['pieces', 'sheets', 'pairs']);
+
+export const MOVES = [
+  'bought',
+  'from a donor',
+  'counted',
+  'reserved',
+  'released',
+  'taken',
+  'put back',
+  'wasted',
+] as const;
+export type Move = (typeof MOVES)[number];
+
+/** One line of a thing's log: written once, never changed. */
+export interface Movement {
+  readonly id: string;
+  readonly thingId: string;
+  /** When it was written down, ISO 8601. */
+  readonly at: string;
+  readonly move: Move;
+  /** In the thing's own unit, never negative; of a count: as much as is there. */
+  readonly amount: number;
+  /** For which job, or by which; null where for none. */
+  readonly jobId: string | null;
+  /** What all of it cost, in the house's money; null where nobody said. */
+  readonly price: number | null;
+  readonly batch: string;
+  readonly who: string;
+  readonly note: string;
+}
