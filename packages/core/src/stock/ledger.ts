@@ -38,7 +38,7 @@ export const EMPTY_STOCK: StockState = { onHand: 0, lots: [], jobs: [] };
 const ROUNDING = 1e-6;
 const round = (amount: number): number => Math.round(amount * 1e6) / 1e6;
 
-export const countReserved = ({ jobs }: StockState): number => round(jobs.reduce((sum, one) => sum + one.reserved, 0));
+const countReserved = ({ jobs }: StockState): number => round(jobs.reduce((sum, one) => sum + one.reserved, 0));
 /** What any job may have. */
 export const countFree = (state: StockState): number => round(state.onHand - countReserved(state));
 
