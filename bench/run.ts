@@ -28,6 +28,7 @@ import { fitLengths } from './fit/lengths.ts';
 import { fitMesh } from './fit/mesh.ts';
 import { fitThreads } from './fit/threads.ts';
 import { kitTopic } from './kit.ts';
+import { machineTopic } from './machine.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
@@ -43,6 +44,7 @@ import { web } from './web.ts';
 
 const { values } = parseArgs({ options: { only: { type: 'string', default: '' }, json: { type: 'string' } } });
 const topics = [
+  machineTopic,
   bruteForce,
   calibration,
   sparse,
