@@ -13,7 +13,8 @@ export const machineTopic: Topic = {
     return Promise.resolve([
       {
         ...{ name: 'machine.loopMs', value: median(times), unit: 'ms', goal: null },
-        yardstick: 'a hundred million multiplications and additions, one after the other: what times below are read beside',
+        yardstick:
+          'a hundred million multiplications and additions, one after the other: what times below are read beside',
       },
     ]);
   },

@@ -1,5 +1,6 @@
 import { listPilotOptions } from '../../packages/core/src/fit/pilot.ts';
-import { computeTapDrill, THREAD_NAMES, type Thread } from '../../packages/core/src/fit/threads.ts';
+import { computeTapDrill } from '../../packages/core/src/fit/threads.ts';
+import { THREAD_NAMES, type Thread } from '../../packages/core/src/model/thread.ts';
 import { drawNormal } from '../../packages/core/src/numeric/drawNormal.ts';
 import { createSeededRandom } from '../../packages/core/src/numeric/seededRandom.ts';
 import type { Figure, Topic } from '../figure.ts';

@@ -78,6 +78,8 @@ export {
   TurnDial,
   isOnThisMachine,
 } from './requests/workshop.ts';
+export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
+export type { StockView, ThingLog, ThingView } from './responses/stock.ts';
 export {
   AddPot,
   ChangePot,

@@ -11,6 +11,7 @@ export const VIEWS = [
   'Colour',
   'Copies',
   'Phone',
+  'Stock',
 ] as const;
 export type View = (typeof VIEWS)[number];
 
@@ -79,6 +80,11 @@ export const NOUNS = {
   baths: { views: ['Workshop'], kept: null },
   instruments: { views: ['Workshop'], kept: null },
   'paint-pots': { views: ['Shelf'], kept: null },
+  'stock-things': {
+    views: ['Stock'],
+    kept: ['kind', 'name', 'drawer', 'sizes', 'traits', 'reorderAt', 'keepsDays', 'isLocked', 'supplierId', 'note'],
+  },
+  suppliers: { views: ['Stock'], kept: ['name', 'promisedDays', 'note'] },
   'paint-products': { views: ['Shelf', 'Job', 'Bench'], kept: null },
 } as const satisfies Readonly<Record<string, Noun>>;
 

@@ -528,3 +528,29 @@ export { layPhoto, mapToDrawing, mapToPhoto } from './trace/layPhoto.ts';
 export { lightnessOfPhoto } from './trace/lightnessOfPhoto.ts';
 export { closeMirrored, LEAST_NODES, outlineTrace } from './trace/outlineTrace.ts';
 export { snapTrace, type SnappedTrace } from './trace/snapTrace.ts';
+export {
+  MOVES,
+  STOCK_KIND_NAMES,
+  STOCK_KINDS,
+  STOCK_SIZES,
+  STOCK_TRAITS,
+  TRAIT_OPTIONS,
+  type Move,
+  type Movement,
+  type StockKind,
+  type StockSizes,
+  type StockThing,
+  type StockTraits,
+  type Supplier,
+} from './model/stock.ts';
+export {
+  appendMovement,
+  checkMovement,
+  countFree,
+  EMPTY_STOCK,
+  foldMovements,
+  type StockState,
+} from './stock/ledger.ts';
+export { listFaults } from './stock/listFaults.ts';
+export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/stockCsv.ts';
+export { watchStock, type StockNotice } from './stock/watchStock.ts';

@@ -22,6 +22,7 @@ import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
+import { createStockRoutes } from './modules/stock/stockRoutes.ts';
 import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
 import { createTimerRoutes } from './modules/timers/timerRoutes.ts';
 import { createWorkshopRoutes } from './modules/workshop/workshopRoutes.ts';
@@ -48,7 +49,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
   app.use(logRequests(room.log));
   app.use(guardOrigin(allowedHost));
   // A shelf comes as one text.
-  app.use('/api/shelf/files', express.json({ limit: '8mb' }));
+  app.use(['/api/shelf/files', '/api/stock/files'], express.json({ limit: '8mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
   app.use('/api', countOnce());
   const modules = [
@@ -59,6 +60,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createFilmRoutes,
     createColourRoutes,
     createShelfRoutes,
+    createStockRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

@@ -205,14 +205,14 @@ export class ChangeProduct extends VersionedChange {
 }
 
 /** A file brought onto the shelf: pots as CSV, spectra as CGATS text. */
-const SHELF_TAKES = ['look', 'all', 'good lines'] as const;
+export const FILE_TAKES = ['look', 'all', 'good lines'] as const;
 
 export class ShelfFile {
   @IsIn(['csv', 'cgats']) format!: 'csv' | 'cgats';
   @IsString() @IsNotEmpty({ message: 'The file is empty.' }) @MaxLength(6_000_000) text!: string;
   @IsIn(GEOMETRIES) geometry!: Geometry;
   /** Only looked at; taken as a whole or not at all; or without its faulty lines. */
-  @IsIn(SHELF_TAKES) take!: (typeof SHELF_TAKES)[number];
+  @IsIn(FILE_TAKES) take!: (typeof FILE_TAKES)[number];
 }
 
 /** What lies under the instrument's head. */

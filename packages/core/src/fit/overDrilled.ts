@@ -1,5 +1,6 @@
+import { THREAD_NAMES, THREADS, type Thread } from '../model/thread.ts';
 import { LEAST_WALL, planPost, type PostPlan, type PostSizes } from './post.ts';
-import { computeThreadPercent, THREAD_NAMES, THREADS, type Thread } from './threads.ts';
+import { computeThreadPercent } from './threads.ts';
 
 /** What brings a post back that was drilled too wide, with its minutes (planning estimates). */
 export const WIDE_WAYS = { 'still holds': 0, 'next thread': 10, bush: 35, 'fill and tap again': 45 } as const;

@@ -1,6 +1,6 @@
+import { THREAD_NAMES, THREADS, type Thread } from '../model/thread.ts';
 import { LEAST_WALL } from './post.ts';
 import { atLeast, type Reading } from './reading.ts';
-import { THREAD_NAMES, THREADS, type Thread } from './threads.ts';
 
 /** A pilot hole that was drilled beside the middle of its post. */
 export interface OffPilot {

@@ -1,4 +1,5 @@
-import { chooseTapHole, HAND_TAP_PERCENT, THREADS, type TapHole, type Thread } from './threads.ts';
+import { THREADS, type Thread } from '../model/thread.ts';
+import { chooseTapHole, HAND_TAP_PERCENT, type TapHole } from './threads.ts';
 
 /** Left around a thread, mm (planning estimate). */
 export const LEAST_WALL = 0.4;

@@ -1,8 +1,9 @@
 import { expect } from 'chai';
+import { THREAD_NAMES } from '../model/thread.ts';
 import { listWideOptions } from './overDrilled.ts';
 import { computeThinWall, listPilotOptions } from './pilot.ts';
 import { planPost } from './post.ts';
-import { chooseTapHole, computeTapDrill, computeThreadPercent, THREAD_NAMES } from './threads.ts';
+import { chooseTapHole, computeTapDrill, computeThreadPercent } from './threads.ts';
 
 describe('tap drills', () => {
   it('golden: to a hundredth of a millimetre, at 65 and at 75 percent of the thread', () => {

@@ -1,3 +1,6 @@
+import type { Versioned } from './catalogue.ts';
+import { THREAD_NAMES } from './thread.ts';
+
 /** How a thing is counted. */
 export const STOCK_UNITS = ['pieces', 'mm', 'ml', 'g', 'sheets', 'pairs'] as const;
 export type StockUnit = (typeof STOCK_UNITS)[number];
@@ -28,6 +31,15 @@ export const STOCK_TRAITS = [
   'material',
 ] as const;
 export type StockTrait = (typeof STOCK_TRAITS)[number];
+
+/** How the ends of an axle are; a crimped one is flat. */
+export const AXLE_STOCK_ENDS = ['both bare', 'one domed', 'both domed', 'one crimped', 'both crimped'] as const;
+export const SCREW_HEADS = ['pan', 'cheese', 'countersunk', 'raised', 'none'] as const;
+
+/** Of these only so many answers are understood; everything else is said in free words. */
+export const TRAIT_OPTIONS: Partial<Record<StockTrait, readonly string[]>> = {
+  ...{ ends: AXLE_STOCK_ENDS, thread: THREAD_NAMES, head: SCREW_HEADS },
+};
 
 interface StockKindFacts {
   readonly unit: StockUnit;
@@ -68,6 +80,33 @@ export const STOCK_KINDS = {
 } as const satisfies Readonly<Record<string, StockKindFacts>>;
 export type StockKind = keyof typeof STOCK_KINDS;
 export const STOCK_KIND_NAMES = Object.keys(STOCK_KINDS) as StockKind[];
+
+export type StockSizes = Readonly<Partial<Record<StockSize, number>>>;
+export type StockTraits = Readonly<Partial<Record<StockTrait, string>>>;
+
+/** Something that lies in a drawer; how much of it follows from its log. */
+export interface StockThing extends Versioned {
+  readonly kind: StockKind;
+  readonly name: string;
+  readonly drawer: string;
+  readonly sizes: StockSizes;
+  readonly traits: StockTraits;
+  /** Fewer free than this, and it is to be ordered; null where nobody said. */
+  readonly reorderAt: number | null;
+  /** Days until it has gone off; null: as long as its kind does. */
+  readonly keepsDays: number | null;
+  /** One of few: given to no job until the restorer lets it go. */
+  readonly isLocked: boolean;
+  readonly supplierId: string | null;
+  readonly note: string;
+}
+
+export interface Supplier extends Versioned {
+  readonly name: string;
+  /** What the supplier says it takes, days. */
+  readonly promisedDays: number;
+  readonly note: string;
+}
 
 /** Units of which there is no half. */
 export const WHOLE_UNITS: ReadonlySet<StockUnit> = new Set(['pieces', 'sheets', 'pairs']);

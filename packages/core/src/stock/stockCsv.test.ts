@@ -44,10 +44,11 @@ describe('drawers as CSV', () => {
       'axle,With a thread,3,1.2,M2',
       'wire,Half,2.5,0.8,',
       'gloves,None said,,,',
+      'axle,Good,5,1.4,',
     ].join('\n');
     expect(readStockCsv(text).lines.map(({ name }) => name)).deep.equal(['Good', 'Half']);
     expect(problemsOf(text).map((one) => one.split(':')[0])).deep.equal([
-      ...['3 kind', '4 name', '4 amount', '4 diameter_mm', '5 thread', '7 amount'],
+      ...['3 kind', '4 name', '4 amount', '4 diameter_mm', '5 thread', '7 amount', '8 name'],
     ]);
   });
 

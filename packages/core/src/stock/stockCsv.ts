@@ -9,8 +9,10 @@ import {
   WHOLE_UNITS,
   type StockKind,
   type StockSize,
-  type StockTrait,
+  type StockSizes,
+  type StockTraits,
 } from '../model/stock.ts';
+import { listFaults } from './listFaults.ts';
 
 /** A thing as it stands in a file of drawers. */
 export interface StockLine {
@@ -24,8 +26,8 @@ export interface StockLine {
   readonly unitPrice: number | null;
   readonly supplier: string;
   readonly batch: string;
-  readonly sizes: Readonly<Partial<Record<StockSize, number>>>;
-  readonly traits: Readonly<Partial<Record<StockTrait, string>>>;
+  readonly sizes: StockSizes;
+  readonly traits: StockTraits;
   readonly note: string;
 }
 
@@ -68,13 +70,28 @@ export function readStockCsv(text: string): { readonly lines: StockLine[]; reado
   const missing = ['kind', 'name', 'amount'].filter((column) => !meta.fields?.includes(column));
   if (missing.length) return refuse(missing[0]!, `Missing columns: ${missing.join(', ')}.`);
   const problems: StockProblem[] = [];
+  const seen = new Map<string, number>();
   const lines = data.flatMap((record, i): StockLine[] => {
     const read = readLine(record, i + 2);
+    const key = nameThing(read.line);
+    if (seen.has(key))
+      read.problems.push({
+        line: i + 2,
+        column: 'name',
+        message: `The same thing stands in line ${seen.get(key)} already.`,
+      });
+    seen.set(key, i + 2);
     problems.push(...read.problems);
     return read.problems.length === 0 ? [read.line] : [];
   });
   return { lines, problems };
 }
+
+/** A thing is known by its kind, its name and its drawer. */
+export const nameThing = ({ kind, name, drawer }: Pick<StockLine, 'kind' | 'name' | 'drawer'>): string =>
+  JSON.stringify([kind, name, drawer]);
+
+const isSize = (name: string): name is StockSize => (STOCK_SIZES as readonly string[]).includes(name);
 
 function readLine(record: Readonly<Record<string, string>>, lineNumber: number) {
   const problems: StockProblem[] = [];
@@ -102,21 +119,14 @@ function readLine(record: Readonly<Record<string, string>>, lineNumber: number) 
   const sizes = Object.fromEntries(
     STOCK_SIZES.flatMap((size) => {
       const value = number(columnOf(size), MOST_MM);
-      if (value === null) return [];
-      if (facts && !(facts.sizes as readonly StockSize[]).includes(size))
-        fault(columnOf(size), `Of ${kind} this is not kept.`);
-      return [[size, value]];
+      return value === null ? [] : [[size, value]];
     }),
   );
   const traits = Object.fromEntries(
-    STOCK_TRAITS.flatMap((trait) => {
-      const value = cell(trait);
-      if (value === '') return [];
-      if (facts && !(facts.traits as readonly StockTrait[]).includes(trait))
-        fault(trait, `Of ${kind} this is not kept.`);
-      return [[trait, value]];
-    }),
+    STOCK_TRAITS.flatMap((trait) => (cell(trait) === '' ? [] : [[trait, cell(trait)]])),
   );
+  for (const { field, message } of facts ? listFaults(kind, sizes, traits) : [])
+    fault(isSize(field) ? columnOf(field) : field, message);
   const line: StockLine = {
     ...{ lineNumber, kind, name: cell('name'), drawer: cell('drawer'), amount: amount ?? 0 },
     ...{ reorderAt: number('reorder_at', MOST_AMOUNT), unitPrice: number('unit_price', MOST_AMOUNT) },

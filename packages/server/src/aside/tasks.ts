@@ -1,8 +1,9 @@
 import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
+import { bringStockFile } from '../modules/stock/bringStockFile.ts';
 import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
 
 /** What runs in the thread beside the server. */
-export const TASKS = { catalogue: importCatalogue, shelf: bringShelfFile } as const;
+export const TASKS = { catalogue: importCatalogue, shelf: bringShelfFile, stock: bringStockFile } as const;
 
 export type TaskName = keyof typeof TASKS;
 export type TaskInput<K extends TaskName> = Parameters<(typeof TASKS)[K]>[0];

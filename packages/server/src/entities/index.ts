@@ -6,6 +6,7 @@ import * as house from './house.ts';
 import * as opening from './opening.ts';
 import * as paint from './paint.ts';
 import * as photo from './photo.ts';
+import * as stock from './stock.ts';
 import * as work from './work.ts';
 import * as workpiece from './workpiece.ts';
 import * as workshop from './workshop.ts';
@@ -23,4 +24,5 @@ export const ENTITIES = [
   colour,
   act,
   drying,
+  stock,
 ].flatMap((room) => Object.values(room));

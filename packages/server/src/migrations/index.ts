@@ -1,3 +1,4 @@
+import { Drawers1796120000000 } from './1796120000000-Drawers.ts';
 import { CoatDetails1796110000000 } from './1796110000000-CoatDetails.ts';
 import { Drying1796100000000 } from './1796100000000-Drying.ts';
 import { CountedOnce1796090000000 } from './1796090000000-CountedOnce.ts';
@@ -36,4 +37,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   CountedOnce1796090000000,
   Drying1796100000000,
   CoatDetails1796110000000,
+  Drawers1796120000000,
 ];

@@ -3,11 +3,17 @@ import type { JobRow } from '../../entities/work.ts';
 import { notFound, refused } from '../../http/errors.ts';
 import { CATALOGUE_ROW_KINDS } from './catalogueRowKinds.ts';
 import { JOB_ROW_KINDS } from './jobRowKinds.ts';
+import { STOCK_ROW_KINDS } from './stockRowKinds.ts';
 import { WORKSHOP_ROW_KINDS } from './workshopRowKinds.ts';
 import type { RowKind } from './rowKind.ts';
 
 /** Every noun that people edit row by row. */
-export const ROW_KINDS: readonly RowKind[] = [...JOB_ROW_KINDS, ...CATALOGUE_ROW_KINDS, ...WORKSHOP_ROW_KINDS];
+export const ROW_KINDS: readonly RowKind[] = [
+  ...JOB_ROW_KINDS,
+  ...CATALOGUE_ROW_KINDS,
+  ...WORKSHOP_ROW_KINDS,
+  ...STOCK_ROW_KINDS,
+];
 
 /** Signed-off jobs are closed: their rows are read, not changed. */
 export async function assertJobIsOpen(manager: EntityManager, jobId: string | null): Promise<void> {

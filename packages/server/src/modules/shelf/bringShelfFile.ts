@@ -4,14 +4,14 @@ import { completeProduct, planShelfImport, readCgats, readShelfCsv, type ShelfIm
 import type { EntityManager } from 'typeorm';
 import type { Hands } from '../../aside/asideTask.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
-import { badInput, refused } from '../../http/errors.ts';
+import { badInput } from '../../http/errors.ts';
+import { assertFaultless, describeFaults } from './fileFaults.ts';
 import { planSpectra, writeSpectra } from './bringSpectra.ts';
 
-const MOST_PROBLEMS = 200;
 /** SQLite takes a limited number of values in one statement. */
 const ROWS_AT_ONCE = 200;
 
-type Problem = ShelfReport['problems'][number];
+type Problem = Parameters<typeof describeFaults>[0][number];
 
 /** What a file would do to the shelf, and the doing of it. */
 export interface BroughtShelf {
@@ -31,11 +31,7 @@ export async function bringShelfFile(file: ShelfFile, hands: Hands): Promise<She
   if (file.take === 'look') return hands.look(async (manager) => describe(await plan(manager), false));
   return hands.change(async (manager) => {
     const brought = await plan(manager);
-    if (file.take === 'all' && brought.problems.length)
-      throw refused(
-        'faulty-lines',
-        `There ${brought.problems.length === 1 ? 'is a fault' : `are ${brought.problems.length} faults`} in it: nothing was taken.`,
-      );
+    if (file.take === 'all') assertFaultless(brought.problems);
     await brought.write();
     return describe(brought, true);
   });
@@ -43,7 +39,7 @@ export async function bringShelfFile(file: ShelfFile, hands: Hands): Promise<She
 
 const describe = ({ added, changed, unchanged, problems }: BroughtShelf, isTaken: boolean): ShelfReport => ({
   ...{ added, changed, unchanged, isTaken },
-  ...{ problems: problems.slice(0, MOST_PROBLEMS), problemCount: problems.length },
+  ...describeFaults(problems),
 });
 
 function planPots(text: string) {
@@ -53,10 +49,7 @@ function planPots(text: string) {
     const { added, changed, unchanged } = plan;
     return {
       ...{ added: added.length, changed: changed.length, unchanged },
-      problems: problems.map(({ line, column, message }) => ({
-        line,
-        message: column ? `${column}: ${message}` : message,
-      })),
+      problems,
       write: () => writePots(manager, plan),
     };
   };

@@ -1,0 +1,22 @@
+import { randomUUID } from 'node:crypto';
+import type { MoveStock } from '@sardonyx/contract';
+import { appendMovement, checkMovement, STOCK_KINDS } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
+import { refused } from '../../http/errors.ts';
+
+/** Writes one line of a thing's log and what it leaves of the thing; looks again whether it may, whatever the page saw. */
+export async function moveStock(
+  manager: EntityManager,
+  thing: StockThingRow,
+  line: MoveStock,
+  now: Date,
+): Promise<StockMovementRow> {
+  const [no] = checkMovement(thing.state, { ...line, at: now.toISOString() }, STOCK_KINDS[thing.kind].unit);
+  if (no) throw refused(no.code, no.message, { [no.code === 'no-job' ? 'jobId' : 'amount']: no.message });
+  const seq = (await manager.maximum(StockMovementRow, 'seq', { thingId: thing.id })) ?? 0;
+  const movement = { id: randomUUID(), thingId: thing.id, seq: seq + 1, at: now.toISOString(), ...line };
+  await manager.insert(StockMovementRow, movement);
+  await manager.update(StockThingRow, { id: thing.id }, { state: appendMovement(thing.state, movement) });
+  return movement;
+}

@@ -1,0 +1,61 @@
+import { MoveStock, StockFile, type StockView } from '@sardonyx/contract';
+import { writeStockCsv } from '@sardonyx/core';
+import { Router } from 'express';
+import { runAside } from '../../aside/runAside.ts';
+import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { moveStock } from './moveStock.ts';
+import { readStock } from './readStock.ts';
+
+/** Drawers: what lies in them, the log of each thing, and all of it as a file. */
+export function createStockRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/stock', async (_request, response) => {
+    response.json(await look(room, (manager) => readStock(manager, room.now())));
+  });
+  router.get('/stock-things/:id/movements', async (request, response) => {
+    const log = await look(room, async (manager) => {
+      const { id } = await findRow(manager, StockThingRow, request.params.id, 'This thing');
+      return manager.find(StockMovementRow, { where: { thingId: id }, order: { seq: 'ASC' } });
+    });
+    response.json(log);
+  });
+  router.post('/stock-things/:id/movements', async (request, response) => {
+    const body = await validateBody(MoveStock, request.body);
+    const movement = await change(
+      room,
+      async (manager) => {
+        await assertJobIsOpen(manager, body.jobId);
+        const thing = await findRow(manager, StockThingRow, request.params.id, 'This thing');
+        return moveStock(manager, thing, body, room.now());
+      },
+      () => [],
+    );
+    response.status(201).json(movement);
+  });
+  router.post('/stock/files', async (request, response) => {
+    const body = await validateBody(StockFile, request.body);
+    response.json(await runAside(room, 'stock', { ...body, at: room.now().toISOString() }).ended);
+  });
+  router.get('/stock.csv', async (_request, response) => {
+    const stock = await look(room, (manager) => readStock(manager, room.now()));
+    response
+      .attachment('drawers.csv')
+      .type('text/csv')
+      .send(writeStockCsv(listLines(stock)));
+  });
+  return router;
+}
+
+/** A thing's price is that of what came last. */
+const listLines = ({ things, suppliers }: StockView) =>
+  things.map(({ state, supplierId, ...thing }) => ({
+    ...thing,
+    amount: state.onHand,
+    unitPrice: state.lots.at(-1)?.unitPrice ?? null,
+    batch: state.lots.at(-1)?.batch ?? '',
+    supplier: suppliers.find(({ id }) => id === supplierId)?.name ?? '',
+  }));
