@@ -551,6 +551,8 @@ export {
   foldMovements,
   type StockState,
 } from './stock/ledger.ts';
+export { drawThing } from './stock/drawThing.ts';
+export { layDrawer, type LaidThing } from './stock/layDrawer.ts';
 export { listFaults } from './stock/listFaults.ts';
 export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/stockCsv.ts';
 export { watchStock, type StockNotice } from './stock/watchStock.ts';

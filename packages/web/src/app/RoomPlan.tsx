@@ -8,6 +8,7 @@ const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = 
   ['/', 'Bench', 'All models in work'],
   ['/catalogue', 'Catalogue', 'Castings and variants'],
   ['/shelf', 'Shelf', 'Pots, closest first'],
+  ['/drawers', 'Drawers', 'Axles, tyres, screws, small stock'],
   ['/workshop', 'Workshop', 'Tools, baths, oven'],
   ['/house', 'House style', 'What holds for every job'],
   ['/practice', 'Practice', 'Read the casting, match the pot'],

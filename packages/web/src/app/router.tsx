@@ -72,6 +72,10 @@ export const router = createBrowserRouter([
         path: 'shelf',
         lazy: lazyPage(() => import('../features/shelf/index.ts').then((module) => module.ShelfPage)),
       },
+      {
+        path: 'drawers',
+        lazy: lazyPage(() => import('../features/drawers/index.ts').then((module) => module.DrawersPage)),
+      },
       { path: 'safe', lazy: lazyPage(() => import('../features/keepsake/index.ts').then((module) => module.SafePage)) },
       { path: '*', element: <Nowhere /> },
     ],

@@ -6,7 +6,7 @@ import { ChooseGeometry } from '../../shared/form/ChooseGeometry.tsx';
 import { useBringShelfFileMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
-import { ShelfFileReport } from './ShelfFileReport.tsx';
+import { FileReport } from '../../shared/form/FileReport.tsx';
 import { FilePick } from '../../shared/ui/FilePick.tsx';
 
 type Brought = Omit<ShelfFile, 'take'>;
@@ -52,7 +52,7 @@ export function ShelfFiles() {
         <ChooseGeometry label="Spectra measured with" geometry={geometry} onChoose={setGeometry} />
       </div>
       {report && (
-        <ShelfFileReport
+        <FileReport
           report={report}
           isBusy={isLoading}
           onTake={brought && ((take) => void send(brought, take))}

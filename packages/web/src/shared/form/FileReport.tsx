@@ -2,7 +2,7 @@ import type { ShelfFile, ShelfReport } from '@sardonyx/contract';
 
 const SHOWN = 8;
 
-interface ShelfFileReportProps {
+interface FileReportProps {
   readonly report: ShelfReport;
   readonly isBusy: boolean;
   /** null: it was taken. */
@@ -10,8 +10,8 @@ interface ShelfFileReportProps {
   readonly onLeave: () => void;
 }
 
-/** What a file would do to the shelf, and whether it is to; or what it did. */
-export function ShelfFileReport({ report, isBusy, onTake, onLeave }: ShelfFileReportProps) {
+/** What a file would do to the shelf or the drawers, and whether it is to; or what it did. */
+export function FileReport({ report, isBusy, onTake, onLeave }: FileReportProps) {
   const { added, changed, unchanged, problems, problemCount, isTaken } = report;
   const good = added + changed;
   const isUnreadable = good + unchanged === 0;

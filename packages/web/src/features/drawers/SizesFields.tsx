@@ -1,0 +1,74 @@
+import { STOCK_KINDS, TRAIT_OPTIONS, type StockKind, type StockSizes, type StockTraits } from '@sardonyx/core';
+import { Field } from '../../shared/ui/Field.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
+import { SIZE_WORDS } from './sayThing.ts';
+
+/** As they are typed: a size that is not there is empty. */
+export type Typed = Readonly<Record<string, string>>;
+
+interface SizesFieldsProps {
+  readonly kind: StockKind;
+  readonly typed: Typed;
+  readonly errors: Readonly<Record<string, string>> | undefined;
+  readonly onType: (field: string, value: string) => void;
+  readonly onLeave?: () => void;
+}
+
+const NOT_SAID = '–';
+
+/** What things of a kind are measured by, and what is said of them. */
+export function SizesFields({ kind, typed, errors, onType, onLeave }: SizesFieldsProps) {
+  const { sizes, traits } = STOCK_KINDS[kind];
+  return (
+    <>
+      {sizes.map((size) => (
+        <Field key={size} label={`${SIZE_WORDS[size]}, mm`} isQuiet width="7rem" error={errors?.[size]}>
+          <input
+            inputMode="decimal"
+            value={typed[size] ?? ''}
+            onChange={(event) => onType(size, event.target.value)}
+            onBlur={onLeave}
+          />
+        </Field>
+      ))}
+      {traits.map((trait) => {
+        const options = TRAIT_OPTIONS[trait];
+        return (
+          <Field key={trait} label={trait} isQuiet width={options ? '10rem' : '9rem'} error={errors?.[trait]}>
+            {options ? (
+              <Select
+                value={typed[trait] || NOT_SAID}
+                options={[NOT_SAID, ...options]}
+                onChange={(value) => onType(trait, value === NOT_SAID ? '' : value)}
+                {...(onLeave ? { onLeave } : {})}
+              />
+            ) : (
+              <input
+                value={typed[trait] ?? ''}
+                onChange={(event) => onType(trait, event.target.value)}
+                onBlur={onLeave}
+              />
+            )}
+          </Field>
+        );
+      })}
+    </>
+  );
+}
+
+/** What was typed, as the server takes it; what is no number stays as it is, for the server to say so. */
+export function readTyped(kind: StockKind, typed: Typed): { readonly sizes: StockSizes; readonly traits: StockTraits } {
+  const facts = STOCK_KINDS[kind];
+  const said = (fields: readonly string[], read: (text: string) => unknown) =>
+    Object.fromEntries(
+      fields.flatMap((field) => (typed[field]?.trim() ? [[field, read(typed[field].trim())] as const] : [])),
+    );
+  const number = (text: string) => {
+    const value = Number(text.replace(',', '.'));
+    return Number.isFinite(value) ? value : text;
+  };
+  return { sizes: said(facts.sizes, number) as StockSizes, traits: said(facts.traits, (text) => text) as StockTraits };
+}
+
+export const typeSizes = (sizes: StockSizes, traits: StockTraits): Typed =>
+  Object.fromEntries(Object.entries({ ...sizes, ...traits }).map(([field, value]) => [field, String(value)]));

@@ -1,0 +1,123 @@
+import type { ThingView } from '@sardonyx/contract';
+import { useState } from 'react';
+import { useGetBenchQuery, useGetThingLogQuery } from '../../shared/api/api.ts';
+import type { AppError } from '../../shared/api/appError.ts';
+import { formatMoment } from '../../shared/dates/sayDates.ts';
+import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';
+import { Autosaved } from '../../shared/form/Autosaved.tsx';
+import { useAppDispatch } from '../../shared/store.ts';
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Sign } from '../../shared/ui/Sign.tsx';
+import { Switch } from '../../shared/ui/Switch.tsx';
+import { MoveForm } from './MoveForm.tsx';
+import { MOVE_WORDS, sayAmount, sayMeasures, sayNotice, drawerOf } from './sayThing.ts';
+import { readTyped, SizesFields, typeSizes, type Typed } from './SizesFields.tsx';
+
+/** The thing in hand: how much there is and for whom, what happens to it, its log, and what it is. */
+export function ThingDetails({ thing }: { readonly thing: ThingView }) {
+  const dispatch = useAppDispatch();
+  const { data: bench } = useGetBenchQuery();
+  const numberOf = (jobId: string) => bench?.lanes.find(({ job }) => job.id === jobId)?.job.number ?? jobId;
+  const { state, kind, free } = thing;
+  const held = state.jobs.filter(({ reserved }) => reserved > 0);
+  return (
+    <section aria-label={thing.name} className="space-y-4 border border-strong-line bg-sheet p-4">
+      <header className="space-y-1">
+        <h2>{thing.name}</h2>
+        <p>
+          <strong className="figure">{sayAmount(state.onHand, kind)}</strong> in {drawerOf(thing)}
+          {held.length > 0 &&
+            `; put by: ${held.map(({ jobId, reserved }) => `${sayAmount(reserved, kind)} for ${numberOf(jobId)}`).join(', ')}; ${sayAmount(free, kind)} free`}
+          .
+        </p>
+        <p className="text-soft-ink">{sayMeasures(thing) || 'Nobody measured it yet.'}</p>
+        {thing.notices.map((notice) => (
+          <p key={notice.kind}>
+            <Sign of="warning" /> {sayNotice(notice, kind)}
+          </p>
+        ))}
+      </header>
+      <MoveForm key={thing.id} thing={thing} />
+      <Log thing={thing} numberOf={numberOf} />
+      <Fold title="What it is and where it lies">
+        <div className="grid gap-3 pt-2 min-[700px]:grid-cols-2">
+          <Autosaved kind="stock-things" row={thing} field="name" label="Name" />
+          <Autosaved kind="stock-things" row={thing} field="drawer" label="Drawer" />
+          <Autosaved kind="stock-things" row={thing} field="reorderAt" label="Order more below" type="number" />
+          <Autosaved kind="stock-things" row={thing} field="keepsDays" label="Keeps, days" type="number" />
+          <Autosaved kind="stock-things" row={thing} field="note" label="Note" />
+          <Switch
+            isOn={thing.isLocked}
+            onChange={(isLocked) =>
+              void dispatch(changeRow({ kind: 'stock-things', row: thing, changes: { isLocked }, label: thing.name }))
+            }
+          >
+            One of few: kept back from every job
+          </Switch>
+        </div>
+        <Sizes key={`${thing.id} ${thing.version}`} thing={thing} />
+        {state.onHand === 0 && (
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={() => void dispatch(deleteRow({ kind: 'stock-things', row: thing, label: thing.name }))}
+          >
+            Take it out of the list
+          </button>
+        )}
+      </Fold>
+    </section>
+  );
+}
+
+/** Saves all of them when one is left. */
+function Sizes({ thing }: { readonly thing: ThingView }) {
+  const dispatch = useAppDispatch();
+  const [typed, setTyped] = useState<Typed>(() => typeSizes(thing.sizes, thing.traits));
+  const [error, setError] = useState<AppError | null>(null);
+  const save = async (next: Typed) => {
+    const changes = readTyped(thing.kind, next);
+    if (JSON.stringify(changes) === JSON.stringify(readTyped(thing.kind, typeSizes(thing.sizes, thing.traits)))) return;
+    const request = { row: thing, changes, label: `${thing.name}: its sizes`, isShownInPlace: true } as const;
+    setError(await dispatch(changeRow({ kind: 'stock-things', ...request })).unwrap());
+  };
+  return (
+    <div className="flex flex-wrap items-start gap-3 py-3">
+      <SizesFields
+        kind={thing.kind}
+        typed={typed}
+        errors={error?.fields}
+        onType={(field, value) => setTyped((before) => ({ ...before, [field]: value }))}
+        onLeave={() => void save(typed)}
+      />
+      {error && <ErrorNote error={error} />}
+    </div>
+  );
+}
+
+interface LogProps {
+  readonly thing: ThingView;
+  readonly numberOf: (jobId: string) => string;
+}
+
+function Log({ thing, numberOf }: LogProps) {
+  const { data: log } = useGetThingLogQuery(thing.id);
+  if (!log || log.length === 0) return <p className="text-soft-ink">Nothing is written down of it yet.</p>;
+  return (
+    <Fold title={`Its log, ${log.length} ${log.length === 1 ? 'line' : 'lines'}`}>
+      <ol reversed className="pt-1">
+        {[...log].reverse().map((line) => (
+          <li key={line.id} className="border-t border-hairline py-1">
+            <span className="figure">{formatMoment(line.at)}</span> {MOVE_WORDS[line.move]}:{' '}
+            <strong>{sayAmount(line.amount, thing.kind)}</strong>
+            {line.jobId && ` for ${numberOf(line.jobId)}`}
+            {line.price !== null && `, ${line.price.toFixed(2)} for all of it`}
+            {line.batch && `, batch ${line.batch}`}, {line.who}
+            {line.note && `: ${line.note}`}
+          </li>
+        ))}
+      </ol>
+    </Fold>
+  );
+}

@@ -1,0 +1,1 @@
+export { DrawersPage } from './DrawersPage.tsx';
