@@ -145,6 +145,7 @@ export const VIEWS: readonly View[] = [
       await page.getByText('Wet to dry').waitFor();
     },
   },
+  { name: 'Drawers', picture: null, path: '/drawers?thing=thing-4', ready: 'Drawer A1' },
   { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
   { name: 'Put on the bench', picture: null, path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },

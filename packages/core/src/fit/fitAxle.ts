@@ -34,7 +34,7 @@ export interface FittedAxle {
   readonly length: AxleAnswer;
   /** The end of the piece whose head stays; null where both are formed anew. */
   readonly keeps: 0 | 1 | null;
-  /** What comes off, mm, and from which of its ends: heads that go are in it. */
+  /** What comes off, mm, and from which of its ends: heads that go are in it; nothing unless it fits. */
   readonly trim: readonly [number, number];
   /** Work and waste, minutes (planning estimate); Infinity unless it fits. */
   readonly price: number;
@@ -86,17 +86,17 @@ function servesAs({ heads }: AxlePiece, keeps: 0 | 1 | null, { kinds }: Prepared
 
 function tryWay(piece: AxlePiece, place: PreparedPlace, keeps: 0 | 1 | null): FittedAxle {
   const served = servesAs(piece, keeps, place);
-  const goes = piece.heads.map((head, i) => (head && i !== keeps ? [head.height, GROUND_AWAY] : NOTHING));
+  const [left, right] = [listLost(piece, 0, keeps), listLost(piece, 1, keeps)];
   const kept = keeps === null ? NOTHING : [piece.heads[keeps]!.height];
-  const have = sumReadings([piece.length], [...goes[0]!, ...goes[1]!, ...kept]);
+  const isWhole = left === NOTHING && right === NOTHING && kept === NOTHING;
+  const have = isWhole ? piece.length : sumReadings([piece.length], [...left, ...right, ...kept]);
   const length = judgeLength(have, place.needs[served === null ? 0 : served === 0 ? 1 : 2]);
   const verdict = nameVerdict(piece, place, length);
+  if (verdict !== 'fits') return { verdict, length, keeps, trim: NO_TRIM, price: Infinity };
   const over = Math.max(0, length.spare.mm);
   // The rest comes off where a head goes anyhow, else off the end that is formed.
-  const from = keeps !== null ? 1 - keeps : goes[1]!.length > goes[0]!.length ? 1 : 0;
-  const lost = (end: 0 | 1) => goes[end]!.reduce((sum, { mm }) => sum + mm, 0) + (end === from ? over : 0);
-  const trim = [lost(0), lost(1)] as const;
-  if (verdict !== 'fits') return { verdict, length, keeps, trim, price: Infinity };
+  const from = keeps !== null ? 1 - keeps : right.length > left.length ? 1 : 0;
+  const trim = [sumOf(left) + (from === 0 ? over : 0), sumOf(right) + (from === 1 ? over : 0)] as const;
   const formed = place.kinds.filter((kind, i) => i !== served && kind !== 'pressed').length;
   const cuts = trim.filter((mm) => mm > LEAST_CUT).length;
   const work =
@@ -108,6 +108,15 @@ function tryWay(piece: AxlePiece, place: PreparedPlace, keeps: 0 | 1 | null): Fi
 }
 
 const NOTHING: readonly Reading[] = [];
+const NO_TRIM = [0, 0] as const;
+
+/** What an end of a piece loses with its head. */
+function listLost({ heads }: AxlePiece, end: 0 | 1, keeps: 0 | 1 | null): readonly Reading[] {
+  const head = heads[end];
+  return head && end !== keeps ? [head.height, GROUND_AWAY] : NOTHING;
+}
+
+const sumOf = (lost: readonly Reading[]): number => lost.reduce((sum, { mm }) => sum + mm, 0);
 
 function nameVerdict({ diameter }: AxlePiece, { bore }: PreparedPlace, { decision }: AxleAnswer): AxleVerdict {
   // Short is short, whatever its play.

@@ -33,8 +33,8 @@ export const STOCK_TRAITS = [
 export type StockTrait = (typeof STOCK_TRAITS)[number];
 
 /** How the ends of an axle are; a crimped one is flat. */
-export const AXLE_STOCK_ENDS = ['both bare', 'one domed', 'both domed', 'one crimped', 'both crimped'] as const;
-export const SCREW_HEADS = ['pan', 'cheese', 'countersunk', 'raised', 'none'] as const;
+const AXLE_STOCK_ENDS = ['both bare', 'one domed', 'both domed', 'one crimped', 'both crimped'] as const;
+const SCREW_HEADS = ['pan', 'cheese', 'countersunk', 'raised', 'none'] as const;
 
 /** Of these only so many answers are understood; everything else is said in free words. */
 export const TRAIT_OPTIONS: Partial<Record<StockTrait, readonly string[]>> = {

@@ -14,8 +14,8 @@ export interface LaidDrawer<T> {
   readonly things: readonly LaidThing<T>[];
 }
 
-/** Between things, mm: room for the name under each. */
-const GAP = { across: 6, down: 9 } as const;
+/** Between things, mm: room for two lines of a name under each. */
+const GAP = { across: 6, down: 13 } as const;
 const EDGE = 6;
 
 /** Things side by side in rows, the highest first, as wide as the drawer: nothing lies on another. */

@@ -9,6 +9,7 @@ import { createCatalogue } from './createCatalogue.ts';
 import { readJobNotes } from './jobNotes.ts';
 import { seedMixes } from './colours.ts';
 import { createPaintShelf } from './paintShelf.ts';
+import { seedDrawers } from './seedDrawers.ts';
 import { seedJob } from './seedJob.ts';
 import { seedWorkshop } from './workshop.ts';
 import { MAKERS, RANGES, RESTORERS } from './world.ts';
@@ -21,6 +22,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedWorkshop(manager, now);
     for (const note of readJobNotes()) await seedJob(manager, room.folder, note, now);
     await seedDonor(manager);
+    await seedDrawers(manager, now);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
   });

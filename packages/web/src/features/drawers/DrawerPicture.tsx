@@ -7,8 +7,9 @@ import { sayAmount } from './sayThing.ts';
 const WIDTH_MM = 130;
 /** A name under a thing takes so much, mm. */
 const NAME_MM = 26;
-const LETTERS = 13;
 const TEXT_MM = 3.4;
+/** A letter is about so wide, of its height. */
+const LETTER = 0.56;
 
 interface DrawerPictureProps {
   readonly drawer: string;
@@ -123,12 +124,28 @@ function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps)
         className={isInHand ? 'fill-sard stroke-ink' : 'fill-strong-line stroke-ink'}
         strokeWidth={0.2}
       />
-      <text x={x} y={y + shape.height + TEXT_MM + 0.8} fontSize={TEXT_MM} className="fill-ink">
-        {shorten(thing.name)}
-        {isInHand && ' ←'}
-      </text>
+      {wrapName(thing.name, Math.max(shape.width, NAME_MM)).map((line, i) => (
+        <text
+          key={line}
+          x={x}
+          y={y + shape.height + (i + 1) * (TEXT_MM + 0.6)}
+          fontSize={TEXT_MM}
+          fontWeight={isInHand ? 700 : 400}
+          className="fill-ink"
+        >
+          {line}
+        </text>
+      ))}
     </g>
   );
 }
 
-const shorten = (name: string): string => (name.length > LETTERS ? `${name.slice(0, LETTERS - 1)}…` : name);
+/** In two lines at most, as wide as its room. */
+function wrapName(name: string, roomMm: number): string[] {
+  const letters = Math.floor(roomMm / (TEXT_MM * LETTER));
+  if (name.length <= letters) return [name];
+  const at = name.lastIndexOf(' ', letters);
+  const [first, rest] =
+    at > 0 ? [name.slice(0, at), name.slice(at + 1)] : [name.slice(0, letters), name.slice(letters)];
+  return [first, rest.length > letters ? `${rest.slice(0, letters - 1)}…` : rest];
+}
