@@ -26,7 +26,8 @@ export function DrawersPage() {
   const { things } = data;
   const thing = things.find(({ id }) => id === params.get('thing'));
   const first = things.find(({ drawer }) => drawer !== '') ?? things[0];
-  const drawer = params.get('drawer') ?? (thing ? drawerOf(thing) : first ? drawerOf(first) : null);
+  // What is in hand may have been moved.
+  const drawer = thing ? drawerOf(thing) : (params.get('drawer') ?? (first ? drawerOf(first) : null));
   const kind = params.get('kind') ?? ALL;
   const set = (changes: Readonly<Record<string, string | null>>) =>
     setParams(
