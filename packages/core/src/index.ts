@@ -545,6 +545,7 @@ export {
 } from './model/stock.ts';
 export {
   appendMovement,
+  checkLock,
   checkMovement,
   countFree,
   EMPTY_STOCK,

@@ -79,6 +79,8 @@ describe('drawers', () => {
     const change = { version, drawer: 'B4', isLocked: true };
     await bench.http.patch(`/api/stock-things/${id}`).send(change).expect(200);
     expect(await thing()).deep.include({ drawer: 'B4', isLocked: true });
+    const kept = await move({ move: 'taken', amount: 1, jobId: 'sg-04', price: null }).expect(422);
+    expect((kept.body as ErrorBody).code).equal('kept-back');
     await bench.http
       .patch(`/api/stock-things/${id}`)
       .send({ ...change, kind: 'screw' })

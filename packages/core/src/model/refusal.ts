@@ -45,6 +45,7 @@ export type RefusalCode =
   | 'no-half'
   | 'no-job'
   | 'not-there'
+  | 'kept-back'
   | 'not-ordered'
   | 'want-open'
   | 'no-origin'

@@ -1,6 +1,14 @@
 import { expect } from 'chai';
 import { STOCK_KINDS, STOCK_KIND_NAMES, type Movement } from '../model/stock.ts';
-import { appendMovement, checkMovement, countFree, EMPTY_STOCK, foldMovements, type StockState } from './ledger.ts';
+import {
+  appendMovement,
+  checkLock,
+  checkMovement,
+  countFree,
+  EMPTY_STOCK,
+  foldMovements,
+  type StockState,
+} from './ledger.ts';
 import { watchStock } from './watchStock.ts';
 
 let day = 0;
@@ -56,6 +64,15 @@ describe('the log of a thing', () => {
     expect(codes(state, step('taken', 5, 'a'))).deep.equal([]);
     expect(codes(state, step('taken', 6, 'a'))).deep.equal(['not-there']);
     expect(checkMovement(state, step('taken', 3, 'b'), 'pieces')[0]!.message).equal('Only 2 pieces are there for it.');
+  });
+
+  it('keeps back one of few from every job, not from being counted, bought or taken home', () => {
+    const of = (move: Movement['move'], jobId: string | null) =>
+      checkLock(true, { move, jobId }).map(({ code }) => code);
+    expect([of('taken', 'a'), of('reserved', 'a')]).deep.equal([['kept-back'], ['kept-back']]);
+    for (const move of ['bought', 'counted', 'released', 'put back'] as const) expect(of(move, 'a')).deep.equal([]);
+    expect(of('taken', null)).deep.equal([]);
+    expect(checkLock(false, { move: 'taken', jobId: 'a' })).deep.equal([]);
   });
 
   it('takes back no more than is out, and releases no more than is held', () => {

@@ -70,6 +70,12 @@ export function checkMovement(state: StockState, { move, amount, jobId }: Step, 
   return [];
 }
 
+/** One of few goes to no job until somebody lets it go: a price alone would not keep it. */
+export const checkLock = (isLocked: boolean, { move, jobId }: Pick<Step, 'move' | 'jobId'>): Refusal[] =>
+  isLocked && jobId !== null && (move === 'reserved' || move === 'taken')
+    ? [{ code: 'kept-back', message: 'It is one of few and kept back: let it go first, where it says what it is.' }]
+    : [];
+
 const say = (amount: number): string => String(Number(amount.toFixed(2)));
 
 /** A thing after one more line of its log, which checkMovement let pass. */

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { MoveStock } from '@sardonyx/contract';
-import { appendMovement, checkMovement, STOCK_KINDS } from '@sardonyx/core';
+import { appendMovement, checkLock, checkMovement, STOCK_KINDS } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
 import { refused } from '../../http/errors.ts';
@@ -12,8 +12,13 @@ export async function moveStock(
   line: MoveStock,
   now: Date,
 ): Promise<StockMovementRow> {
-  const [no] = checkMovement(thing.state, { ...line, at: now.toISOString() }, STOCK_KINDS[thing.kind].unit);
-  if (no) throw refused(no.code, no.message, { [no.code === 'no-job' ? 'jobId' : 'amount']: no.message });
+  const { unit } = STOCK_KINDS[thing.kind];
+  const step = { ...line, at: now.toISOString() };
+  const [no] = [...checkLock(thing.isLocked, step), ...checkMovement(thing.state, step, unit)];
+  if (no)
+    throw refused(no.code, no.message, {
+      [no.code === 'no-job' || no.code === 'kept-back' ? 'jobId' : 'amount']: no.message,
+    });
   const seq = (await manager.maximum(StockMovementRow, 'seq', { thingId: thing.id })) ?? 0;
   const movement = { id: randomUUID(), thingId: thing.id, seq: seq + 1, at: now.toISOString(), ...line };
   await manager.insert(StockMovementRow, movement);

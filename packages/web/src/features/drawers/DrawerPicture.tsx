@@ -8,6 +8,7 @@ const WIDTH_MM = 130;
 /** A name under a thing takes so much, mm. */
 const NAME_MM = 26;
 const TEXT_MM = 3.4;
+const NAME_LINES = 2;
 /** A letter is about so wide, of its height. */
 const LETTER = 0.56;
 
@@ -106,16 +107,19 @@ function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps)
       tabIndex={0}
       aria-pressed={isInHand}
       aria-label={`${thing.name}, ${amount}`}
-      className="cursor-pointer"
+      className="group cursor-pointer outline-none"
       onClick={onChoose}
       onKeyDown={press}
     >
+      {/* An outline would be drawn in millimetres, four times as wide. */}
       <rect
         x={x - 2}
         y={y - 2}
         width={Math.max(shape.width, NAME_MM) + 4}
-        height={shape.height + 8}
+        height={shape.height + 4 + NAME_LINES * (TEXT_MM + 0.6)}
         fill="transparent"
+        strokeWidth={0.8}
+        className="group-focus-visible:stroke-sard"
       />
       <path
         d={shape.d}
@@ -140,7 +144,7 @@ function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps)
   );
 }
 
-/** In two lines at most, as wide as its room. */
+/** In two lines at most (NAME_LINES), as wide as its room. */
 function wrapName(name: string, roomMm: number): string[] {
   const letters = Math.floor(roomMm / (TEXT_MM * LETTER));
   if (name.length <= letters) return [name];

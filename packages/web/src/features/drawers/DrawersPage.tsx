@@ -49,9 +49,7 @@ export function DrawersPage() {
     <div className="mx-auto max-w-6xl space-y-5 p-6">
       <h1>{sayTitle(things)}</h1>
       {things.length === 0 ? (
-        <EmptyNote title="The drawers are empty.">
-          Put the first thing in below, or bring a file of them in: then plans say what is in the house.
-        </EmptyNote>
+        <EmptyNote title="The drawers are empty.">Put the first thing in below, or bring a file of them in.</EmptyNote>
       ) : (
         <div className="grid items-start gap-6 min-[900px]:grid-cols-2">
           <div className="space-y-4">

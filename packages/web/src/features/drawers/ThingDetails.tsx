@@ -32,6 +32,7 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
           .
         </p>
         <p className="text-soft-ink">{sayMeasures(thing) || 'Nobody measured it yet.'}</p>
+        {thing.isLocked && <p>One of few: kept back from every job.</p>}
         {thing.notices.map((notice) => (
           <p key={notice.kind}>
             <Sign of="warning" /> {sayNotice(notice, kind)}
