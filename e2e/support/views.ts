@@ -117,7 +117,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Practice', picture: null, path: '/practice?casting=milk-float&seed=4', ready: 'Which issue is it?' },
   {
     name: 'House style',
-    picture: 'house',
+    picture: null,
     path: '/house',
     ready: 'What has usually happened to a model',
     act: async (page) =>
@@ -145,7 +145,7 @@ export const VIEWS: readonly View[] = [
       await page.getByText('Wet to dry').waitFor();
     },
   },
-  { name: 'Drawers', picture: null, path: '/drawers?thing=thing-4', ready: 'Drawer A1' },
+  { name: 'Drawers', picture: 'drawers', path: '/drawers?drawer=B3', ready: 'Drawer B3' },
   { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
   { name: 'Put on the bench', picture: null, path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
