@@ -248,6 +248,17 @@ export function findCutText(page: Page): Promise<string[]> {
     const main = document.querySelector('main')!;
     if (main.scrollWidth > main.clientWidth + 1)
       faults.push(`the work is ${main.scrollWidth} wide in ${main.clientWidth}`);
+    // What a frame that scrolls keeps out of sight lies over nothing.
+    const frameOf = (element: Element) => {
+      const seen = { top: -Infinity, bottom: Infinity };
+      for (let frame = element.parentElement; frame && frame !== main; frame = frame.parentElement) {
+        if (getComputedStyle(frame).overflowY === 'visible') continue;
+        const { top, bottom } = frame.getBoundingClientRect();
+        seen.top = Math.max(seen.top, top);
+        seen.bottom = Math.min(seen.bottom, bottom);
+      }
+      return seen;
+    };
     // Leaves of text must not lie over each other.
     const leaves = [
       ...main.querySelectorAll<HTMLElement>('p, span, button, a, label, h1, h2, h3, th, td, li, dt, dd, strong'),
@@ -259,7 +270,13 @@ export function findCutText(page: Page): Promise<string[]> {
         !element.closest('svg, .sr-only, [aria-hidden="true"]'),
     );
     // Line by line: an inline text that wraps has a box that covers its neighbours.
-    const lines = leaves.flatMap((element) => [...element.getClientRects()].map((box) => ({ element, box })));
+    const lines = leaves.flatMap((element) => {
+      const frame = frameOf(element);
+      return [...element.getClientRects()].map(({ left, right, top, bottom }) => ({
+        element,
+        box: { left, right, top: Math.max(top, frame.top), bottom: Math.min(bottom, frame.bottom) },
+      }));
+    });
     lines.forEach((a, i) => {
       for (const b of lines.slice(i + 1)) {
         if (a.element === b.element) continue;

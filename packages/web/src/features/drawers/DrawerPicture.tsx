@@ -96,6 +96,10 @@ interface ThingProps {
 
 function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps) {
   const amount = sayAmount(thing.state.onHand, thing.kind);
+  const lines = wrapName(thing.name, Math.max(shape.width, NAME_MM));
+  const shown = lines.join(' ');
+  // Who speaks to the page says what is to be seen.
+  const name = shown === thing.name ? shown : `${shown}: ${thing.name}`;
   const press = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;
     event.preventDefault();
@@ -106,7 +110,7 @@ function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps)
       role="button"
       tabIndex={0}
       aria-pressed={isInHand}
-      aria-label={`${thing.name}, ${amount}`}
+      aria-label={`${name}, ${amount}`}
       className="group cursor-pointer outline-none"
       onClick={onChoose}
       onKeyDown={press}
@@ -128,7 +132,7 @@ function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps)
         className={isInHand ? 'fill-sard stroke-ink' : 'fill-strong-line stroke-ink'}
         strokeWidth={0.2}
       />
-      {wrapName(thing.name, Math.max(shape.width, NAME_MM)).map((line, i) => (
+      {lines.map((line, i) => (
         <text
           key={line}
           x={x}
@@ -137,7 +141,7 @@ function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps)
           fontWeight={isInHand ? 700 : 400}
           className="fill-ink"
         >
-          {line}
+          {i + 1 < lines.length ? `${line} ` : line}
         </text>
       ))}
     </g>
