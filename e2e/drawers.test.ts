@@ -98,6 +98,25 @@ describe('Drawers on an empty bench, clumsily', function () {
     await test.page.getByRole('heading', { name: 'Drawer B3' }).waitFor();
   });
 
+  it('say otherwise how their ends are, which is kept; what is half typed for a new one stays meanwhile', async () => {
+    await add().getByLabel('Name').fill('Half typed');
+    await test.page.getByRole('button', { name: /^Bright axle, 2 pieces/ }).click();
+    await thing().getByRole('button', { name: 'What it is and where it lies' }).click();
+    await choose(thing().getByLabel('ends'), 'one domed');
+    await thing()
+      .getByText(/one domed/)
+      .first()
+      .waitFor();
+    await test.page.reload();
+    await thing()
+      .getByText(/length 30 mm; one domed/)
+      .waitFor();
+    expect((await stock()).things[0]!.traits).deep.equal({ ends: 'one domed' });
+    await add().getByLabel('Name').fill('Half typed');
+    await test.page.getByRole('button', { name: /^B3/ }).click();
+    expect(await add().getByLabel('Name').inputValue()).equal('Half typed');
+  });
+
   it('move to another drawer, and are not in the old one any more', async () => {
     await test.page.getByRole('button', { name: /^Bright axle, 2 pieces/ }).click();
     await thing().getByRole('button', { name: 'What it is and where it lies' }).click();

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { guardCell, unguardCell } from '../catalogue/formulaCells.ts';
-import { isHeaderTooLong } from '../catalogue/isHeaderTooLong.ts';
+import { readCsvRecords } from '../catalogue/readCsvRecords.ts';
 import {
   STOCK_KIND_NAMES,
   STOCK_KINDS,
@@ -47,7 +47,6 @@ export const STOCK_COLUMNS: readonly string[] = [
   'note',
 ];
 
-const MOST_LINES = 20_000;
 const MOST_MM = 2000;
 const MOST_AMOUNT = 1_000_000;
 const LONGEST = 120;
@@ -57,32 +56,22 @@ const LONGEST = 120;
  * without a fault are returned. A size or a word that things of the kind do not have is a fault: it would be lost.
  */
 export function readStockCsv(text: string): { readonly lines: StockLine[]; readonly problems: StockProblem[] } {
-  const refuse = (column: string | null, message: string) => ({ lines: [], problems: [{ line: 1, column, message }] });
-  if (isHeaderTooLong(text)) return refuse(null, 'The first line must name the columns; this one does not end.');
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    delimitersToGuess: [',', ';', '\t'],
-    transformHeader: (name) => name.trim().toLowerCase(),
-    skipEmptyLines: 'greedy',
-    preview: MOST_LINES + 1,
-  });
-  if (data.length > MOST_LINES) return refuse(null, `More than ${MOST_LINES} lines: bring it in pieces.`);
-  const missing = ['kind', 'name', 'amount'].filter((column) => !meta.fields?.includes(column));
-  if (missing.length) return refuse(missing[0]!, `Missing columns: ${missing.join(', ')}.`);
+  const read = readCsvRecords(text, ['kind', 'name', 'amount']);
+  if ('refusal' in read) return { lines: [], problems: [read.refusal] };
   const problems: StockProblem[] = [];
   const seen = new Map<string, number>();
-  const lines = data.flatMap((record, i): StockLine[] => {
-    const read = readLine(record, i + 2);
-    const key = nameThing(read.line);
+  const lines = read.records.flatMap((record, i): StockLine[] => {
+    const own = readLine(record, i + 2);
+    const key = nameThing(own.line);
     if (seen.has(key))
-      read.problems.push({
+      own.problems.push({
         line: i + 2,
         column: 'name',
         message: `The same thing stands in line ${seen.get(key)} already.`,
       });
     seen.set(key, i + 2);
-    problems.push(...read.problems);
-    return read.problems.length === 0 ? [read.line] : [];
+    problems.push(...own.problems);
+    return own.problems.length === 0 ? [own.line] : [];
   });
   return { lines, problems };
 }

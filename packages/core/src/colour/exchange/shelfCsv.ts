@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import { isHeaderTooLong } from '../../catalogue/isHeaderTooLong.ts';
 import { guardCell, unguardCell } from '../../catalogue/formulaCells.ts';
+import { readCsvRecords } from '../../catalogue/readCsvRecords.ts';
 import { FINISHES, type PaintPot, type PaintProduct } from '../../model/work.ts';
 
 /** One pot as it stands in the file. */
@@ -37,9 +37,6 @@ export const SHELF_COLUMNS = [
 const KINDS: readonly PaintProduct['kind'][] = ['primer', 'colour', 'clear', 'brightwork', 'powder'];
 const BINDERS: readonly PaintProduct['binder'][] = ['enamel', 'acrylic', 'lacquer', 'ink', 'powder'];
 
-/** Nobody's shelf holds more. */
-const MOST_LINES = 20_000;
-
 /** Columns that may be left empty, and what stands for them then. */
 const USUAL = { price_per_ml: 0.25, density_g_per_ml: 1.15, drop_ml: 0.05 } as const;
 
@@ -48,23 +45,11 @@ const USUAL = { price_per_ml: 0.25, density_g_per_ml: 1.15, drop_ml: 0.05 } as c
  * column; lines without a fault are returned.
  */
 export function readShelfCsv(text: string): { lines: ShelfLine[]; problems: ShelfProblem[] } {
-  const refuse = (column: string | null, message: string) => ({ lines: [], problems: [{ line: 1, column, message }] });
-  if (isHeaderTooLong(text)) return refuse(null, 'The first line must name the columns; this one does not end.');
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    delimitersToGuess: [',', ';', '\t'],
-    transformHeader: (name) => name.trim().toLowerCase(),
-    skipEmptyLines: 'greedy',
-    preview: MOST_LINES + 1,
-  });
-  if (data.length > MOST_LINES) return refuse(null, `More than ${MOST_LINES} lines: bring it in pieces.`);
-  const missing = ['line', 'name', 'kind', 'binder', 'gloss', 'colour', 'left_ml'].filter(
-    (column) => !meta.fields?.includes(column),
-  );
-  if (missing.length) return refuse(missing[0]!, `Missing columns: ${missing.join(', ')}.`);
+  const read = readCsvRecords(text, ['line', 'name', 'kind', 'binder', 'gloss', 'colour', 'left_ml']);
+  if ('refusal' in read) return { lines: [], problems: [read.refusal] };
   const problems: ShelfProblem[] = [];
   const seen = new Map<string, number>();
-  const lines = data.flatMap((record, i): ShelfLine[] => {
+  const lines = read.records.flatMap((record, i): ShelfLine[] => {
     const line = i + 2;
     const before = problems.length;
     const fault = (column: string, message: string) => void problems.push({ line, column, message });

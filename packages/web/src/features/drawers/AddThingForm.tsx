@@ -10,6 +10,13 @@ import { Select } from '../../shared/ui/Select.tsx';
 import { readTyped, SizesFields, type Typed } from './SizesFields.tsx';
 import { unitOf } from './sayThing.ts';
 
+interface Fields {
+  readonly name: string;
+  /** null: the one that stands open. */
+  readonly drawer: string | null;
+  readonly reorderAt: string;
+}
+
 interface AddThingFormProps {
   /** The drawer that stands open: there it goes unless somebody says otherwise. */
   readonly drawer: string;
@@ -20,12 +27,12 @@ export function AddThingForm({ drawer }: AddThingFormProps) {
   const dispatch = useAppDispatch();
   const [kind, setKind] = useState<StockKind>('axle');
   const [typed, setTyped] = useState<Typed>({});
-  const [fields, setFields] = useState({ name: '', drawer, reorderAt: '' });
+  const [fields, setFields] = useState<Fields>({ name: '', drawer: null, reorderAt: '' });
   const [error, setError] = useState<AppError | null>(null);
   const add = async (event: FormEvent) => {
     event.preventDefault();
     const body = {
-      ...{ kind, name: fields.name.trim(), drawer: fields.drawer.trim(), ...readTyped(kind, typed) },
+      ...{ kind, name: fields.name.trim(), drawer: (fields.drawer ?? drawer).trim(), ...readTyped(kind, typed) },
       reorderAt: fields.reorderAt.trim() === '' ? null : orText(fields.reorderAt),
       ...{ keepsDays: null, isLocked: false, supplierId: null, note: '' },
     };
@@ -36,11 +43,11 @@ export function AddThingForm({ drawer }: AddThingFormProps) {
     setFields({ ...fields, name: '' });
     setTyped({});
   };
-  const field = (name: keyof typeof fields, label: string, width: string) => (
+  const field = (name: keyof Fields, label: string, width: string) => (
     <Field label={label} isQuiet width={width} error={error?.fields?.[name]}>
       <input
         inputMode={name === 'reorderAt' ? 'decimal' : 'text'}
-        value={fields[name]}
+        value={fields[name] ?? drawer}
         onChange={(event) => setFields({ ...fields, [name]: event.target.value })}
       />
     </Field>

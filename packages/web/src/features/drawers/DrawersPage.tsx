@@ -72,7 +72,7 @@ export function DrawersPage() {
         <Things things={things} kind={kind} onKind={(next) => set({ kind: next })} onOpen={choose} />
       )}
       <div className="grid gap-8 min-[900px]:grid-cols-2">
-        <AddThingForm key={drawer ?? ''} drawer={drawer === NO_DRAWER ? '' : (drawer ?? '')} />
+        <AddThingForm drawer={drawer === NO_DRAWER ? '' : (drawer ?? '')} />
         <DrawerFiles />
       </div>
     </div>

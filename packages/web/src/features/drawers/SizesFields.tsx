@@ -11,13 +11,14 @@ interface SizesFieldsProps {
   readonly typed: Typed;
   readonly errors: Readonly<Record<string, string>> | undefined;
   readonly onType: (field: string, value: string) => void;
-  readonly onLeave?: () => void;
+  /** A field was left, or one of few chosen: with all that is typed then. */
+  readonly onSettle?: (typed: Typed) => void;
 }
 
 const NOT_SAID = '–';
 
 /** What things of a kind are measured by, and what is said of them. */
-export function SizesFields({ kind, typed, errors, onType, onLeave }: SizesFieldsProps) {
+export function SizesFields({ kind, typed, errors, onType, onSettle }: SizesFieldsProps) {
   const { sizes, traits } = STOCK_KINDS[kind];
   return (
     <>
@@ -27,7 +28,7 @@ export function SizesFields({ kind, typed, errors, onType, onLeave }: SizesField
             inputMode="decimal"
             value={typed[size] ?? ''}
             onChange={(event) => onType(size, event.target.value)}
-            onBlur={onLeave}
+            onBlur={() => onSettle?.(typed)}
           />
         </Field>
       ))}
@@ -39,14 +40,17 @@ export function SizesFields({ kind, typed, errors, onType, onLeave }: SizesField
               <Select
                 value={typed[trait] || NOT_SAID}
                 options={[NOT_SAID, ...options]}
-                onChange={(value) => onType(trait, value === NOT_SAID ? '' : value)}
-                {...(onLeave ? { onLeave } : {})}
+                onChange={(chosen) => {
+                  const value = chosen === NOT_SAID ? '' : chosen;
+                  onType(trait, value);
+                  onSettle?.({ ...typed, [trait]: value });
+                }}
               />
             ) : (
               <input
                 value={typed[trait] ?? ''}
                 onChange={(event) => onType(trait, event.target.value)}
-                onBlur={onLeave}
+                onBlur={() => onSettle?.(typed)}
               />
             )}
           </Field>

@@ -90,7 +90,7 @@ function Sizes({ thing }: { readonly thing: ThingView }) {
         typed={typed}
         errors={error?.fields}
         onType={(field, value) => setTyped((before) => ({ ...before, [field]: value }))}
-        onLeave={() => void save(typed)}
+        onSettle={(next) => void save(next)}
       />
       {error && <ErrorNote error={error} />}
     </div>
