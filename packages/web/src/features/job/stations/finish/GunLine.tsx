@@ -23,7 +23,11 @@ export function GunLine() {
         : runs.map(({ paint, coats, isRinsedBefore }, i) => (
             <span key={paint}>
               {i > 0 && '; '}
-              {isRinsedBefore && <>rinse ({RINSE_MIN} min), then </>}
+              {isRinsedBefore && (
+                <>
+                  {i > 0 ? 'rinse' : 'Rinse'} ({RINSE_MIN} min), then{' '}
+                </>
+              )}
               <strong>{paint}</strong> on {coats.map((place) => sayGunPlace(place, view.job.id)).join(', ')}
             </span>
           ))}
