@@ -182,7 +182,7 @@ describe('Fields and the order of colours', function () {
     await (await press('outside')).getByText('Logged.').waitFor();
     // One gun for the whole bench: what another job's model may get now is said here too.
     const gun = page.getByText(/^Gun: Lanthorn White primer\./);
-    await gun.filter({ hasText: /Rinse \(6 min\), then Quay Leather brown on SG-07 Trolley.*: suitcases/ }).waitFor();
+    await gun.filter({ hasText: /Rinse \(6 min\), then .*Quay Leather brown on SG-07 Trolley.*: suitcases/ }).waitFor();
     await clearTheWay(page.request, bench.address, 'sg-09', ({ key }) => key === 'mist:body:roof');
     await (await press('roof')).getByText('Logged.').waitFor();
     const wet = (await read('sg-09')).tasks.filter(({ key }) => key.startsWith('colour:body:roof'));
