@@ -41,13 +41,30 @@ describe('a phone beside the bench', function () {
     await phone.getByLabel('Take a picture: right').waitFor({ state: 'attached' });
     await page.getByRole('img', { name: 'left, before' }).waitFor();
 
+    // Out of reach before the first word of it: it waits as one does that was half sent.
+    await phone.unroute(/phone\/pictures\/.*at=/);
+    await phone.route(/phone\/pictures$/, (route) => route.abort('connectionfailed'));
+    const right = { name: 'right.png', mimeType: 'image/png', buffer: picture };
+    await phone.getByLabel('Take a picture: right').setInputFiles(right);
+    await phone.getByText('Waiting for the network').waitFor();
+    await phone.unroute(/phone\/pictures$/);
+    // Refused at the end by a full disk: it is kept on the phone, and goes when it is sent again.
+    const full = { code: 'disk', message: 'The disk is full: nothing of this was saved.' };
+    await phone.route(/done$/, (route) => route.fulfill({ status: 507, json: full }));
+    await phone.getByText('The disk is full').waitFor();
+    await phone.unroute(/done$/);
+    await phone.getByRole('button', { name: 'Send again: right' }).click();
+    await phone.getByText('2 pictures are on the bench.').waitFor();
+    await page.getByRole('img', { name: 'right, before' }).waitFor();
+    await phone.getByRole('button', { name: /^Send again/ }).waitFor({ state: 'detached' });
+
     const { title } = (await jobOf('sg-04')).tasks.find(({ state }) => state === 'to do')!;
     await phone.getByRole('heading', { name: title }).waitFor();
     await phone.getByRole('button', { name: 'It is done' }).click();
     await phone.getByRole('heading', { name: title }).waitFor({ state: 'detached' });
     const { log, photos } = await jobOf('sg-04');
     expect(log.map(({ who, act }) => `${who} ${act}`)).deep.equal(['Imke Varga done']);
-    expect(photos.map(({ side, stage }) => `${side} ${stage}`)).deep.equal(['left before']);
+    expect(photos.map(({ side, stage }) => `${side} ${stage}`)).deep.equal(['left before', 'right before']);
 
     await page.getByRole('button', { name: 'Phones: 1 phone is in' }).click();
     await page.getByRole('button', { name: 'Send it out' }).click();

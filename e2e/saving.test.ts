@@ -1,6 +1,8 @@
+import { randomFillSync } from 'node:crypto';
 import type { JobView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import sharp from 'sharp';
 import { holdLock } from '../packages/server/test/support/holdLock.ts';
 import { openWindow } from './support/openBrowser.ts';
 import { expectNoFaults } from './support/restorer.ts';
@@ -152,9 +154,20 @@ describe('saving', function () {
       .first()
       .waitFor();
     expect((await jobOf('sg-02')).job.why).not.match(/Typed while/);
+    await there.goto(`${test.bench.address}/jobs/sg-02/survey`);
+    const noise = randomFillSync(Buffer.alloc(90 * 60 * 3));
+    const picture = await sharp(noise, { raw: { width: 90, height: 60, channels: 3 } })
+      .png()
+      .toBuffer();
+    await there
+      .getByLabel('Add a photo, or drop it here')
+      .setInputFiles({ name: 'left.png', mimeType: 'image/png', buffer: picture });
+    await there.getByText(/left\.png: Another program holds the database/).waitFor();
     letGo();
     await banner.waitFor({ state: 'detached' });
     await here.getByText('Saved', { exact: true }).waitFor();
+    await there.getByRole('button', { name: 'Send again: left.png' }).click();
+    await there.getByRole('img', { name: 'left, before' }).waitFor();
     expect((await jobOf('sg-02')).job.why).equal('Typed while nothing was saved');
   });
 

@@ -23,7 +23,7 @@ export async function inspectFolder(folder: string, known: readonly string[]): P
     const photos = listPhotos(folder);
     if (photos > 0)
       throw new FolderError(
-        `There are ${photos} photographs in ${join(folder, PHOTO_FOLDER)}, but the database beside them is ${existsSync(file) ? 'empty' : 'gone'}. Nothing was touched. ${sayCopies(folder)}`,
+        `${photos === 1 ? 'There is 1 photograph' : `There are ${photos} photographs`} in ${join(folder, PHOTO_FOLDER)}, but the database beside ${photos === 1 ? 'it' : 'them'} is ${existsSync(file) ? 'empty' : 'gone'}. Nothing was touched. ${sayCopies(folder)}`,
       );
     return { isNew: true, pending: known };
   }

@@ -25,7 +25,9 @@ export interface OpenedFolder {
 export async function openFolder(folder: string, now: Date): Promise<OpenedFolder> {
   await mkdir(folder, { recursive: true }).catch((error: NodeJS.ErrnoException) => {
     throw new FolderError(
-      `${folder} cannot be made (${error.code}). Name another folder for the bench (SARDONYX_DATA).`,
+      error.code === 'EEXIST'
+        ? `${folder} is a file. A bench is kept in a folder: name one (SARDONYX_DATA).`
+        : `${folder} cannot be made (${error.code}). Name another folder for the bench (SARDONYX_DATA).`,
     );
   });
   const names = MIGRATIONS.map(({ name }) => name);

@@ -28,7 +28,7 @@ export function EnterForm({ wasIn, onIn }: { readonly wasIn: boolean; readonly o
     <main className="mx-auto max-w-[30rem] p-4">
       <form className="space-y-4" onSubmit={(event) => void enter(event)}>
         <h1 className="text-lead font-semibold">{wasIn ? 'The bench has sent this phone out' : 'Come to the bench'}</h1>
-        <label className="block">
+        <label className="block space-y-1.5">
           <span className="block font-semibold">Number on the bench’s screen</span>
           <input
             className="w-full text-act tracking-widest"
@@ -41,7 +41,7 @@ export function EnterForm({ wasIn, onIn }: { readonly wasIn: boolean; readonly o
             onChange={(event) => setPin(event.target.value.replace(/\D/g, ''))}
           />
         </label>
-        <label className="block">
+        <label className="block space-y-1.5">
           <span className="block font-semibold">Whose phone is this?</span>
           <input
             className="w-full"

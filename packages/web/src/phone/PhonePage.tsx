@@ -5,7 +5,7 @@ import { ErrorNote } from '../shared/ui/Notice.tsx';
 import { askBench } from './askBench.ts';
 import { EnterForm } from './EnterForm.tsx';
 import { PhoneClocks } from './PhoneClocks.tsx';
-import { PhonePictures } from './PhonePictures.tsx';
+import { PhonePictures, type KeptPictures, type TakenPicture } from './PhonePictures.tsx';
 import { PhoneStep } from './PhoneStep.tsx';
 
 const EVERY_MS = 3000;
@@ -15,6 +15,8 @@ export function PhonePage() {
   const [view, setView] = useState<PhoneView | null>(null);
   const [isIn, setIn] = useState<boolean | null>(null);
   const [error, setError] = useState<AppError | null>(null);
+  // Held here: another model opened on the bench, or being sent out, must not lose a picture.
+  const [kept, setKept] = useState<readonly TakenPicture[]>([]);
   const look = useCallback(async () => {
     const asked = await askBench<PhoneView>('GET', 'now');
     if (asked.data) {
@@ -33,13 +35,18 @@ export function PhonePage() {
   return (
     <main className="mx-auto max-w-[30rem] space-y-5 p-4">
       {error && <ErrorNote error={error} />}
-      {view && <Shown view={view} onDone={() => void look()} />}
+      {view && <Shown view={view} kept={kept} onKeep={setKept} onDone={() => void look()} />}
       {!view && !error && <p>Asking the bench ...</p>}
     </main>
   );
 }
 
-function Shown({ view, onDone }: { readonly view: PhoneView; readonly onDone: () => void }) {
+interface ShownProps extends KeptPictures {
+  readonly view: PhoneView;
+  readonly onDone: () => void;
+}
+
+function Shown({ view, kept, onKeep, onDone }: ShownProps) {
   const { job, mark } = view;
   const leave = async () => {
     await askBench('POST', 'leave');
@@ -55,7 +62,7 @@ function Shown({ view, onDone }: { readonly view: PhoneView; readonly onDone: ()
       {job && (
         <>
           <PhoneClocks clocks={view.clocks} now={view.now} />
-          <PhonePictures key={`${job.id} ${job.stage}`} job={job} onDone={onDone} />
+          <PhonePictures key={`${job.id} ${job.stage}`} job={job} kept={kept} onKeep={onKeep} onDone={onDone} />
           <PhoneStep step={view.step} blockedBy={view.blockedBy} isClosed={job.isClosed} onDone={onDone} />
         </>
       )}

@@ -1,23 +1,37 @@
-import type { PhoneView } from '@sardonyx/contract';
+import type { BeginPicture, PhoneView } from '@sardonyx/contract';
 import { PHOTO_SIDES, type PhotoSide } from '@sardonyx/core';
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import type { AppError } from '../shared/api/appError.ts';
+import { sendAll } from '../shared/api/sendAll.ts';
 import { AddPhotoIcon, CameraIcon } from '../shared/ui/icons.ts';
 import { ErrorNote } from '../shared/ui/Notice.tsx';
 import { Progress } from '../shared/ui/Progress.tsx';
 import { Toggles } from '../shared/ui/Toggles.tsx';
+import { SendAgain } from '../shared/ui/SendAgain.tsx';
 import { sendPicture } from './sendPicture.ts';
 
 /** What every phone turns its pictures into when it is asked for it. */
 const ACCEPT = 'image/jpeg,image/png,image/webp';
 
-interface PhonePicturesProps {
+export interface TakenPicture {
+  readonly file: File;
+  /** What stood open on the bench when it was taken: something else may by the time it is sent again. */
+  readonly of: Pick<BeginPicture, 'jobId' | 'stage' | 'side'>;
+}
+
+/** Pictures that could not be sent: a camera asked from a page keeps none of its own. */
+export interface KeptPictures {
+  readonly kept: readonly TakenPicture[];
+  readonly onKeep: Dispatch<SetStateAction<readonly TakenPicture[]>>;
+}
+
+interface PhonePicturesProps extends KeptPictures {
   readonly job: NonNullable<PhoneView['job']>;
   readonly onDone: () => void;
 }
 
 /** Takes or chooses pictures for what stands open on the bench, a side at a time. */
-export function PhonePictures({ job, onDone }: PhonePicturesProps) {
+export function PhonePictures({ job, kept, onKeep, onDone }: PhonePicturesProps) {
   const [chosen, setChosen] = useState<PhotoSide | null>(null);
   const [share, setShare] = useState<number | null>(0);
   const [sending, setSending] = useState<string | null>(null);
@@ -25,21 +39,27 @@ export function PhonePictures({ job, onDone }: PhonePicturesProps) {
   const [sent, setSent] = useState(0);
   if (job.isClosed) return <p>This model is signed off: no more pictures are taken.</p>;
   const side = chosen ?? job.missingSides[0] ?? 'detail';
-  const send = async (files: readonly File[]) => {
+  const send = async (taken: readonly TakenPicture[]) => {
     setError(null);
-    for (const file of files) {
+    const done = await sendAll(taken, ({ file, of }) => {
       setSending(file.name);
-      const wrong = await sendPicture(file, { jobId: job.id, stage: job.stage, side }, setShare);
-      setSending(null);
-      if (wrong) return setError(wrong);
-      setSent((count) => count + 1);
-      setChosen(null);
-    }
+      setShare(0);
+      return sendPicture(file, of, setShare);
+    });
+    setSending(null);
+    setError(done.error);
+    setSent((count) => count + done.sent);
+    onKeep((before) => [...before, ...done.kept]);
+    if (done.sent > 0) setChosen(null);
     onDone();
   };
   const take = (input: HTMLInputElement) => {
-    void send([...(input.files ?? [])]);
+    void send([...(input.files ?? [])].map((file) => ({ file, of: { jobId: job.id, stage: job.stage, side } })));
     input.value = '';
+  };
+  const sendAgain = () => {
+    onKeep([]);
+    void send(kept);
   };
   return (
     <section aria-label="Pictures" className="space-y-3">
@@ -88,6 +108,16 @@ export function PhonePictures({ job, onDone }: PhonePicturesProps) {
         </p>
       )}
       {error && <ErrorNote error={error} />}
+      {sending === null && (
+        <SendAgain
+          names={kept.map(({ of }) => of.side)}
+          onAgain={sendAgain}
+          onThrowAway={() => {
+            onKeep([]);
+            setError(null);
+          }}
+        />
+      )}
     </section>
   );
 }

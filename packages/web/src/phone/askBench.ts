@@ -4,8 +4,9 @@ import { convertToAppError, OFFLINE, type AppError } from '../shared/api/appErro
 export type Asked<T> =
   { readonly data: T; readonly error?: undefined } | { readonly data?: undefined; readonly error: AppError };
 
-const TRIES = 4;
 const PAUSE_MS = 1200;
+/** A tick that no answer comes for is said to have failed after so long. */
+const PATIENCE_MS = 5 * PAUSE_MS;
 
 /** One question to the bench; what fails on the way is an AppError, as on the bench's own page. */
 export async function askBench<T>(method: string, path: string, body?: unknown, key?: string): Promise<Asked<T>> {
@@ -21,16 +22,28 @@ export async function askBench<T>(method: string, path: string, body?: unknown, 
     const read = text ? (JSON.parse(text) as unknown) : null;
     return answer.ok ? { data: read as T } : { error: convertToAppError(answer.status, read) };
   } catch {
-    return { error: OFFLINE };
+    return { error: { ...OFFLINE, message: 'The bench cannot be reached, or its door was shut: look at its screen.' } };
   }
 }
 
+/** How long an act waits for a connection that is lost, and who is told that it waits. */
+export interface Patience {
+  readonly ms?: number;
+  readonly onWait?: () => void;
+}
+
 /** An act: sent again while no answer comes, under one key, so that it counts once. */
-export async function sendAct<T>(method: string, path: string, body?: unknown): Promise<Asked<T>> {
+export async function sendAct<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  { ms = PATIENCE_MS, onWait }: Patience = {},
+): Promise<Asked<T>> {
   const key = nanoid();
-  for (let left = TRIES; ; left--) {
+  for (const until = Date.now() + ms; ;) {
     const asked = await askBench<T>(method, path, body, key);
-    if (asked.error?.kind !== 'offline' || left === 0) return asked;
+    if (asked.error?.kind !== 'offline' || Date.now() > until) return asked;
+    onWait?.();
     await new Promise((done) => setTimeout(done, PAUSE_MS));
   }
 }

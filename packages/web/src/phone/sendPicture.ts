@@ -21,7 +21,9 @@ export async function sendPicture(
   of: Pick<BeginPicture, 'jobId' | 'stage' | 'side'>,
   onShare: (share: number | null) => void,
 ): Promise<AppError | null> {
-  const begun = await sendAct<Begun>('POST', 'pictures', { ...of, bytes: picture.size });
+  // A picture taken out of reach of the network is worth as much waiting as one that was half sent.
+  const patience = { ms: PATIENCE_MS, onWait: () => onShare(null) };
+  const begun = await sendAct<Begun>('POST', 'pictures', { ...of, bytes: picture.size }, patience);
   if (begun.error) return begun.error;
   const { id, pieceBytes } = begun.data;
   const until = Date.now() + PATIENCE_MS;
@@ -42,5 +44,5 @@ export async function sendPicture(
     if (there.data) at = there.data.at;
   }
   onShare(1);
-  return (await sendAct('POST', `pictures/${id}/done`)).error ?? null;
+  return (await sendAct('POST', `pictures/${id}/done`, undefined, patience)).error ?? null;
 }
