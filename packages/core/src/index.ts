@@ -55,7 +55,7 @@ export type { Refusal } from './model/refusal.ts';
 export { ROOM_ORIGINS, type RoomLogEntry, type RoomOrigin } from './model/roomLog.ts';
 export { SCHOOL_KEYS, isSchoolOption, type SchoolKey, type SchoolOption } from './model/school.ts';
 export { STATIONS, STATION_LABELS, type Station } from './model/stations.ts';
-export type { Use } from './model/supply.ts';
+export type { Supply, Use } from './model/supply.ts';
 export {
   isSettled,
   type LogAct,
@@ -304,7 +304,8 @@ export type { HouseChoice } from './schools/mergeDecisions.ts';
 export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
 export { USUAL_LINE, USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
 export { planShelfImport, type ShelfImport } from './supply/planShelfImport.ts';
-export { listSupplies, type SupplyLine } from './supply/listSupplies.ts';
+export { coverSupplies, type Household, type HouseholdThing, type InHandLine } from './supply/coverSupplies.ts';
+export { listSupplies } from './supply/listSupplies.ts';
 
 // What may start, end, be signed
 export { checkBenchHours } from './gates/checkBenchHours.ts';
@@ -534,7 +535,7 @@ export {
   STOCK_KINDS,
   STOCK_SIZES,
   STOCK_TRAITS,
-  TRAIT_OPTIONS,
+  listTraitOptions,
   type Move,
   type Movement,
   type StockKind,

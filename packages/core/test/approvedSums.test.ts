@@ -49,7 +49,7 @@ describe('sums of answers, as they were approved', () => {
         plan,
         explainChange(before, input),
         explainChange(input, before),
-        listSupplies(tasks, input.parts, new Date('2026-11-25T18:30:00Z'), input.sessionMin),
+        listSupplies([{ open: tasks, parts: input.parts }], new Date('2026-11-25T18:30:00Z'), input.sessionMin),
       ]);
     });
     expectApproved(join(FOLDER, 'sums-plans.txt'), plans.join('\n'));

@@ -24,6 +24,7 @@ import type {
   LearnedRates,
   Instrument,
   IdentifyCatalogue,
+  InHandLine,
   Job,
   Joint,
   Maker,
@@ -45,7 +46,6 @@ import type {
   StripMethod,
   StrippedBefore,
   StripPass,
-  SupplyLine,
   Task,
   TaskLog,
   Timer,
@@ -281,7 +281,7 @@ export interface JobView {
   /** The latest changes of its plans, newest first. */
   readonly planChanges: readonly PlanChange[];
   /** What must be in hand for what is still to be done. */
-  readonly supplies: readonly SupplyLine[];
+  readonly supplies: readonly InHandLine[];
   readonly houseChoices: readonly HouseChoiceRecord[];
   readonly passes: readonly StripPass[];
   /** Coats that failed, of all jobs, the latest first. */

@@ -1,4 +1,5 @@
 import type { Versioned } from './catalogue.ts';
+import { SUPPLIES, type Supply } from './supply.ts';
 import { THREAD_NAMES } from './thread.ts';
 
 /** How a thing is counted. */
@@ -29,6 +30,7 @@ export const STOCK_TRAITS = [
   'wording',
   'grit',
   'material',
+  'serves',
 ] as const;
 export type StockTrait = (typeof STOCK_TRAITS)[number];
 
@@ -36,8 +38,8 @@ export type StockTrait = (typeof STOCK_TRAITS)[number];
 const AXLE_STOCK_ENDS = ['both bare', 'one domed', 'both domed', 'one crimped', 'both crimped'] as const;
 const SCREW_HEADS = ['pan', 'cheese', 'countersunk', 'raised', 'none'] as const;
 
-/** Of these only so many answers are understood; everything else is said in free words. */
-export const TRAIT_OPTIONS: Partial<Record<StockTrait, readonly string[]>> = {
+/** Of these only so many answers are understood, whatever the kind; everything else is said in free words. */
+const TRAIT_OPTIONS: Partial<Record<StockTrait, readonly string[]>> = {
   ...{ ends: AXLE_STOCK_ENDS, thread: THREAD_NAMES, head: SCREW_HEADS },
 };
 
@@ -54,7 +56,7 @@ const kind = (
   sizes: readonly StockSize[],
   traits: readonly StockTrait[],
   keepsDays: number | null = null,
-): StockKindFacts => ({ unit, sizes, traits, keepsDays });
+): StockKindFacts => ({ unit, sizes, traits: [...traits, 'serves'], keepsDays });
 
 /** Everything that lies in drawers, each kind with its own measures. */
 export const STOCK_KINDS = {
@@ -67,6 +69,7 @@ export const STOCK_KINDS = {
   'false head': kind('pieces', ['diameter', 'height'], ['material']),
   wire: kind('mm', ['diameter'], ['material']),
   tube: kind('mm', ['diameter', 'bore'], ['material']),
+  tape: kind('mm', ['width'], ['material']),
   sheet: kind('pieces', ['length', 'width', 'thickness'], ['material']),
   glazing: kind('pieces', ['length', 'width', 'height'], ['colour', 'material']),
   'small part': kind('pieces', ['length', 'width', 'height'], ['colour', 'material']),
@@ -80,6 +83,31 @@ export const STOCK_KINDS = {
 } as const satisfies Readonly<Record<string, StockKindFacts>>;
 export type StockKind = keyof typeof STOCK_KINDS;
 export const STOCK_KIND_NAMES = Object.keys(STOCK_KINDS) as StockKind[];
+
+/** What a thing is to plans unless somebody says otherwise. */
+const USUAL_SERVICE: Partial<Record<StockKind, Supply>> = {
+  ...{
+    axle: 'axle wire',
+    screw: 'closing screw',
+    gloves: 'gloves',
+    abrasive: 'wet abrasive paper',
+    tape: 'masking tape',
+  },
+};
+
+/** What plans ask for by name and such a thing can be: counted in the same unit. */
+const listServices = (thing: StockKind): Supply[] =>
+  (Object.keys(SUPPLIES) as Supply[]).filter(
+    (what) => SUPPLIES[what].kind === 'material' && SUPPLIES[what].unit === STOCK_KINDS[thing].unit,
+  );
+
+/** The answers that are understood of things of a kind; undefined where it is said in free words. */
+export const listTraitOptions = (thing: StockKind, trait: StockTrait): readonly string[] | undefined =>
+  trait === 'serves' ? listServices(thing) : TRAIT_OPTIONS[trait];
+
+/** What a thing is to plans; null where they know nothing of its kind. */
+export const serviceOf = ({ kind: thing, traits }: Pick<StockThing, 'kind' | 'traits'>): Supply | null =>
+  (traits.serves as Supply | undefined) ?? USUAL_SERVICE[thing] ?? null;
 
 export type StockSizes = Readonly<Partial<Record<StockSize, number>>>;
 export type StockTraits = Readonly<Partial<Record<StockTrait, string>>>;

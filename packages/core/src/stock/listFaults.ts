@@ -1,6 +1,6 @@
 import {
   STOCK_KINDS,
-  TRAIT_OPTIONS,
+  listTraitOptions,
   type StockKind,
   type StockSize,
   type StockSizes,
@@ -20,7 +20,7 @@ export function listFaults(kind: StockKind, sizes: StockSizes, traits: StockTrai
   const kept: readonly string[] = [...facts.sizes, ...facts.traits];
   const foreign = named.filter((field) => !kept.includes(field));
   const unknown = (Object.entries(traits) as [StockTrait, string][]).flatMap(([field, value]): ThingFault[] => {
-    const options = TRAIT_OPTIONS[field];
+    const options = listTraitOptions(kind, field);
     if (foreign.includes(field) || !options || options.includes(value)) return [];
     return [{ field, message: `"${value}" is none of: ${options.join(', ')}.` }];
   });

@@ -1,5 +1,6 @@
 import type { PlanPart } from '../facts/specimenFacts.ts';
 import { SUPPLIES, type Supply } from '../model/supply.ts';
+import type { PaintProduct } from '../model/work.ts';
 import type { Task } from '../model/task.ts';
 import type { ToolKind } from '../model/workshop.ts';
 
@@ -9,6 +10,10 @@ export interface SupplyLine {
   readonly kind: 'material' | 'tool' | 'part';
   /** The kind of tool of the workshop that it is; null where that knows none. */
   readonly toolKind: ToolKind | null;
+  /** The want that a part is for; null for all else. */
+  readonly wantId: string | null;
+  /** The pot, by its name, where the plan says which; null for all else. */
+  readonly pot: string | null;
   /** Sum over the tasks; null for a tool and a part. */
   readonly amount: number | null;
   readonly unit: string;
@@ -22,8 +27,19 @@ export interface SupplyLine {
 
 export type SuppliedTask = Pick<
   Task,
-  'id' | 'act' | 'of' | 'title' | 'uses' | 'irreversible' | 'handsOnMin' | 'watchedMin' | 'passiveMin'
+  'id' | 'act' | 'of' | 'title' | 'uses' | 'colours' | 'irreversible' | 'handsOnMin' | 'watchedMin' | 'passiveMin'
 >;
+
+/** Poured out of a pot of the shelf. */
+export const POURED: Partial<Record<Supply, PaintProduct['kind']>> = {
+  ...{
+    primer: 'primer',
+    'body colour': 'colour',
+    'clear coat': 'clear',
+    'brightwork ink': 'brightwork',
+    powder: 'powder',
+  },
+};
 
 /** Worn for an evening, not for a step. */
 const BY_THE_EVENING: ReadonlySet<Supply> = new Set<Supply>(['gloves']);
@@ -31,43 +47,65 @@ const BY_THE_EVENING: ReadonlySet<Supply> = new Set<Supply>(['gloves']);
 /** Where nobody promised a day (planning estimate). */
 const PART_LEAD_DAYS = 14;
 
+/** One model of a job: its tasks in plan order without those that are done, and its parts. */
+export interface SuppliedModel {
+  readonly open: readonly SuppliedTask[];
+  readonly parts: readonly PlanPart[];
+}
+
 /**
- * All that the tasks still to be done take, summed: what the first irreversible steps need first, then what takes longest
- * to come. Parts that are wanted belong to the list with the things they cannot be fitted without.
+ * All that the models of a job still take, one line a thing: what the first irreversible steps need first, then what takes
+ * longest to come. Parts that are wanted belong to the list with the things they cannot be fitted without.
  *
- * Tasks come in plan order, without those that are done. sessionMin: the longest bench session; what is worn counts by the
- * evenings on which its steps fall, when they are done in this order without a break.
+ * sessionMin: the longest bench session; what is worn counts by the evenings on which its steps fall, when they are done in this
+ * order without a break.
  */
-export function listSupplies(
-  open: readonly SuppliedTask[],
-  parts: readonly PlanPart[],
-  now: Date,
-  sessionMin: number,
-): SupplyLine[] {
-  const firstCut = open.findIndex((task) => task.irreversible);
-  const lines = new Map<Supply, SupplyLine>();
-  const eveningOf = countEvenings(open, sessionMin);
-  const evenings = new Map<Supply, Set<number>>();
-  open.forEach(({ id, title, uses }, place) => {
-    for (const { what, amount } of uses) {
-      const { kind, toolKind, unit, leadDays } = SUPPLIES[what];
-      const before = lines.get(what);
-      evenings.set(what, (evenings.get(what) ?? new Set()).add(eveningOf[place]!));
-      lines.set(what, {
-        ...{ what, kind, toolKind, unit, leadDays },
-        amount: BY_THE_EVENING.has(what)
-          ? evenings.get(what)!.size
-          : kind === 'tool'
-            ? null
-            : (before?.amount ?? 0) + amount,
-        tasks: [...(before?.tasks ?? []), { id, title }],
-        isNeededFirst: (before?.isNeededFirst ?? false) || (firstCut >= 0 && place <= firstCut),
-      });
+export function listSupplies(models: readonly SuppliedModel[], now: Date, sessionMin: number): SupplyLine[] {
+  const lines = new Map<string, SupplyLine>();
+  for (const { open, parts } of models)
+    for (const line of [...listWants(parts, open, now), ...listTaken(open, sessionMin)]) {
+      const key = `${line.what} ${line.pot ?? ''} ${line.wantId ?? ''}`;
+      lines.set(key, addUp(lines.get(key), line));
     }
-  });
-  return [...listWants(parts, open, now), ...lines.values()].sort(
+  return [...lines.values()].sort(
     (a, b) =>
-      Number(b.isNeededFirst) - Number(a.isNeededFirst) || b.leadDays - a.leadDays || a.what.localeCompare(b.what),
+      Number(b.isNeededFirst) - Number(a.isNeededFirst) ||
+      b.leadDays - a.leadDays ||
+      a.what.localeCompare(b.what) ||
+      (a.pot ?? '').localeCompare(b.pot ?? ''),
+  );
+}
+
+const addUp = (before: SupplyLine | undefined, line: SupplyLine): SupplyLine =>
+  before
+    ? {
+        ...before,
+        amount: line.amount === null ? null : (before.amount ?? 0) + line.amount,
+        tasks: [...before.tasks, ...line.tasks],
+        isNeededFirst: before.isNeededFirst || line.isNeededFirst,
+      }
+    : line;
+
+/** What the tasks of one model take by name, a line for each step. */
+function listTaken(open: readonly SuppliedTask[], sessionMin: number): SupplyLine[] {
+  const firstCut = open.findIndex((task) => task.irreversible);
+  const eveningOf = countEvenings(open, sessionMin);
+  const worn = new Set<string>();
+  return open.flatMap(({ id, title, uses, colours }, place) =>
+    uses.map(({ what, amount }): SupplyLine => {
+      const { kind, toolKind, unit, leadDays } = SUPPLIES[what];
+      const evening = `${what} ${eveningOf[place]!}`;
+      const isWornAlready = BY_THE_EVENING.has(what) && worn.has(evening);
+      worn.add(evening);
+      const taken = BY_THE_EVENING.has(what) ? Number(!isWornAlready) : amount;
+      return {
+        ...{ what, kind, toolKind, wantId: null, unit, leadDays },
+        pot: what in POURED ? (colours[0] ?? null) : null,
+        amount: kind === 'tool' ? null : taken,
+        tasks: [{ id, title }],
+        isNeededFirst: firstCut >= 0 && place <= firstCut,
+      };
+    }),
   );
 }
 
@@ -93,7 +131,7 @@ function listWants(parts: readonly PlanPart[], open: readonly SuppliedTask[], no
       return [
         {
           what: want.dependentBits ? `${want.what} with ${want.dependentBits}` : want.what,
-          ...{ kind: 'part', toolKind: null, amount: null, unit: '' },
+          ...{ kind: 'part', toolKind: null, wantId: want.id, pot: null, amount: null, unit: '' },
           tasks: [{ id: task.id, title: `the ${part.name.toLowerCase()}` }],
           leadDays: want.dueOn ? countDays(now, want.dueOn) : PART_LEAD_DAYS,
           isNeededFirst: true,

@@ -1,4 +1,4 @@
-import type { StockKind, StockSizes, StockTraits } from '@sardonyx/core';
+import type { StockKind, StockSizes, StockTraits, Supply } from '@sardonyx/core';
 
 /** A thing of the demo's drawers: how much was bought, and how long ago. */
 export interface DemoThing {
@@ -135,13 +135,20 @@ const rivet = (kind: 'rivet' | 'false head', diameter: number, size: number, amo
         { amount, daysAgo: 90, unitPrice: null },
       );
 
-const rod = (kind: 'wire' | 'tube', name: string, sizes: StockSizes, material: string, mm: number) =>
+const rod = (
+  kind: 'wire' | 'tube',
+  name: string,
+  sizes: StockSizes,
+  material: string,
+  mm: number,
+  serves: Supply = 'pin wire',
+) =>
   thing(
     kind,
     'D1',
     name,
     sizes,
-    { material },
+    { material, serves },
     { amount: mm, daysAgo: 260, unitPrice: 0.004, supplier: SPARES, reorderAt: 150 },
   );
 
@@ -212,16 +219,16 @@ export const DEMO_THINGS: readonly DemoThing[] = [
   rivet('false head', 4.5, 1, 4),
   ...[0.5, 0.8, 1, 1.2].map((diameter) => rod('wire', `Brass wire ${diameter}`, { diameter }, 'brass', 900)),
   ...[0.8, 1.2].map((diameter) => rod('wire', `Steel wire ${diameter}`, { diameter }, 'steel', 600)),
-  rod('wire', 'Half-round wire 1.5', { diameter: 1.5 }, 'brass', 120),
-  rod('tube', 'Tube 2.0 / 1.4', { diameter: 2, bore: 1.4 }, 'brass', 300),
-  rod('tube', 'Tube 3.0 / 2.2', { diameter: 3, bore: 2.2 }, 'brass', 280),
+  rod('wire', 'Half-round wire 1.5', { diameter: 1.5 }, 'brass', 120, 'half-round wire'),
+  rod('tube', 'Tube 2.0 / 1.4', { diameter: 2, bore: 1.4 }, 'brass', 300, 'brass tube or rod'),
+  rod('tube', 'Tube 3.0 / 2.2', { diameter: 3, bore: 2.2 }, 'brass', 280, 'brass tube or rod'),
   ...[0.25, 0.5].map((thickness) =>
     thing(
       'sheet',
       'D2',
       `Brass sheet ${thickness}`,
       { length: 100, width: 60, thickness },
-      { material: 'brass' },
+      { material: 'brass', serves: 'brass sheet or wire' },
       { amount: 2, daysAgo: 310, unitPrice: 3.2, supplier: SPARES },
     ),
   ),
@@ -277,16 +284,34 @@ export const DEMO_THINGS: readonly DemoThing[] = [
   ...['400', '800', '1500', '3000'].map((grit) =>
     used('abrasive', 'F2', `Wet paper ${grit}`, { grit, material: 'silicon carbide' }, 10, 160, 4, 0.6),
   ),
-  used('liquid', 'G1', 'Enamel thinner', { material: 'white spirit' }, 480, 130, 100, 0.012),
-  used('liquid', 'G1', 'Degreaser', { material: 'isopropanol' }, 240, 60, 100, 0.01),
-  used('liquid', 'G1', 'Cutting oil', { material: 'mineral oil' }, 45, 400, 20, 0.05),
-  used('liquid', 'G1', 'Floor polish', { material: 'acrylic' }, 150, 200, 30, 0.02),
-  used('liquid', 'G1', 'Setting fluid', { material: 'acetic' }, 12, 820, 10, 0.2),
-  used('glue', 'G2', 'Gel adhesive', { material: 'cyanoacrylate' }, 14, 330, 5, 0.4),
-  used('glue', 'G2', 'Thin cyanoacrylate', { material: 'cyanoacrylate' }, 8, 345, 3, 0.5),
-  used('glue', 'G2', 'Two-part resin', { material: 'epoxy' }, 32, 420, 10, 0.25),
-  used('glue', 'G2', 'Clear-drying white glue', { material: 'PVA' }, 60, 90, 20, 0.04),
-  used('powder', 'G2', 'Powder filler', { material: 'acrylic', colour: 'white' }, 40, 500, 15, 0.08),
+  used('liquid', 'G1', 'Enamel thinner', { material: 'white spirit', serves: 'thinner' }, 480, 130, 100, 0.012),
+  used('liquid', 'G1', 'Degreaser', { material: 'isopropanol', serves: 'degreasing solvent' }, 240, 60, 100, 0.01),
+  used('liquid', 'G1', 'Cutting oil', { material: 'mineral oil', serves: 'cutting oil' }, 45, 400, 20, 0.05),
+  used('liquid', 'G1', 'Floor polish', { material: 'acrylic', serves: 'floor polish' }, 150, 200, 30, 0.02),
+  used('liquid', 'G1', 'Setting fluid', { material: 'acetic', serves: 'setting fluid' }, 12, 820, 10, 0.2),
+  used('glue', 'G2', 'Gel adhesive', { material: 'cyanoacrylate', serves: 'gel adhesive' }, 14, 330, 5, 0.4),
+  used('glue', 'G2', 'Thin cyanoacrylate', { material: 'cyanoacrylate', serves: 'thin cyanoacrylate' }, 8, 345, 3, 0.5),
+  used('glue', 'G2', 'Two-part resin', { material: 'epoxy', serves: 'two-part resin' }, 32, 420, 10, 0.25),
+  used(
+    'glue',
+    'G2',
+    'Clear-drying white glue',
+    { material: 'PVA', serves: 'clear-drying white glue' },
+    60,
+    90,
+    20,
+    0.04,
+  ),
+  used(
+    'powder',
+    'G2',
+    'Powder filler',
+    { material: 'acrylic', colour: 'white', serves: 'powder filler' },
+    40,
+    500,
+    15,
+    0.08,
+  ),
   used('gloves', 'G3', 'Nitrile, medium', { material: 'nitrile' }, 14, 50, 10, 0.18),
   used('gloves', 'G3', 'Nitrile, large', { material: 'nitrile' }, 21, 50, 10, 0.18),
 ];

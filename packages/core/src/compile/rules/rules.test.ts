@@ -312,10 +312,14 @@ describe('supplies', () => {
   const now = new Date('2026-01-01T10:00:00Z');
   const lines = (isDone: (key: string) => boolean = () => false) =>
     listSupplies(
-      planFor(parts)
-        .plan.tasks.filter((task) => !isDone(task.key))
-        .map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' })),
-      parts,
+      [
+        {
+          open: planFor(parts)
+            .plan.tasks.filter((task) => !isDone(task.key))
+            .map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' })),
+          parts,
+        },
+      ],
       now,
       120,
     );
@@ -336,7 +340,7 @@ describe('supplies', () => {
       const coats = [makeCoat('primer', { pour }), makeCoat('colour', { pour, coats: 2 }), makeCoat('clear', { pour })];
       const all = [makePart('body', { coats })];
       const open = planFor(all).plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: false }));
-      return listSupplies(open, all, now, 120).find((line) => line.what === what)!.amount;
+      return listSupplies([{ open, parts: all }], now, 120).find((line) => line.what === what)!.amount;
     };
     expect(['primer', 'body colour', 'clear coat'].map((what) => amountOf(what, 1.25))).deep.equal([1.25, 2.5, 1.25]);
     expect(['primer', 'body colour', 'clear coat'].map((what) => amountOf(what, null))).deep.equal([2, 4, 1.5]);
@@ -344,12 +348,11 @@ describe('supplies', () => {
 
   it('are one line for all who take them: two parts, twice the gel, both steps named', () => {
     const two = ['body', 'base'].map((key) => makePart(key, { painted: true, coats: COLOUR }));
-    const all = listSupplies(
-      planFor(two).plan.tasks.map((task) => ({ ...task, id: task.key, irreversible: task.cannotBeUndone !== '' })),
-      two,
-      now,
-      120,
-    );
+    const open = planFor(two).plan.tasks.map((task) => ({
+      ...{ ...task, id: task.key },
+      irreversible: task.cannotBeUndone !== '',
+    }));
+    const all = listSupplies([{ open, parts: two }], now, 120);
     const gel = all.filter((line) => line.what === 'gel stripper');
     expect(gel).length(1);
     expect(gel[0]!.amount).equal(30);
@@ -363,10 +366,10 @@ describe('supplies', () => {
       uses: SuppliedTask['uses'] = [{ what: 'gloves', amount: 1 }],
     ) => ({
       ...{ id: `${handsOnMin}`, act: 'strip' as const, of: {}, title: 'step', irreversible: false, watchedMin: 0 },
-      ...{ handsOnMin, passiveMin, uses },
+      ...{ handsOnMin, passiveMin, uses, colours: [] },
     });
     const gloves = (open: readonly SuppliedTask[]) =>
-      listSupplies(open, [], now, 120).find((line) => line.what === 'gloves')!.amount;
+      listSupplies([{ open, parts: [] }], now, 120).find((line) => line.what === 'gloves')!.amount;
     expect(gloves([step(50), step(40), step(30)]), 'one evening').equal(1);
     expect(gloves([step(50), step(40), step(40)]), 'one step more than fits').equal(2);
     expect(gloves([step(10, 720), step(10)]), 'left overnight').equal(2);

@@ -1,5 +1,5 @@
 import type { CastingView, JobView, SpecimenView } from '@sardonyx/contract';
-import { alignObservations, dryTasks, isSettled, listSupplies } from '@sardonyx/core';
+import { alignObservations, coverSupplies, dryTasks, isSettled, listSupplies } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import { CoatTouchRow } from '../../entities/drying.ts';
@@ -21,6 +21,7 @@ import {
 import { PlanChangeRow, StripPassRow } from '../../entities/workshop.ts';
 import { readCastingView } from '../catalogue/readCastingView.ts';
 import { readIdentifyCatalogue } from '../catalogue/readIdentifyCatalogue.ts';
+import { readHousehold } from '../stock/readHousehold.ts';
 import { readFailures } from '../film/readFailures.ts';
 import { findLastReading } from '../film/roomLog.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
@@ -56,13 +57,17 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
     house: await findRow(manager, HouseStyleRow, 'house', 'The house style'),
     planNotices: await readNotices(manager, jobId),
     planChanges: await manager.find(PlanChangeRow, { where: { jobId }, order: { at: 'DESC' }, take: SHOWN_CHANGES }),
-    supplies: views.flatMap(({ specimen, facts }) =>
+    supplies: coverSupplies(
       listSupplies(
-        tasks.filter((task) => task.specimenId === specimen.id && !isSettled(task)),
-        facts.parts,
+        views.map(({ specimen, facts }) => ({
+          open: tasks.filter((task) => task.specimenId === specimen.id && !isSettled(task)),
+          parts: facts.parts,
+        })),
         now,
-        facts.sessionMin,
+        views[0]?.facts.sessionMin ?? 0,
       ),
+      await readHousehold(manager),
+      { id: jobId, now },
     ),
     houseChoices: await manager.find(HouseChoiceRow),
     passes: await manager.find(StripPassRow, { where: { jobId }, order: { startedAt: 'ASC' } }),

@@ -1,4 +1,4 @@
-import { STOCK_KINDS, TRAIT_OPTIONS, type StockKind, type StockSizes, type StockTraits } from '@sardonyx/core';
+import { listTraitOptions, STOCK_KINDS, type StockKind, type StockSizes, type StockTraits } from '@sardonyx/core';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { SIZE_WORDS } from './sayThing.ts';
@@ -33,9 +33,15 @@ export function SizesFields({ kind, typed, errors, onType, onSettle }: SizesFiel
         </Field>
       ))}
       {traits.map((trait) => {
-        const options = TRAIT_OPTIONS[trait];
+        const options = listTraitOptions(kind, trait);
         return (
-          <Field key={trait} label={trait} isQuiet width={options ? '10rem' : '9rem'} error={errors?.[trait]}>
+          <Field
+            key={trait}
+            label={trait === 'serves' ? 'plans call it' : trait}
+            isQuiet
+            width={options ? '10rem' : '9rem'}
+            error={errors?.[trait]}
+          >
             {options ? (
               <Select
                 value={typed[trait] || NOT_SAID}

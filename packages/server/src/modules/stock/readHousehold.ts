@@ -1,0 +1,33 @@
+import { STOCK_KINDS, type Household, type HouseholdThing, type PaintProduct, type StockKind } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { ToolRow } from '../../entities/workshop.ts';
+
+type Stored = Pick<HouseholdThing, 'id' | 'name' | 'drawer' | 'keepsDays'> & {
+  readonly kind: StockKind;
+  readonly traits: string;
+  readonly isLocked: 0 | 1;
+  readonly state: string;
+};
+
+/** All that plans ask for by name and is in the house. Thousands of things: the columns are read as they are stored. */
+export async function readHousehold(manager: EntityManager): Promise<Household> {
+  const things = await manager.query<Stored[]>(
+    'SELECT id, kind, name, drawer, keepsDays, traits, isLocked, state FROM stock_thing',
+  );
+  return {
+    tools: await manager.find(ToolRow),
+    things: things
+      .filter(({ kind }) => kind in STOCK_KINDS)
+      .map((row) => ({
+        ...row,
+        traits: JSON.parse(row.traits) as HouseholdThing['traits'],
+        isLocked: row.isLocked === 1,
+        state: JSON.parse(row.state) as HouseholdThing['state'],
+      })),
+    pots: await manager.query<{ name: string; kind: PaintProduct['kind']; left: number }[]>(
+      `SELECT line || ' ' || name AS name, kind, total(leftMl) AS left FROM paint_product
+       LEFT JOIN paint_pot ON paint_pot.productId = paint_product.id GROUP BY paint_product.id`,
+    ),
+    orders: [],
+  };
+}
