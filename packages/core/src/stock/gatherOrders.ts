@@ -1,3 +1,5 @@
+import type { Supply } from '../model/supply.ts';
+import type { ToolKind } from '../model/workshop.ts';
 import { groupBy } from '../groupBy.ts';
 import { computeOrderBy, type Delay } from './learnDelay.ts';
 
@@ -6,6 +8,12 @@ export interface LackingLine {
   readonly what: string;
   readonly amount: number;
   readonly unit: string;
+  /** What it is for; all null where it is only told in words. */
+  readonly thingId: string | null;
+  readonly wantId: string | null;
+  readonly serves: Supply | null;
+  readonly toolKind: ToolKind | null;
+  readonly jobId: string | null;
   /** null for the drawer. */
   readonly jobNumber: string | null;
   /** The first day on which a step cannot go on without it; null where nobody plans it yet. */
@@ -18,10 +26,12 @@ export interface LackingLine {
 }
 
 /** One thing, for everybody who lacks it. */
-export interface OrderLine {
-  readonly what: string;
-  readonly unit: string;
-  readonly amount: number;
+export interface GatheredLine extends Pick<
+  LackingLine,
+  'what' | 'unit' | 'amount' | 'thingId' | 'wantId' | 'serves' | 'toolKind'
+> {
+  /** null where it is for several, or for the drawer. */
+  readonly jobId: string | null;
   readonly jobNumbers: readonly string[];
   readonly orderBy: number | null;
   /** null where the price of some of it is not known. */
@@ -35,7 +45,7 @@ export interface SupplierOrder {
   readonly orderBy: number | null;
   readonly isLate: boolean;
   /** The most pressing first. */
-  readonly lines: readonly OrderLine[];
+  readonly lines: readonly GatheredLine[];
   readonly price: number | null;
 }
 
@@ -57,17 +67,23 @@ export function gatherOrders(
   return [...groupBy(lines, ({ supplierId }) => supplierId)]
     .map(([supplierId, own]): SupplierOrder => {
       const delay = delayOf(supplierId);
-      const things = [...groupBy(own, ({ what, unit }) => `${unit} ${what}`).values()].map((same): OrderLine => {
-        const days = same.map(({ neededDay, promisedDays }) =>
-          neededDay === null ? null : computeOrderBy(neededDay, promisedDays, delay),
-        );
-        return {
-          ...{ what: same[0]!.what, unit: same[0]!.unit, amount: same.reduce((total, one) => total + one.amount, 0) },
-          jobNumbers: [...new Set(same.flatMap(({ jobNumber }) => jobNumber ?? []))].sort(),
-          orderBy: least(days),
-          price: sum(same.map(({ unitPrice, amount }) => (unitPrice === null ? null : unitPrice * amount))),
-        };
-      });
+      const things = [...groupBy(own, ({ what, unit, wantId }) => `${unit} ${what} ${wantId ?? ''}`).values()].map(
+        (same): GatheredLine => {
+          const [first] = same as [LackingLine];
+          const days = same.map(({ neededDay, promisedDays }) =>
+            neededDay === null ? null : computeOrderBy(neededDay, promisedDays, delay),
+          );
+          return {
+            ...{ what: first.what, unit: first.unit, amount: same.reduce((total, one) => total + one.amount, 0) },
+            thingId: same.find(({ thingId }) => thingId !== null)?.thingId ?? null,
+            ...{ wantId: first.wantId, serves: first.serves, toolKind: first.toolKind },
+            jobId: same.every(({ jobId }) => jobId === first.jobId) ? first.jobId : null,
+            jobNumbers: [...new Set(same.flatMap(({ jobNumber }) => jobNumber ?? []))].sort(),
+            orderBy: least(days),
+            price: sum(same.map(({ unitPrice, amount }) => (unitPrice === null ? null : unitPrice * amount))),
+          };
+        },
+      );
       const orderBy = least(things.map((thing) => thing.orderBy));
       return {
         ...{ supplierId, orderBy, isLate: orderBy !== null && orderBy < today },

@@ -1,8 +1,10 @@
 import { expect } from 'chai';
 import { drawNormal } from '../numeric/drawNormal.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
+import { expectArrival } from './expectArrival.ts';
 import { gatherOrders, type LackingLine } from './gatherOrders.ts';
 import { computeOrderBy, learnDelay, predictDays, type PastOrder } from './learnDelay.ts';
+import { learnQuality } from './learnQuality.ts';
 
 const order = (orderedDay: number, promised: number, took: number | null): PastOrder => ({
   ...{ orderedDay, promisedDay: orderedDay + promised, arrivedDay: took === null ? null : orderedDay + took },
@@ -61,6 +63,7 @@ describe('orders over all jobs', () => {
   const line = (changes: Partial<LackingLine> = {}): LackingLine => ({
     ...{ what: 'tyre 12 mm', amount: 4, unit: 'pieces', jobNumber: 'J-2', neededDay: 100, supplierId: 's' },
     ...{ promisedDays: 10, unitPrice: 0.5 },
+    ...{ thingId: null, wantId: null, serves: null, toolKind: null, jobId: null },
     ...changes,
   });
   const steady = () => ({ mean: 0, sd: 1e-9, orders: 9 });
@@ -72,7 +75,8 @@ describe('orders over all jobs', () => {
         ...{ supplierId: 's', orderBy: computeOrderBy(80, 10, steady()), isLate: false, price: 3 },
         lines: [
           {
-            ...{ what: 'tyre 12 mm', unit: 'pieces', amount: 6, jobNumbers: ['J-1', 'J-2'] },
+            ...{ what: 'tyre 12 mm', unit: 'pieces', amount: 6, jobNumbers: ['J-1', 'J-2'], jobId: null },
+            ...{ thingId: null, wantId: null, serves: null, toolKind: null },
             ...{ orderBy: computeOrderBy(80, 10, steady()), price: 3 },
           },
         ],
@@ -110,5 +114,59 @@ describe('orders over all jobs', () => {
     expect(gatherOrders([line()], () => delays, 0)[0]!.orderBy).lessThan(
       gatherOrders([line()], steady, 0)[0]!.orderBy!,
     );
+  });
+});
+
+describe('when an order comes', () => {
+  const usual = learnDelay([], 0);
+  const sent = { orderedDay: 0, promisedDay: 10 };
+
+  it('on the day it is sent: as the supplier’s word says', () => {
+    expect(expectArrival(sent, usual, 0)).deep.equal({
+      likely: Math.ceil(predictDays(usual, 10, 0.5)),
+      surely: Math.ceil(predictDays(usual, 10, 0.9)),
+      isOverdue: false,
+    });
+  });
+
+  it('moves on while it does not come, and is never today', () => {
+    let before = 0;
+    for (let today = 0; today < 60; today++) {
+      const { likely, surely, isOverdue } = expectArrival(sent, usual, today);
+      expect(likely).greaterThan(today).and.at.least(before);
+      expect(surely).at.least(likely);
+      expect(isOverdue).equal(today > 10);
+      before = likely;
+    }
+  });
+
+  it('of those that are not here by then, half come before the likely day, nine in ten before the sure one', () => {
+    const random = createSeededRandom(8);
+    const took = Array.from({ length: 40_000 }, () => 10 * Math.exp(usual.mean + usual.sd * drawNormal(random)));
+    for (const today of [0, 8, 14]) {
+      const late = took.filter((days) => days > today);
+      const { likely, surely } = expectArrival(sent, usual, today);
+      // Whole days: the share is at least what is asked for, and short of it a day sooner.
+      const share = (day: number) => late.filter((days) => days <= day).length / late.length;
+      expect(share(likely)).at.least(0.49);
+      expect(share(likely - 1)).lessThan(0.51);
+      expect(share(surely)).at.least(0.89);
+      expect(share(surely - 1)).lessThan(0.91);
+    }
+  });
+});
+
+describe('what comes as wanted', () => {
+  it('by hand: of ten lines nine (score interval)', () => {
+    const { share, low, high } = learnQuality(9, 10);
+    expect(share).equal(0.9);
+    expect(low).closeTo(0.651, 0.002);
+    expect(high).closeTo(0.977, 0.002);
+  });
+
+  it('is known little of after two lines, and nothing of after none', () => {
+    expect(learnQuality(0, 0)).deep.equal({ share: 1, low: 0, high: 1, lines: 0 });
+    expect(learnQuality(2, 2).low).lessThan(0.5);
+    expect(learnQuality(200, 200).low).greaterThan(0.98);
   });
 });

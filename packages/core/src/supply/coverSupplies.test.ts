@@ -12,6 +12,7 @@ const daysAgo = (days: number) => new Date(NOW.getTime() - days * 86_400_000).to
 
 const line = (what: SupplyLine['what'], over: Partial<SupplyLine> = {}): SupplyLine => ({
   ...{ what, kind: 'material', toolKind: null, wantId: null, pot: null, amount: 10, unit: 'ml' },
+  ...{ want: null, evening: 0 },
   ...{ tasks: [], leadDays: 3, isNeededFirst: true },
   ...over,
 });
@@ -95,8 +96,9 @@ describe('what is in hand', () => {
   });
 
   it('of what is on its way: enough of it, by its last day; a want by its own order only', () => {
+    const nobody = { wantId: null, thingId: null, toolKind: null };
     const order = (amount: number, arrivesOn: string) => ({
-      wantId: null,
+      ...nobody,
       serves: 'cutting oil' as const,
       amount,
       arrivesOn,
@@ -106,7 +108,7 @@ describe('what is in hand', () => {
     expect(both).deep.include({ stand: 'ordered', lacks: 0, arrivesOn: '2026-12-09', leadDays: 8 });
     expect(cover(oil, { things, orders: [order(4, '2026-12-05')] })).deep.include({ stand: 'short', lacks: 3 });
     const want = line('a door', { kind: 'part', wantId: 'w1', amount: null, unit: '' });
-    const orders = [{ wantId: 'w1', serves: null, amount: 1, arrivesOn: '2026-12-04' }];
+    const orders = [{ ...nobody, wantId: 'w1', serves: null, amount: 1, arrivesOn: '2026-12-04' }];
     expect(cover(want, { orders })).deep.include({ stand: 'ordered', arrivesOn: '2026-12-04', leadDays: 3 });
     expect(cover({ ...want, wantId: 'w2' }, { orders }).stand).equal('missing');
   });

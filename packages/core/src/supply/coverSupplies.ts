@@ -1,7 +1,7 @@
 import { serviceOf, STOCK_KINDS, type StockThing } from '../model/stock.ts';
 import type { Supply } from '../model/supply.ts';
 import type { PaintProduct } from '../model/work.ts';
-import type { Tool } from '../model/workshop.ts';
+import type { Tool, ToolKind } from '../model/workshop.ts';
 import type { Lot, StockState } from '../stock/ledger.ts';
 import { countFree } from '../stock/ledger.ts';
 import { POURED, type SupplyLine } from './listSupplies.ts';
@@ -24,7 +24,9 @@ export interface HouseholdPot {
 /** On its way: for a want, or of what a plan asks for by name. */
 export interface HouseholdOrder {
   readonly wantId: string | null;
+  readonly thingId: string | null;
   readonly serves: Supply | null;
+  readonly toolKind: ToolKind | null;
   readonly amount: number;
   /** The day on which it is likely to come, ISO. */
   readonly arrivesOn: string;
@@ -76,7 +78,7 @@ export function coverSupplies(
   return lines.map((line) => {
     switch (line.kind) {
       case 'tool':
-        return coverTool(line, house.tools);
+        return coverTool(line, house, job.now);
       case 'part':
         return coverWant(line, house, job.now);
       case 'material':
@@ -87,19 +89,24 @@ export function coverSupplies(
 
 const NOTHING = { places: [], lacks: null, trouble: '', arrivesOn: null } as const;
 
-function coverTool(line: SupplyLine, tools: readonly Tool[]): InHandLine {
+function coverTool(line: SupplyLine, { tools, orders }: Household, now: Date): InHandLine {
   if (line.toolKind === null) return { ...line, ...NOTHING, stand: 'not written down' };
   const own = tools.filter(({ kind }) => kind === line.toolKind);
   // A gun that is dirty is here: cleaning it is a step of its own.
   const good = own.find(({ state }) => state === 'ready') ?? own.find(({ state }) => state === 'needs cleaning');
   if (good) return { ...line, ...NOTHING, leadDays: 0, stand: 'ready' };
+  const order = orders.find(({ toolKind }) => toolKind === line.toolKind);
+  if (order) return { ...line, ...NOTHING, ...onItsWay([order], now), stand: 'ordered' };
   const [first] = own;
   if (!first) return { ...line, ...NOTHING, stand: 'missing' };
   return { ...line, ...NOTHING, leadDays: 0, stand: 'not right', trouble: `${first.name}: ${first.state}` };
 }
 
 function coverWant(line: SupplyLine, { orders }: Household, now: Date): InHandLine {
-  const order = orders.find(({ wantId }) => wantId !== null && wantId === line.wantId);
+  const order =
+    orders.find(({ wantId }) => wantId !== null && wantId === line.wantId) ??
+    // Ordered by hand, where nobody wrote an order down.
+    (line.want?.isOrdered && line.want.dueOn ? { arrivesOn: line.want.dueOn } : undefined);
   return order
     ? { ...line, ...NOTHING, ...onItsWay([order], now), stand: 'ordered' }
     : { ...line, ...NOTHING, stand: 'missing' };
@@ -121,7 +128,7 @@ function coverMaterial(
 }
 
 /** The last of them decides. */
-function onItsWay(orders: readonly HouseholdOrder[], now: Date) {
+function onItsWay(orders: readonly Pick<HouseholdOrder, 'arrivesOn'>[], now: Date) {
   const arrivesOn = orders
     .map((order) => order.arrivesOn)
     .sort()
@@ -151,11 +158,15 @@ function findThings(
 }
 
 /** What one job may have of a thing: what is free and what it holds, without what has gone off; nothing of what is kept back. */
-function countFor({ state, kind, keepsDays, isLocked }: HouseholdThing, jobId: string, now: Date): number {
+function countFor(thing: HouseholdThing, jobId: string, now: Date): number {
+  const { state, isLocked } = thing;
   const held = state.jobs.find((share) => share.jobId === jobId)?.reserved ?? 0;
+  return Math.max(0, Math.min(countGood(thing, now), round((isLocked ? 0 : countFree(state)) + held)));
+}
+
+/** What is left of a thing, without what has gone off. */
+export function countGood({ state, kind, keepsDays }: HouseholdThing, now: Date): number {
   const keeps = keepsDays ?? STOCK_KINDS[kind].keepsDays;
   const isOff = ({ at }: Lot) => keeps !== null && Date.parse(at) + keeps * DAY_MS <= now.getTime();
-  const off = state.lots.filter(isOff).reduce((sum, { amount }) => sum + amount, 0);
-  const good = round(state.onHand - off);
-  return Math.max(0, Math.min(good, round((isLocked ? 0 : countFree(state)) + held)));
+  return round(state.onHand - state.lots.filter(isOff).reduce((sum, { amount }) => sum + amount, 0));
 }

@@ -3,6 +3,7 @@ import { SUPPLIES, type Supply } from '../model/supply.ts';
 import type { PaintProduct } from '../model/work.ts';
 import type { Task } from '../model/task.ts';
 import type { ToolKind } from '../model/workshop.ts';
+import type { WayToGet } from '../model/workpiece.ts';
 
 /** One line of what must be in hand. */
 export interface SupplyLine {
@@ -21,13 +22,28 @@ export interface SupplyLine {
   readonly tasks: readonly { readonly id: string; readonly title: string }[];
   /** Days until it is here when it is ordered today. */
   readonly leadDays: number;
+  /** The first evening on which a step takes it, 0 for the next one: sooner than that nobody waits for it. */
+  readonly evening: number;
+  /** Of a want: how it is come by, and when it is due if it was ordered by hand; null for all else. */
+  readonly want: { readonly by: WayToGet; readonly isOrdered: boolean; readonly dueOn: string | null } | null;
   /** It is asked for before or at the first step that cannot be undone. */
   readonly isNeededFirst: boolean;
 }
 
 export type SuppliedTask = Pick<
   Task,
-  'id' | 'act' | 'of' | 'title' | 'uses' | 'colours' | 'irreversible' | 'handsOnMin' | 'watchedMin' | 'passiveMin'
+  | 'id'
+  | 'act'
+  | 'of'
+  | 'title'
+  | 'uses'
+  | 'colours'
+  | 'method'
+  | 'partKeys'
+  | 'irreversible'
+  | 'handsOnMin'
+  | 'watchedMin'
+  | 'passiveMin'
 >;
 
 /** Poured out of a pot of the shelf. */
@@ -63,7 +79,7 @@ export interface SuppliedModel {
 export function listSupplies(models: readonly SuppliedModel[], now: Date, sessionMin: number): SupplyLine[] {
   const lines = new Map<string, SupplyLine>();
   for (const { open, parts } of models)
-    for (const line of [...listWants(parts, open, now), ...listTaken(open, sessionMin)]) {
+    for (const line of [...listWants(parts, open, now, sessionMin), ...listTaken(open, sessionMin)]) {
       const key = `${line.what} ${line.pot ?? ''} ${line.wantId ?? ''}`;
       lines.set(key, addUp(lines.get(key), line));
     }
@@ -82,6 +98,7 @@ const addUp = (before: SupplyLine | undefined, line: SupplyLine): SupplyLine =>
         ...before,
         amount: line.amount === null ? null : (before.amount ?? 0) + line.amount,
         tasks: [...before.tasks, ...line.tasks],
+        evening: Math.min(before.evening, line.evening),
         isNeededFirst: before.isNeededFirst || line.isNeededFirst,
       }
     : line;
@@ -99,7 +116,7 @@ function listTaken(open: readonly SuppliedTask[], sessionMin: number): SupplyLin
       worn.add(evening);
       const taken = BY_THE_EVENING.has(what) ? Number(!isWornAlready) : amount;
       return {
-        ...{ what, kind, toolKind, wantId: null, unit, leadDays },
+        ...{ what, kind, toolKind, wantId: null, want: null, unit, leadDays, evening: eveningOf[place]! },
         pot: what in POURED ? (colours[0] ?? null) : null,
         amount: kind === 'tool' ? null : taken,
         tasks: [{ id, title }],
@@ -123,7 +140,13 @@ function countEvenings(open: readonly SuppliedTask[], sessionMin: number): numbe
 }
 
 /** What is wanted is ordered before anything is stripped. */
-function listWants(parts: readonly PlanPart[], open: readonly SuppliedTask[], now: Date): SupplyLine[] {
+function listWants(
+  parts: readonly PlanPart[],
+  open: readonly SuppliedTask[],
+  now: Date,
+  sessionMin: number,
+): SupplyLine[] {
+  const eveningOf = countEvenings(open, sessionMin);
   return parts.flatMap((part) =>
     part.wants.flatMap((want): SupplyLine[] => {
       const task = open.find(({ act, of }) => act === 'get' && of.wantId === want.id);
@@ -131,6 +154,10 @@ function listWants(parts: readonly PlanPart[], open: readonly SuppliedTask[], no
       return [
         {
           what: want.dependentBits ? `${want.what} with ${want.dependentBits}` : want.what,
+          want: { by: task.method as WayToGet, isOrdered: want.state === 'ordered', dueOn: want.dueOn },
+          // It is tried on the bare metal: until then nothing waits for it.
+          evening:
+            eveningOf[open.findIndex(({ act, partKeys }) => act === 'trial-fit' && partKeys[0] === part.key)] ?? 0,
           ...{ kind: 'part', toolKind: null, wantId: want.id, pot: null, amount: null, unit: '' },
           tasks: [{ id: task.id, title: `the ${part.name.toLowerCase()}` }],
           leadDays: want.dueOn ? countDays(now, want.dueOn) : PART_LEAD_DAYS,

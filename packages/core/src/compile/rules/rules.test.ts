@@ -366,7 +366,7 @@ describe('supplies', () => {
       uses: SuppliedTask['uses'] = [{ what: 'gloves', amount: 1 }],
     ) => ({
       ...{ id: `${handsOnMin}`, act: 'strip' as const, of: {}, title: 'step', irreversible: false, watchedMin: 0 },
-      ...{ handsOnMin, passiveMin, uses, colours: [] },
+      ...{ handsOnMin, passiveMin, uses, colours: [], method: null, partKeys: [] },
     });
     const gloves = (open: readonly SuppliedTask[]) =>
       listSupplies([{ open, parts: [] }], now, 120).find((line) => line.what === 'gloves')!.amount;

@@ -1,0 +1,129 @@
+import { serviceOf, STOCK_KINDS } from '../model/stock.ts';
+import type { Supply } from '../model/supply.ts';
+import type { ToolKind } from '../model/workshop.ts';
+import { countGood, type Household, type HouseholdThing } from '../supply/coverSupplies.ts';
+import { POURED, type SupplyLine } from '../supply/listSupplies.ts';
+import { countFree } from './ledger.ts';
+import type { LackingLine } from './gatherOrders.ts';
+
+/** An open job and all it still takes. */
+export interface LackingJob {
+  readonly id: string;
+  readonly number: string;
+  readonly lines: readonly SupplyLine[];
+}
+
+/** A thing of a drawer with its mark: fewer free than that, and it is to be ordered. */
+export type MarkedThing = HouseholdThing & { readonly reorderAt: number | null };
+
+export interface WholeHousehold extends Omit<Household, 'things'> {
+  readonly things: readonly MarkedThing[];
+}
+
+/** Where something would be ordered, and what it would cost. */
+export type OrderedFrom = Pick<LackingLine, 'supplierId' | 'promisedDays' | 'unitPrice'>;
+export type FindSource = (of: Pick<LackingLine, 'thingId' | 'wantId' | 'serves'>) => OrderedFrom;
+
+const NOBODY = { thingId: null, wantId: null, serves: null, toolKind: null, jobId: null, jobNumber: null } as const;
+/** A drawer that is filled up is filled to so many times its mark. */
+const FILL_UP = 2;
+const round = (amount: number): number => Math.round(amount * 1e6) / 1e6;
+
+/**
+ * What all open jobs together lack, and what drawers lack by their marks, when what is in the house goes to whom it is needed by
+ * first. What is on its way is not ordered twice; what is wanted of donors, printed or made here is not ordered at all.
+ *
+ * @param today days since 1970: evenings are counted from it
+ */
+export function listLacking(
+  jobs: readonly LackingJob[],
+  house: WholeHousehold,
+  sourceOf: FindSource,
+  today: number,
+  now: Date,
+): LackingLine[] {
+  const asked = jobs
+    .flatMap(({ id, number, lines }) => lines.map((line) => ({ id, number, line })))
+    .sort((a, b) => a.line.evening - b.line.evening || a.number.localeCompare(b.number));
+  const pools = new Map<string, number>();
+  const poolOf = (line: SupplyLine) => {
+    const key = `${line.what} ${line.pot ?? ''}`;
+    if (!pools.has(key)) pools.set(key, countPool(line, house, now));
+    return { key, left: pools.get(key)! };
+  };
+  const tools = new Set<ToolKind>();
+  const lacking = asked.flatMap(({ id, number, line }): LackingLine[] => {
+    const { what, unit, evening } = line;
+    const common = { ...NOBODY, unit, jobId: id, jobNumber: number, neededDay: today + evening };
+    if (line.kind === 'part') {
+      const isToBuy = line.want?.by === 'buy' && !line.want.isOrdered;
+      const isComing = house.orders.some(({ wantId }) => wantId === line.wantId);
+      if (!isToBuy || isComing) return [];
+      const of = { ...common, wantId: line.wantId };
+      return [{ ...of, ...sourceOf(of), what, amount: 1, unit: 'pieces' }];
+    }
+    if (line.kind === 'tool') {
+      if (line.toolKind === null || isThere(line.toolKind, house)) return [];
+      const of = { ...common, toolKind: line.toolKind };
+      // One serves every job.
+      const amount = tools.has(line.toolKind) ? 0 : 1;
+      tools.add(line.toolKind);
+      return [{ ...of, ...sourceOf(of), what, amount, unit: 'pieces' }];
+    }
+    const held = countHeld(line, house.things, id);
+    const { key, left } = poolOf(line);
+    const wanted = Math.max(0, round((line.amount ?? 0) - held));
+    const given = Math.min(left, wanted);
+    pools.set(key, round(left - given));
+    if (given === wanted) return [];
+    const serves = what as Supply;
+    const thing = house.things.find((one) => serviceOf(one) === serves && STOCK_KINDS[one.kind].unit === unit);
+    const of = { ...common, serves, thingId: thing?.id ?? null };
+    return [{ ...of, ...sourceOf(of), what: line.pot ?? thing?.name ?? what, amount: round(wanted - given) }];
+  });
+  return [...lacking, ...listMarked(house, sourceOf, lacking)];
+}
+
+/** However it stands: what is lent comes back, what is worn is put right. */
+const isThere = (kind: ToolKind, { tools, orders }: WholeHousehold): boolean =>
+  tools.some((tool) => tool.kind === kind) || orders.some(({ toolKind }) => toolKind === kind);
+
+/** What no job holds, and what is on its way. */
+function countPool({ what, unit, pot }: SupplyLine, { things, pots, orders }: WholeHousehold, now: Date): number {
+  const coming = orders.filter(({ serves }) => serves === what).reduce((sum, { amount }) => sum + amount, 0);
+  const kind = POURED[what as Supply];
+  const here = kind
+    ? pots.filter((own) => (pot === null ? own.kind === kind : own.name === pot)).map(({ left }) => left)
+    : selectServing(what, unit, things).map((thing) =>
+        thing.isLocked ? 0 : Math.max(0, Math.min(countFree(thing.state), countGood(thing, now))),
+      );
+  return round(here.reduce((sum, amount) => sum + amount, 0) + coming);
+}
+
+const selectServing = (what: string, unit: string, things: readonly MarkedThing[]): MarkedThing[] =>
+  things.filter((thing) => serviceOf(thing) === what && STOCK_KINDS[thing.kind].unit === unit);
+
+const countHeld = ({ what, unit }: SupplyLine, things: readonly MarkedThing[], jobId: string): number =>
+  selectServing(what, unit, things).reduce(
+    (sum, { state }) => sum + (state.jobs.find((share) => share.jobId === jobId)?.reserved ?? 0),
+    0,
+  );
+
+/** Drawers under their mark, unless so much of the thing is on its way or asked for already. */
+function listMarked(
+  { things, orders }: WholeHousehold,
+  sourceOf: FindSource,
+  lacking: readonly LackingLine[],
+): LackingLine[] {
+  const sumOf = (thing: MarkedThing, lines: readonly { readonly thingId: string | null; readonly amount: number }[]) =>
+    lines.filter(({ thingId }) => thingId === thing.id).reduce((sum, { amount }) => sum + amount, 0);
+  return things.flatMap((thing): LackingLine[] => {
+    const { id, kind, name, reorderAt, state } = thing;
+    const there = countFree(state) + sumOf(thing, orders);
+    if (reorderAt === null || there >= reorderAt) return [];
+    const amount = round(FILL_UP * reorderAt - there - sumOf(thing, lacking));
+    if (amount <= 0) return [];
+    const of = { ...NOBODY, thingId: id, serves: serviceOf(thing), neededDay: null };
+    return [{ ...of, ...sourceOf(of), what: name, amount, unit: STOCK_KINDS[kind].unit }];
+  });
+}
