@@ -12,6 +12,7 @@ export const VIEWS = [
   'Copies',
   'Phone',
   'Stock',
+  'Orders',
 ] as const;
 export type View = (typeof VIEWS)[number];
 
@@ -75,16 +76,17 @@ export const NOUNS = {
   histories: { views: ['House', 'Job', 'Bench'], kept: null },
   'house-style': { views: ['House', 'Job', 'Bench'], kept: null },
   'house-choices': { views: ['House', 'Job', 'Bench'], kept: null },
-  tools: { views: ['Workshop'], kept: null },
+  tools: { views: ['Workshop', 'Job', 'Orders'], kept: null },
   vessels: { views: ['Workshop'], kept: ['name', 'material', 'lengthMm', 'widthMm', 'depthMm', 'isRound'] },
   baths: { views: ['Workshop'], kept: null },
   instruments: { views: ['Workshop'], kept: null },
-  'paint-pots': { views: ['Shelf'], kept: null },
+  'paint-pots': { views: ['Shelf', 'Job', 'Orders'], kept: null },
   'stock-things': {
-    views: ['Stock'],
+    views: ['Stock', 'Job', 'Orders'],
     kept: ['kind', 'name', 'drawer', 'sizes', 'traits', 'reorderAt', 'keepsDays', 'isLocked', 'supplierId', 'note'],
   },
-  suppliers: { views: ['Stock'], kept: ['name', 'promisedDays', 'note'] },
+  'stock-orders': { views: ['Orders', 'Stock', 'Job', 'Bench'], kept: null },
+  suppliers: { views: ['Stock', 'Orders'], kept: ['name', 'promisedDays', 'note'] },
   'paint-products': { views: ['Shelf', 'Job', 'Bench'], kept: null },
 } as const satisfies Readonly<Record<string, Noun>>;
 

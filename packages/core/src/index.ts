@@ -55,7 +55,8 @@ export type { Refusal } from './model/refusal.ts';
 export { ROOM_ORIGINS, type RoomLogEntry, type RoomOrigin } from './model/roomLog.ts';
 export { SCHOOL_KEYS, isSchoolOption, type SchoolKey, type SchoolOption } from './model/school.ts';
 export { STATIONS, STATION_LABELS, type Station } from './model/stations.ts';
-export type { Supply, Use } from './model/supply.ts';
+export { SUPPLY_NAMES, type Supply, type Use } from './model/supply.ts';
+export { QUALITIES, type OrderLine, type Quality, type StockOrder } from './model/order.ts';
 export {
   isSettled,
   type LogAct,
@@ -304,6 +305,13 @@ export type { HouseChoice } from './schools/mergeDecisions.ts';
 export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
 export { USUAL_LINE, USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
 export { planShelfImport, type ShelfImport } from './supply/planShelfImport.ts';
+export { writeOrdersCsv } from './stock/ordersCsv.ts';
+export { toDay, toIsoDay } from './stock/days.ts';
+export { expectArrival } from './stock/expectArrival.ts';
+export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gatherOrders.ts';
+export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
+export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
+export { listLacking, type OrderedFrom, type WholeHousehold } from './stock/listLacking.ts';
 export { coverSupplies, type Household, type HouseholdThing, type InHandLine } from './supply/coverSupplies.ts';
 export { listSupplies } from './supply/listSupplies.ts';
 

@@ -22,6 +22,7 @@ import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
+import { createOrderRoutes } from './modules/orders/orderRoutes.ts';
 import { createStockRoutes } from './modules/stock/stockRoutes.ts';
 import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
 import { createTimerRoutes } from './modules/timers/timerRoutes.ts';
@@ -61,6 +62,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createColourRoutes,
     createShelfRoutes,
     createStockRoutes,
+    createOrderRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

@@ -84,6 +84,7 @@ export const SUPPLIES = {
   torch: tool(),
 } as const satisfies Readonly<Record<string, SupplyFacts>>;
 export type Supply = keyof typeof SUPPLIES;
+export const SUPPLY_NAMES = Object.keys(SUPPLIES) as Supply[];
 
 /** Reads as a list at the end of a task: uses(['gel stripper', 20], ['gloves', 1]). */
 export const uses = (...list: readonly (readonly [what: Supply, amount?: number])[]): readonly Use[] =>

@@ -11,6 +11,7 @@ import { seedMixes } from './colours.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedDrawers } from './seedDrawers.ts';
 import { seedJob } from './seedJob.ts';
+import { seedOrders } from './seedOrders.ts';
 import { seedWorkshop } from './workshop.ts';
 import { MAKERS, RANGES, RESTORERS } from './world.ts';
 
@@ -23,6 +24,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     for (const note of readJobNotes()) await seedJob(manager, room.folder, note, now);
     await seedDonor(manager);
     await seedDrawers(manager, now);
+    await seedOrders(manager, now);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
   });

@@ -4,6 +4,7 @@ import * as colour from './colour.ts';
 import * as drying from './drying.ts';
 import * as house from './house.ts';
 import * as opening from './opening.ts';
+import * as order from './order.ts';
 import * as paint from './paint.ts';
 import * as photo from './photo.ts';
 import * as stock from './stock.ts';
@@ -25,4 +26,5 @@ export const ENTITIES = [
   act,
   drying,
   stock,
+  order,
 ].flatMap((room) => Object.values(room));

@@ -1,3 +1,4 @@
+import { Orders1796130000000 } from './1796130000000-Orders.ts';
 import { Drawers1796120000000 } from './1796120000000-Drawers.ts';
 import { CoatDetails1796110000000 } from './1796110000000-CoatDetails.ts';
 import { Drying1796100000000 } from './1796100000000-Drying.ts';
@@ -38,4 +39,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Drying1796100000000,
   CoatDetails1796110000000,
   Drawers1796120000000,
+  Orders1796130000000,
 ];

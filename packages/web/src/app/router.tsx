@@ -76,6 +76,10 @@ export const router = createBrowserRouter([
         path: 'drawers',
         lazy: lazyPage(() => import('../features/drawers/index.ts').then((module) => module.DrawersPage)),
       },
+      {
+        path: 'orders',
+        lazy: lazyPage(() => import('../features/orders/index.ts').then((module) => module.OrdersPage)),
+      },
       { path: 'safe', lazy: lazyPage(() => import('../features/keepsake/index.ts').then((module) => module.SafePage)) },
       { path: '*', element: <Nowhere /> },
     ],

@@ -66,7 +66,7 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
         now,
         views[0]?.facts.sessionMin ?? 0,
       ),
-      await readHousehold(manager),
+      await readHousehold(manager, now),
       { id: jobId, now },
     ),
     houseChoices: await manager.find(HouseChoiceRow),

@@ -1,8 +1,10 @@
-import { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing } from '@sardonyx/contract';
+import { ChangeOrder, ChangeSupplier, ChangeThing, CreateSupplier, CreateThing } from '@sardonyx/contract';
 import { EMPTY_STOCK, listFaults } from '@sardonyx/core';
-import { Not } from 'typeorm';
+import { IsNull, Not } from 'typeorm';
 import { StockMovementRow, StockThingRow, SupplierRow } from '../../entities/stock.ts';
+import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { refused } from '../../http/errors.ts';
+import { keepWantsInStep, letGoOfWants } from '../orders/orderedWants.ts';
 import { noJob, type RowKind } from './rowKind.ts';
 import { findRow } from './versionedRows.ts';
 
@@ -43,6 +45,25 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
   },
   {
     ...common,
+    path: 'stock-orders',
+    // The day of a want stands in its plan.
+    movesAllPlans: true,
+    what: 'This order',
+    type: StockOrderRow,
+    change: ChangeOrder,
+    check: (_, { orderedOn, promisedOn }: StockOrderRow) => {
+      if (promisedOn < orderedOn)
+        throw refused('promise', 'It cannot come before it is ordered.', { promisedOn: 'Not before it is ordered.' });
+    },
+    afterSave: keepWantsInStep,
+    checkDelete: async (manager, { id }: StockOrderRow) => {
+      if (await manager.existsBy(OrderLineRow, { orderId: id, arrivedOn: Not(IsNull()) }))
+        throw refused('logged', 'Some of it has come: it stays.');
+      await letGoOfWants(manager, id);
+    },
+  },
+  {
+    ...common,
     path: 'suppliers',
     what: 'This supplier',
     type: SupplierRow,
@@ -51,6 +72,10 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
     check: async (manager, { id, name }: SupplierRow) => {
       if (await manager.existsBy(SupplierRow, { id: Not(id), name }))
         throw refused('there', `There is a supplier “${name}” already.`, { name: 'Name this one otherwise.' });
+    },
+    checkDelete: async (manager, { id, name }: SupplierRow) => {
+      if (await manager.existsBy(StockOrderRow, { supplierId: id }))
+        throw refused('logged', `Something was ordered from ${name}: it stays.`);
     },
   },
 ];

@@ -1,5 +1,15 @@
-import { STOCK_KINDS, type Household, type HouseholdThing, type PaintProduct, type StockKind } from '@sardonyx/core';
+import {
+  expectArrival,
+  STOCK_KINDS,
+  toDay,
+  toIsoDay,
+  type Household,
+  type HouseholdThing,
+  type PaintProduct,
+  type StockKind,
+} from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
+import { readOrderBook } from '../orders/supplierWords.ts';
 import { ToolRow } from '../../entities/workshop.ts';
 
 type Stored = Pick<HouseholdThing, 'id' | 'name' | 'drawer' | 'keepsDays'> & {
@@ -10,7 +20,7 @@ type Stored = Pick<HouseholdThing, 'id' | 'name' | 'drawer' | 'keepsDays'> & {
 };
 
 /** All that plans ask for by name and is in the house. Thousands of things: the columns are read as they are stored. */
-export async function readHousehold(manager: EntityManager): Promise<Household> {
+export async function readHousehold(manager: EntityManager, now: Date): Promise<Household> {
   const things = await manager.query<Stored[]>(
     'SELECT id, kind, name, drawer, keepsDays, traits, isLocked, state FROM stock_thing',
   );
@@ -28,6 +38,23 @@ export async function readHousehold(manager: EntityManager): Promise<Household> 
       `SELECT line || ' ' || name AS name, kind, total(leftMl) AS left FROM paint_product
        LEFT JOIN paint_pot ON paint_pot.productId = paint_product.id GROUP BY paint_product.id`,
     ),
-    orders: [],
+    orders: await readComing(manager, now),
   };
+}
+
+/** What is on its way, by the day on which it is likely to come. */
+async function readComing(manager: EntityManager, now: Date): Promise<Household['orders']> {
+  const today = toDay(now.toISOString());
+  const book = await readOrderBook(manager, today);
+  return book.orders.flatMap((order) => {
+    const days = { orderedDay: toDay(order.orderedOn), promisedDay: toDay(order.promisedOn) };
+    const { likely } = expectArrival(days, book.delayOf(order.supplierId), today);
+    return book
+      .linesOf(order.id)
+      .filter(({ arrivedOn }) => arrivedOn === null)
+      .map(({ wantId, thingId, serves, toolKind, amount }) => ({
+        ...{ wantId, thingId, serves, toolKind, amount },
+        arrivesOn: toIsoDay(likely),
+      }));
+  });
 }

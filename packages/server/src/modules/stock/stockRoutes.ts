@@ -25,15 +25,12 @@ export function createStockRoutes(room: Workroom): Router {
   });
   router.post('/stock-things/:id/movements', async (request, response) => {
     const body = await validateBody(MoveStock, request.body);
-    const movement = await change(
-      room,
-      async (manager) => {
-        await assertJobIsOpen(manager, body.jobId);
-        const thing = await findRow(manager, StockThingRow, request.params.id, 'This thing');
-        return moveStock(manager, thing, body, room.now());
-      },
-      () => [],
-    );
+    // What is in hand stands in every job.
+    const movement = await change(room, async (manager) => {
+      await assertJobIsOpen(manager, body.jobId);
+      const thing = await findRow(manager, StockThingRow, request.params.id, 'This thing');
+      return moveStock(manager, thing, body, room.now());
+    });
     response.status(201).json(movement);
   });
   router.post('/stock/files', async (request, response) => {

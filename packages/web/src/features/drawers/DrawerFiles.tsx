@@ -1,6 +1,6 @@
 import type { ShelfReport, StockFile } from '@sardonyx/contract';
 import { useState } from 'react';
-import { useBringStockFileMutation } from '../../shared/api/api.ts';
+import { useBringStockFileMutation } from '../../shared/api/stockApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { FileReport } from '../../shared/form/FileReport.tsx';
 import { FilePick } from '../../shared/ui/FilePick.tsx';

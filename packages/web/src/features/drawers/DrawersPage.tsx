@@ -2,7 +2,7 @@ import type { ThingView } from '@sardonyx/contract';
 import { STOCK_KIND_NAMES } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { useGetStockQuery } from '../../shared/api/api.ts';
+import { useGetStockQuery } from '../../shared/api/stockApi.ts';
 import { DataTable } from '../../shared/ui/DataTable.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';

@@ -1,7 +1,8 @@
 import type { ThingView } from '@sardonyx/contract';
 import { MOVES, type Move } from '@sardonyx/core';
 import { useState, type FormEvent } from 'react';
-import { useGetBenchQuery, useMoveStockMutation } from '../../shared/api/api.ts';
+import { useGetBenchQuery } from '../../shared/api/api.ts';
+import { useMoveStockMutation } from '../../shared/api/stockApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { readNumber } from '../../shared/form/readNumber.ts';
 import { Field } from '../../shared/ui/Field.tsx';

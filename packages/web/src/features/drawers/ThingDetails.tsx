@@ -1,6 +1,7 @@
 import type { ThingView } from '@sardonyx/contract';
 import { useState } from 'react';
-import { useGetBenchQuery, useGetThingLogQuery } from '../../shared/api/api.ts';
+import { useGetBenchQuery } from '../../shared/api/api.ts';
+import { useGetThingLogQuery } from '../../shared/api/stockApi.ts';
 import type { AppError } from '../../shared/api/appError.ts';
 import { formatMoment } from '../../shared/dates/sayDates.ts';
 import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';

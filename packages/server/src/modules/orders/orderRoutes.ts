@@ -1,0 +1,33 @@
+import { PlaceOrder, ReceiveLine } from '@sardonyx/contract';
+import { writeOrdersCsv } from '@sardonyx/core';
+import { Router } from 'express';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { placeOrder } from './placeOrder.ts';
+import { readOrders } from './readOrders.ts';
+import { receiveLine } from './receiveLine.ts';
+
+/** What is to be ordered over all jobs, what is on its way, and what came. */
+export function createOrderRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/orders', async (_request, response) => {
+    response.json(await look(room, (manager) => readOrders(manager, room.now())));
+  });
+  router.get('/orders.csv', async (_request, response) => {
+    const { lacking, suppliers } = await look(room, (manager) => readOrders(manager, room.now()));
+    response
+      .attachment('to-order.csv')
+      .type('text/csv')
+      .send(writeOrdersCsv(lacking, (id) => suppliers.find((supplier) => supplier.id === id)?.name ?? ''));
+  });
+  router.post('/orders', async (request, response) => {
+    const body = await validateBody(PlaceOrder, request.body);
+    response.status(201).json(await change(room, (manager) => placeOrder(manager, body, room.now())));
+  });
+  router.post('/order-lines/:id/arrival', async (request, response) => {
+    const body = await validateBody(ReceiveLine, request.body);
+    const line = await change(room, (manager) => receiveLine(manager, request.params.id, body, room.now()));
+    response.status(201).json(line);
+  });
+  return router;
+}

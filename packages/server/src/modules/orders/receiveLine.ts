@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto';
+import type { ReceiveLine } from '@sardonyx/contract';
+import { EMPTY_STOCK, listTraitOptions } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
+import { StockThingRow, SupplierRow } from '../../entities/stock.ts';
+import { TaskRow } from '../../entities/work.ts';
+import { WantRow } from '../../entities/workpiece.ts';
+import { ToolRow } from '../../entities/workshop.ts';
+import { HttpError, refused } from '../../http/errors.ts';
+import { jobOfPart } from '../rows/rowKind.ts';
+import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { moveStock } from '../stock/moveStock.ts';
+import { actOnTask } from '../tasks/actOnTask.ts';
+import { changeWant } from './placeOrder.ts';
+
+/**
+ * A line has come, or never will: what is right goes into its drawer, to its want or into the workshop, with its price; what is
+ * not is wanted again.
+ */
+export async function receiveLine(
+  manager: EntityManager,
+  lineId: string,
+  body: ReceiveLine,
+  now: Date,
+): Promise<OrderLineRow> {
+  const line = await findRow(manager, OrderLineRow, lineId, 'This line');
+  if (line.arrivedOn !== null)
+    throw refused('already-done', `“${line.what}” was taken in on ${line.arrivedOn} already.`);
+  const isSent = body.quality !== 'not sent';
+  if (isSent && body.amount <= 0)
+    throw refused('no-amount', 'Say how much came; or that it was not sent.', { amount: 'A number above nothing.' });
+  const order = await findRow(manager, StockOrderRow, line.orderId, 'This order');
+  const supplier = await findRow(manager, SupplierRow, order.supplierId, 'This supplier');
+  const isGood = body.quality === 'as wanted';
+  const received = {
+    arrivedOn: now.toISOString().slice(0, 10),
+    arrivedAmount: isSent ? body.amount : 0,
+    ...{ quality: body.quality, price: body.price ?? line.price, version: line.version + 1 },
+  };
+  await manager.update(OrderLineRow, { id: line.id }, received);
+  const from = `${supplier.name}, ordered on ${order.orderedOn}`;
+  if (line.wantId !== null) await answerWant(manager, line.wantId, { isGood, from, who: body.who }, now);
+  else if (isGood && line.toolKind !== null) await hangUpTool(manager, line, from);
+  else if (isGood) await putIntoDrawer(manager, line, { body, from, supplierId: supplier.id }, now);
+  return findRow(manager, OrderLineRow, line.id, 'This line');
+}
+
+interface Came {
+  readonly isGood: boolean;
+  readonly from: string;
+  readonly who: string;
+}
+
+/** A want that is met knows where from, and its step is done; one that is not is open again. */
+async function answerWant(
+  manager: EntityManager,
+  wantId: string,
+  { isGood, from, who }: Came,
+  now: Date,
+): Promise<void> {
+  const want = await findRow(manager, WantRow, wantId, 'This want');
+  const jobId = await jobOfPart(manager, want.specimenPartId);
+  await assertJobIsOpen(manager, jobId);
+  if (!isGood) return changeWant(manager, want, { state: 'open', dueOn: null }, now);
+  await changeWant(manager, want, { state: 'solved', origin: 'bought', solution: from }, now);
+  const task = await manager
+    .createQueryBuilder(TaskRow, 'task')
+    .where("task.act = 'get' AND json_extract(task.of, '$.wantId') = :wantId", { wantId })
+    .getOne();
+  if (!task || task.state === 'done') return;
+  try {
+    await actOnTask(manager, task.id, { act: 'done', who, note: from }, now);
+  } catch (error) {
+    // What must be done before it is still open: then it is ticked by hand, as everything else.
+    if (!(error instanceof HttpError)) throw error;
+  }
+}
+
+async function hangUpTool(manager: EntityManager, line: OrderLineRow, from: string): Promise<void> {
+  const name = line.what.charAt(0).toUpperCase() + line.what.slice(1);
+  await manager.insert(ToolRow, {
+    ...{ id: randomUUID(), version: 1, name, kind: line.toolKind!, state: 'ready', note: from, holds: '' },
+  });
+}
+
+interface Put {
+  readonly body: ReceiveLine;
+  readonly from: string;
+  readonly supplierId: string;
+}
+
+async function putIntoDrawer(
+  manager: EntityManager,
+  line: OrderLineRow,
+  { body, from, supplierId }: Put,
+  now: Date,
+): Promise<void> {
+  const known = line.thingId === null ? null : await findRow(manager, StockThingRow, line.thingId, 'This thing');
+  if (!known && !body.putInto)
+    throw refused('no-place', 'It never lay in a drawer: say where it goes.', { drawer: 'Say where it goes.' });
+  const thing = known ?? (await makePlace(manager, line, body, supplierId));
+  const { amount, price, batch, who } = body;
+  const bought = { move: 'bought' as const, amount, price: price ?? line.price, batch, who, note: from, jobId: null };
+  await moveStock(manager, thing, bought, now);
+  if (line.jobId === null) return;
+  // What was sent for by one job is put by for it.
+  const fresh = await findRow(manager, StockThingRow, thing.id, 'This thing');
+  if (!fresh.isLocked)
+    await moveStock(manager, fresh, { ...bought, move: 'reserved', jobId: line.jobId, price: null, batch: '' }, now);
+}
+
+async function makePlace(
+  manager: EntityManager,
+  { serves }: OrderLineRow,
+  { putInto }: ReceiveLine,
+  supplierId: string,
+): Promise<StockThingRow> {
+  const { kind, name, drawer } = putInto!;
+  const there = await manager.findOneBy(StockThingRow, { kind, name, drawer });
+  if (there) return there;
+  const isServed = serves !== null && (listTraitOptions(kind, 'serves') ?? []).includes(serves);
+  const thing = manager.create(StockThingRow, {
+    ...{ id: randomUUID(), version: 1, kind, name, drawer, sizes: {}, traits: isServed ? { serves } : {} },
+    ...{ reorderAt: null, keepsDays: null, isLocked: false, supplierId, note: '', state: EMPTY_STOCK },
+  });
+  await manager.insert(StockThingRow, thing);
+  return thing;
+}

@@ -1,0 +1,1 @@
+export { OrdersPage } from './OrdersPage.tsx';

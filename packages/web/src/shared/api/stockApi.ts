@@ -1,0 +1,62 @@
+import type {
+  MoveStock,
+  OrdersView,
+  PlaceOrder,
+  ReceiveLine,
+  ShelfReport,
+  StockFile,
+  StockView,
+  ThingLog,
+} from '@sardonyx/contract';
+import type { Movement, OrderLine, StockOrder } from '@sardonyx/core';
+import { api } from './api.ts';
+
+/** What is in hand stands in every job, and in what is to be ordered. */
+const MOVED = ['Stock', 'Orders', 'Job'] as const;
+/** An order moves wants, and with them plans. */
+const ORDERED = [...MOVED, 'Bench', 'Workshop'] as const;
+
+const stockApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    getStock: build.query<StockView, void>({ query: () => 'stock', providesTags: ['Stock'] }),
+    getThingLog: build.query<ThingLog, string>({
+      query: (id) => `stock-things/${encodeURIComponent(id)}/movements`,
+      providesTags: ['Stock'],
+    }),
+    moveStock: build.mutation<Movement, { readonly thingId: string } & MoveStock>({
+      query: ({ thingId, ...body }) => ({
+        url: `stock-things/${encodeURIComponent(thingId)}/movements`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: MOVED,
+    }),
+    bringStockFile: build.mutation<ShelfReport, StockFile>({
+      query: (body) => ({ url: 'stock/files', method: 'POST', body }),
+      invalidatesTags: MOVED,
+    }),
+    getOrders: build.query<OrdersView, void>({ query: () => 'orders', providesTags: ['Orders'] }),
+    placeOrder: build.mutation<StockOrder, PlaceOrder>({
+      query: (body) => ({ url: 'orders', method: 'POST', body }),
+      invalidatesTags: ORDERED,
+    }),
+    receiveLine: build.mutation<OrderLine, { readonly lineId: string } & ReceiveLine>({
+      query: ({ lineId, ...body }) => ({
+        url: `order-lines/${encodeURIComponent(lineId)}/arrival`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ORDERED,
+    }),
+  }),
+});
+
+export const {
+  useGetStockQuery,
+  useGetThingLogQuery,
+  useMoveStockMutation,
+  useBringStockFileMutation,
+  useGetOrdersQuery,
+  usePlaceOrderMutation,
+  useReceiveLineMutation,
+} = stockApi;
