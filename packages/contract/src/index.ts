@@ -78,7 +78,7 @@ export {
   TurnDial,
   isOnThisMachine,
 } from './requests/workshop.ts';
-export { ChangeOrder, NewPlace, OrderedThing, PlaceOrder, ReceiveLine } from './requests/orders.ts';
+export { ChangeOrder, PlaceOrder, ReceiveLine } from './requests/orders.ts';
 export type { OrderLineView, OrdersView, OrderView, SupplierView } from './responses/orders.ts';
 export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
 export type { StockView, ThingLog, ThingView } from './responses/stock.ts';

@@ -26,7 +26,7 @@ describe('orders', () => {
     const gel = lineOf(view, 'Gel stripper')!;
     expect(gel.jobNumbers.length).greaterThan(2);
     expect(gel.thingId).not.equal(null);
-    expect(lineOf(view, '12 mm, block tread')).deep.include({ supplierId: 'tern-street', jobNumbers: [] });
+    expect(lineOf(view, 'tyre 12 mm, block tread')).deep.include({ supplierId: 'tern-street', jobNumbers: [] });
     const { lanes } = await bench.get<BenchView>('bench');
     for (const { job: own } of lanes.filter((lane) => !lane.job.signedOffAt)) {
       const { supplies } = await job(own.id);
@@ -151,7 +151,7 @@ describe('orders', () => {
   it('are written as a file, a line a thing', async () => {
     const { text } = await bench.http.get('/api/orders.csv').expect(200);
     expect(text.split('\r\n')[0]).equal('supplier,what,amount,unit,for,order_by,price');
-    expect(text).include('Tern Street Spares,"12 mm, block tread",14,pieces,,,');
+    expect(text).include('Tern Street Spares,"tyre 12 mm, block tread",14,pieces,,,');
   });
 });
 

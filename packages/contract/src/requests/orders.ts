@@ -27,7 +27,7 @@ const MOST = 1_000_000;
 const HOW_MUCH = { message: 'Say how much: a number above nothing.' };
 const PRICE = { message: 'What all of it costs: a number.' };
 
-export class OrderedThing {
+class OrderedThing {
   @IsString() @IsNotEmpty({ message: 'Say what.' }) @MaxLength(160) what!: string;
   @IsNumber({}, HOW_MUCH) @NotBelow(0.001, HOW_MUCH) @NotAbove(MOST) amount!: number;
   @IsString() @MaxLength(20) unit!: string;
@@ -58,7 +58,7 @@ export class ChangeOrder extends VersionedChange {
 }
 
 /** Where something that never lay in a drawer is put. */
-export class NewPlace {
+class NewPlace {
   @IsIn(STOCK_KIND_NAMES) kind!: StockKind;
   @IsString() @IsNotEmpty({ message: 'Name it.' }) @MaxLength(120) name!: string;
   @IsString() @MaxLength(40) drawer!: string;

@@ -3,6 +3,7 @@ import type { Supply } from '../model/supply.ts';
 import type { ToolKind } from '../model/workshop.ts';
 import { countGood, type Household, type HouseholdThing } from '../supply/coverSupplies.ts';
 import { POURED, type SupplyLine } from '../supply/listSupplies.ts';
+import { callThing } from './callThing.ts';
 import { countFree } from './ledger.ts';
 import type { LackingLine } from './gatherOrders.ts';
 
@@ -79,7 +80,9 @@ export function listLacking(
     const serves = what as Supply;
     const thing = house.things.find((one) => serviceOf(one) === serves && STOCK_KINDS[one.kind].unit === unit);
     const of = { ...common, serves, thingId: thing?.id ?? null };
-    return [{ ...of, ...sourceOf(of), what: line.pot ?? thing?.name ?? what, amount: round(wanted - given) }];
+    return [
+      { ...of, ...sourceOf(of), what: line.pot ?? (thing ? callThing(thing) : what), amount: round(wanted - given) },
+    ];
   });
   return [...lacking, ...listMarked(house, sourceOf, lacking)];
 }
@@ -118,12 +121,12 @@ function listMarked(
   const sumOf = (thing: MarkedThing, lines: readonly { readonly thingId: string | null; readonly amount: number }[]) =>
     lines.filter(({ thingId }) => thingId === thing.id).reduce((sum, { amount }) => sum + amount, 0);
   return things.flatMap((thing): LackingLine[] => {
-    const { id, kind, name, reorderAt, state } = thing;
+    const { id, kind, reorderAt, state } = thing;
     const there = countFree(state) + sumOf(thing, orders);
     if (reorderAt === null || there >= reorderAt) return [];
     const amount = round(FILL_UP * reorderAt - there - sumOf(thing, lacking));
     if (amount <= 0) return [];
     const of = { ...NOBODY, thingId: id, serves: serviceOf(thing), neededDay: null };
-    return [{ ...of, ...sourceOf(of), what: name, amount, unit: STOCK_KINDS[kind].unit }];
+    return [{ ...of, ...sourceOf(of), what: callThing(thing), amount, unit: STOCK_KINDS[kind].unit }];
   });
 }

@@ -3,7 +3,7 @@ import type { EntityManager } from 'typeorm';
 import { StockMovementRow, StockThingRow, SupplierRow } from '../entities/stock.ts';
 import { DEMO_THINGS, type DemoThing } from './drawers.ts';
 
-export const SUPPLIERS = [
+const SUPPLIERS = [
   { id: 'fennimar', name: 'Fennimar Axle', promisedDays: 7, note: 'Axles and wire, cut to length.' },
   { id: 'tern-street', name: 'Tern Street Spares', promisedDays: 5, note: '' },
   { id: 'tamsel', name: 'Tamsel Transfers', promisedDays: 10, note: 'Decals; 9 to 16 days.' },

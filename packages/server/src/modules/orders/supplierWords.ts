@@ -2,7 +2,7 @@ import type { SupplierView } from '@sardonyx/contract';
 import { learnDelay, learnQuality, predictDays, toDay, type Delay } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
-import { SupplierRow } from '../../entities/stock.ts';
+import type { SupplierRow } from '../../entities/stock.ts';
 
 export interface OrderBook {
   readonly orders: readonly StockOrderRow[];

@@ -1,4 +1,5 @@
 import type { ThingView } from '@sardonyx/contract';
+import { sayAmount as sayCounted } from '../../shared/sayAmount.ts';
 import { formatDay } from '../../shared/dates/sayDates.ts';
 import { STOCK_KINDS, type Move, type StockKind, type StockNotice } from '@sardonyx/core';
 
@@ -23,8 +24,7 @@ export const MOVE_WORDS: Readonly<Record<Move, string>> = {
 export const unitOf = (kind: StockKind): string => STOCK_KINDS[kind].unit;
 
 /** "12 pieces", "812.5 mm". */
-export const sayAmount = (amount: number, kind: StockKind): string =>
-  `${Number(amount.toFixed(2))} ${amount === 1 ? unitOf(kind).replace(/s$/, '') : unitOf(kind)}`;
+export const sayAmount = (amount: number, kind: StockKind): string => sayCounted(amount, unitOf(kind));
 
 /** "1.2 diameter, 30 length", in mm; then what is said of it in words. */
 export function sayMeasures({ sizes, traits }: Pick<ThingView, 'sizes' | 'traits'>): string {

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { formatDay } from '../../shared/dates/sayDates.ts';
 import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
+import { sayAmount } from '../../shared/sayAmount.ts';
 import { DateField } from '../../shared/ui/DateField.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { ReceiveForm } from './ReceiveForm.tsx';
-import { sayAmount } from './sayOrders.ts';
 
 interface OnItsWayProps {
   readonly orders: readonly OrderView[];

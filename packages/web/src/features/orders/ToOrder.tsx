@@ -3,13 +3,14 @@ import { toDay, toIsoDay, type GatheredLine, type SupplierOrder } from '@sardony
 import { useState, type FormEvent } from 'react';
 import { readAppError } from '../../shared/api/appError.ts';
 import { usePlaceOrderMutation } from '../../shared/api/stockApi.ts';
+import { sayAmount } from '../../shared/sayAmount.ts';
 import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { DateField } from '../../shared/ui/DateField.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
-import { count, sayAmount, sayDay, sayPrice, sayWord } from './sayOrders.ts';
+import { count, sayDay, sayPrice, sayWord } from './sayOrders.ts';
 
 interface ToOrderProps {
   readonly order: SupplierOrder;
@@ -66,7 +67,9 @@ export function ToOrder({ order, suppliers, today }: ToOrderProps) {
             `: order by ${sayDay(order.orderBy)}, so that no job waits`
           ))}
       </h3>
-      {supplier && <p className="text-note text-soft-ink">{`${supplier.name} ${sayWord(supplier)}.`}</p>}
+      {supplier && (
+        <p className="text-note text-soft-ink">{`${chosen === null ? '' : `${supplier.name}: `}${sayWord(supplier)}.`}</p>
+      )}
       <ul>
         {order.lines.map((line) => (
           <li

@@ -3,7 +3,6 @@ import { toIsoDay } from '@sardonyx/core';
 import { formatDay } from '../../shared/dates/sayDates.ts';
 
 export const count = (n: number, one: string, more = `${one}s`): string => `${n} ${n === 1 ? one : more}`;
-export const sayAmount = (amount: number, unit: string): string => `${Number(amount.toFixed(2))} ${unit}`;
 export const sayPrice = (price: number | null): string => (price === null ? 'price not known' : price.toFixed(2));
 export const sayDay = (day: number): string => formatDay(toIsoDay(day));
 
@@ -20,7 +19,7 @@ export function sayOrders({ lacking, open }: OrdersView): string {
 /** What a supplier's word is worth, and of how many orders that is known. */
 export function sayWord({ promisedDays, delay: { share, low, high, orders }, quality }: SupplierView): string {
   const days = (of: number) => Math.max(1, Math.round(promisedDays * of));
-  const takes = `says ${count(promisedDays, 'day')}, takes about ${days(share)} (${days(low)} to ${days(high)}, nine times in ten)`;
+  const takes = `Says ${count(promisedDays, 'day')}, takes about ${days(share)} (${days(low)} to ${days(high)}, nine times in ten)`;
   const known = orders === 0 ? 'nothing ordered yet: planning estimate' : `from ${count(orders, 'order')}`;
   const good =
     quality.lines === 0

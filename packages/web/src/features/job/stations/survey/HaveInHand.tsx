@@ -2,6 +2,7 @@ import type { InHandLine } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { formatDay } from '../../../../shared/dates/sayDates.ts';
 import { capitalise } from '../../../../shared/format.ts';
+import { sayAmount } from '../../../../shared/sayAmount.ts';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 import { Sign } from '../../../../shared/ui/Sign.tsx';
 import { useJob } from '../../JobContext.tsx';
@@ -55,11 +56,11 @@ function Lines({ lines }: { readonly lines: readonly InHandLine[] }) {
       {lines.map((line) => (
         <li
           key={`${line.what} ${line.pot ?? ''} ${line.wantId ?? ''}`}
-          className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 border-t border-hairline py-1"
+          className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-3 border-t border-hairline py-1"
         >
           <span>
             {capitalise(line.pot ?? line.what)}
-            {line.amount !== null && <span className="figure"> {sayAmount(line.amount, line.unit)}</span>}
+            {line.amount !== null && <span className="figure"> {sayAmount(line.amount, line.unit, 1)}</span>}
           </span>
           <Stand line={line} />
           <span className="col-span-2 text-note text-soft-ink">
@@ -75,7 +76,8 @@ function Lines({ lines }: { readonly lines: readonly InHandLine[] }) {
   );
 }
 
-const sayAmount = (amount: number, unit: string) => `${Number(amount.toFixed(1))} ${unit}`;
+/** More places than these only say that there is enough. */
+const SHOWN_PLACES = 2;
 const sayDays = (days: number) => `${days} ${days === 1 ? 'day' : 'days'} by post`;
 
 /** How one thing stands, by a sign and in words; a drawer opens by its name. */
@@ -84,30 +86,30 @@ function Stand({ line }: { readonly line: InHandLine }) {
   switch (stand) {
     case 'ready':
       return (
-        <span className="text-note text-soft-ink">
+        <span className="text-right text-note text-soft-ink">
           <Sign of="done" /> <Places line={line} />
         </span>
       );
     case 'short':
       return (
-        <span className="text-note">
-          <Sign of="warning" /> {sayAmount(lacks ?? 0, unit)} too little, <Places line={line} />; {sayDays(leadDays)}
+        <span className="text-right text-note">
+          <Sign of="warning" /> {sayAmount(lacks ?? 0, unit, 1)} too little, <Places line={line} />; {sayDays(leadDays)}
         </span>
       );
     case 'not right':
       return (
-        <span className="text-note">
+        <span className="text-right text-note">
           <Sign of="warning" /> {trouble}
         </span>
       );
     case 'ordered':
       return (
-        <span className="text-note">
+        <span className="text-right text-note">
           <Sign of="begun" /> on its way, likely on {formatDay(arrivesOn!)}
         </span>
       );
     case 'missing':
-      return <span className="text-note">not here, {sayDays(leadDays)}</span>;
+      return <span className="text-right text-note">not here, {sayDays(leadDays)}</span>;
     case 'not written down':
       return null;
   }
@@ -115,15 +117,21 @@ function Stand({ line }: { readonly line: InHandLine }) {
 
 function Places({ line: { places, kind, unit } }: { readonly line: InHandLine }) {
   if (kind === 'tool') return 'in the workshop';
-  return places.map(({ thingId, name, drawer, amount }, i) => (
-    <span key={thingId ?? name}>
-      {i > 0 && ', '}
-      {sayAmount(amount, unit)}{' '}
-      {thingId === null ? (
-        'on the shelf'
-      ) : (
-        <Link to={`/drawers?thing=${thingId}`}>{drawer ? `${name}, drawer ${drawer}` : name}</Link>
-      )}
-    </span>
-  ));
+  const more = places.length - SHOWN_PLACES;
+  return (
+    <>
+      {places.slice(0, SHOWN_PLACES).map(({ thingId, name, drawer, amount }, i) => (
+        <span key={thingId ?? name}>
+          {i > 0 && ', '}
+          {sayAmount(amount, unit, 1)}{' '}
+          {thingId === null ? (
+            'on the shelf'
+          ) : (
+            <Link to={`/drawers?thing=${thingId}`}>{drawer ? `${name}, drawer ${drawer}` : name}</Link>
+          )}
+        </span>
+      ))}
+      {more > 0 && `, and ${more} more like these`}
+    </>
+  );
 }

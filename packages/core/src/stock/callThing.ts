@@ -1,0 +1,10 @@
+import type { StockKind, StockThing } from '../model/stock.ts';
+
+/** Known by their measures: without its kind nobody knows what "4 / 1.7" is. */
+const NAMED_BY_MEASURE: ReadonlySet<StockKind> = new Set([
+  ...(['axle', 'wheel', 'tyre', 'screw', 'washer', 'rivet', 'false head', 'tube', 'gloves', 'decal', 'box'] as const),
+]);
+
+/** A thing as it is called outside its drawer: "tyre 12 mm, block tread". */
+export const callThing = ({ kind, name }: Pick<StockThing, 'kind' | 'name'>): string =>
+  NAMED_BY_MEASURE.has(kind) && !name.toLowerCase().includes(kind) ? `${kind} ${name}` : name;
