@@ -64,6 +64,7 @@ export {
   type Task,
   type TaskLink,
   type TaskLog,
+  MEASURED_OF,
   type TaskMeasure,
   type TaskNeeds,
   type TaskState,
@@ -312,6 +313,7 @@ export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gat
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
 export { listLacking, type OrderedFrom, type WholeHousehold } from './stock/listLacking.ts';
+export { checkAxle, countAxles, type AxleCheck, type AxleOffer } from './fit/checkAxle.ts';
 export { coverSupplies, type Household, type HouseholdThing, type InHandLine } from './supply/coverSupplies.ts';
 export { listSupplies } from './supply/listSupplies.ts';
 

@@ -214,7 +214,10 @@ function askGates(seed: number) {
   );
   const evidence = {
     ...{ wants, parts, areas, layers, hasColour: random() < 0.5 },
-    measures: (['length', 'diameter'] as const).filter(() => random() < 0.7).map((what) => ({ what, valueMm: 2 })),
+    measures: (['length', 'diameter', 'over the wheels'] as const)
+      .filter(() => random() < 0.7)
+      .map((what) => ({ what, valueMm: 2 })),
+    axles: { ends: 'cupped punch in a press' as const, count: 1, things: [], jobId: 'j' },
     photos: (['left', 'right', 'front', 'rear', 'top', 'base'] as const)
       .filter(() => random() < 0.6)
       .map((side) => ({ stage: pickOne(['before', 'after'] as const, random), side })),

@@ -34,7 +34,16 @@ describe('the plans of the demo as they were read and approved', () => {
       return `-- ${STATION_LABELS[station]}\n${lines.join('\n')}`;
     });
     const needed = supplies
-      .map(({ tasks: takers, ...line }) => `${Object.values(line).join(' | ')} | ${takers.length} steps`)
+      .map(({ what, pot, amount, unit, stand, lacks, leadDays, evening, isNeededFirst, places, tasks: takers }) =>
+        [
+          `${what}${pot ? ` (${pot})` : ''}`,
+          amount === null ? '' : `${amount} ${unit}`,
+          `${stand}${lacks ? `, lacks ${lacks}` : ''}`,
+          `${leadDays} days, evening ${evening}${isNeededFirst ? ', first' : ''}`,
+          `${takers.length} steps`,
+          places.map(({ name, amount: there }) => `${there} ${name}`).join('; '),
+        ].join(' | '),
+      )
       .join('\n');
     return `==== ${job.number} ${job.title}: ${job.scope}, ${job.target}\n${stations.join('\n')}\n-- Told\n${planNotices.join('\n')}\n-- Needed\n${needed}`;
   }

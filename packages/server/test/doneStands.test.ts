@@ -207,10 +207,11 @@ describe('work done is history', () => {
       const measures = [
         { what: 'length', valueMm: 31.25 },
         { what: 'diameter', valueMm: 1.6 },
+        { what: 'over the wheels', valueMm: 27.2 },
       ];
       await act(measure.id, 'done', { measures }).expect(200);
       const line = (await record('sg-05')).work.find((one) => one.task === measure.title && one.act === 'done')!;
-      expect(line.measures).deep.equal(['length 31.25 mm', 'diameter 1.6 mm']);
+      expect(line.measures).deep.equal(['length 31.25 mm', 'diameter 1.6 mm', 'over the wheels 27.2 mm']);
     });
 
     it('orders with an order, and shows what a photo step asks for', async () => {

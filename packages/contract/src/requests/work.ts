@@ -12,6 +12,7 @@ import {
   type CoatFailureKind,
   type CoatOwner,
   type LayerKind,
+  MEASURED_OF,
   type TaskMeasure,
   type TimerKind,
   type TouchTest,
@@ -52,7 +53,7 @@ export const TASK_ACTIONS = ['start', 'done', 'done otherwise', 'not needed', 't
 export type TaskAction = (typeof TASK_ACTIONS)[number];
 
 class MeasureTaken {
-  @IsIn(['length', 'diameter']) what!: TaskMeasure['what'];
+  @IsIn(MEASURED_OF) what!: TaskMeasure['what'];
   @IsNumber({}, { message: 'Give it in mm.' }) @NotBelow(0.01) @NotAbove(1000) valueMm!: number;
 }
 

@@ -1,3 +1,4 @@
+import { checkAxle, type AxleQuestion } from '../fit/checkAxle.ts';
 import type { Refusal } from '../model/refusal.ts';
 import type { Task, TaskMeasure } from '../model/task.ts';
 import type { StripPass } from '../model/workshop.ts';
@@ -5,6 +6,7 @@ import type { Photo, Want } from '../model/workpiece.ts';
 import { findMissingSides } from '../photo/findMissingSides.ts';
 import { listNames } from '../words/names.ts';
 import { listMissingCoats, type CoatEvidence } from './coatsOfTask.ts';
+import { refuseShortAxle } from './refuseShortAxle.ts';
 
 /** What there is of a specimen that can show that a step was done. */
 export interface Evidence extends CoatEvidence {
@@ -12,6 +14,8 @@ export interface Evidence extends CoatEvidence {
   readonly photos: readonly Pick<Photo, 'stage' | 'side'>[];
   readonly hasColour: boolean;
   readonly passes: readonly Pick<StripPass, 'taskId' | 'endedAt'>[];
+  /** What an axle is measured against: how its ends will be formed, how many there are, and what lies in the drawers. */
+  readonly axles: Omit<AxleQuestion, 'measures'>;
   /** Given with the act itself. */
   readonly measures: readonly TaskMeasure[];
 }
@@ -40,7 +44,7 @@ export function checkDone(task: Task, evidence: Evidence): Refusal[] {
     case 'get':
       return refuseUnsolved(evidence.wants.find((want) => want.id === task.of.wantId));
     case 'axle-in-hand':
-      return refuseUnmeasured(evidence.measures);
+      return refuseAxles(evidence);
     default:
       return [...refuseSoaking(task, evidence.passes), ...refuseUncoated(task, evidence)];
   }
@@ -106,10 +110,12 @@ function refuseUnsolved(want: Evidence['wants'][number] | undefined): Refusal[] 
     : [];
 }
 
-const AXLE_MEASURES: readonly TaskMeasure['what'][] = ['diameter', 'length'];
+const AXLE_MEASURES: readonly TaskMeasure['what'][] = ['diameter', 'length', 'over the wheels'];
 
-function refuseUnmeasured(measures: readonly TaskMeasure[]): Refusal[] {
+function refuseAxles({ measures, axles }: Pick<Evidence, 'measures' | 'axles'>): Refusal[] {
   const missing = AXLE_MEASURES.filter((what) => !measures.some((one) => one.what === what && one.valueMm > 0));
+  const check = checkAxle({ measures, ...axles });
+  if (check) return refuseShortAxle(check);
   return missing.length
     ? [{ code: 'no-measure', message: `Give the ${listNames(missing)} in mm.`, field: 'measures' }]
     : [];

@@ -41,6 +41,7 @@ export type RefusalCode =
   | 'no-colour'
   | 'no-coat'
   | 'no-measure'
+  | 'axle-short'
   | 'no-amount'
   | 'no-half'
   | 'no-job'

@@ -96,8 +96,12 @@ export const LOG_ACTS = [
 export type LogAct = (typeof LOG_ACTS)[number];
 
 /** Something measured at a step. */
+/** Of an axle: over both its tips, across, over the outer faces of the wheels as they run, and how high its heads stand. */
+export const MEASURED_OF = ['length', 'diameter', 'over the wheels', 'head'] as const;
+export type MeasuredOf = (typeof MEASURED_OF)[number];
+
 export interface TaskMeasure {
-  readonly what: 'length' | 'diameter';
+  readonly what: MeasuredOf;
   readonly valueMm: number;
 }
 

@@ -214,6 +214,7 @@ const CLEAR_POT = 'paint-lanthorn-clear-gloss';
 const AXLE_MEASURES = [
   { what: 'length', valueMm: 31.2 },
   { what: 'diameter', valueMm: 1.6 },
+  { what: 'over the wheels', valueMm: 27.2 },
 ] as const;
 
 /** Does the tasks of the stations before, and `further` of the one it stands at, in plan order; each goes into the log. */

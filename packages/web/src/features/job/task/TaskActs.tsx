@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
+import { AxleInHand } from './AxleInHand.tsx';
 import { HeldBack, type SendMore } from './HeldBack.tsx';
 import { useAct } from './useAct.ts';
 
@@ -28,7 +29,9 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
   if (task.state === 'set aside') return null;
   return (
     <div className="space-y-2">
-      {isOpen && isReady && task.act === 'axle-in-hand' && <Measures onChange={setMeasures} />}
+      {isOpen && isReady && task.act === 'axle-in-hand' && (
+        <AxleInHand task={task} measures={measures} onMeasure={setMeasures} />
+      )}
       {task.state === 'doing' && (
         <label className="block">
           <span className="text-note">Note for the record</span>
@@ -104,41 +107,6 @@ function GoOnAllTheSame({ task, message, isLoading, onSend }: GoOnProps) {
         Go on all the same: {task.title}
         <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>
       </HeldButton>
-    </div>
-  );
-}
-
-/** A measuring step ends with its measure. */
-function Measures({ onChange }: { readonly onChange: (measures: readonly TaskMeasure[]) => void }) {
-  const [typed, setTyped] = useState({ length: '', diameter: '' });
-  const set = (what: TaskMeasure['what'], text: string) => {
-    const next = { ...typed, [what]: text };
-    setTyped(next);
-    onChange(
-      (['length', 'diameter'] as const).flatMap((one) => {
-        const valueMm = Number(next[one].replace(',', '.'));
-        return next[one].trim() !== '' && valueMm > 0 ? [{ what: one, valueMm }] : [];
-      }),
-    );
-  };
-  return (
-    <div className="flex flex-wrap gap-3">
-      {(
-        [
-          ['length', 'Length over both heads, mm'],
-          ['diameter', 'Diameter, mm'],
-        ] as const
-      ).map(([what, words]) => (
-        <label key={what}>
-          <span className="block text-note">{words}</span>
-          <input
-            style={{ width: '8rem' }}
-            inputMode="decimal"
-            value={typed[what]}
-            onChange={(event) => set(what, event.target.value)}
-          />
-        </label>
-      ))}
     </div>
   );
 }

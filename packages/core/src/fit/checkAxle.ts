@@ -1,0 +1,129 @@
+import type { CastingPart } from '../model/catalogue.ts';
+import type { SchoolOption } from '../model/school.ts';
+import type { StockThing } from '../model/stock.ts';
+import type { TaskMeasure } from '../model/task.ts';
+import { countFree, type StockState } from '../stock/ledger.ts';
+import type { AxleEnd } from './axleEnds.ts';
+import { judgeAfterGrinding, type AxleAnswer } from './axleLength.ts';
+import { fitAxle, preparePlace, type AxleHead, type AxlePiece, type FittedAxle, type WheeledPlace } from './fitAxle.ts';
+import type { Reading } from './reading.ts';
+
+/** An axle of a drawer. */
+export type AxleThing = Pick<StockThing, 'id' | 'kind' | 'name' | 'drawer' | 'sizes' | 'traits' | 'isLocked'> & {
+  readonly state: StockState;
+};
+
+/** A piece that would do instead, and what is to be done to it. */
+export interface AxleOffer {
+  readonly thing: Pick<AxleThing, 'id' | 'name' | 'drawer' | 'isLocked'>;
+  readonly lengthMm: number;
+  readonly fit: FittedAxle;
+  readonly free: number;
+  /** Put by for this job already. */
+  readonly reserved: number;
+}
+
+/** Whether the axles in a model are still long enough when their ends go, and what lies in the drawers if they are not. */
+export interface AxleCheck {
+  readonly answer: AxleAnswer;
+  /** Axles that are opened. */
+  readonly count: number;
+  /** What fits, the least work and waste first; one that is kept back comes last, it has to be let go first. */
+  readonly offers: readonly AxleOffer[];
+  /** Of those that fit, put by for this job. */
+  readonly reserved: number;
+}
+
+export interface AxleQuestion {
+  readonly measures: readonly TaskMeasure[];
+  readonly ends: SchoolOption<'S5'>;
+  readonly count: number;
+  readonly things: readonly AxleThing[];
+  readonly jobId: string;
+}
+
+/** Axles of a joint, by the parts that it holds; one where the casting does not say. */
+export const countAxles = (
+  parts: readonly Pick<CastingPart, 'key' | 'role' | 'count'>[],
+  partKeys: readonly string[],
+): number =>
+  Math.max(
+    1,
+    parts.reduce((sum, { key, role, count }) => sum + (role === 'axle' && partKeys.includes(key) ? count : 0), 0),
+  );
+
+/** Calipers in a hand, mm. */
+const CALIPER_SD = 0.03;
+/** A head as it was formed, mm. */
+const HEAD_SD = 0.06;
+/** Planning estimates, by the diameter of the axle: a head, a flat, and the hole of the wheel over the axle in mm. */
+const HEAD_ACROSS = 1.75;
+const HEAD_HIGH = 0.5;
+const FLAT_LONG = 1.5;
+const BORE_OVER: Reading = { mm: 0.12, sd: 0.02 };
+/** So that the wheels run, both sides together, mm (planning estimate). */
+const CLEARANCE = 0.3;
+
+/** null until length, diameter and what is over the wheels are measured. */
+export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion): AxleCheck | null {
+  const read = (what: TaskMeasure['what']) => measures.find((one) => one.what === what && one.valueMm > 0)?.valueMm;
+  const [length, diameter, outside] = [read('length'), read('diameter'), read('over the wheels')];
+  if (length === undefined || diameter === undefined || outside === undefined) return null;
+  const headHigh = read('head') ?? HEAD_HIGH * diameter;
+  const end = endOf(ends, diameter, headHigh);
+  const place: WheeledPlace = {
+    ...{ outside: { mm: outside, sd: CALIPER_SD }, clearance: CLEARANCE, diameter, ends: [end, end] },
+    bore: { mm: diameter + BORE_OVER.mm, sd: BORE_OVER.sd },
+  };
+  const head: Reading = { mm: headHigh, sd: read('head') === undefined ? HEAD_SD : CALIPER_SD };
+  const answer = judgeAfterGrinding({ overall: { mm: length, sd: CALIPER_SD }, heads: [head, head] }, place);
+  const prepared = preparePlace(place);
+  const offers = things
+    .flatMap((thing): AxleOffer[] => {
+      const piece = toPiece(thing);
+      if (!piece) return [];
+      const free = countFree(thing.state);
+      const reserved = thing.state.jobs.find((share) => share.jobId === jobId)?.reserved ?? 0;
+      const fit = fitAxle(piece, prepared);
+      if (fit.verdict !== 'fits' || free + reserved === 0) return [];
+      const { id, name, drawer, isLocked } = thing;
+      return [{ thing: { id, name, drawer, isLocked }, lengthMm: piece.length.mm, fit, free, reserved }];
+    })
+    .sort((a, b) => Number(a.thing.isLocked) - Number(b.thing.isLocked) || a.fit.price - b.fit.price);
+  return { answer, count, offers, reserved: offers.reduce((sum, { reserved }) => sum + reserved, 0) };
+}
+
+/** How an end will hold, as the house forms them; a hub that is driven on takes no stock. */
+function endOf(ends: SchoolOption<'S5'>, diameter: number, headHeight: number): AxleEnd {
+  switch (ends) {
+    case 'crimp flat':
+      return { kind: 'crimped', bore: diameter + BORE_OVER.mm, flatLength: FLAT_LONG * diameter, isAnnealed: true };
+    case 'hub hammered on':
+    case 'none, it fits tight':
+      return { kind: 'pressed' };
+    default:
+      return { kind: 'domed', headDiameter: HEAD_ACROSS * diameter, headHeight };
+  }
+}
+
+const HEADS_OF: Readonly<Record<string, readonly [AxleHead['kind'] | null, AxleHead['kind'] | null]>> = {
+  'both bare': [null, null],
+  'one domed': ['domed', null],
+  'both domed': ['domed', 'domed'],
+  'one crimped': ['crimped', null],
+  'both crimped': ['crimped', 'crimped'],
+};
+
+/** null for what is no axle, or was never measured. */
+function toPiece({ id, kind, sizes, traits }: AxleThing): AxlePiece | null {
+  const { diameter, length, headHeight } = sizes;
+  const heads = HEADS_OF[traits.ends ?? 'both bare'];
+  if (kind !== 'axle' || diameter === undefined || length === undefined || !heads) return null;
+  const headOf = (head: AxleHead['kind'] | null): AxleHead | null =>
+    head === null ? null : { kind: head, height: { mm: headHeight ?? HEAD_HIGH * diameter, sd: HEAD_SD } };
+  return {
+    ...{ id, isStraight: true, isInDonor: false, heads: [headOf(heads[0]), headOf(heads[1])] },
+    diameter: { mm: diameter, sd: 0.01 },
+    length: { mm: length, sd: CALIPER_SD },
+  };
+}

@@ -1,0 +1,182 @@
+import {
+  checkAxle,
+  chooseOption,
+  countAxles,
+  type AxleCheck,
+  type AxleOffer,
+  type Task,
+  type TaskMeasure,
+} from '@sardonyx/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { readAppError } from '../../../shared/api/appError.ts';
+import { useGetStockQuery, useMoveStockMutation } from '../../../shared/api/stockApi.ts';
+import { readNumber } from '../../../shared/form/readNumber.ts';
+import { Field } from '../../../shared/ui/Field.tsx';
+import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { Sign } from '../../../shared/ui/Sign.tsx';
+import { useWho } from '../../../shared/ui/useWho.ts';
+import { useJob } from '../JobContext.tsx';
+
+const FIELDS: readonly (readonly [TaskMeasure['what'], string])[] = [
+  ['length', 'Length over both heads, mm'],
+  ['diameter', 'Diameter, mm'],
+  ['over the wheels', 'Over the wheels, outside, mm'],
+  ['head', 'Height of a head, mm'],
+];
+const NOTHING: Readonly<Record<string, string>> = {};
+
+interface AxleInHandProps {
+  readonly task: Task;
+  readonly measures: readonly TaskMeasure[];
+  readonly onMeasure: (measures: readonly TaskMeasure[]) => void;
+}
+
+/** Before an end is destroyed: is the axle long enough afterwards, and what lies in the drawers if it is not. */
+export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
+  const { specimen } = useJob();
+  const { data: stock } = useGetStockQuery();
+  const [typed, setTyped] = useState(NOTHING);
+  const type = (what: string, text: string) => {
+    const next = { ...typed, [what]: text };
+    setTyped(next);
+    onMeasure(
+      FIELDS.flatMap(([one]) => {
+        const valueMm = next[one]?.trim() ? readNumber(next[one]) : NaN;
+        return valueMm > 0 ? [{ what: one, valueMm }] : [];
+      }),
+    );
+  };
+  const check = checkAxle({
+    measures,
+    ends: chooseOption('S5', specimen.facts.decisions),
+    count: countAxles(specimen.casting?.parts ?? [], task.partKeys),
+    things: stock?.things ?? [],
+    jobId: task.jobId,
+  });
+  return (
+    <section aria-label="Is the axle long enough?" className="space-y-3 border border-hairline bg-sheet p-3">
+      <div className="flex flex-wrap gap-3">
+        {FIELDS.map(([what, label]) => (
+          <Field
+            key={what}
+            label={label}
+            isQuiet
+            width="13rem"
+            hint={what === 'head' ? 'Empty: half the diameter.' : undefined}
+          >
+            <input inputMode="decimal" value={typed[what] ?? ''} onChange={(event) => type(what, event.target.value)} />
+          </Field>
+        ))}
+      </div>
+      {check ? (
+        <Answer check={check} task={task} />
+      ) : (
+        <p className="text-note text-soft-ink">
+          Three measures, and it says whether the axle can be formed again when a head is ground off.
+        </p>
+      )}
+    </section>
+  );
+}
+
+const say = (mm: number): string => mm.toFixed(1);
+
+function Answer({ check, task }: { readonly check: AxleCheck; readonly task: Task }) {
+  const { answer, count, offers, reserved } = check;
+  const { decision, have, need, spare } = answer;
+  const isSettled = decision === 'yes' || reserved >= count;
+  return (
+    <div className="space-y-2" role="status">
+      <p className="font-semibold">
+        <Sign of={isSettled ? 'done' : 'warning'} /> {decision === 'yes' && 'Long enough: '}
+        {decision === 'no' && 'Too short: '}
+        {decision === 'measure again' && 'Too close to call: '}
+        {say(have.mm)} mm is left when a head is off, {say(need.mm)} {need.mm === 1 ? 'is' : 'are'} needed
+        {decision === 'measure again' && ` (± ${(1.645 * spare.sd).toFixed(2)} mm, nine times in ten)`}.
+      </p>
+      {decision !== 'yes' && (
+        <>
+          <p>
+            {reserved >= count
+              ? `${reserved} put by for this job: the old ones may go.`
+              : offers.length > 0
+                ? `This step waits until ${count === 1 ? 'one is' : `${count} are`} put by${reserved ? `, ${reserved} of them so far` : ''}.`
+                : 'Nothing in the drawers is long enough.'}{' '}
+            {offers.length === 0 && (
+              <Link to="/orders" className="underline underline-offset-4">
+                Order some first
+              </Link>
+            )}
+          </p>
+          <ul>
+            {offers.slice(0, SHOWN).map((offer) => (
+              <Offer key={offer.thing.id} offer={offer} task={task} missing={Math.max(0, count - reserved)} />
+            ))}
+          </ul>
+        </>
+      )}
+      <p className="text-note text-soft-ink">
+        Head, hole and play where they were not measured are planning estimates; calipers ± 0.05 mm.
+      </p>
+    </div>
+  );
+}
+
+const SHOWN = 4;
+
+interface OfferProps {
+  readonly offer: AxleOffer;
+  readonly task: Task;
+  readonly missing: number;
+}
+
+function Offer({ offer, task, missing }: OfferProps) {
+  const [who] = useWho();
+  const [send, { error, isLoading }] = useMoveStockMutation();
+  const { thing, free, reserved, fit } = offer;
+  const wanted = Math.min(free, missing);
+  const cut = fit.trim[0] + fit.trim[1];
+  const move = (name: 'reserved' | 'released', amount: number) =>
+    void send({
+      ...{ thingId: thing.id, move: name, amount, jobId: task.jobId, price: null, batch: '', who: who.trim() },
+      note: task.title,
+    });
+  return (
+    <li className="flex flex-wrap items-center justify-between gap-3 border-t border-hairline py-1">
+      <span>
+        <Link to={`/drawers?thing=${thing.id}`}>{thing.name}</Link>
+        {thing.drawer && `, drawer ${thing.drawer}`}: {free} free
+        {reserved > 0 && `, ${reserved} put by`}
+        <span className="block text-note text-soft-ink">
+          {cut > 0.05 ? `cut ${say(cut)} mm off` : 'nothing to cut'}
+          {fit.keeps !== null && ', its head stays'}
+          {thing.isLocked && '; one of few: let it go in its drawer first'}
+        </span>
+      </span>
+      <span className="flex gap-2">
+        {wanted > 0 && !thing.isLocked && (
+          <button
+            type="button"
+            className="plain-button"
+            disabled={isLoading || who.trim() === ''}
+            onClick={() => move('reserved', wanted)}
+          >
+            Put {wanted} by<span className="sr-only">: {thing.name}</span>
+          </button>
+        )}
+        {reserved > 0 && (
+          <button
+            type="button"
+            className="quiet-button"
+            disabled={isLoading}
+            onClick={() => move('released', reserved)}
+          >
+            Let go<span className="sr-only">: {thing.name}</span>
+          </button>
+        )}
+      </span>
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+    </li>
+  );
+}
