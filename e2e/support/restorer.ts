@@ -72,6 +72,7 @@ export async function workThrough(
     if (await line0.getByLabel('Length over both heads, mm').count()) {
       await line0.getByLabel('Length over both heads, mm').fill('31.2');
       await line0.getByLabel('Diameter, mm').fill('1,6');
+      await line0.getByLabel('Over the wheels, outside, mm').fill('27.2');
     }
     const held = taskLine(page, key).getByRole('button', { name: /^Start: / });
     if (await held.count()) {
