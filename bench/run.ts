@@ -33,6 +33,7 @@ import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
 import { stockLedgers } from './stock/ledgers.ts';
+import { stockRead } from './stock/read.ts';
 import { trustFullDisk } from './trust/fullDisk.ts';
 import { trustFuzz } from './trust/fuzz.ts';
 import { trustImport } from './trust/importStall.ts';
@@ -70,6 +71,7 @@ const topics = [
   fitAssign,
   fitMesh,
   stockLedgers,
+  stockRead,
   demo,
   door,
   trustFullDisk,

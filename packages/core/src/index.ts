@@ -546,6 +546,7 @@ export {
   STOCK_SIZES,
   STOCK_TRAITS,
   listTraitOptions,
+  SERVING_KINDS,
   type Move,
   type Movement,
   type StockKind,

@@ -95,6 +95,9 @@ const USUAL_SERVICE: Partial<Record<StockKind, Supply>> = {
   },
 };
 
+/** Kinds of which every thing is something to plans. */
+export const SERVING_KINDS = Object.keys(USUAL_SERVICE) as StockKind[];
+
 /** What plans ask for by name and such a thing can be: counted in the same unit. */
 const listServices = (thing: StockKind): Supply[] =>
   SUPPLY_NAMES.filter((what) => SUPPLIES[what].kind === 'material' && SUPPLIES[what].unit === STOCK_KINDS[thing].unit);

@@ -68,7 +68,7 @@ interface Lacking {
 
 async function listAllLacking(manager: EntityManager, { book, suppliers, today, now }: Lacking) {
   const things = await manager.find(StockThingRow);
-  const house = await readHousehold(manager, now);
+  const house = await readHousehold(manager, now, 'all');
   const lines = [...book.orders].flatMap((order) => book.linesOf(order.id).map((line) => ({ line, order })));
   /** The supplier that is written on the thing; else who sent such a thing last. */
   const sourceOf = ({ thingId, serves }: Pick<OrderLineRow, 'thingId' | 'serves'>): OrderedFrom => {

@@ -1,5 +1,6 @@
 import {
   expectArrival,
+  SERVING_KINDS,
   STOCK_KINDS,
   toDay,
   toIsoDay,
@@ -19,10 +20,17 @@ type Stored = Pick<HouseholdThing, 'id' | 'name' | 'drawer' | 'keepsDays'> & {
   readonly state: string;
 };
 
-/** All that plans ask for by name and is in the house. Thousands of things: the columns are read as they are stored. */
-export async function readHousehold(manager: EntityManager, now: Date): Promise<Household> {
+/**
+ * All that plans ask for by name and is in the house, or everything that lies there. Of thousands of things: the columns are read
+ * as they are stored.
+ */
+export async function readHousehold(
+  manager: EntityManager,
+  now: Date,
+  which: 'serving' | 'all' = 'serving',
+): Promise<Household> {
   const things = await manager.query<Stored[]>(
-    'SELECT id, kind, name, drawer, keepsDays, traits, isLocked, state FROM stock_thing',
+    `SELECT id, kind, name, drawer, keepsDays, traits, isLocked, state FROM stock_thing${which === 'all' ? '' : SERVING}`,
   );
   return {
     tools: await manager.find(ToolRow),
@@ -41,6 +49,8 @@ export async function readHousehold(manager: EntityManager, now: Date): Promise<
     orders: await readComing(manager, now),
   };
 }
+
+const SERVING = ` WHERE kind IN (${SERVING_KINDS.map((kind) => `'${kind}'`).join(', ')}) OR json_extract(traits, '$.serves') IS NOT NULL`;
 
 /** What is on its way, by the day on which it is likely to come. */
 async function readComing(manager: EntityManager, now: Date): Promise<Household['orders']> {
