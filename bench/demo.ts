@@ -18,7 +18,7 @@ export const demo: Topic = {
       benchName: '',
       isDemo: true,
       now: () => new Date('2026-11-25T18:30:00Z'),
-      sentJobs: new Map(),
+      sent: new Map(),
       log: createSilentLog(),
       trouble: null,
       clockBehind: null,

@@ -57,9 +57,7 @@ describe('Axles put by and tyres sent for', function () {
     await line.getByRole('button', { name: 'Done', exact: true }).click();
     await answer.waitFor({ state: 'detached' });
     const { things } = await sendTo<StockView>(bench.address, 'GET', 'stock');
-    const reserved = things.filter(
-      ({ kind, state }) => kind === 'axle' && state.jobs.some((share) => share.jobId === 'sg-04' && share.reserved > 0),
-    );
+    const reserved = things.filter(({ kind, held }) => kind === 'axle' && held.some(({ jobId }) => jobId === 'sg-04'));
     expect(reserved.map((thing) => thing.name)).include(name);
     const { log } = await job();
     expect(log.find(({ taskId }) => taskId === task.id)!.work.measures.map(({ what }) => what)).deep.equal([
@@ -198,7 +196,7 @@ describe('Orders on an empty bench, clumsily', function () {
     // Three came of ten: two more than its mark are still wanted.
     await page.getByRole('checkbox', { name: /gloves Nitrile 7 pairs/ }).waitFor();
     const { things } = await sendTo<StockView>(bench.address, 'GET', 'stock');
-    expect(things[0]!.state.onHand).equal(3);
+    expect(things[0]!.onHand).equal(3);
     expectNoFaults(page);
   });
 });

@@ -312,7 +312,7 @@ export { expectArrival } from './stock/expectArrival.ts';
 export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gatherOrders.ts';
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
-export { listLacking, type OrderedFrom, type WholeHousehold } from './stock/listLacking.ts';
+export { listLacking, type MarkedThing, type OrderedFrom } from './stock/listLacking.ts';
 export { checkAxle, countAxles, type AxleCheck, type AxleOffer } from './fit/checkAxle.ts';
 export { coverSupplies, type Household, type HouseholdThing, type InHandLine } from './supply/coverSupplies.ts';
 export { listSupplies } from './supply/listSupplies.ts';
@@ -559,10 +559,11 @@ export {
   appendMovement,
   checkLock,
   checkMovement,
-  countFree,
   EMPTY_STOCK,
   foldMovements,
+  sumStock,
   type StockState,
+  type StockSum,
 } from './stock/ledger.ts';
 export { drawThing } from './stock/drawThing.ts';
 export { layDrawer, type LaidThing } from './stock/layDrawer.ts';

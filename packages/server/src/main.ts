@@ -32,7 +32,7 @@ const room: Workroom = {
   benchName: config.isDemo ? BENCH_NAME : 'My bench',
   isDemo: config.isDemo,
   now,
-  sentJobs: new Map(),
+  sent: new Map(),
   log: openLog(config.folder, process.env.SARDONYX_LOG),
   trouble: null,
   clockBehind: null,

@@ -16,8 +16,8 @@ export interface Workroom {
   readonly benchName: string;
   readonly isDemo: boolean;
   readonly now: () => Date;
-  /** Job views as sent, kept until anything is written. */
-  readonly sentJobs: Map<string, Buffer>;
+  /** Answers as they were sent, by job or view, kept until anything that they show is written. */
+  readonly sent: Map<string, { readonly day: string; readonly text: Buffer }>;
   readonly log: Logger;
   /** Why the last write did not reach the disk; null since one did. */
   trouble: DiskTrouble | null;
@@ -85,8 +85,8 @@ export function change<T>(
       await makeSound(room).catch(() => undefined);
       throw error;
     } finally {
-      if (touched === 'all') room.sentJobs.clear();
-      else for (const id of touched) if (id) room.sentJobs.delete(id);
+      if (touched === 'all') room.sent.clear();
+      else for (const id of touched) if (id) room.sent.delete(id);
     }
   });
 }
@@ -99,7 +99,7 @@ export function changeAside<T>(room: Workroom, act: () => Promise<T>): Promise<T
       room.trouble = null;
       return result;
     } finally {
-      room.sentJobs.clear();
+      room.sent.clear();
     }
   });
 }

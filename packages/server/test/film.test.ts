@@ -104,7 +104,7 @@ describe('coats that dry', () => {
       ...{ stage: 'applied', seq: 9, whose: 'restorer', tempC: 19, appliedBy: who },
       appliedAt: new Date(bench.room.now().getTime() - 3_600_000).toISOString(),
     });
-    bench.room.sentJobs.clear();
+    bench.room.sent.clear();
     const opensThere = async () =>
       (await other()).film.find(({ layerId }) => layerId === 'elsewhere')!.spans.recoat.at(-1)!;
     const before = await opensThere();

@@ -110,8 +110,8 @@ describe('orders', () => {
     const putInto = { kind: 'powder', name: 'Steel wool 0000', drawer: 'F2' };
     await post(`order-lines/${own!.id}/arrival`, { ...CAME, amount: 20, price: 3, putInto }).expect(201);
     const thing = (await bench.get<StockView>('stock')).things.find(({ name }) => name === 'Steel wool 0000')!;
-    expect(thing.state).deep.include({ onHand: 20 });
-    expect(thing.state.jobs[0]).deep.include({ jobId: 'sg-05', reserved: 20 });
+    expect(thing.onHand).equal(20);
+    expect(thing.held).deep.equal([{ jobId: 'sg-05', reserved: 20 }]);
     expect(thing.traits).deep.equal({ serves });
     expect(await supply('sg-05', serves)).deep.include({ stand: 'ready', lacks: 0 });
     expect(await supply('sg-07', serves)).deep.include({ stand: 'missing' });

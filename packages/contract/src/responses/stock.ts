@@ -1,10 +1,7 @@
-import type { Movement, StockNotice, StockState, StockThing, Supplier } from '@sardonyx/core';
+import type { Movement, StockNotice, StockSum, StockThing, Supplier } from '@sardonyx/core';
 
 /** A thing with what its log leaves of it. */
-export interface ThingView extends StockThing {
-  readonly state: StockState;
-  /** In the drawer and reserved for nobody. */
-  readonly free: number;
+export interface ThingView extends StockThing, StockSum {
   readonly notices: readonly StockNotice[];
 }
 

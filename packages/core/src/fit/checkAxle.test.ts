@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { refuseShortAxle } from '../gates/refuseShortAxle.ts';
-import { foldMovements } from '../stock/ledger.ts';
+import { foldMovements, sumStock } from '../stock/ledger.ts';
 import { checkAxle, countAxles, type AxleQuestion, type AxleThing } from './checkAxle.ts';
 
 const axle = (
@@ -12,11 +12,13 @@ const axle = (
   ...{ id: `${length} ${ends}`, kind: 'axle', name: `1.2 × ${length}, ${ends}`, drawer: 'B3', isLocked: false },
   sizes: { diameter: 1.2, length, ...(ends === 'both bare' ? {} : { headHeight: 0.6 }) },
   traits: { ends },
-  state: foldMovements(
-    steps.map(([move, amount], i) => ({
-      ...{ move, amount, jobId: move === 'reserved' ? 'mine' : null, price: null, batch: '' },
-      at: `2026-01-0${i + 1}T10:00:00Z`,
-    })),
+  ...sumStock(
+    foldMovements(
+      steps.map(([move, amount], i) => ({
+        ...{ move, amount, jobId: move === 'reserved' ? 'mine' : null, price: null, batch: '' },
+        at: `2026-01-0${i + 1}T10:00:00Z`,
+      })),
+    ),
   ),
   ...over,
 });

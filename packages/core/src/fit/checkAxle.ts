@@ -2,16 +2,15 @@ import type { CastingPart } from '../model/catalogue.ts';
 import type { SchoolOption } from '../model/school.ts';
 import type { StockThing } from '../model/stock.ts';
 import type { TaskMeasure } from '../model/task.ts';
-import { countFree, type StockState } from '../stock/ledger.ts';
+import type { StockSum } from '../stock/ledger.ts';
 import type { AxleEnd } from './axleEnds.ts';
 import { judgeAfterGrinding, type AxleAnswer } from './axleLength.ts';
 import { fitAxle, preparePlace, type AxleHead, type AxlePiece, type FittedAxle, type WheeledPlace } from './fitAxle.ts';
 import type { Reading } from './reading.ts';
 
 /** An axle of a drawer. */
-export type AxleThing = Pick<StockThing, 'id' | 'kind' | 'name' | 'drawer' | 'sizes' | 'traits' | 'isLocked'> & {
-  readonly state: StockState;
-};
+export type AxleThing = Pick<StockThing, 'id' | 'kind' | 'name' | 'drawer' | 'sizes' | 'traits' | 'isLocked'> &
+  Pick<StockSum, 'free' | 'held'>;
 
 /** A piece that would do instead, and what is to be done to it. */
 export interface AxleOffer {
@@ -82,11 +81,10 @@ export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion
     .flatMap((thing): AxleOffer[] => {
       const piece = toPiece(thing);
       if (!piece) return [];
-      const free = countFree(thing.state);
-      const reserved = thing.state.jobs.find((share) => share.jobId === jobId)?.reserved ?? 0;
+      const reserved = thing.held.find((share) => share.jobId === jobId)?.reserved ?? 0;
       const fit = fitAxle(piece, prepared);
-      if (fit.verdict !== 'fits' || free + reserved === 0) return [];
-      const { id, name, drawer, isLocked } = thing;
+      if (fit.verdict !== 'fits' || thing.free + reserved === 0) return [];
+      const { id, name, drawer, isLocked, free } = thing;
       return [{ thing: { id, name, drawer, isLocked }, lengthMm: piece.length.mm, fit, free, reserved }];
     })
     .sort((a, b) => Number(a.thing.isLocked) - Number(b.thing.isLocked) || a.fit.price - b.fit.price);

@@ -42,6 +42,23 @@ const countReserved = ({ jobs }: StockState): number => round(jobs.reduce((sum, 
 /** What any job may have. */
 export const countFree = (state: StockState): number => round(state.onHand - countReserved(state));
 
+/** What is put by for a job. */
+export type HeldShare = Pick<JobShare, 'jobId' | 'reserved'>;
+
+/** A thing in short: all that is shown where thousands of them are. */
+export interface StockSum {
+  readonly onHand: number;
+  /** In the drawer and put by for nobody. */
+  readonly free: number;
+  readonly held: readonly HeldShare[];
+}
+
+export const sumStock = (state: StockState): StockSum => ({
+  onHand: state.onHand,
+  free: countFree(state),
+  held: state.jobs.flatMap(({ jobId, reserved }) => (reserved > 0 ? [{ jobId, reserved }] : [])),
+});
+
 type Step = Pick<Movement, 'move' | 'amount' | 'jobId' | 'price' | 'at' | 'batch'>;
 
 const shareOf = ({ jobs }: StockState, jobId: string | null): JobShare =>

@@ -49,7 +49,7 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
     benchName: 'Test bench',
     isDemo,
     now,
-    sentJobs: new Map(),
+    sent: new Map(),
     log: createSilentLog(),
     trouble: null,
     clockBehind: null,

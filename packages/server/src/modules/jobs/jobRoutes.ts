@@ -7,6 +7,7 @@ import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
 import { badInput, refused } from '../../http/errors.ts';
+import { sendKept } from '../../http/sendKept.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
@@ -20,14 +21,7 @@ export function createJobRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/jobs/:id', async (request, response) => {
     const { id } = request.params;
-    const sent =
-      room.sentJobs.get(id) ??
-      (await look(room, async (manager) => {
-        const text = Buffer.from(JSON.stringify(await readJobView(manager, id, room.now())));
-        room.sentJobs.set(id, text);
-        return text;
-      }));
-    response.set('Content-Type', 'application/json; charset=utf-8').end(sent);
+    await sendKept(room, response, id, (manager) => readJobView(manager, id, room.now()));
   });
   router.get('/specimens/:id', async (request, response) => {
     const view = await look(room, async (manager) =>

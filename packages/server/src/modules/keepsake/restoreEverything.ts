@@ -40,7 +40,7 @@ export function swapIn(room: Workroom, draft: string, withPhotos: boolean, isGon
       await room.source.destroy();
       await swapFolder(room.folder, planSwap(basename(draft), kept, withPhotos));
       room.source = await openDatabase(room.folder);
-      room.sentJobs.clear();
+      room.sent.clear();
       return kept;
     }),
   );

@@ -5,14 +5,13 @@ import {
   isSettled,
   listLacking,
   listSupplies,
-  STOCK_KINDS,
   toDay,
   toIsoDay,
   type OrderedFrom,
 } from '@sardonyx/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import type { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
-import { StockThingRow, SupplierRow } from '../../entities/stock.ts';
+import { SupplierRow } from '../../entities/stock.ts';
 import { JobRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import { readHousehold } from '../stock/readHousehold.ts';
@@ -67,22 +66,18 @@ interface Lacking {
 }
 
 async function listAllLacking(manager: EntityManager, { book, suppliers, today, now }: Lacking) {
-  const things = await manager.find(StockThingRow);
   const house = await readHousehold(manager, now, 'all');
+  const things = new Map(house.things.map((thing) => [thing.id, thing]));
   const lines = [...book.orders].flatMap((order) => book.linesOf(order.id).map((line) => ({ line, order })));
   /** The supplier that is written on the thing; else who sent such a thing last. */
   const sourceOf = ({ thingId, serves }: Pick<OrderLineRow, 'thingId' | 'serves'>): OrderedFrom => {
-    const thing = things.find(({ id }) => id === thingId);
+    const thing = things.get(thingId ?? '');
     const last = lines.filter(({ line }) => line.serves !== null && line.serves === serves).at(-1);
     const supplier = suppliers.find(({ id }) => id === (thing?.supplierId ?? last?.order.supplierId));
     const unitPrice = thing?.state.lots.at(-1)?.unitPrice ?? null;
     return { supplierId: supplier?.id ?? '', promisedDays: supplier?.promisedDays ?? USUAL_DAYS, unitPrice };
   };
-  const marks = new Map(things.map(({ id, reorderAt }) => [id, reorderAt]));
-  const marked = house.things
-    .filter(({ kind }) => kind in STOCK_KINDS)
-    .map((thing) => ({ ...thing, reorderAt: marks.get(thing.id) ?? null }));
-  return listLacking(await readLackingJobs(manager, now), { ...house, things: marked }, sourceOf, today, now);
+  return listLacking(await readLackingJobs(manager, now), house, sourceOf, today, now);
 }
 
 /** What every open job still takes. */

@@ -1,11 +1,10 @@
 import {
   expectArrival,
   SERVING_KINDS,
-  STOCK_KINDS,
   toDay,
   toIsoDay,
   type Household,
-  type HouseholdThing,
+  type MarkedThing,
   type PaintProduct,
   type StockKind,
 } from '@sardonyx/core';
@@ -13,7 +12,14 @@ import type { EntityManager } from 'typeorm';
 import { readOrderBook } from '../orders/supplierWords.ts';
 import { ToolRow } from '../../entities/workshop.ts';
 
-type Stored = Pick<HouseholdThing, 'id' | 'name' | 'drawer' | 'keepsDays'> & {
+/** What lies in a drawer, its mark, and who sends more of it. */
+type OwnThing = MarkedThing & { readonly supplierId: string | null };
+
+interface OwnHousehold extends Omit<Household, 'things'> {
+  readonly things: readonly OwnThing[];
+}
+
+type Stored = Pick<OwnThing, 'id' | 'name' | 'drawer' | 'keepsDays' | 'reorderAt' | 'supplierId'> & {
   readonly kind: StockKind;
   readonly traits: string;
   readonly isLocked: 0 | 1;
@@ -28,20 +34,18 @@ export async function readHousehold(
   manager: EntityManager,
   now: Date,
   which: 'serving' | 'all' = 'serving',
-): Promise<Household> {
+): Promise<OwnHousehold> {
   const things = await manager.query<Stored[]>(
-    `SELECT id, kind, name, drawer, keepsDays, traits, isLocked, state FROM stock_thing${which === 'all' ? '' : SERVING}`,
+    `SELECT id, kind, name, drawer, keepsDays, reorderAt, supplierId, traits, isLocked, state FROM stock_thing${which === 'all' ? '' : SERVING}`,
   );
   return {
     tools: await manager.find(ToolRow),
-    things: things
-      .filter(({ kind }) => kind in STOCK_KINDS)
-      .map((row) => ({
-        ...row,
-        traits: JSON.parse(row.traits) as HouseholdThing['traits'],
-        isLocked: row.isLocked === 1,
-        state: JSON.parse(row.state) as HouseholdThing['state'],
-      })),
+    things: things.map((row) => ({
+      ...row,
+      traits: JSON.parse(row.traits) as OwnThing['traits'],
+      isLocked: row.isLocked === 1,
+      state: JSON.parse(row.state) as OwnThing['state'],
+    })),
     pots: await manager.query<{ name: string; kind: PaintProduct['kind']; left: number }[]>(
       `SELECT line || ' ' || name AS name, kind, total(leftMl) AS left FROM paint_product
        LEFT JOIN paint_pot ON paint_pot.productId = paint_product.id GROUP BY paint_product.id`,

@@ -1,8 +1,10 @@
-import { MoveStock, StockFile, type StockView } from '@sardonyx/contract';
+import { MoveStock, StockFile } from '@sardonyx/contract';
 import { writeStockCsv } from '@sardonyx/core';
 import { Router } from 'express';
+import type { EntityManager } from 'typeorm';
 import { runAside } from '../../aside/runAside.ts';
-import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
+import { StockMovementRow, StockThingRow, SupplierRow } from '../../entities/stock.ts';
+import { sendKept } from '../../http/sendKept.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
@@ -14,7 +16,7 @@ import { readStock } from './readStock.ts';
 export function createStockRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/stock', async (_request, response) => {
-    response.json(await look(room, (manager) => readStock(manager, room.now())));
+    await sendKept(room, response, 'stock', (manager) => readStock(manager, room.now()));
   });
   router.get('/stock-things/:id/movements', async (request, response) => {
     const log = await look(room, async (manager) => {
@@ -38,21 +40,20 @@ export function createStockRoutes(room: Workroom): Router {
     response.json(await runAside(room, 'stock', { ...body, at: room.now().toISOString() }).ended);
   });
   router.get('/stock.csv', async (_request, response) => {
-    const stock = await look(room, (manager) => readStock(manager, room.now()));
-    response
-      .attachment('drawers.csv')
-      .type('text/csv')
-      .send(writeStockCsv(listLines(stock)));
+    const lines = await look(room, listLines);
+    response.attachment('drawers.csv').type('text/csv').send(writeStockCsv(lines));
   });
   return router;
 }
 
 /** A thing's price is that of what came last. */
-const listLines = ({ things, suppliers }: StockView) =>
-  things.map(({ state, supplierId, ...thing }) => ({
+async function listLines(manager: EntityManager) {
+  const suppliers = await manager.find(SupplierRow);
+  return (await manager.find(StockThingRow)).map(({ state, supplierId, ...thing }) => ({
     ...thing,
     amount: state.onHand,
     unitPrice: state.lots.at(-1)?.unitPrice ?? null,
     batch: state.lots.at(-1)?.batch ?? '',
     supplier: suppliers.find(({ id }) => id === supplierId)?.name ?? '',
   }));
+}

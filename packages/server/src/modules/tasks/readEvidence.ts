@@ -1,4 +1,4 @@
-import { chooseOption, countAxles, type Evidence, type TaskMeasure } from '@sardonyx/core';
+import { chooseOption, countAxles, sumStock, type Evidence, type TaskMeasure } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import { CastingPartRow } from '../../entities/catalogue.ts';
@@ -53,7 +53,10 @@ async function readAxles(
   return {
     ends: chooseOption('S5', facts.decisions),
     count: countAxles(parts, partKeys),
-    things: await manager.findBy(StockThingRow, { kind: 'axle' }),
+    things: (await manager.findBy(StockThingRow, { kind: 'axle' })).map(({ state, ...thing }) => ({
+      ...thing,
+      ...sumStock(state),
+    })),
     jobId,
   };
 }

@@ -95,7 +95,7 @@ interface ThingProps {
 }
 
 function Thing({ laid: { thing, x, y, shape }, isInHand, onChoose }: ThingProps) {
-  const amount = sayAmount(thing.state.onHand, thing.kind);
+  const amount = sayAmount(thing.onHand, thing.kind);
   const lines = wrapName(thing.name, Math.max(shape.width, NAME_MM));
   const shown = lines.join(' ');
   // Who speaks to the page says what is to be seen.

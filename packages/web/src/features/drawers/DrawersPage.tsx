@@ -129,7 +129,7 @@ const COLUMNS: readonly Column<ThingView>[] = [
     heading: 'There',
     isNumber: true,
     share: 0.7,
-    read: ({ state }) => Number(state.onHand.toFixed(2)),
+    read: ({ onHand }) => Number(onHand.toFixed(2)),
   },
   { key: 'unit', heading: 'Unit', share: 0.7, read: ({ kind }) => unitOf(kind) },
   { key: 'free', heading: 'Free', isNumber: true, share: 0.7, read: ({ free }) => Number(free.toFixed(2)) },

@@ -20,7 +20,7 @@ export function MoveForm({ thing }: { readonly thing: ThingView }) {
   const [who] = useWho();
   const { data: bench } = useGetBenchQuery();
   const [send, { error, isLoading, reset }] = useMoveStockMutation();
-  const [move, setMove] = useState<Move>(thing.state.onHand > 0 ? 'taken' : 'bought');
+  const [move, setMove] = useState<Move>(thing.onHand > 0 ? 'taken' : 'bought');
   const [fields, setFields] = useState({ amount: '', jobId: NOBODY, price: '', batch: '', note: '' });
   const jobs = (bench?.lanes ?? []).flatMap(({ job }) =>
     job.signedOffAt ? [] : [{ value: job.id, label: `${job.number} ${job.title}` }],

@@ -20,14 +20,13 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
   const dispatch = useAppDispatch();
   const { data: bench } = useGetBenchQuery();
   const numberOf = (jobId: string) => bench?.lanes.find(({ job }) => job.id === jobId)?.job.number ?? jobId;
-  const { state, kind, free } = thing;
-  const held = state.jobs.filter(({ reserved }) => reserved > 0);
+  const { onHand, held, kind, free } = thing;
   return (
     <section aria-label={thing.name} className="space-y-4 border border-strong-line bg-sheet p-4">
       <header className="space-y-1">
         <h2>{thing.name}</h2>
         <p>
-          <strong className="figure">{sayAmount(state.onHand, kind)}</strong> in {drawerOf(thing)}
+          <strong className="figure">{sayAmount(onHand, kind)}</strong> in {drawerOf(thing)}
           {held.length > 0 &&
             `; put by: ${held.map(({ jobId, reserved }) => `${sayAmount(reserved, kind)} for ${numberOf(jobId)}`).join(', ')}; ${sayAmount(free, kind)} free`}
           .
@@ -59,7 +58,7 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
           </Switch>
         </div>
         <Sizes key={`${thing.id} ${thing.version}`} thing={thing} />
-        {state.onHand === 0 && (
+        {onHand === 0 && (
           <button
             type="button"
             className="quiet-button"
