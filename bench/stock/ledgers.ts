@@ -18,7 +18,7 @@ export const stockLedgers: Topic = {
 const LOGS = 10_000;
 const ACTS = 40;
 
-type Line = Omit<Movement, 'id' | 'thingId' | 'who' | 'note'>;
+type Line = Omit<Movement, 'id' | 'thingId' | 'taskId' | 'who' | 'note'>;
 
 function measureLedgers(): Figure {
   const random = createSeededRandom(197);

@@ -81,7 +81,7 @@ function fillDrawers(folder: string): void {
     for (let i = 0; i < THINGS; i++) {
       const kind = STOCK_KIND_NAMES[i % STOCK_KIND_NAMES.length]!;
       let state = EMPTY_STOCK;
-      const lines: Omit<Movement, 'id' | 'thingId' | 'who' | 'note'>[] = [];
+      const lines: Omit<Movement, 'id' | 'thingId' | 'taskId' | 'who' | 'note'>[] = [];
       while (lines.length < LINES) {
         const move: Move = lines.length ? moves[Math.floor(random() * moves.length)]! : 'bought';
         const at = new Date(Date.UTC(2026, 0, 1) + lines.length * 86_400_000).toISOString();

@@ -55,7 +55,7 @@ export type { Refusal } from './model/refusal.ts';
 export { ROOM_ORIGINS, type RoomLogEntry, type RoomOrigin } from './model/roomLog.ts';
 export { SCHOOL_KEYS, isSchoolOption, type SchoolKey, type SchoolOption } from './model/school.ts';
 export { STATIONS, STATION_LABELS, type Station } from './model/stations.ts';
-export { SUPPLY_NAMES, type Supply, type Use } from './model/supply.ts';
+export { SUPPLY_KINDS, SUPPLY_NAMES, type Supply, type Use } from './model/supply.ts';
 export { QUALITIES, type OrderLine, type Quality, type StockOrder } from './model/order.ts';
 export {
   isSettled,
@@ -314,7 +314,16 @@ export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
 export { listLacking, type MarkedThing, type OrderedFrom } from './stock/listLacking.ts';
 export { checkAxle, countAxles, type AxleCheck, type AxleOffer } from './fit/checkAxle.ts';
-export { coverSupplies, type Household, type HouseholdThing, type InHandLine } from './supply/coverSupplies.ts';
+export type { Thread } from './model/thread.ts';
+export type { WideOption } from './fit/overDrilled.ts';
+export { checkPost, type PostCheck } from './fit/checkPost.ts';
+export {
+  countGood,
+  coverSupplies,
+  type Household,
+  type HouseholdThing,
+  type InHandLine,
+} from './supply/coverSupplies.ts';
 export { listSupplies } from './supply/listSupplies.ts';
 
 // What may start, end, be signed
@@ -549,6 +558,8 @@ export {
   SERVING_KINDS,
   type Move,
   type Movement,
+  serviceOf,
+  WHOLE_UNITS,
   type StockKind,
   type StockSizes,
   type StockThing,

@@ -163,6 +163,8 @@ export interface Movement {
   readonly amount: number;
   /** For which job, or by which; null where for none. */
   readonly jobId: string | null;
+  /** The step that took it; null where it was written by hand. */
+  readonly taskId: string | null;
   /** What all of it cost, in the house's money; null where nobody said. */
   readonly price: number | null;
   readonly batch: string;

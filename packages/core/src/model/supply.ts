@@ -84,6 +84,10 @@ export const SUPPLIES = {
   torch: tool(),
 } as const satisfies Readonly<Record<string, SupplyFacts>>;
 export type Supply = keyof typeof SUPPLIES;
+/** Whether a supply is used up or stays. */
+export const SUPPLY_KINDS = Object.fromEntries(
+  Object.entries(SUPPLIES).map(([what, { kind }]) => [what, kind]),
+) as Readonly<Record<Supply, SupplyFacts['kind']>>;
 export const SUPPLY_NAMES = Object.keys(SUPPLIES) as Supply[];
 
 /** Reads as a list at the end of a task: uses(['gel stripper', 20], ['gloves', 1]). */

@@ -96,8 +96,14 @@ export const LOG_ACTS = [
 export type LogAct = (typeof LOG_ACTS)[number];
 
 /** Something measured at a step. */
-/** Of an axle: over both its tips, across, over the outer faces of the wheels as they run, and how high its heads stand. */
-export const MEASURED_OF = ['length', 'diameter', 'over the wheels', 'head'] as const;
+/**
+ * Of an axle: over both its tips, across, over the outer faces of the wheels as they run, and how high its heads stand. Of a post:
+ * across, from its end to the face of the roof that is seen, the floor under it, and a hole that is in it already.
+ */
+export const MEASURED_OF = [
+  ...(['length', 'diameter', 'over the wheels', 'head'] as const),
+  ...(['post', 'to the roof', 'floor', 'hole'] as const),
+] as const;
 export type MeasuredOf = (typeof MEASURED_OF)[number];
 
 export interface TaskMeasure {

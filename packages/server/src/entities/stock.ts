@@ -81,6 +81,10 @@ export class StockMovementRow {
   @Column('text', { nullable: true })
   jobId!: string | null;
 
+  @Index()
+  @Column('text', { nullable: true })
+  taskId!: string | null;
+
   @Column('real', { nullable: true })
   price!: number | null;
 

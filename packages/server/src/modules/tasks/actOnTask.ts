@@ -8,6 +8,7 @@ import { badInput, refuseAll, refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { readDryTasks } from '../film/readDryTasks.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { putBackUsed } from '../stock/takeUsed.ts';
 import { assertMayStart } from './assertMayStart.ts';
 import { assertMayStrip } from './assertMayStrip.ts';
 import { finishTask } from './finishTask.ts';
@@ -85,6 +86,7 @@ const ACTS: Readonly<Record<ActOnTask['act'], Act>> = {
     await assertNothingRestsOn(manager, task);
     await assertNoCoatIsOn(manager, task);
     await setState(manager, task, 'to do');
+    await putBackUsed(manager, task, { who: body.who, now });
     await writeLog(manager, task, { act: 'taken back', who: body.who, at: now, note: body.note });
   },
   looked: async (manager, task, body, now) => {

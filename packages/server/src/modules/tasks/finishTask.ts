@@ -4,6 +4,7 @@ import { IsNull, type EntityManager } from 'typeorm';
 import type { TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, WantRow } from '../../entities/workpiece.ts';
 import { airTheRoom } from './airTheRoom.ts';
+import { takeUsed } from '../stock/takeUsed.ts';
 import { markDone } from './markDone.ts';
 import { markGun } from './markGun.ts';
 import { rinseForAll } from './rinseForAll.ts';
@@ -18,6 +19,7 @@ export async function finishTask(manager: EntityManager, task: TaskRow, doneAt: 
   if (task.act === 'take-off') await takeOff(manager, task, doneAt);
   if (task.act === 'rinse-gun') await rinseForAll(manager, task, line);
   if (task.act === 'get') await takeOrigin(manager, task);
+  await takeUsed(manager, task, { who: line.who, now: line.at });
 }
 
 async function areasOf(manager: EntityManager, task: TaskRow): Promise<AreaRow[]> {

@@ -12,8 +12,8 @@ export function createTaskRoutes(room: Workroom): Router {
     const task = await change(
       room,
       (manager) => actOnTask(manager, request.params.id, body, room.now()),
-      // What is rinsed out of the gun is out of it for other jobs as well.
-      ({ jobId, act }) => (act === 'rinse-gun' ? 'all' : [jobId]),
+      // What is rinsed out of the gun, or taken out of a drawer, is so for other jobs as well.
+      ({ jobId, act, uses }) => (act === 'rinse-gun' || act === 'close' || uses.length ? 'all' : [jobId]),
     );
     response.json(task);
   });

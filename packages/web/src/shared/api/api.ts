@@ -157,8 +157,8 @@ export const api = createApi({
       } & ActOnTask
     >({
       query: ({ id, ...body }) => ({ url: `tasks/${encodeURIComponent(id)}/acts`, method: 'POST', body }),
-      // A step may fill the gun and starts the airing of the room.
-      invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers'],
+      // A step may fill the gun, starts the airing of the room, and takes what it uses out of the drawers.
+      invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers', 'Stock', 'Orders'],
     }),
     beginPass: build.mutation<StripPass, BeginPass>({
       query: (body) => ({ url: 'passes', method: 'POST', body }),

@@ -7,24 +7,19 @@ import {
   type Task,
   type TaskMeasure,
 } from '@sardonyx/core';
-import { useState } from 'react';
 import { Link } from 'react-router';
-import { readAppError } from '../../../shared/api/appError.ts';
-import { useGetStockQuery, useMoveStockMutation } from '../../../shared/api/stockApi.ts';
-import { readNumber } from '../../../shared/form/readNumber.ts';
-import { Field } from '../../../shared/ui/Field.tsx';
-import { ErrorNote } from '../../../shared/ui/Notice.tsx';
+import { useGetStockQuery } from '../../../shared/api/stockApi.ts';
 import { Sign } from '../../../shared/ui/Sign.tsx';
-import { useWho } from '../../../shared/ui/useWho.ts';
 import { useJob } from '../JobContext.tsx';
+import { MeasureFields, type MeasureField } from './MeasureFields.tsx';
+import { PutBy } from './PutBy.tsx';
 
-const FIELDS: readonly (readonly [TaskMeasure['what'], string])[] = [
-  ['length', 'Length over both heads, mm'],
-  ['diameter', 'Diameter, mm'],
-  ['over the wheels', 'Over the wheels, outside, mm'],
-  ['head', 'Height of a head, mm'],
+const FIELDS: readonly MeasureField[] = [
+  { what: 'length', label: 'Length over both heads, mm' },
+  { what: 'diameter', label: 'Diameter, mm' },
+  { what: 'over the wheels', label: 'Over the wheels, outside, mm' },
+  { what: 'head', label: 'Height of a head, mm', hint: 'Empty: half the diameter.' },
 ];
-const NOTHING: Readonly<Record<string, string>> = {};
 
 interface AxleInHandProps {
   readonly task: Task;
@@ -36,17 +31,6 @@ interface AxleInHandProps {
 export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
   const { specimen } = useJob();
   const { data: stock } = useGetStockQuery();
-  const [typed, setTyped] = useState(NOTHING);
-  const type = (what: string, text: string) => {
-    const next = { ...typed, [what]: text };
-    setTyped(next);
-    onMeasure(
-      FIELDS.flatMap(([one]) => {
-        const valueMm = next[one]?.trim() ? readNumber(next[one]) : NaN;
-        return valueMm > 0 ? [{ what: one, valueMm }] : [];
-      }),
-    );
-  };
   const check = checkAxle({
     measures,
     ends: chooseOption('S5', specimen.facts.decisions),
@@ -56,19 +40,7 @@ export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
   });
   return (
     <section aria-label="Is the axle long enough?" className="space-y-3 border border-hairline bg-sheet p-3">
-      <div className="flex flex-wrap gap-3">
-        {FIELDS.map(([what, label]) => (
-          <Field
-            key={what}
-            label={label}
-            isQuiet
-            width="13rem"
-            hint={what === 'head' ? 'Empty: half the diameter.' : undefined}
-          >
-            <input inputMode="decimal" value={typed[what] ?? ''} onChange={(event) => type(what, event.target.value)} />
-          </Field>
-        ))}
-      </div>
+      <MeasureFields fields={FIELDS} onMeasure={onMeasure} />
       {check ? (
         <Answer check={check} task={task} />
       ) : (
@@ -132,16 +104,9 @@ interface OfferProps {
 }
 
 function Offer({ offer, task, missing }: OfferProps) {
-  const [who] = useWho();
-  const [send, { error, isLoading }] = useMoveStockMutation();
   const { thing, free, reserved, fit } = offer;
   const wanted = Math.min(free, missing);
   const cut = fit.trim[0] + fit.trim[1];
-  const move = (name: 'reserved' | 'released', amount: number) =>
-    void send({
-      ...{ thingId: thing.id, move: name, amount, jobId: task.jobId, price: null, batch: '', who: who.trim() },
-      note: task.title,
-    });
   return (
     <li className="flex flex-wrap items-center justify-between gap-3 border-t border-hairline py-1">
       <span>
@@ -154,29 +119,7 @@ function Offer({ offer, task, missing }: OfferProps) {
           {thing.isLocked && '; one of few: let it go in its drawer first'}
         </span>
       </span>
-      <span className="flex gap-2">
-        {wanted > 0 && !thing.isLocked && (
-          <button
-            type="button"
-            className="plain-button"
-            disabled={isLoading || who.trim() === ''}
-            onClick={() => move('reserved', wanted)}
-          >
-            Put {wanted} by<span className="sr-only">: {thing.name}</span>
-          </button>
-        )}
-        {reserved > 0 && (
-          <button
-            type="button"
-            className="quiet-button"
-            disabled={isLoading}
-            onClick={() => move('released', reserved)}
-          >
-            Let go<span className="sr-only">: {thing.name}</span>
-          </button>
-        )}
-      </span>
-      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+      <PutBy task={task} thing={thing} wanted={thing.isLocked ? 0 : wanted} reserved={reserved} />
     </li>
   );
 }

@@ -5,6 +5,7 @@ import { Sign } from '../../../shared/ui/Sign.tsx';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { AxleInHand } from './AxleInHand.tsx';
 import { HeldBack, type SendMore } from './HeldBack.tsx';
+import { PostInHand } from './PostInHand.tsx';
 import { useAct } from './useAct.ts';
 
 type Act = 'start' | 'done' | 'take back';
@@ -31,6 +32,9 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
     <div className="space-y-2">
       {isOpen && isReady && task.act === 'axle-in-hand' && (
         <AxleInHand task={task} measures={measures} onMeasure={setMeasures} />
+      )}
+      {isOpen && isReady && (task.act === 'tap' || task.act === 'recover-post') && (
+        <PostInHand task={task} measures={measures} onMeasure={setMeasures} />
       )}
       {task.state === 'doing' && (
         <label className="block">

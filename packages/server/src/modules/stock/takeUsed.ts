@@ -1,0 +1,99 @@
+import { countGood, serviceOf, STOCK_KINDS, SUPPLY_KINDS, WHOLE_UNITS, type Supply } from '@sardonyx/core';
+import type { EntityManager } from 'typeorm';
+import { JointRow } from '../../entities/catalogue.ts';
+import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
+import type { TaskRow } from '../../entities/work.ts';
+import { SpecimenRow } from '../../entities/workpiece.ts';
+import { moveStock } from './moveStock.ts';
+
+interface Taker {
+  readonly who: string;
+  readonly now: Date;
+}
+
+/**
+ * A step that is done took what it takes out of the drawers: what was put by for its job first, then what is free, the oldest
+ * first. What is not there is not taken, and holds nothing up; what is worn for an evening, and parts of what is counted whole,
+ * are counted by hand.
+ */
+export async function takeUsed(manager: EntityManager, task: TaskRow, taker: Taker): Promise<void> {
+  const wanted = task.uses.filter(({ what }) => SUPPLY_KINDS[what] === 'material' && what !== 'gloves');
+  if (wanted.length) {
+    const things = await manager.find(StockThingRow, { order: { id: 'ASC' } });
+    for (const { what, amount } of wanted) await takeOne(manager, task, { what, amount, things }, taker);
+  }
+  if (task.act === 'close') await takeAxles(manager, task, taker);
+}
+
+interface Wanted {
+  readonly what: Supply;
+  readonly amount: number;
+  readonly things: readonly StockThingRow[];
+}
+
+async function takeOne(
+  manager: EntityManager,
+  task: TaskRow,
+  { what, amount, things }: Wanted,
+  taker: Taker,
+): Promise<void> {
+  const heldOf = ({ state }: StockThingRow) => state.jobs.find(({ jobId }) => jobId === task.jobId)?.reserved ?? 0;
+  const serving = things
+    .filter((thing) => serviceOf(thing) === what && (heldOf(thing) > 0 || !thing.isLocked))
+    .sort((a, b) => Number(heldOf(b) > 0) - Number(heldOf(a) > 0));
+  let left = amount;
+  for (const thing of serving) {
+    const others = thing.state.jobs.reduce(
+      (sum, { jobId, reserved }) => sum + (jobId === task.jobId ? 0 : reserved),
+      0,
+    );
+    const there = Math.min(countGood(thing, taker.now), thing.state.onHand - others);
+    const taken = Math.min(left, there);
+    const isWhole = WHOLE_UNITS.has(STOCK_KINDS[thing.kind].unit);
+    if (taken <= 0 || (isWhole && !Number.isInteger(taken))) continue;
+    await take(manager, task, thing, taken, taker);
+    left -= taken;
+    if (left <= 0) return;
+  }
+}
+
+/** Axles that were put by go in when their ends are formed. */
+async function takeAxles(manager: EntityManager, task: TaskRow, taker: Taker): Promise<void> {
+  const { castingId } = await manager.findOneByOrFail(SpecimenRow, { id: task.specimenId });
+  const joint = castingId && (await manager.findOneBy(JointRow, { castingId, key: task.of.jointKey ?? '' }));
+  if (!joint || joint.kind !== 'formed axle') return;
+  for (const thing of await manager.findBy(StockThingRow, { kind: 'axle' })) {
+    const held = thing.state.jobs.find(({ jobId }) => jobId === task.jobId)?.reserved ?? 0;
+    if (held > 0) await take(manager, task, thing, held, taker);
+  }
+}
+
+async function take(
+  manager: EntityManager,
+  { id, jobId, title }: TaskRow,
+  thing: StockThingRow,
+  amount: number,
+  { who, now }: Taker,
+): Promise<void> {
+  const line = { move: 'taken' as const, amount, jobId, price: null, batch: '', who, note: title };
+  // What is kept back and was put by all the same had been let go then.
+  await moveStock(manager, { ...thing, isLocked: false }, line, now, id);
+  thing.state = (await manager.findOneByOrFail(StockThingRow, { id: thing.id })).state;
+}
+
+/** A step that is taken back puts back what it took and nobody put back since. */
+export async function putBackUsed(manager: EntityManager, { id, jobId, title }: TaskRow, taker: Taker): Promise<void> {
+  const moved = await manager.find(StockMovementRow, { where: { taskId: id }, order: { at: 'ASC', seq: 'ASC' } });
+  const out = new Map<string, number>();
+  for (const { thingId, move, amount } of moved)
+    out.set(thingId, (out.get(thingId) ?? 0) + (move === 'taken' ? amount : -amount));
+  for (const [thingId, amount] of out) {
+    if (amount <= 0) continue;
+    const thing = await manager.findOneByOrFail(StockThingRow, { id: thingId });
+    const taken = thing.state.jobs.find((share) => share.jobId === jobId)?.taken ?? 0;
+    const back = Math.min(amount, taken);
+    if (back <= 0) continue;
+    const line = { move: 'put back' as const, amount: back, jobId, price: null, batch: '', who: taker.who };
+    await moveStock(manager, thing, { ...line, note: `${title}: taken back` }, taker.now, id);
+  }
+}
