@@ -93,7 +93,7 @@ export const VIEWS: readonly View[] = [
     },
   },
   { name: 'Casting', picture: 'casting', path: '/catalogue/milk-float', ready: 'What was said of its dates' },
-  { name: 'Constructions', picture: 'constructions', path: '/catalogue/new', ready: 'Two shells and a post' },
+  { name: 'Constructions', picture: null, path: '/catalogue/new', ready: 'Two shells and a post' },
   {
     name: 'New casting',
     picture: null,
@@ -146,6 +146,7 @@ export const VIEWS: readonly View[] = [
     },
   },
   { name: 'Drawers', picture: 'drawers', path: '/drawers?drawer=B3', ready: 'Drawer B3' },
+  { name: 'Orders', picture: 'orders', path: '/orders', ready: 'Suppliers' },
   { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
   { name: 'Put on the bench', picture: null, path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },

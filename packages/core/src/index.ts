@@ -307,6 +307,8 @@ export { SCHOOLS, getSchool, type School } from './schools/schools.ts';
 export { USUAL_LINE, USUAL_THINGS, type UsualThings } from './supply/usualThings.ts';
 export { planShelfImport, type ShelfImport } from './supply/planShelfImport.ts';
 export { writeOrdersCsv } from './stock/ordersCsv.ts';
+export { callThing } from './stock/callThing.ts';
+export { LABEL_SHEET, layLabels, type Label } from './stock/layLabels.ts';
 export { toDay, toIsoDay } from './stock/days.ts';
 export { expectArrival } from './stock/expectArrival.ts';
 export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gatherOrders.ts';

@@ -22,6 +22,7 @@ import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
+import { createLabelRoutes } from './modules/labels/labelRoutes.ts';
 import { createOrderRoutes } from './modules/orders/orderRoutes.ts';
 import { createStockRoutes } from './modules/stock/stockRoutes.ts';
 import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
@@ -63,6 +64,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createShelfRoutes,
     createStockRoutes,
     createOrderRoutes,
+    createLabelRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

@@ -72,6 +72,8 @@ export class MoveStock {
   @IsIn(MOVES) move!: Move;
   @IsNumber({}, HOW_MUCH) @NotBelow(0) @NotAbove(MOST) amount!: number;
   @OrNull() @IsString() jobId!: string | null;
+  /** The step that it is put by for. */
+  @IsChangedOrNull() @IsString() taskId?: string | null;
   @OrNull() @IsNumber({}, PRICE) @NotBelow(0) @NotAbove(MOST) price!: number | null;
   @IsString() @MaxLength(80) batch!: string;
   @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;

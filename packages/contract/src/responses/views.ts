@@ -325,7 +325,7 @@ export interface TimersView {
 }
 
 export interface FoundPlace {
-  readonly kind: 'model' | 'casting' | 'part' | 'paint';
+  readonly kind: 'model' | 'casting' | 'part' | 'paint' | 'drawer';
   readonly title: string;
   readonly where: string;
   readonly path: string;

@@ -1,4 +1,5 @@
 import type { FoundPlace } from '@sardonyx/contract';
+import { callThing, type StockThing } from '@sardonyx/core';
 import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
@@ -9,7 +10,7 @@ import type { Workroom } from '../../workroom.ts';
 const MAX_PER_KIND = 6;
 const COLOURS = 'colours';
 
-/** Finds models, castings, parts and paints by name: every word typed must be in it somewhere. */
+/** Finds models, castings, parts, paints and things of drawers by name: every word typed must be in it somewhere. */
 export function createFindRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/find', async (request, response) => {
@@ -68,7 +69,22 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
       where: 'Colour lab',
       path: `/jobs/${job.id}/colour`,
     }));
-  return [models, castings, parts, colours, paints].flatMap((list) => list.slice(0, MAX_PER_KIND));
+  const things = (await findThings(manager, words)).map(({ id, kind, name, drawer }): FoundPlace => ({
+    kind: 'drawer',
+    title: callThing({ kind, name }),
+    where: drawer ? `Drawer ${drawer}` : 'In no drawer',
+    path: `/drawers?thing=${encodeURIComponent(id)}`,
+  }));
+  return [models, castings, parts, colours, paints, things].flatMap((list) => list.slice(0, MAX_PER_KIND));
+}
+
+/** Things by kind, name and drawer ("b3" finds all that lies there): no more than are shown. */
+function findThings(manager: EntityManager, words: readonly string[]) {
+  const isMatch = words.map(() => "instr(lower(kind || ' ' || name || ' drawer ' || drawer), ?) > 0").join(' AND ');
+  return manager.query<Pick<StockThing, 'id' | 'kind' | 'name' | 'drawer'>[]>(
+    `SELECT id, kind, name, drawer FROM stock_thing WHERE ${isMatch} ORDER BY kind, name, drawer LIMIT ${MAX_PER_KIND}`,
+    [...words],
+  );
 }
 
 interface FoundPart {

@@ -5,17 +5,12 @@ import type { EntityManager } from 'typeorm';
 import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
 import { refused } from '../../http/errors.ts';
 
-/**
- * Writes one line of a thing's log and what it leaves of the thing; looks again whether it may, whatever the page saw.
- *
- * @param taskId the step that moves it; null by hand
- */
+/** Writes one line of a thing's log and what it leaves of the thing; looks again whether it may, whatever the page saw. */
 export async function moveStock(
   manager: EntityManager,
   thing: StockThingRow,
   line: MoveStock,
   now: Date,
-  taskId: string | null = null,
 ): Promise<StockMovementRow> {
   const { unit } = STOCK_KINDS[thing.kind];
   const step = { ...line, at: now.toISOString() };
@@ -25,7 +20,14 @@ export async function moveStock(
       [no.code === 'no-job' || no.code === 'kept-back' ? 'jobId' : 'amount']: no.message,
     });
   const seq = (await manager.maximum(StockMovementRow, 'seq', { thingId: thing.id })) ?? 0;
-  const movement = { id: randomUUID(), thingId: thing.id, seq: seq + 1, at: now.toISOString(), taskId, ...line };
+  const movement = {
+    id: randomUUID(),
+    thingId: thing.id,
+    seq: seq + 1,
+    at: now.toISOString(),
+    ...line,
+    taskId: line.taskId ?? null,
+  };
   await manager.insert(StockMovementRow, movement);
   await manager.update(StockThingRow, { id: thing.id }, { state: appendMovement(thing.state, movement) });
   return movement;

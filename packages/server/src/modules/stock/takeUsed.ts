@@ -38,9 +38,13 @@ async function takeOne(
   taker: Taker,
 ): Promise<void> {
   const heldOf = ({ state }: StockThingRow) => state.jobs.find(({ jobId }) => jobId === task.jobId)?.reserved ?? 0;
+  const own = await manager.findBy(StockMovementRow, { taskId: task.id, move: 'reserved' });
+  // Put by at this very step, put by for its job, free.
+  const rank = (thing: StockThingRow) =>
+    heldOf(thing) === 0 ? 2 : own.some(({ thingId }) => thingId === thing.id) ? 0 : 1;
   const serving = things
     .filter((thing) => serviceOf(thing) === what && (heldOf(thing) > 0 || !thing.isLocked))
-    .sort((a, b) => Number(heldOf(b) > 0) - Number(heldOf(a) > 0));
+    .sort((a, b) => rank(a) - rank(b));
   let left = amount;
   for (const thing of serving) {
     const others = thing.state.jobs.reduce(
@@ -77,7 +81,7 @@ async function take(
 ): Promise<void> {
   const line = { move: 'taken' as const, amount, jobId, price: null, batch: '', who, note: title };
   // What is kept back and was put by all the same had been let go then.
-  await moveStock(manager, { ...thing, isLocked: false }, line, now, id);
+  await moveStock(manager, { ...thing, isLocked: false }, { ...line, taskId: id }, now);
   thing.state = (await manager.findOneByOrFail(StockThingRow, { id: thing.id })).state;
 }
 
@@ -86,7 +90,8 @@ export async function putBackUsed(manager: EntityManager, { id, jobId, title }: 
   const moved = await manager.find(StockMovementRow, { where: { taskId: id }, order: { at: 'ASC', seq: 'ASC' } });
   const out = new Map<string, number>();
   for (const { thingId, move, amount } of moved)
-    out.set(thingId, (out.get(thingId) ?? 0) + (move === 'taken' ? amount : -amount));
+    if (move === 'taken' || move === 'put back')
+      out.set(thingId, (out.get(thingId) ?? 0) + (move === 'taken' ? amount : -amount));
   for (const [thingId, amount] of out) {
     if (amount <= 0) continue;
     const thing = await manager.findOneByOrFail(StockThingRow, { id: thingId });
@@ -94,6 +99,6 @@ export async function putBackUsed(manager: EntityManager, { id, jobId, title }: 
     const back = Math.min(amount, taken);
     if (back <= 0) continue;
     const line = { move: 'put back' as const, amount: back, jobId, price: null, batch: '', who: taker.who };
-    await moveStock(manager, thing, { ...line, note: `${title}: taken back` }, taker.now, id);
+    await moveStock(manager, thing, { ...line, note: `${title}: taken back`, taskId: id }, taker.now);
   }
 }

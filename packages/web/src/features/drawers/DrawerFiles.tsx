@@ -8,6 +8,12 @@ import { TakeOutIcon } from '../../shared/ui/icons.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { useWho } from '../../shared/ui/useWho.ts';
 
+const LABELS = [
+  ['drawers', 'drawers'],
+  ['pots', 'pots'],
+  ['boxes', 'the boxes of jobs'],
+] as const;
+
 /** The drawers as CSV, out and in. What comes in is looked at before it is taken. */
 export function DrawerFiles() {
   const [who] = useWho();
@@ -31,6 +37,16 @@ export function DrawerFiles() {
         <a className="plain-button" href="/api/stock.csv" download>
           <TakeOutIcon aria-hidden size={18} /> All things as CSV
         </a>
+      </p>
+      <p className="flex flex-wrap gap-2">
+        {LABELS.map(([of, words]) => (
+          <a key={of} className="plain-button" href={`/api/labels/${of}`} download>
+            <TakeOutIcon aria-hidden size={18} /> Labels of {words}
+          </a>
+        ))}
+      </p>
+      <p className="text-note text-soft-ink">
+        PDF at true size, 63 × 24 mm: print without scaling. The code opens the drawer, pot or model on this bench.
       </p>
       <FilePick
         label="Bring in CSV"

@@ -10,6 +10,7 @@ const HEADINGS: Readonly<Record<FoundPlace['kind'], string>> = {
   casting: 'Catalogue',
   part: 'Parts',
   paint: 'Paint',
+  drawer: 'Drawers',
 };
 
 const ACTS: readonly FoundPlace[] = [
@@ -17,10 +18,12 @@ const ACTS: readonly FoundPlace[] = [
   { kind: 'casting', title: 'Add a casting of your own', where: 'Act', path: '/catalogue/new' },
   { kind: 'paint', title: 'Put a pot on the shelf', where: 'Act', path: '/shelf' },
   { kind: 'paint', title: 'Match the pot: practise mixing', where: 'Act', path: '/practice/match-the-pot' },
+  { kind: 'drawer', title: 'Order what all jobs lack', where: 'Act', path: '/orders' },
+  { kind: 'drawer', title: 'Open a drawer', where: 'Act', path: '/drawers' },
   { kind: 'paint', title: 'Save everything', where: 'Act', path: '/safe' },
 ];
 
-/** Type a few letters, press Enter: any model, casting, part, paint or act by its name. */
+/** Type a few letters, press Enter: any model, casting, part, paint, thing of a drawer or act by its name. */
 export function FindAnything({ onClose }: { readonly onClose: () => void }) {
   const navigate = useNavigate();
   const [text, setText] = useState('');
@@ -39,7 +42,7 @@ export function FindAnything({ onClose }: { readonly onClose: () => void }) {
           autoFocus
           value={text}
           onValueChange={setText}
-          placeholder="Model, casting, part, paint or act"
+          placeholder="Model, casting, part, paint, drawer or act"
         />
         <Command.List className="mt-3 max-h-96 overflow-auto">
           {asked !== '' && !isFetching && places.length + acts.length === 0 && (

@@ -29,7 +29,7 @@ export function Field({ label, error, hint, isQuiet = false, isBeside = false, w
     <div className={isBeside ? 'flex items-center gap-2' : ''} style={width ? { width, maxWidth: '100%' } : undefined}>
       <label
         htmlFor={id}
-        className={isBeside ? 'whitespace-nowrap' : isQuiet ? 'block text-note' : 'mb-1 block font-semibold'}
+        className={isBeside ? 'whitespace-nowrap' : isQuiet ? 'mb-1 block text-note' : 'mb-1 block font-semibold'}
       >
         {label}
       </label>

@@ -19,7 +19,7 @@ export function PutBy({ task, thing, wanted, reserved }: PutByProps) {
   const move = (name: 'reserved' | 'released', amount: number) =>
     void send({
       ...{ thingId: thing.id, move: name, amount, jobId: task.jobId, price: null, batch: '', who: who.trim() },
-      note: task.title,
+      ...{ taskId: task.id, note: task.title },
     });
   return (
     <span className="flex flex-wrap gap-2">
