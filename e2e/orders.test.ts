@@ -77,6 +77,13 @@ describe('Axles put by and tyres sent for', function () {
     await page.goto(`${bench.address}/orders`);
     const nobody = page.getByRole('form', { name: 'To order: Nobody is known to have these' });
     await nobody.getByRole('checkbox', { name: /tyres 1 piece/ }).waitFor();
+    // On paper: all of the list, and nothing but it.
+    await page.emulateMedia({ media: 'print' });
+    const work = page.locator('#work');
+    expect(await work.evaluate((main) => main.scrollHeight - main.clientHeight)).equal(0);
+    for (const around of ['Find', 'Print', 'Ordered: 9 lines'])
+      expect(await page.getByRole('button', { name: around, exact: true }).isVisible()).equal(false);
+    await page.emulateMedia({ media: null });
     await nobody.getByText('Say who has them.').waitFor();
     for (const box of await nobody.getByRole('checkbox').all())
       if (!(await box.locator('xpath=..').innerText()).startsWith('tyres')) await box.click();

@@ -41,25 +41,30 @@ export function Shell() {
     return () => clearTimeout(waiting);
   }, []);
   return (
-    <div className="flex h-dvh flex-col low:h-auto low:min-h-dvh">
+    <div className="flex h-dvh flex-col low:h-auto low:min-h-dvh print:block print:h-auto">
       <a href="#work" className="sr-only focus:not-sr-only focus:p-3">
         Skip to the work
       </a>
-      <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
-      <HeldUp />
-      <ClockBehind />
-      <Refusal />
+      {/* On paper only the work itself. */}
+      <div className="contents print:hidden">
+        <TopLine theme={theme} onTheme={switchTheme} onFind={open.find} onKeys={open.sheet} />
+        <HeldUp />
+        <ClockBehind />
+        <Refusal />
+      </div>
       {/* What is hidden but for screen readers is placed in it, and must not make the page itself longer. */}
       <main
         id="work"
         tabIndex={-1}
-        className="relative min-h-0 grow overflow-y-auto outline-none low:overflow-y-visible"
+        className="relative min-h-0 grow overflow-y-auto outline-none low:overflow-y-visible print:overflow-y-visible"
       >
         <Suspense fallback={<LoadingNote what="this room" />}>
           <Outlet />
         </Suspense>
       </main>
-      <ClockShelf />
+      <div className="contents print:hidden">
+        <ClockShelf />
+      </div>
       <Suspense>
         {isConflict && <ConflictDialog />}
         {hasNews && <Toasts shown={news} onClose={(id) => void dispatch(toastClosed(id))} />}

@@ -61,7 +61,7 @@ export function ToOrder({ order, suppliers, today }: ToOrderProps) {
           (order.isLate ? (
             <>
               {': '}
-              <Sign of="warning" /> a step waits for it already
+              <Sign of="warning" /> order today, or a step will wait
             </>
           ) : (
             `: order by ${sayDay(order.orderBy)}, so that no job waits`
@@ -74,14 +74,14 @@ export function ToOrder({ order, suppliers, today }: ToOrderProps) {
         {order.lines.map((line) => (
           <li
             key={keyOf(line)}
-            className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t border-hairline py-1"
+            className={`grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t border-hairline py-1 ${left.has(keyOf(line)) ? 'print:hidden' : ''}`}
           >
             <Checkbox checked={!left.has(keyOf(line))} onChange={(isIn) => choose(line, isIn)}>
               {line.what} <span className="figure">{sayAmount(line.amount, line.unit)}</span>
             </Checkbox>
             <span className="text-right text-note text-soft-ink">
               {line.jobNumbers.length ? line.jobNumbers.join(', ') : 'for the drawer'}
-              {line.orderBy !== null && (line.orderBy < toDay(today) ? ', waited for' : `, by ${sayDay(line.orderBy)}`)}
+              {line.orderBy !== null && (line.orderBy <= toDay(today) ? ', today' : `, by ${sayDay(line.orderBy)}`)}
               {line.price !== null && `, ${sayPrice(line.price)}`}
             </span>
           </li>
