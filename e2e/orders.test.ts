@@ -114,6 +114,28 @@ describe('Axles put by and tyres sent for', function () {
       .waitFor();
   });
 
+  it('a donor’s wheel set moves to the model that wants it; what no donor has is told', async () => {
+    const { page, bench } = test;
+    const view = await sendTo<JobView>(bench.address, 'GET', 'jobs/sg-07');
+    const wheels = view.specimens.flatMap(({ parts }) => parts).find(({ id }) => id === 'sg-07-2.wheels')!;
+    const lost = { version: wheels.version, state: 'missing' };
+    await sendTo(bench.address, 'PATCH', 'specimen-parts/sg-07-2.wheels', lost);
+    await page.goto(`${bench.address}/orders`);
+    const donors = page.getByRole('region', { name: 'Donors' });
+    await donors.getByText('Wheels of Scrap trolley').waitFor();
+    await donors.getByText('sound, the same part of the same casting').waitFor();
+    await donors.getByRole('link', { name: 'SG-01: a crate rack' }).waitFor();
+    await donors.getByRole('button', { name: /^Take it/ }).click();
+    await donors.getByText('Wheels of Scrap trolley').waitFor({ state: 'detached' });
+    const after = await sendTo<JobView>(bench.address, 'GET', 'jobs/sg-07');
+    const model = after.specimens.find(({ specimen }) => specimen.id === 'sg-07-2')!;
+    expect(model.parts.find(({ key }) => key === 'wheels')).deep.include({
+      id: 'donor-trolley.wheels',
+      origin: 'donor',
+    });
+    expect(model.wants.map(({ state, origin }) => `${state} ${origin}`)).include('solved donor');
+  });
+
   it('what comes wrong is wanted again; what comes right meets its want, with where it is from', async () => {
     const { page, bench } = test;
     await page.goto(`${bench.address}/orders`);

@@ -78,8 +78,8 @@ export {
   TurnDial,
   isOnThisMachine,
 } from './requests/workshop.ts';
-export { ChangeOrder, PlaceOrder, ReceiveLine } from './requests/orders.ts';
-export type { OrderLineView, OrdersView, OrderView, SupplierView } from './responses/orders.ts';
+export { ChangeOrder, PlaceOrder, ReceiveLine, TakeFromDonor } from './requests/orders.ts';
+export type { DonorOffer, DonorsView, OrderLineView, OrdersView, OrderView, SupplierView } from './responses/orders.ts';
 export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
 export type { StockView, ThingLog, ThingView } from './responses/stock.ts';
 export {

@@ -309,6 +309,7 @@ export { planShelfImport, type ShelfImport } from './supply/planShelfImport.ts';
 export { writeOrdersCsv } from './stock/ordersCsv.ts';
 export { callThing } from './stock/callThing.ts';
 export { LABEL_SHEET, layLabels, type Label } from './stock/layLabels.ts';
+export { matchDonors, type DonorMatch, type DonorPart, type PartWish } from './stock/matchDonors.ts';
 export { toDay, toIsoDay } from './stock/days.ts';
 export { expectArrival } from './stock/expectArrival.ts';
 export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gatherOrders.ts';

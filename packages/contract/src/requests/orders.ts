@@ -57,6 +57,11 @@ export class ChangeOrder extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(500) note?: string;
 }
 
+export class TakeFromDonor {
+  @IsString() partId!: string;
+  @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+}
+
 /** Where something that never lay in a drawer is put. */
 class NewPlace {
   @IsIn(STOCK_KIND_NAMES) kind!: StockKind;

@@ -1,10 +1,11 @@
-import { PlaceOrder, ReceiveLine } from '@sardonyx/contract';
+import { PlaceOrder, ReceiveLine, TakeFromDonor } from '@sardonyx/contract';
 import { writeOrdersCsv } from '@sardonyx/core';
 import { Router } from 'express';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { placeOrder } from './placeOrder.ts';
 import { readOrders } from './readOrders.ts';
+import { takeFromDonor } from './takeFromDonor.ts';
 import { receiveLine } from './receiveLine.ts';
 
 /** What is to be ordered over all jobs, what is on its way, and what came. */
@@ -28,6 +29,11 @@ export function createOrderRoutes(room: Workroom): Router {
     const body = await validateBody(ReceiveLine, request.body);
     const line = await change(room, (manager) => receiveLine(manager, request.params.id, body, room.now()));
     response.status(201).json(line);
+  });
+  router.post('/wants/:id/donor', async (request, response) => {
+    const body = await validateBody(TakeFromDonor, request.body);
+    const want = await change(room, (manager) => takeFromDonor(manager, request.params.id, body, room.now()));
+    response.status(201).json(want);
   });
   return router;
 }

@@ -16,6 +16,7 @@ import { JobRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import { readHousehold } from '../stock/readHousehold.ts';
 import { readStoredFacts } from '../tasks/recompilePlan.ts';
+import { readDonors } from './readDonors.ts';
 import { describeSupplier, readOrderBook, type OrderBook } from './supplierWords.ts';
 
 /** Where nobody says what it takes (planning estimate). */
@@ -32,6 +33,7 @@ export async function readOrders(manager: EntityManager, now: Date): Promise<Ord
   const lines = await listAllLacking(manager, { book, suppliers, today, now });
   return {
     today: toIsoDay(today),
+    donors: await readDonors(manager),
     lacking: gatherOrders(lines, book.delayOf, today),
     open: views.filter(isOpen),
     past: views.filter((view) => !isOpen(view)).reverse(),

@@ -4,16 +4,11 @@ import { EMPTY_STOCK, listTraitOptions } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { StockThingRow, SupplierRow } from '../../entities/stock.ts';
-import { TaskRow } from '../../entities/work.ts';
-import { WantRow } from '../../entities/workpiece.ts';
 import { ToolRow } from '../../entities/workshop.ts';
-import { HttpError, refused } from '../../http/errors.ts';
-import { jobOfPart } from '../rows/rowKind.ts';
-import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { moveStock } from '../stock/moveStock.ts';
-import { actOnTask } from '../tasks/actOnTask.ts';
-import { changeWant } from './placeOrder.ts';
+import { answerWant, reopenWant } from './answerWant.ts';
 
 /**
  * A line has come, or never will: what is right goes into its drawer, to its want or into the workshop, with its price; what is
@@ -41,41 +36,12 @@ export async function receiveLine(
   };
   await manager.update(OrderLineRow, { id: line.id }, received);
   const from = `${supplier.name}, ordered on ${order.orderedOn}`;
-  if (line.wantId !== null) await answerWant(manager, line.wantId, { isGood, from, who: body.who }, now);
+  if (line.wantId !== null && isGood)
+    await answerWant(manager, line.wantId, { origin: 'bought', from, who: body.who }, now);
+  else if (line.wantId !== null) await reopenWant(manager, line.wantId, now);
   else if (isGood && line.toolKind !== null) await hangUpTool(manager, line, from);
   else if (isGood) await putIntoDrawer(manager, line, { body, from, supplierId: supplier.id }, now);
   return findRow(manager, OrderLineRow, line.id, 'This line');
-}
-
-interface Came {
-  readonly isGood: boolean;
-  readonly from: string;
-  readonly who: string;
-}
-
-/** A want that is met knows where from, and its step is done; one that is not is open again. */
-async function answerWant(
-  manager: EntityManager,
-  wantId: string,
-  { isGood, from, who }: Came,
-  now: Date,
-): Promise<void> {
-  const want = await findRow(manager, WantRow, wantId, 'This want');
-  const jobId = await jobOfPart(manager, want.specimenPartId);
-  await assertJobIsOpen(manager, jobId);
-  if (!isGood) return changeWant(manager, want, { state: 'open', dueOn: null }, now);
-  await changeWant(manager, want, { state: 'solved', origin: 'bought', solution: from }, now);
-  const task = await manager
-    .createQueryBuilder(TaskRow, 'task')
-    .where("task.act = 'get' AND json_extract(task.of, '$.wantId') = :wantId", { wantId })
-    .getOne();
-  if (!task || task.state === 'done') return;
-  try {
-    await actOnTask(manager, task.id, { act: 'done', who, note: from }, now);
-  } catch (error) {
-    // What must be done before it is still open: then it is ticked by hand, as everything else.
-    if (!(error instanceof HttpError)) throw error;
-  }
 }
 
 async function hangUpTool(manager: EntityManager, line: OrderLineRow, from: string): Promise<void> {

@@ -2,6 +2,7 @@ import { useGetOrdersQuery } from '../../shared/api/stockApi.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { TakeOut } from '../../shared/ui/TakeOut.tsx';
+import { Donors } from './Donors.tsx';
 import { OnItsWay } from './OnItsWay.tsx';
 import { PastOrders } from './PastOrders.tsx';
 import { sayOrders } from './sayOrders.ts';
@@ -12,7 +13,7 @@ import { ToOrder } from './ToOrder.tsx';
 export function OrdersPage() {
   const { data, error } = useGetOrdersQuery();
   if (!data) return <Pending what="the orders" error={error} />;
-  const { lacking, open, past, suppliers, today } = data;
+  const { lacking, open, past, suppliers, donors, today } = data;
   return (
     <div className="mx-auto max-w-6xl space-y-6 p-6">
       <header className="flex flex-wrap items-center justify-between gap-3">
@@ -38,6 +39,7 @@ export function OrdersPage() {
         ))}
       </section>
       {open.length > 0 && <OnItsWay orders={open} suppliers={suppliers} />}
+      <Donors donors={donors} />
       <Suppliers suppliers={suppliers} />
       {past.length > 0 && <PastOrders orders={past} suppliers={suppliers} />}
     </div>

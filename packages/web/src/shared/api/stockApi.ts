@@ -6,9 +6,10 @@ import type {
   ShelfReport,
   StockFile,
   StockView,
+  TakeFromDonor,
   ThingLog,
 } from '@sardonyx/contract';
-import type { Movement, OrderLine, StockOrder } from '@sardonyx/core';
+import type { Movement, OrderLine, StockOrder, Want } from '@sardonyx/core';
 import { api } from './api.ts';
 
 /** What is in hand stands in every job, and in what is to be ordered. */
@@ -40,6 +41,10 @@ const stockApi = api.injectEndpoints({
       query: (body) => ({ url: 'orders', method: 'POST', body }),
       invalidatesTags: ORDERED,
     }),
+    takeFromDonor: build.mutation<Want, { readonly wantId: string } & TakeFromDonor>({
+      query: ({ wantId, ...body }) => ({ url: `wants/${encodeURIComponent(wantId)}/donor`, method: 'POST', body }),
+      invalidatesTags: ORDERED,
+    }),
     receiveLine: build.mutation<OrderLine, { readonly lineId: string } & ReceiveLine>({
       query: ({ lineId, ...body }) => ({
         url: `order-lines/${encodeURIComponent(lineId)}/arrival`,
@@ -59,4 +64,5 @@ export const {
   useGetOrdersQuery,
   usePlaceOrderMutation,
   useReceiveLineMutation,
+  useTakeFromDonorMutation,
 } = stockApi;
