@@ -164,6 +164,22 @@ describe('Axles put by and tyres sent for', function () {
     await page.getByRole('region', { name: 'What came' }).getByText('wrong').first().waitFor();
     expectNoFaults(page);
   });
+
+  it('at Close: which axle goes in, cut where; when its ends are formed it is out of its drawer', async () => {
+    const { page, bench } = test;
+    const close = await clearTheWay(page.request, bench.address, 'sg-04', ({ key }) => key === 'close:axle-ends');
+    await page.goto(`${bench.address}/jobs/sg-04/close`);
+    const line = taskLine(page, close.key);
+    await line.waitFor();
+    const axles = line.getByRole('list', { name: 'The axles that go in' });
+    if (!(await axles.isVisible())) await line.getByRole('button', { name: close.title }).click();
+    await axles.getByText(/2 × 1\.2 × 32, both bare, drawer A1: cut \d\.\d mm off/).waitFor();
+    const done = { act: 'done otherwise', who: 'Osric Bell', note: 'Formed.', goAheadBecause: 'It fits.' };
+    await sendTo(bench.address, 'POST', `tasks/${close.id}/acts`, done);
+    const { things } = await sendTo<StockView>(bench.address, 'GET', 'stock');
+    const axle = things.find(({ name }) => name === '1.2 × 32, both bare')!;
+    expect([axle.onHand, axle.held]).deep.equal([2, []]);
+  });
 });
 
 /** Orders of one's own, from nothing, by somebody who changes their mind. */

@@ -316,7 +316,7 @@ export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gat
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
 export { listLacking, type MarkedThing, type OrderedFrom } from './stock/listLacking.ts';
-export { checkAxle, countAxles, type AxleCheck, type AxleOffer } from './fit/checkAxle.ts';
+export { checkAxle, countAxles, type AxleCheck, type AxleOffer, type AxleQuestion } from './fit/checkAxle.ts';
 export type { Thread } from './model/thread.ts';
 export type { WideOption } from './fit/overDrilled.ts';
 export { checkPost, type PostCheck } from './fit/checkPost.ts';

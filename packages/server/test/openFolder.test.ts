@@ -88,7 +88,7 @@ describe('the folder of a bench', () => {
 
   it('whose database is gone or empty beside photographs is not taken for a new one', async () => {
     await photo(`${HASH}.jpg`);
-    expect(await why()).match(/1 photographs .* gone/);
+    expect(await why()).match(/^There is 1 photograph .* beside it is gone/);
     await writeFile(join(folder, DATABASE_FILE), '');
     expect(await why()).match(/empty/);
   });

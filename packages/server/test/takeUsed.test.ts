@@ -84,4 +84,25 @@ describe('what a step takes out of the drawers', () => {
     expect(after.held.some(({ jobId }) => jobId === 'sg-05')).equal(false);
     expect(after.held).deep.include({ jobId: 'sg-04', reserved: 2 });
   });
+
+  it('of axles: not one that was put by and is too short for what was measured', async () => {
+    const { manager } = bench.room.source;
+    const close = await manager.findOneByOrFail(TaskRow, { jobId: 'sg-05', key: 'close:axle-ends' });
+    const measure = await task('sg-05', ({ act: name }) => name === 'axle-in-hand');
+    const [short, long] = [await thing('1.2 × 22, both bare'), await thing('1.2 × 32, both bare')];
+    for (const { id } of [short, long]) {
+      const reserve = { move: 'reserved', amount: 2, jobId: 'sg-05', price: null, batch: '', who: 'Nell', note: '' };
+      await bench.http.post(`/api/stock-things/${id}/movements`).send(reserve).expect(201);
+    }
+    const measures = [
+      { what: 'length', valueMm: 29 },
+      { what: 'diameter', valueMm: 1.2 },
+      { what: 'over the wheels', valueMm: 27.4 },
+    ];
+    await act(measure.id, 'done', { measures, ...ALL_THE_SAME }).expect(200);
+    await takeUsed(manager, close, { who: 'Nell', now: bench.room.now() });
+    bench.room.sent.clear();
+    expect((await thing('1.2 × 22, both bare')).held).deep.equal([{ jobId: 'sg-05', reserved: 2 }]);
+    expect((await thing('1.2 × 32, both bare')).onHand).equal(long.onHand - 2);
+  });
 });

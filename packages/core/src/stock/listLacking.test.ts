@@ -87,7 +87,17 @@ describe('what all jobs lack', () => {
   it('one tool serves every job; one that is lent is there', () => {
     const press = line('press with a cupped punch', { kind: 'tool', toolKind: 'press', amount: null, unit: '' });
     const jobs = [job('a', press), job('b', press)];
-    expect(lack(jobs, {}).map(({ amount, jobNumber }) => [jobNumber, amount])).deep.equal([
+    const drill = {
+      id: 'd',
+      version: 1,
+      name: 'Drill',
+      kind: 'drill' as const,
+      state: 'ready' as const,
+      note: '',
+      holds: '',
+    };
+    expect(lack(jobs, {}), 'a workshop that nobody wrote down').deep.equal([]);
+    expect(lack(jobs, { tools: [drill] }).map(({ amount, jobNumber }) => [jobNumber, amount])).deep.equal([
       ['A', 1],
       ['B', 0],
     ]);

@@ -64,7 +64,8 @@ export function listLacking(
       return [{ ...of, ...sourceOf(of), what, amount: 1, unit: 'pieces' }];
     }
     if (line.kind === 'tool') {
-      if (line.toolKind === null || isThere(line.toolKind, house)) return [];
+      // A workshop that nobody wrote down is not an empty one.
+      if (line.toolKind === null || house.tools.length === 0 || isThere(line.toolKind, house)) return [];
       const of = { ...common, toolKind: line.toolKind };
       // One serves every job.
       const amount = tools.has(line.toolKind) ? 0 : 1;

@@ -61,6 +61,7 @@ describe('what is in hand', () => {
     expect(cover(press, { tools: [tool('lent')] })).deep.include({ stand: 'not right', trouble: 'Arbor press: lent' });
     expect(cover(press, { tools: [tool('ready', 'drill')] })).deep.include({ stand: 'missing', leadDays: 3 });
     expect(cover({ ...press, toolKind: null }, { tools: [tool('ready')] }).stand).equal('not written down');
+    expect(cover(press, { tools: [] }).stand, 'a workshop that nobody wrote down').equal('not written down');
   });
 
   it('of materials: what is free and what this job holds, not what another does', () => {

@@ -90,7 +90,8 @@ export function coverSupplies(
 const NOTHING = { places: [], lacks: null, trouble: '', arrivesOn: null } as const;
 
 function coverTool(line: SupplyLine, { tools, orders }: Household, now: Date): InHandLine {
-  if (line.toolKind === null) return { ...line, ...NOTHING, stand: 'not written down' };
+  // Who wrote no tool down at all has some all the same: nobody restores with bare hands.
+  if (line.toolKind === null || tools.length === 0) return { ...line, ...NOTHING, stand: 'not written down' };
   const own = tools.filter(({ kind }) => kind === line.toolKind);
   // A gun that is dirty is here: cleaning it is a step of its own.
   const good = own.find(({ state }) => state === 'ready') ?? own.find(({ state }) => state === 'needs cleaning');

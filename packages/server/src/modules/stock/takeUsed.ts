@@ -1,9 +1,19 @@
-import { countGood, serviceOf, STOCK_KINDS, SUPPLY_KINDS, WHOLE_UNITS, type Supply } from '@sardonyx/core';
+import {
+  checkAxle,
+  countGood,
+  serviceOf,
+  STOCK_KINDS,
+  SUPPLY_KINDS,
+  WHOLE_UNITS,
+  type AxleQuestion,
+  type Supply,
+} from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { JointRow } from '../../entities/catalogue.ts';
 import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
-import type { TaskRow } from '../../entities/work.ts';
+import { TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
+import { readAxles } from '../tasks/readEvidence.ts';
 import { moveStock } from './moveStock.ts';
 
 interface Taker {
@@ -61,15 +71,37 @@ async function takeOne(
   }
 }
 
-/** Axles that were put by go in when their ends are formed. */
+/** Axles that were put by go in when their ends are formed: of those that fit, by what was measured before the old ones went. */
 async function takeAxles(manager: EntityManager, task: TaskRow, taker: Taker): Promise<void> {
   const { castingId } = await manager.findOneByOrFail(SpecimenRow, { id: task.specimenId });
   const joint = castingId && (await manager.findOneBy(JointRow, { castingId, key: task.of.jointKey ?? '' }));
   if (!joint || joint.kind !== 'formed axle') return;
-  for (const thing of await manager.findBy(StockThingRow, { kind: 'axle' })) {
-    const held = thing.state.jobs.find(({ jobId }) => jobId === task.jobId)?.reserved ?? 0;
-    if (held > 0) await take(manager, task, thing, held, taker);
+  const axles = await readAxles(manager, task);
+  const fitting = await findFitting(manager, task, axles);
+  for (const { id, held } of axles.things) {
+    const own = held.find(({ jobId }) => jobId === task.jobId)?.reserved ?? 0;
+    if (own === 0 || (fitting && !fitting.has(id))) continue;
+    const thing = await manager.findOneByOrFail(StockThingRow, { id });
+    await take(manager, task, thing, Math.min(own, axles.count), taker);
   }
+}
+
+/** Ids of axles that fit; null where nobody measured: then whatever was put by is what goes in. */
+async function findFitting(
+  manager: EntityManager,
+  { specimenId, of }: TaskRow,
+  axles: Omit<AxleQuestion, 'measures'>,
+): Promise<ReadonlySet<string> | null> {
+  const measured = await manager.findOneBy(TaskRow, {
+    specimenId,
+    act: 'axle-in-hand',
+    key: `axle-in-hand:${of.jointKey}`,
+  });
+  const log =
+    measured &&
+    (await manager.find(TaskLogRow, { where: { taskId: measured.id, act: 'done' }, order: { seq: 'ASC' } }));
+  const check = log?.length ? checkAxle({ ...axles, measures: log.at(-1)!.work.measures }) : null;
+  return check && new Set(check.offers.map(({ thing }) => thing.id));
 }
 
 async function take(

@@ -42,7 +42,7 @@ const withoutAxles = (jobId: string): Evidence['axles'] => ({
 });
 
 /** How the ends will be formed, how many axles the joint holds, and what lies in the drawers. */
-async function readAxles(
+export async function readAxles(
   manager: EntityManager,
   { jobId, specimenId, partKeys }: Pick<TaskRow, 'jobId' | 'specimenId' | 'partKeys'>,
 ): Promise<Evidence['axles']> {

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
+import { AxleAtClose } from './AxleAtClose.tsx';
 import { AxleInHand } from './AxleInHand.tsx';
 import { HeldBack, type SendMore } from './HeldBack.tsx';
 import { PostInHand } from './PostInHand.tsx';
@@ -36,6 +37,7 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
       {isOpen && isReady && (task.act === 'tap' || task.act === 'recover-post') && (
         <PostInHand task={task} measures={measures} onMeasure={setMeasures} />
       )}
+      {isOpen && isReady && task.act === 'close' && <AxleAtClose task={task} />}
       {task.state === 'doing' && (
         <label className="block">
           <span className="text-note">Note for the record</span>
