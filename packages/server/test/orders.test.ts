@@ -1,5 +1,6 @@
 import type { BenchView, ErrorBody, JobView, OrdersView, OrderView, StockView } from '@sardonyx/contract';
 import { expect } from 'chai';
+import { JobRow } from '../src/entities/work.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const ORDER = { orderedOn: '2026-11-25', promisedOn: '2026-11-30', note: '' };
@@ -134,6 +135,18 @@ describe('orders', () => {
     const [past] = (await orders()).past;
     await bench.http.delete(`/api/stock-orders/${past!.id}`).expect(422);
     await bench.http.delete('/api/suppliers/tern-street').expect(422);
+  });
+
+  it('what comes for a job that is signed off since goes into a drawer', async () => {
+    const line = { ...NOBODY, what: 'a roof rack', amount: 1, unit: 'pieces', jobId: 'sg-02', price: 2 };
+    await post('orders', { ...ORDER, supplierId: 'tern-street', lines: [line] }).expect(201);
+    await bench.room.source.manager.update(JobRow, { id: 'sg-02' }, { signedOffAt: '2026-12-01T10:00:00Z' });
+    const [own] = findOrder((await orders()).open, 'a roof rack').lines;
+    expect(own).deep.include({ wantId: null, jobNumber: null });
+    const putInto = { kind: 'small part', name: 'Roof rack', drawer: 'D3' };
+    await post(`order-lines/${own!.id}/arrival`, { ...CAME, amount: 1, putInto }).expect(201);
+    const thing = (await bench.get<StockView>('stock')).things.find(({ name }) => name === 'Roof rack')!;
+    expect([thing.onHand, thing.held]).deep.equal([1, []]);
   });
 
   it('refuse bad input in words', async () => {

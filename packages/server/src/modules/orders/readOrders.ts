@@ -1,4 +1,4 @@
-import type { OrdersView, OrderView } from '@sardonyx/contract';
+import type { OrderLineView, OrdersView, OrderView } from '@sardonyx/contract';
 import {
   expectArrival,
   gatherOrders,
@@ -50,7 +50,7 @@ function describeOrder(order: StockOrderRow, book: OrderBook, jobs: readonly Job
   );
   return {
     ...order,
-    lines: lines.map((line) => ({ ...line, jobNumber: jobs.find(({ id }) => id === line.jobId)?.number ?? null })),
+    lines: lines.map((line) => describeLine(line, jobs)),
     arrival: lines.every(({ arrivedOn }) => arrivedOn !== null)
       ? null
       : {
@@ -58,6 +58,13 @@ function describeOrder(order: StockOrderRow, book: OrderBook, jobs: readonly Job
           isOverdue: arrival.isOverdue,
         },
   };
+}
+
+/** What was sent for by a job that is signed off since is for the drawer. */
+function describeLine(line: OrderLineRow, jobs: readonly JobRow[]): OrderLineView {
+  const job = jobs.find(({ id }) => id === line.jobId);
+  if (job?.signedOffAt && line.arrivedOn === null) return { ...line, wantId: null, jobId: null, jobNumber: null };
+  return { ...line, jobNumber: job?.number ?? null };
 }
 
 interface Lacking {

@@ -4,6 +4,7 @@ import { EMPTY_STOCK, listTraitOptions } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { StockThingRow, SupplierRow } from '../../entities/stock.ts';
+import { JobRow } from '../../entities/work.ts';
 import { ToolRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
@@ -20,7 +21,10 @@ export async function receiveLine(
   body: ReceiveLine,
   now: Date,
 ): Promise<OrderLineRow> {
-  const line = await findRow(manager, OrderLineRow, lineId, 'This line');
+  const stored = await findRow(manager, OrderLineRow, lineId, 'This line');
+  const job = stored.jobId === null ? null : await manager.findOneBy(JobRow, { id: stored.jobId });
+  // A job that is signed off wants nothing any more: it is for the drawer.
+  const line = job?.signedOffAt ? { ...stored, wantId: null, jobId: null } : stored;
   if (line.arrivedOn !== null)
     throw refused('already-done', `“${line.what}” was taken in on ${line.arrivedOn} already.`);
   const isSent = body.quality !== 'not sent';
