@@ -62,5 +62,6 @@ const COLUMNS: readonly Column<PastLine>[] = [
     heading: 'Price',
     isNumber: true,
     read: ({ price }) => (price === null ? null : Number(price.toFixed(2))),
+    show: ({ price }) => price?.toFixed(2) ?? '',
   },
 ];
