@@ -63,7 +63,7 @@ async function measureInput(browser: Browser, bench: RunningBench, kit: string):
   await page.goto(bench.address);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.keyboard.press('Control+K');
-  await page.getByPlaceholder('Model, casting, part, paint or act').waitFor();
+  await page.getByPlaceholder('Model, casting, part, paint, drawer or act').waitFor();
   all.push(...(await timeKeys(page, 'mobile library slate blue')));
   await page.goto(`${bench.address}/put-on-bench`);
   await page.getByLabel('What do you call it?').focus();
