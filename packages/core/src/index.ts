@@ -321,7 +321,8 @@ export type { Thread } from './model/thread.ts';
 export type { WideOption } from './fit/overDrilled.ts';
 export { checkPost, type PostCheck } from './fit/checkPost.ts';
 export {
-  countGood,
+  countFor,
+  countHeld,
   coverSupplies,
   type Household,
   type HouseholdThing,

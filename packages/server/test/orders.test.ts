@@ -4,7 +4,7 @@ import { JobRow } from '../src/entities/work.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const ORDER = { orderedOn: '2026-11-25', promisedOn: '2026-11-30', note: '' };
-const NOBODY = { thingId: null, wantId: null, serves: null, toolKind: null, jobId: null, price: null };
+const NOBODY = { thingId: null, wantId: null, serves: null, pot: null, toolKind: null, jobId: null, price: null };
 const CAME = { quality: 'as wanted', price: null, batch: '', who: 'Imke Varga', putInto: null };
 
 describe('orders', () => {
@@ -147,6 +147,30 @@ describe('orders', () => {
     await post(`order-lines/${own!.id}/arrival`, { ...CAME, amount: 1, putInto }).expect(201);
     const thing = (await bench.get<StockView>('stock')).things.find(({ name }) => name === 'Roof rack')!;
     expect([thing.onHand, thing.held]).deep.equal([1, []]);
+  });
+
+  it('of paint: the very pot that was ordered is on its way, no other; what comes is in its pot', async () => {
+    const lacking = lineOf(await orders(), 'Lanthorn Light grey primer')!;
+    expect(lacking).deep.include({ serves: 'primer', pot: 'Lanthorn Light grey primer' });
+    const { what, unit, serves, pot } = lacking;
+    const others = (await orders()).lacking
+      .flatMap(({ lines }) => lines)
+      .filter((line) => line.pot && line.pot !== pot);
+    const line = { ...NOBODY, what, unit, serves, pot, amount: 50, price: 4 };
+    await post('orders', { ...ORDER, supplierId: 'tern-street', lines: [line] }).expect(201);
+    const after = (await orders()).lacking.flatMap(({ lines }) => lines);
+    expect(after.some((one) => one.pot === pot)).equal(false);
+    expect(after.filter((one) => one.pot).map((one) => one.pot)).have.members(others.map((one) => one.pot));
+    const [own] = findOrder((await orders()).open, what).lines;
+    await post(`order-lines/${own!.id}/arrival`, { ...CAME, amount: 50 }).expect(201);
+    const stands = (await job('sg-03')).supplies.find((one) => one.pot === pot)!;
+    expect(stands).deep.include({ stand: 'ready', lacks: 0 });
+    expect((await orders()).lacking.flatMap(({ lines }) => lines).some((one) => one.pot === pot)).equal(false);
+    const strange = { ...line, what: 'No such paint', pot: 'No such paint' };
+    await post('orders', { ...ORDER, supplierId: 'tern-street', lines: [strange] }).expect(201);
+    const [nowhere] = findOrder((await orders()).open, 'No such paint').lines;
+    const refusal = await post(`order-lines/${nowhere!.id}/arrival`, { ...CAME, amount: 5 }).expect(422);
+    expect((refusal.body as ErrorBody).message).include('put the pot on the shelf first');
   });
 
   it('refuse bad input in words', async () => {

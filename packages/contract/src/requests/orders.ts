@@ -34,6 +34,7 @@ class OrderedThing {
   @OrNull() @IsString() thingId!: string | null;
   @OrNull() @IsString() wantId!: string | null;
   @OrNull() @IsIn(SUPPLY_NAMES) serves!: Supply | null;
+  @OrNull() @IsString() @MaxLength(160) pot!: string | null;
   @OrNull() @IsIn(TOOL_KINDS) toolKind!: ToolKind | null;
   @OrNull() @IsString() jobId!: string | null;
   @OrNull() @IsNumber({}, PRICE) @NotBelow(0) @NotAbove(MOST) price!: number | null;

@@ -1,14 +1,15 @@
 import { expect } from 'chai';
 import { refuseShortAxle } from '../gates/refuseShortAxle.ts';
 import { foldMovements, sumStock } from '../stock/ledger.ts';
-import { checkAxle, countAxles, type AxleQuestion, type AxleThing } from './checkAxle.ts';
+import { checkAxle, countAxles, type AxleQuestion } from './checkAxle.ts';
+import type { DrawerThing } from './drawerThing.ts';
 
 const axle = (
   length: number,
   ends: string,
   steps: readonly (readonly ['bought' | 'reserved', number])[],
-  over: Partial<AxleThing> = {},
-): AxleThing => ({
+  over: Partial<DrawerThing> = {},
+): DrawerThing => ({
   ...{ id: `${length} ${ends}`, kind: 'axle', name: `1.2 × ${length}, ${ends}`, drawer: 'B3', isLocked: false },
   sizes: { diameter: 1.2, length, ...(ends === 'both bare' ? {} : { headHeight: 0.6 }) },
   traits: { ends },

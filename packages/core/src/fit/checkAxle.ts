@@ -1,20 +1,15 @@
 import type { CastingPart } from '../model/catalogue.ts';
 import type { SchoolOption } from '../model/school.ts';
-import type { StockThing } from '../model/stock.ts';
 import type { TaskMeasure } from '../model/task.ts';
-import type { StockSum } from '../stock/ledger.ts';
+import { countReservedFor, readMeasure, type DrawerThing } from './drawerThing.ts';
 import type { AxleEnd } from './axleEnds.ts';
 import { judgeAfterGrinding, type AxleAnswer } from './axleLength.ts';
 import { fitAxle, preparePlace, type AxleHead, type AxlePiece, type FittedAxle, type WheeledPlace } from './fitAxle.ts';
 import type { Reading } from './reading.ts';
 
-/** An axle of a drawer. */
-export type AxleThing = Pick<StockThing, 'id' | 'kind' | 'name' | 'drawer' | 'sizes' | 'traits' | 'isLocked'> &
-  Pick<StockSum, 'free' | 'held'>;
-
 /** A piece that would do instead, and what is to be done to it. */
 export interface AxleOffer {
-  readonly thing: Pick<AxleThing, 'id' | 'name' | 'drawer' | 'isLocked'>;
+  readonly thing: Pick<DrawerThing, 'id' | 'name' | 'drawer' | 'isLocked'>;
   readonly lengthMm: number;
   readonly fit: FittedAxle;
   readonly free: number;
@@ -37,7 +32,7 @@ export interface AxleQuestion {
   readonly measures: readonly TaskMeasure[];
   readonly ends: SchoolOption<'S5'>;
   readonly count: number;
-  readonly things: readonly AxleThing[];
+  readonly things: readonly DrawerThing[];
   readonly jobId: string;
 }
 
@@ -65,7 +60,7 @@ const CLEARANCE = 0.3;
 
 /** null until length, diameter and what is over the wheels are measured. */
 export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion): AxleCheck | null {
-  const read = (what: TaskMeasure['what']) => measures.find((one) => one.what === what && one.valueMm > 0)?.valueMm;
+  const read = (what: TaskMeasure['what']) => readMeasure(measures, what);
   const [length, diameter, outside] = [read('length'), read('diameter'), read('over the wheels')];
   if (length === undefined || diameter === undefined || outside === undefined) return null;
   const headHigh = read('head') ?? HEAD_HIGH * diameter;
@@ -81,7 +76,7 @@ export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion
     .flatMap((thing): AxleOffer[] => {
       const piece = toPiece(thing);
       if (!piece) return [];
-      const reserved = thing.held.find((share) => share.jobId === jobId)?.reserved ?? 0;
+      const reserved = countReservedFor(thing, jobId);
       const fit = fitAxle(piece, prepared);
       if (fit.verdict !== 'fits' || thing.free + reserved === 0) return [];
       const { id, name, drawer, isLocked, free } = thing;
@@ -113,7 +108,7 @@ const HEADS_OF: Readonly<Record<string, readonly [AxleHead['kind'] | null, AxleH
 };
 
 /** null for what is no axle, or was never measured. */
-function toPiece({ id, kind, sizes, traits }: AxleThing): AxlePiece | null {
+function toPiece({ id, kind, sizes, traits }: DrawerThing): AxlePiece | null {
   const { diameter, length, headHeight } = sizes;
   const heads = HEADS_OF[traits.ends ?? 'both bare'];
   if (kind !== 'axle' || diameter === undefined || length === undefined || !heads) return null;

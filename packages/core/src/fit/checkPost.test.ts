@@ -1,15 +1,16 @@
 import { expect } from 'chai';
 import type { TaskMeasure } from '../model/task.ts';
-import { checkPost, type ScrewThing } from './checkPost.ts';
+import { checkPost } from './checkPost.ts';
+import type { DrawerThing } from './drawerThing.ts';
 
-const screw = (thread: string, length: number, over: Partial<ScrewThing> = {}): ScrewThing => ({
+const screw = (thread: string, length: number, over: Partial<DrawerThing> = {}): DrawerThing => ({
   ...{ id: `${thread} ${length}`, kind: 'screw', name: `${thread} × ${length}`, drawer: 'C1', isLocked: false },
   ...{ sizes: { length }, traits: { thread, head: 'pan' }, free: 10, held: [] },
   ...over,
 });
 const measure = (sizes: Partial<Record<TaskMeasure['what'], number>>): TaskMeasure[] =>
   Object.entries(sizes).map(([what, valueMm]) => ({ what: what as TaskMeasure['what'], valueMm }));
-const ask = (sizes: Partial<Record<TaskMeasure['what'], number>>, things: readonly ScrewThing[] = []) =>
+const ask = (sizes: Partial<Record<TaskMeasure['what'], number>>, things: readonly DrawerThing[] = []) =>
   checkPost({ measures: measure(sizes), thread: null, things, jobId: 'mine' });
 
 describe('the post in hand', () => {

@@ -1,16 +1,11 @@
-import type { StockThing } from '../model/stock.ts';
 import type { TaskMeasure } from '../model/task.ts';
 import { THREAD_NAMES, THREADS, type Thread } from '../model/thread.ts';
-import type { StockSum } from '../stock/ledger.ts';
+import { countReservedFor, readMeasure, type DrawerThing } from './drawerThing.ts';
 import { listWideOptions, type WideOption } from './overDrilled.ts';
 import { planPost, type PostPlan, type PostSizes } from './post.ts';
 
-/** A screw of a drawer. */
-export type ScrewThing = Pick<StockThing, 'id' | 'kind' | 'name' | 'drawer' | 'sizes' | 'traits' | 'isLocked'> &
-  Pick<StockSum, 'free' | 'held'>;
-
 export interface ScrewOffer {
-  readonly thing: Pick<ScrewThing, 'id' | 'name' | 'drawer' | 'traits'>;
+  readonly thing: Pick<DrawerThing, 'id' | 'name' | 'drawer' | 'traits'>;
   readonly lengthMm: number;
   readonly free: number;
   /** Put by for this job. */
@@ -32,7 +27,7 @@ interface PostQuestion {
   readonly measures: readonly TaskMeasure[];
   /** null: the usual one, or the thickest that the post bears if it does not bear that. */
   readonly thread: Thread | null;
-  readonly things: readonly ScrewThing[];
+  readonly things: readonly DrawerThing[];
   readonly jobId: string;
 }
 
@@ -40,7 +35,7 @@ const USUAL: Thread = 'M2';
 
 /** null until the post is measured across and to the roof; a floor that was not measured is none. */
 export function checkPost({ measures, thread, things, jobId }: PostQuestion): PostCheck | null {
-  const read = (what: TaskMeasure['what']) => measures.find((one) => one.what === what && one.valueMm > 0)?.valueMm;
+  const read = (what: TaskMeasure['what']) => readMeasure(measures, what);
   const [diameter, toRoof, floor, hole] = [read('post'), read('to the roof'), read('floor') ?? 0, read('hole')];
   if (diameter === undefined || toRoof === undefined) return null;
   const post: PostSizes = { diameter, toRoof, floor };
@@ -54,10 +49,10 @@ export function checkPost({ measures, thread, things, jobId }: PostQuestion): Po
   return { plan, bears, wide, screws: plan.faults.length ? [] : offerScrews(plan, things, jobId) };
 }
 
-function offerScrews({ thread, screw }: PostPlan, things: readonly ScrewThing[], jobId: string): ScrewOffer[] {
+function offerScrews({ thread, screw }: PostPlan, things: readonly DrawerThing[], jobId: string): ScrewOffer[] {
   return things
     .flatMap(({ id, kind, name, drawer, sizes, traits, isLocked, free, held }): ScrewOffer[] => {
-      const reserved = held.find((share) => share.jobId === jobId)?.reserved ?? 0;
+      const reserved = countReservedFor({ held }, jobId);
       const { length } = sizes;
       if (kind !== 'screw' || traits.thread !== thread || length === undefined) return [];
       if (length < screw.least || length > screw.most || free + reserved === 0 || (isLocked && reserved === 0))

@@ -3,6 +3,10 @@ import type { Task } from '../model/task.ts';
 import type { Tool } from '../model/workshop.ts';
 import { endWithoutStop } from '../words/names.ts';
 
+/** One that may be used: ready, else dirty (cleaning it is a step of its own). */
+export const findUsable = (own: readonly Tool[]): Tool | undefined =>
+  own.find(({ state }) => state === 'ready') ?? own.find(({ state }) => state === 'needs cleaning');
+
 /**
  * A gun is complete before paint is in it, and clean before another colour. A tool that is lent, worn or incomplete starts
  * nothing; one that is not written down at all is not asked about.
@@ -12,7 +16,7 @@ export function checkTools(task: Pick<Task, 'act' | 'needs' | 'colours'>, tools:
     const own = tools.filter((tool) => tool.kind === kind);
     const [first] = own;
     if (!first) return [];
-    const ready = own.find((tool) => tool.state === 'ready') ?? own.find((tool) => tool.state === 'needs cleaning');
+    const ready = findUsable(own);
     if (!ready)
       return [
         {

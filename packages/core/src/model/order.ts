@@ -2,6 +2,16 @@ import type { Versioned } from './catalogue.ts';
 import type { Supply } from './supply.ts';
 import type { ToolKind } from './workshop.ts';
 
+/** What something is ordered for: a drawer, a want, what plans ask for by name, a pot, a tool; all null where it is only told in words. */
+export interface OrderedFor {
+  readonly thingId: string | null;
+  readonly wantId: string | null;
+  readonly serves: Supply | null;
+  /** A paint of the shelf, by its line and name. */
+  readonly pot: string | null;
+  readonly toolKind: ToolKind | null;
+}
+
 /** Something sent for, at one supplier. */
 export interface StockOrder extends Versioned {
   readonly supplierId: string;
@@ -17,16 +27,12 @@ export interface StockOrder extends Versioned {
 export const QUALITIES = ['as wanted', 'poor', 'wrong', 'not sent'] as const;
 export type Quality = (typeof QUALITIES)[number];
 
-/** One thing of an order: for a drawer, for a want, or for what plans ask for by name. */
-export interface OrderLine extends Versioned {
+/** One thing of an order. */
+export interface OrderLine extends Versioned, OrderedFor {
   readonly orderId: string;
   readonly what: string;
   readonly amount: number;
   readonly unit: string;
-  readonly thingId: string | null;
-  readonly wantId: string | null;
-  readonly serves: Supply | null;
-  readonly toolKind: ToolKind | null;
   /** For one job alone; null where for several or for the drawer. */
   readonly jobId: string | null;
   /** Of all of it, in the house's money; null where nobody said. */

@@ -1,5 +1,5 @@
 import type { Versioned } from './catalogue.ts';
-import { SUPPLIES, SUPPLY_NAMES, type Supply } from './supply.ts';
+import { POURED, SUPPLIES, SUPPLY_NAMES, type Supply } from './supply.ts';
 import { THREAD_NAMES } from './thread.ts';
 
 /** How a thing is counted. */
@@ -100,7 +100,10 @@ export const SERVING_KINDS = Object.keys(USUAL_SERVICE) as StockKind[];
 
 /** What plans ask for by name and such a thing can be: counted in the same unit. */
 const listServices = (thing: StockKind): Supply[] =>
-  SUPPLY_NAMES.filter((what) => SUPPLIES[what].kind === 'material' && SUPPLIES[what].unit === STOCK_KINDS[thing].unit);
+  SUPPLY_NAMES.filter(
+    (what) =>
+      SUPPLIES[what].kind === 'material' && !(what in POURED) && SUPPLIES[what].unit === STOCK_KINDS[thing].unit,
+  );
 
 /** The answers that are understood of things of a kind; undefined where it is said in free words. */
 export const listTraitOptions = (thing: StockKind, trait: StockTrait): readonly string[] | undefined =>

@@ -1,3 +1,4 @@
+import type { PaintProduct } from './work.ts';
 import type { ToolKind } from './workshop.ts';
 
 /** What a task takes. */
@@ -89,6 +90,17 @@ export const SUPPLY_KINDS = Object.fromEntries(
   Object.entries(SUPPLIES).map(([what, { kind }]) => [what, kind]),
 ) as Readonly<Record<Supply, SupplyFacts['kind']>>;
 export const SUPPLY_NAMES = Object.keys(SUPPLIES) as Supply[];
+
+/** Poured out of a pot of the shelf: no drawer has it. */
+export const POURED: Partial<Record<Supply, PaintProduct['kind']>> = {
+  ...{
+    primer: 'primer',
+    'body colour': 'colour',
+    'clear coat': 'clear',
+    'brightwork ink': 'brightwork',
+    powder: 'powder',
+  },
+};
 
 /** Reads as a list at the end of a task: uses(['gel stripper', 20], ['gloves', 1]). */
 export const uses = (...list: readonly (readonly [what: Supply, amount?: number])[]): readonly Use[] =>

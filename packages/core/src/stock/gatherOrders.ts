@@ -1,18 +1,12 @@
-import type { Supply } from '../model/supply.ts';
-import type { ToolKind } from '../model/workshop.ts';
+import type { OrderedFor } from '../model/order.ts';
 import { groupBy } from '../groupBy.ts';
 import { computeOrderBy, type Delay } from './learnDelay.ts';
 
 /** Something that a job, or a drawer, lacks. Days are counted since 1970. */
-export interface LackingLine {
+export interface LackingLine extends OrderedFor {
   readonly what: string;
   readonly amount: number;
   readonly unit: string;
-  /** What it is for; all null where it is only told in words. */
-  readonly thingId: string | null;
-  readonly wantId: string | null;
-  readonly serves: Supply | null;
-  readonly toolKind: ToolKind | null;
   readonly jobId: string | null;
   /** null for the drawer. */
   readonly jobNumber: string | null;
@@ -26,10 +20,7 @@ export interface LackingLine {
 }
 
 /** One thing, for everybody who lacks it. */
-export interface GatheredLine extends Pick<
-  LackingLine,
-  'what' | 'unit' | 'amount' | 'thingId' | 'wantId' | 'serves' | 'toolKind'
-> {
+export interface GatheredLine extends OrderedFor, Pick<LackingLine, 'what' | 'unit' | 'amount'> {
   /** null where it is for several, or for the drawer. */
   readonly jobId: string | null;
   readonly jobNumbers: readonly string[];
@@ -76,7 +67,7 @@ export function gatherOrders(
           return {
             ...{ what: first.what, unit: first.unit, amount: same.reduce((total, one) => total + one.amount, 0) },
             thingId: same.find(({ thingId }) => thingId !== null)?.thingId ?? null,
-            ...{ wantId: first.wantId, serves: first.serves, toolKind: first.toolKind },
+            ...{ wantId: first.wantId, serves: first.serves, pot: first.pot, toolKind: first.toolKind },
             jobId: same.every(({ jobId }) => jobId === first.jobId) ? first.jobId : null,
             jobNumbers: [...new Set(same.flatMap(({ jobNumber }) => jobNumber ?? []))].sort(),
             orderBy: least(days),

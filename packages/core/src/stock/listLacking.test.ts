@@ -58,11 +58,12 @@ describe('what all jobs lack', () => {
 
   it('what is on its way is not asked for again', () => {
     const orders = [
-      { wantId: 'w', thingId: null, serves: null, toolKind: null, amount: 1, arrivesOn: '2026-12-09' },
+      { wantId: 'w', thingId: null, serves: null, pot: null, toolKind: null, amount: 1, arrivesOn: '2026-12-09' },
       {
         wantId: null,
         thingId: 'jar',
         serves: 'cutting oil' as const,
+        pot: null,
         toolKind: null,
         amount: 20,
         arrivesOn: '2026-12-09',

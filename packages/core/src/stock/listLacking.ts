@@ -1,8 +1,8 @@
 import { serviceOf, STOCK_KINDS } from '../model/stock.ts';
-import type { Supply } from '../model/supply.ts';
+import { POURED, type Supply } from '../model/supply.ts';
 import type { ToolKind } from '../model/workshop.ts';
-import { countGood, type Household, type HouseholdThing } from '../supply/coverSupplies.ts';
-import { POURED, type SupplyLine } from '../supply/listSupplies.ts';
+import { countGood, countHeld, selectComing, type Household, type HouseholdThing } from '../supply/coverSupplies.ts';
+import type { SupplyLine } from '../supply/listSupplies.ts';
 import { callThing } from './callThing.ts';
 import { countFree } from './ledger.ts';
 import type { LackingLine } from './gatherOrders.ts';
@@ -25,7 +25,15 @@ export interface WholeHousehold extends Omit<Household, 'things'> {
 export type OrderedFrom = Pick<LackingLine, 'supplierId' | 'promisedDays' | 'unitPrice'>;
 export type FindSource = (of: Pick<LackingLine, 'thingId' | 'wantId' | 'serves'>) => OrderedFrom;
 
-const NOBODY = { thingId: null, wantId: null, serves: null, toolKind: null, jobId: null, jobNumber: null } as const;
+const NOBODY = {
+  thingId: null,
+  wantId: null,
+  serves: null,
+  pot: null,
+  toolKind: null,
+  jobId: null,
+  jobNumber: null,
+} as const;
 /** A drawer that is filled up is filled to so many times its mark. */
 const FILL_UP = 2;
 const round = (amount: number): number => Math.round(amount * 1e6) / 1e6;
@@ -72,7 +80,7 @@ export function listLacking(
       tools.add(line.toolKind);
       return [{ ...of, ...sourceOf(of), what, amount, unit: 'pieces' }];
     }
-    const held = countHeld(line, house.things, id);
+    const held = countOwn(line, house.things, { id, now });
     const { key, left } = poolOf(line);
     const wanted = Math.max(0, round((line.amount ?? 0) - held));
     const given = Math.min(left, wanted);
@@ -80,7 +88,7 @@ export function listLacking(
     if (given === wanted) return [];
     const serves = what as Supply;
     const thing = house.things.find((one) => serviceOf(one) === serves && STOCK_KINDS[one.kind].unit === unit);
-    const of = { ...common, serves, thingId: thing?.id ?? null };
+    const of = { ...common, serves, pot: line.pot, thingId: thing?.id ?? null };
     return [
       { ...of, ...sourceOf(of), what: line.pot ?? (thing ? callThing(thing) : what), amount: round(wanted - given) },
     ];
@@ -94,7 +102,7 @@ const isThere = (kind: ToolKind, { tools, orders }: WholeHousehold): boolean =>
 
 /** What no job holds, and what is on its way. */
 function countPool({ what, unit, pot }: SupplyLine, { things, pots, orders }: WholeHousehold, now: Date): number {
-  const coming = orders.filter(({ serves }) => serves === what).reduce((sum, { amount }) => sum + amount, 0);
+  const coming = selectComing({ what, pot }, orders).reduce((sum, { amount }) => sum + amount, 0);
   const kind = POURED[what as Supply];
   const here = kind
     ? pots.filter((own) => (pot === null ? own.kind === kind : own.name === pot)).map(({ left }) => left)
@@ -107,9 +115,14 @@ function countPool({ what, unit, pot }: SupplyLine, { things, pots, orders }: Wh
 const selectServing = (what: string, unit: string, things: readonly MarkedThing[]): MarkedThing[] =>
   things.filter((thing) => serviceOf(thing) === what && STOCK_KINDS[thing.kind].unit === unit);
 
-const countHeld = ({ what, unit }: SupplyLine, things: readonly MarkedThing[], jobId: string): number =>
+/** What is put by for a job and still good. */
+const countOwn = (
+  { what, unit }: SupplyLine,
+  things: readonly MarkedThing[],
+  { id, now }: { readonly id: string; readonly now: Date },
+): number =>
   selectServing(what, unit, things).reduce(
-    (sum, { state }) => sum + (state.jobs.find((share) => share.jobId === jobId)?.reserved ?? 0),
+    (sum, thing) => sum + Math.min(countHeld(thing.state, id), Math.max(0, countGood(thing, now))),
     0,
   );
 

@@ -97,7 +97,7 @@ describe('what is in hand', () => {
   });
 
   it('of what is on its way: enough of it, by its last day; a want by its own order only', () => {
-    const nobody = { wantId: null, thingId: null, toolKind: null };
+    const nobody = { wantId: null, thingId: null, pot: null, toolKind: null };
     const order = (amount: number, arrivesOn: string) => ({
       ...nobody,
       serves: 'cutting oil' as const,
@@ -112,6 +112,17 @@ describe('what is in hand', () => {
     const orders = [{ ...nobody, wantId: 'w1', serves: null, amount: 1, arrivesOn: '2026-12-04' }];
     expect(cover(want, { orders })).deep.include({ stand: 'ordered', arrivesOn: '2026-12-04', leadDays: 3 });
     expect(cover({ ...want, wantId: 'w2' }, { orders }).stand).equal('missing');
+  });
+
+  it('of paint on its way: the very pot, where the plan names it', () => {
+    const nobody = { wantId: null, thingId: null, toolKind: null };
+    const orders = [
+      { ...nobody, serves: 'body colour' as const, pot: 'Quay Red', amount: 50, arrivesOn: '2026-12-05' },
+    ];
+    const ivory = line('body colour', { pot: 'Quay Ivory', amount: 6 });
+    expect(cover(ivory, { orders }).stand).equal('missing');
+    expect(cover({ ...ivory, pot: 'Quay Red' }, { orders }).stand).equal('ordered');
+    expect(cover({ ...ivory, pot: null }, { orders }).stand).equal('ordered');
   });
 
   it('in 3,000 random houses: ready exactly when a slow count of single drops finds enough', () => {

@@ -1,10 +1,12 @@
 import { serviceOf, STOCK_KINDS, type StockThing } from '../model/stock.ts';
-import type { Supply } from '../model/supply.ts';
+import type { OrderedFor } from '../model/order.ts';
+import { POURED, type Supply } from '../model/supply.ts';
 import type { PaintProduct } from '../model/work.ts';
-import type { Tool, ToolKind } from '../model/workshop.ts';
+import type { Tool } from '../model/workshop.ts';
+import { findUsable } from '../gates/checkTools.ts';
 import type { Lot, StockState } from '../stock/ledger.ts';
 import { countFree } from '../stock/ledger.ts';
-import { POURED, type SupplyLine } from './listSupplies.ts';
+import type { SupplyLine } from './listSupplies.ts';
 
 /** Something in a drawer, and what is left of it. */
 export type HouseholdThing = Pick<
@@ -22,11 +24,7 @@ export interface HouseholdPot {
 }
 
 /** On its way: for a want, or of what a plan asks for by name. */
-export interface HouseholdOrder {
-  readonly wantId: string | null;
-  readonly thingId: string | null;
-  readonly serves: Supply | null;
-  readonly toolKind: ToolKind | null;
+export interface HouseholdOrder extends OrderedFor {
   readonly amount: number;
   /** The day on which it is likely to come, ISO. */
   readonly arrivesOn: string;
@@ -93,9 +91,7 @@ function coverTool(line: SupplyLine, { tools, orders }: Household, now: Date): I
   // Who wrote no tool down at all has some all the same: nobody restores with bare hands.
   if (line.toolKind === null || tools.length === 0) return { ...line, ...NOTHING, stand: 'not written down' };
   const own = tools.filter(({ kind }) => kind === line.toolKind);
-  // A gun that is dirty is here: cleaning it is a step of its own.
-  const good = own.find(({ state }) => state === 'ready') ?? own.find(({ state }) => state === 'needs cleaning');
-  if (good) return { ...line, ...NOTHING, leadDays: 0, stand: 'ready' };
+  if (findUsable(own)) return { ...line, ...NOTHING, leadDays: 0, stand: 'ready' };
   const order = orders.find(({ toolKind }) => toolKind === line.toolKind);
   if (order) return { ...line, ...NOTHING, ...onItsWay([order], now), stand: 'ordered' };
   const [first] = own;
@@ -122,11 +118,17 @@ function coverMaterial(
   const here = round(places.reduce((sum, { amount }) => sum + amount, 0));
   const lacks = Math.max(0, round((line.amount ?? 0) - here));
   if (lacks === 0) return { ...line, ...NOTHING, places, lacks, leadDays: 0, stand: 'ready' };
-  const orders = house.orders.filter(({ serves }) => serves === line.what);
+  const orders = selectComing(line, house.orders);
   const coming = orders.reduce((sum, { amount }) => sum + amount, 0);
   if (coming >= lacks) return { ...line, ...NOTHING, places, ...onItsWay(orders, job.now), lacks: 0, stand: 'ordered' };
   return { ...line, ...NOTHING, places, lacks: round(lacks - coming), stand: places.length ? 'short' : 'missing' };
 }
+
+/** Orders of what a line asks for; of paint the very pot, where the plan names it. */
+export const selectComing = (
+  { what, pot }: Pick<SupplyLine, 'what' | 'pot'>,
+  orders: readonly HouseholdOrder[],
+): HouseholdOrder[] => orders.filter((order) => order.serves === what && (pot === null || order.pot === pot));
 
 /** The last of them decides. */
 function onItsWay(orders: readonly Pick<HouseholdOrder, 'arrivesOn'>[], now: Date) {
@@ -159,11 +161,15 @@ function findThings(
 }
 
 /** What one job may have of a thing: what is free and what it holds, without what has gone off; nothing of what is kept back. */
-function countFor(thing: HouseholdThing, jobId: string, now: Date): number {
+export function countFor(thing: HouseholdThing, jobId: string, now: Date): number {
   const { state, isLocked } = thing;
-  const held = state.jobs.find((share) => share.jobId === jobId)?.reserved ?? 0;
+  const held = countHeld(state, jobId);
   return Math.max(0, Math.min(countGood(thing, now), round((isLocked ? 0 : countFree(state)) + held)));
 }
+
+/** What is put by of a thing for a job. */
+export const countHeld = ({ jobs }: StockState, jobId: string): number =>
+  jobs.find((share) => share.jobId === jobId)?.reserved ?? 0;
 
 /** What is left of a thing, without what has gone off. */
 export function countGood({ state, kind, keepsDays }: HouseholdThing, now: Date): number {

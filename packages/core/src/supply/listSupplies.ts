@@ -1,6 +1,5 @@
 import type { PlanPart } from '../facts/specimenFacts.ts';
-import { SUPPLIES, type Supply } from '../model/supply.ts';
-import type { PaintProduct } from '../model/work.ts';
+import { POURED, SUPPLIES, type Supply } from '../model/supply.ts';
 import type { Task } from '../model/task.ts';
 import type { ToolKind } from '../model/workshop.ts';
 import type { WayToGet } from '../model/workpiece.ts';
@@ -45,17 +44,6 @@ export type SuppliedTask = Pick<
   | 'watchedMin'
   | 'passiveMin'
 >;
-
-/** Poured out of a pot of the shelf. */
-export const POURED: Partial<Record<Supply, PaintProduct['kind']>> = {
-  ...{
-    primer: 'primer',
-    'body colour': 'colour',
-    'clear coat': 'clear',
-    'brightwork ink': 'brightwork',
-    powder: 'powder',
-  },
-};
 
 /** Worn for an evening, not for a step. */
 const BY_THE_EVENING: ReadonlySet<Supply> = new Set<Supply>(['gloves']);

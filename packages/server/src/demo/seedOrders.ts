@@ -60,7 +60,7 @@ export async function seedOrders(manager: EntityManager, now: Date): Promise<voi
       const arrivedOn = tookDays === null ? null : dayOf(daysAgo - tookDays);
       await manager.insert(OrderLineRow, {
         ...{ id: `${id}-${k + 1}`, version: 1, orderId: id, what: waiting?.what ?? '', thingId: null, wantId: null },
-        ...{ serves: null, toolKind: null, jobId: null, arrivedOn, quality: null },
+        ...{ serves: null, pot: null, toolKind: null, jobId: null, arrivedOn, quality: null },
         arrivedAmount: arrivedOn === null ? null : (line.amount ?? 0),
         ...line,
       });

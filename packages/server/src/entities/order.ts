@@ -50,6 +50,9 @@ export class OrderLineRow extends VersionedRow {
   serves!: Supply | null;
 
   @Column('text', { nullable: true })
+  pot!: string | null;
+
+  @Column('text', { nullable: true })
   toolKind!: ToolKind | null;
 
   @Column('text', { nullable: true })

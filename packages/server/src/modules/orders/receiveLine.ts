@@ -3,6 +3,7 @@ import type { ReceiveLine } from '@sardonyx/contract';
 import { EMPTY_STOCK, listTraitOptions } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
+import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { StockThingRow, SupplierRow } from '../../entities/stock.ts';
 import { JobRow } from '../../entities/work.ts';
 import { ToolRow } from '../../entities/workshop.ts';
@@ -12,7 +13,7 @@ import { moveStock } from '../stock/moveStock.ts';
 import { answerWant, reopenWant } from './answerWant.ts';
 
 /**
- * A line has come, or never will: what is right goes into its drawer, to its want or into the workshop, with its price; what is
+ * A line has come, or never will: what is right goes into its drawer or pot, to its want or into the workshop, with its price; what is
  * not is wanted again.
  */
 export async function receiveLine(
@@ -44,6 +45,7 @@ export async function receiveLine(
     await answerWant(manager, line.wantId, { origin: 'bought', from, who: body.who }, now);
   else if (line.wantId !== null) await reopenWant(manager, line.wantId, now);
   else if (isGood && line.toolKind !== null) await hangUpTool(manager, line, from);
+  else if (isGood && line.pot !== null) await fillPot(manager, line.pot, body.amount);
   else if (isGood) await putIntoDrawer(manager, line, { body, from, supplierId: supplier.id }, now);
   return findRow(manager, OrderLineRow, line.id, 'This line');
 }
@@ -53,6 +55,22 @@ async function hangUpTool(manager: EntityManager, line: OrderLineRow, from: stri
   await manager.insert(ToolRow, {
     ...{ id: randomUUID(), version: 1, name, kind: line.toolKind!, state: 'ready', note: from, holds: '' },
   });
+}
+
+/** Paint goes into the pot that has most of it; one that the shelf does not know is written down there first. */
+async function fillPot(manager: EntityManager, name: string, ml: number): Promise<void> {
+  const product = (await manager.find(PaintProductRow)).find((paint) => `${paint.line} ${paint.name}` === name);
+  if (!product) throw refused('no-place', `The shelf has no ${name}: put the pot on the shelf first.`);
+  const [pot] = await manager.find(PaintPotRow, {
+    where: { productId: product.id },
+    order: { leftMl: 'DESC' },
+    take: 1,
+  });
+  if (pot) await manager.update(PaintPotRow, { id: pot.id }, { leftMl: pot.leftMl + ml, version: pot.version + 1 });
+  else
+    await manager.insert(PaintPotRow, {
+      ...{ id: randomUUID(), version: 1, productId: product.id, leftMl: ml, openedOn: null, place: '' },
+    });
 }
 
 interface Put {

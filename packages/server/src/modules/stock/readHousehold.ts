@@ -66,8 +66,8 @@ async function readComing(manager: EntityManager, now: Date): Promise<Household[
     return book
       .linesOf(order.id)
       .filter(({ arrivedOn }) => arrivedOn === null)
-      .map(({ wantId, thingId, serves, toolKind, amount }) => ({
-        ...{ wantId, thingId, serves, toolKind, amount },
+      .map(({ wantId, thingId, serves, pot, toolKind, amount }) => ({
+        ...{ wantId, thingId, serves, pot, toolKind, amount },
         arrivesOn: toIsoDay(likely),
       }));
   });

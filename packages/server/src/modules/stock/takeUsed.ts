@@ -1,6 +1,7 @@
 import {
   checkAxle,
-  countGood,
+  countFor,
+  countHeld,
   serviceOf,
   STOCK_KINDS,
   SUPPLY_KINDS,
@@ -47,7 +48,7 @@ async function takeOne(
   { what, amount, things }: Wanted,
   taker: Taker,
 ): Promise<void> {
-  const heldOf = ({ state }: StockThingRow) => state.jobs.find(({ jobId }) => jobId === task.jobId)?.reserved ?? 0;
+  const heldOf = ({ state }: StockThingRow) => countHeld(state, task.jobId);
   const own = await manager.findBy(StockMovementRow, { taskId: task.id, move: 'reserved' });
   // Put by at this very step, put by for its job, free.
   const rank = (thing: StockThingRow) =>
@@ -57,12 +58,7 @@ async function takeOne(
     .sort((a, b) => rank(a) - rank(b));
   let left = amount;
   for (const thing of serving) {
-    const others = thing.state.jobs.reduce(
-      (sum, { jobId, reserved }) => sum + (jobId === task.jobId ? 0 : reserved),
-      0,
-    );
-    const there = Math.min(countGood(thing, taker.now), thing.state.onHand - others);
-    const taken = Math.min(left, there);
+    const taken = Math.min(left, countFor(thing, task.jobId, taker.now));
     const isWhole = WHOLE_UNITS.has(STOCK_KINDS[thing.kind].unit);
     if (taken <= 0 || (isWhole && !Number.isInteger(taken))) continue;
     await take(manager, task, thing, taken, taker);

@@ -28,8 +28,8 @@ export function ReceiveForm({ line, onDone }: { readonly line: OrderLineView; re
   });
   const [send, { error, isLoading }] = useReceiveLineMutation();
   const known = error === undefined ? null : readAppError(error);
-  // A want goes to its part, a tool into the workshop; a drawer that had it before gets it again.
-  const isPlaced = line.thingId === null && line.wantId === null && line.toolKind === null;
+  // A want goes to its part, a tool into the workshop, paint onto the shelf; a drawer that had it before gets it again.
+  const isPlaced = [line.thingId, line.wantId, line.toolKind, line.pot].every((of) => of === null);
   const needsPlace = isPlaced && quality === 'as wanted';
   const save = async (event: FormEvent) => {
     event.preventDefault();
@@ -77,11 +77,12 @@ export function ReceiveForm({ line, onDone }: { readonly line: OrderLineView; re
   );
 }
 
-function sayWhatFollows({ wantId, jobNumber, toolKind }: OrderLineView, quality: Quality): string {
+function sayWhatFollows({ wantId, jobNumber, toolKind, pot }: OrderLineView, quality: Quality): string {
   if (quality !== 'as wanted')
     return wantId === null ? 'It goes nowhere, and is wanted again.' : 'The want stays open, to be ordered again.';
   if (wantId !== null)
     return 'The want is met: its part knows where it is from. It is tried on before anything is painted.';
+  if (pot !== null) return 'It goes into its pot on the shelf.';
   if (toolKind !== null) return 'It hangs in the workshop, ready.';
   return jobNumber ? `It is put by for ${jobNumber}.` : 'It lies in its drawer, for whoever needs it first.';
 }

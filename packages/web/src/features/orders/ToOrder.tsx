@@ -37,8 +37,8 @@ export function ToOrder({ order, suppliers, today }: ToOrderProps) {
     if (!supplier) return;
     const { data } = await send({
       ...{ supplierId: supplier.id, orderedOn: today, promisedOn, note: '' },
-      lines: lines.map(({ what, amount, unit, thingId, wantId, serves, toolKind, jobId, price }) => ({
-        ...{ what, amount, unit, thingId, wantId, serves, toolKind, jobId, price },
+      lines: lines.map(({ what, amount, unit, thingId, wantId, serves, pot, toolKind, jobId, price }) => ({
+        ...{ what, amount, unit, thingId, wantId, serves, pot, toolKind, jobId, price },
       })),
     });
     if (data) setLeft(new Set());

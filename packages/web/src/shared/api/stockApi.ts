@@ -15,7 +15,7 @@ import { api } from './api.ts';
 /** What is in hand stands in every job, and in what is to be ordered. */
 const MOVED = ['Stock', 'Orders', 'Job'] as const;
 /** An order moves wants, and with them plans. */
-const ORDERED = [...MOVED, 'Bench', 'Workshop'] as const;
+const ORDERED = [...MOVED, 'Bench', 'Workshop', 'Shelf'] as const;
 
 const stockApi = api.injectEndpoints({
   endpoints: (build) => ({
