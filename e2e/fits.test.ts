@@ -1,6 +1,8 @@
 import type { JobView, StockView } from '@sardonyx/contract';
+import type { Casting, Job } from '@sardonyx/core';
 import { expect } from 'chai';
 import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
+import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { clearTheWay } from './support/clearTheWay.ts';
 import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
 import { sendTo } from './support/sendTo.ts';
@@ -52,6 +54,119 @@ describe('Bit, depth stop and screw at the post', function () {
     const back = { act: 'take back', who: 'Nell', note: 'It stripped.' };
     await sendTo(bench.address, 'POST', `tasks/${task.id}/acts`, back);
     expect((await screw('M2.5 × 6, pan')).onHand).equal(before.onHand);
+    expectNoFaults(page);
+  });
+});
+
+/** A casting of one's own, an empty drawer, and somebody who measures twice and changes their mind. */
+describe('The axle in hand on an empty bench, clumsily', function () {
+  this.timeout(180_000);
+  const test = useBench({ isDemo: false }, { who: 'Nell' });
+  let jobId: string;
+  let key: string;
+  const send = <T>(method: string, path: string, body?: object) => sendTo<T>(test.bench.address, method, path, body);
+  const view = () => send<JobView>('GET', `jobs/${jobId}`);
+  const line = () => taskLine(test.page, key);
+  const answer = () => line().getByRole('region', { name: 'Is the axle long enough?' });
+  const done = () => line().getByRole('button', { name: 'Done', exact: true }).click();
+  const putIn = async (length: number, amount: number) => {
+    const axle = {
+      ...{ kind: 'axle', name: `Axle ${length}`, drawer: '', sizes: { diameter: 1.2, length } },
+      ...{
+        traits: { ends: 'both bare' },
+        reorderAt: null,
+        keepsDays: null,
+        isLocked: false,
+        supplierId: null,
+        note: '',
+      },
+    };
+    const { id } = await send<{ id: string }>('POST', 'stock-things', axle);
+    const bought = { move: 'bought', amount, jobId: null, price: null, batch: '', who: 'Nell', note: '' };
+    await send('POST', `stock-things/${id}/movements`, bought);
+  };
+
+  before(async () => {
+    const castingId = (await send<Casting>('POST', 'castings', OWN_LORRY)).id;
+    jobId = (await send<Job>('POST', 'jobs', ownJob(castingId))).id;
+    const { specimens } = await view();
+    const axles = specimens[0]!.casting!.joints.find(({ kind }) => kind === 'formed axle')!;
+    const wish = { specimenId: specimens[0]!.specimen.id, jointKey: axles.key, wish: 'open', reason: 'Rust.' };
+    await send('POST', 'joint-wishes', wish);
+    ({ key } = await clearTheWay(test.page.request, test.bench.address, jobId, ({ act }) => act === 'axle-in-hand'));
+  });
+
+  it('asks for no tool of a workshop that nobody wrote down, and says of each thing one thing', async () => {
+    const { page, bench } = test;
+    await page.goto(`${bench.address}/jobs/${jobId}/survey`);
+    const hand = page.getByRole('region', { name: 'In hand before the first cut' });
+    await hand.getByText(/^Of these nobody keeps a record, see for yourself:/).waitFor();
+    const { supplies } = await view();
+    expect(supplies.filter(({ kind, stand }) => kind === 'tool' && stand !== 'not written down')).deep.equal([]);
+    expect(new Set(supplies.map(({ what, pot }) => `${what} ${pot ?? ''}`)).size).equal(supplies.length);
+  });
+
+  it('is refused with half the measures, with words, with drawers that hold nothing or too short a piece', async () => {
+    await test.page.goto(`${test.bench.address}/jobs/${jobId}/open`);
+    await line().waitFor();
+    if (!(await answer().isVisible())) await line().getByRole('button', { expanded: false }).first().click();
+    await answer().getByLabel('Length over both heads, mm').fill('long');
+    await done();
+    await line()
+      .getByText(/Give the diameter, length and over the wheels in mm/)
+      .waitFor();
+    await answer().getByLabel('Length over both heads, mm').fill('29');
+    await answer().getByLabel('Diameter, mm').fill('1,2');
+    await answer().getByLabel('Over the wheels, outside, mm').fill('27,4');
+    await answer().getByText('Nothing in the drawers is long enough.').waitFor();
+    await done();
+    await line()
+      .getByText(/Nothing in the drawers is long enough: order some first/)
+      .waitFor();
+    await putIn(22, 4);
+    await done();
+    await line()
+      .getByText(/Nothing in the drawers is long enough: order some first/)
+      .waitFor();
+  });
+
+  it('takes what fits and is put by, not what was let go again; left and come back to, it is as it was', async () => {
+    await putIn(32, 9);
+    const { page } = test;
+    await page.reload();
+    await line().waitFor();
+    if (!(await answer().isVisible())) await line().getByRole('button', { expanded: false }).first().click();
+    // What is not logged is not kept: it is measured again.
+    await answer().getByLabel('Length over both heads, mm').fill('29');
+    await answer().getByLabel('Diameter, mm').fill('1.2');
+    await answer().getByLabel('Over the wheels, outside, mm').fill('27.4');
+    await answer()
+      .getByRole('button', { name: /^Put \d by/ })
+      .click();
+    await answer()
+      .getByRole('button', { name: /^Let go/ })
+      .click();
+    await answer()
+      .getByText(/This step waits until/)
+      .waitFor();
+    await done();
+    await line()
+      .getByText(/Put by \d of 32\.0 mm first/)
+      .waitFor();
+    await answer()
+      .getByRole('button', { name: /^Put \d by/ })
+      .click();
+    await answer()
+      .getByText(/put by for this job/)
+      .waitFor();
+    await done();
+    await answer().waitFor({ state: 'detached' });
+    const task = (await view()).tasks.find((one) => one.key === key)!;
+    expect(task.state).equal('done');
+    const back = { act: 'take back', who: 'Nell', note: 'The other way round.' };
+    await send('POST', `tasks/${task.id}/acts`, back);
+    const { things } = await send<StockView>('GET', 'stock');
+    expect(things.find(({ name }) => name === 'Axle 32')!.held.map((share) => share.jobId)).deep.equal([jobId]);
     expectNoFaults(page);
   });
 });

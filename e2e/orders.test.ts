@@ -76,7 +76,7 @@ describe('Axles put by and tyres sent for', function () {
     await page.getByRole('button', { name: 'Save the want' }).waitFor({ state: 'detached' });
     await page.goto(`${bench.address}/orders`);
     const nobody = page.getByRole('form', { name: 'To order: Nobody is known to have these' });
-    await nobody.getByRole('checkbox', { name: /tyres 1 piece/ }).waitFor();
+    await nobody.getByRole('checkbox', { name: /tyres: 1 piece/ }).waitFor();
     // On paper: all of the list, and nothing but it.
     await page.emulateMedia({ media: 'print' });
     const work = page.locator('#work');
@@ -214,7 +214,7 @@ describe('Orders on an empty bench, clumsily', function () {
     await sendTo(bench.address, 'POST', 'stock-things', { ...gloves, ...rest });
     await page.reload();
     const nobody = page.getByRole('form', { name: 'To order: Nobody is known to have these' });
-    await nobody.getByRole('checkbox', { name: /gloves Nitrile 10 pairs/ }).waitFor();
+    await nobody.getByRole('checkbox', { name: /gloves Nitrile: 10 pairs/ }).waitFor();
     await choose(nobody.getByLabel('Order from'), 'The post');
     await nobody.getByLabel('Promised for').fill('01/01/2020');
     await nobody.getByRole('button', { name: 'Ordered: 1 line' }).click();
@@ -222,7 +222,7 @@ describe('Orders on an empty bench, clumsily', function () {
     await nobody.getByLabel('Promised for').fill('01/01/2040');
     await nobody.getByRole('button', { name: 'Ordered: 1 line' }).click();
     const coming = page.getByRole('region', { name: 'On the way' });
-    await coming.getByText('gloves Nitrile 10 pairs').waitFor();
+    await coming.getByText('gloves Nitrile: 10 pairs').waitFor();
     await coming.getByRole('button', { name: 'It was not ordered after all' }).click();
     await coming.waitFor({ state: 'detached' });
     await choose(nobody.getByLabel('Order from'), 'The post');
@@ -239,7 +239,7 @@ describe('Orders on an empty bench, clumsily', function () {
     await form.getByRole('button', { name: 'Write it down' }).click();
     await coming.waitFor({ state: 'detached' });
     // Three came of ten: two more than its mark are still wanted.
-    await page.getByRole('checkbox', { name: /gloves Nitrile 7 pairs/ }).waitFor();
+    await page.getByRole('checkbox', { name: /gloves Nitrile: 7 pairs/ }).waitFor();
     const { things } = await sendTo<StockView>(bench.address, 'GET', 'stock');
     expect(things[0]!.onHand).equal(3);
     expectNoFaults(page);

@@ -4,7 +4,7 @@ import { Dialog } from '../shared/ui/Dialog.tsx';
 import { areSingleKeysOn, setSingleKeys } from '../shared/ui/singleKeys.ts';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['Ctrl or Cmd + K', 'Find a model, casting, part or paint'],
+  ['Ctrl or Cmd + K', 'Find a model, casting, part, paint or thing of a drawer'],
   ['Alt + 1 to 7', 'Go to a station of the job'],
   ['Ctrl or Cmd + Z', 'Undo the last edit of this window'],
   ['Arrow keys', 'Move along the tray, and through look-points and parts'],

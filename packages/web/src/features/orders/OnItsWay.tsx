@@ -58,7 +58,7 @@ function Coming({ order, name }: { readonly order: OrderView; readonly name: str
           <li key={line.id} className="space-y-2 border-t border-hairline py-1">
             <div className="flex flex-wrap items-center justify-between gap-3">
               <span>
-                {line.what} <span className="figure">{sayAmount(line.amount, line.unit)}</span>
+                {line.what}: <span className="figure">{sayAmount(line.amount, line.unit)}</span>
                 {line.jobNumber && <span className="text-soft-ink"> for {line.jobNumber}</span>}
               </span>
               {line.arrivedOn === null ? (

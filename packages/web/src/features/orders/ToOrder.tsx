@@ -77,7 +77,7 @@ export function ToOrder({ order, suppliers, today }: ToOrderProps) {
             className={`grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t border-hairline py-1 ${left.has(keyOf(line)) ? 'print:hidden' : ''}`}
           >
             <Checkbox checked={!left.has(keyOf(line))} onChange={(isIn) => choose(line, isIn)}>
-              {line.what} <span className="figure">{sayAmount(line.amount, line.unit)}</span>
+              {line.what}: <span className="figure">{sayAmount(line.amount, line.unit)}</span>
             </Checkbox>
             <span className="text-right text-note text-soft-ink">
               {line.jobNumbers.length ? line.jobNumbers.join(', ') : 'for the drawer'}
