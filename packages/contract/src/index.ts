@@ -81,10 +81,11 @@ export {
 export { ChangeOrder, PlaceOrder, ReceiveLine, TakeFromDonor } from './requests/orders.ts';
 export type { DonorOffer, DonorsView, OrderLineView, OrdersView, OrderView, SupplierView } from './responses/orders.ts';
 export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
-export type { StockView, ThingLog, ThingView } from './responses/stock.ts';
+export type { PotLog, StockView, ThingLog, ThingView } from './responses/stock.ts';
 export {
   AddPot,
   ChangePot,
+  MovePot,
   ChangeProduct,
   CreateCapture,
   CreateMix,

@@ -312,6 +312,8 @@ export { LABEL_SHEET, layLabels, type Label } from './stock/layLabels.ts';
 export { matchDonors, type DonorMatch, type DonorPart, type PartWish } from './stock/matchDonors.ts';
 export { toDay, toIsoDay } from './stock/days.ts';
 export { expectArrival } from './stock/expectArrival.ts';
+export { priceLines } from './stock/priceLines.ts';
+export { COST_GROUPS, gatherCost, type CostLine, type JobCost } from './stock/gatherCost.ts';
 export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gatherOrders.ts';
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
@@ -531,6 +533,8 @@ export { isTaped } from './film/isTaped.ts';
 export { isTold, usualHow } from './film/usualHow.ts';
 export { sayHow } from './words/sayHow.ts';
 export { COATING_WAY_OF } from './film/pourFor.ts';
+export { takeForCoat } from './film/takeForCoat.ts';
+export { sizeOfArea } from './film/computeDrawnArea.ts';
 export { listColourNeeds } from './film/listColourNeeds.ts';
 export { needOfColour, type ColourNeed, type NeededPaint } from './film/needOfColour.ts';
 export {
@@ -554,6 +558,10 @@ export { closeMirrored, LEAST_NODES, outlineTrace } from './trace/outlineTrace.t
 export { snapTrace, type SnappedTrace } from './trace/snapTrace.ts';
 export {
   MOVES,
+  POT_MOVES,
+  type LogLine,
+  type PotMovement,
+  type StockUnit,
   STOCK_KIND_NAMES,
   STOCK_KINDS,
   STOCK_SIZES,

@@ -33,7 +33,9 @@ describe('the shelf and the colour lab, as they were read and approved', functio
     await bring('a stranger', spectra.replaceAll('Maroon', 'Moroon'));
     await bring('a tint without the paint itself', spectra.replace('"Marlstone Maroon"\t1', '"Marlstone Maroon"\t0.5'));
     const pot = shelf.pots.find(({ productId }) => productId === id)!;
-    await log.act('patch', `paint-pots/${pot.id}`, { version: pot.version, leftMl: 3 });
+    await log.act('post', `paint-pots/${pot.id}/movements`, {
+      ...{ move: 'counted', amount: 3, jobId: null, price: null, batch: '', who: 'Imke Varga', note: '' },
+    });
 
     const capture = {
       specimenPartId: 'sg-03-1.body',

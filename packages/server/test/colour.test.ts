@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { ColourView, JobView, ShelfView } from '@sardonyx/contract';
+import type { ColourView, JobView, PotLog, ShelfView } from '@sardonyx/contract';
 import {
   computeDe00,
   fitCamera,
@@ -87,20 +87,32 @@ describe('colours over HTTP', () => {
     expect((await colours()).mixes[0]!.steps).lengthOf(1);
   });
 
-  it('take what one pot has not from the next one, the fullest first', async () => {
+  it('take what one pot has not from the next one: what is open first; put back, each has its own again', async () => {
     const mix = await begin();
     const pot = (await bench.get<ShelfView>('shelf')).pots.find((one) => one.productId === BLUE)!;
-    await bench.http.patch(`/api/paint-pots/${pot.id}`).send({ version: pot.version, leftMl: 0.5 }).expect(200);
+    const line = { jobId: null, price: null, batch: '', who: WHO, note: '' };
+    await post(`paint-pots/${pot.id}/movements`, { ...line, move: 'counted', amount: 0.5 });
     await bench.room.source.query(
-      "INSERT INTO paint_pot (id, version, productId, leftMl, openedOn, place) VALUES ('second', 1, ?, 0.3, NULL, '')",
+      "INSERT INTO paint_pot (id, version, productId, leftMl, openedOn, place) VALUES ('second', 1, ?, 0, NULL, '')",
       [BLUE],
     );
-    await pour(mix, BLUE, 0.6);
-    const pots = (await bench.get<ShelfView>('shelf')).pots.filter((one) => one.productId === BLUE);
-    expect(Object.fromEntries(pots.map(({ id, leftMl }) => [id, Number(leftMl.toFixed(6))]))).deep.equal({
-      [pot.id]: 0,
-      second: 0.2,
-    });
+    await post('paint-pots/second/movements', { ...line, move: 'bought', amount: 10, price: 2 });
+    const step = (await pour(mix, BLUE, 0.6)).body as MixStep;
+    const left = async () => {
+      const pots = (await bench.get<ShelfView>('shelf')).pots.filter((one) => one.productId === BLUE);
+      return Object.fromEntries(pots.map(({ id, leftMl }) => [id, Number(leftMl.toFixed(6))]));
+    };
+    expect(await left()).deep.equal({ [pot.id]: 0, second: 9.9 });
+    const { pots } = await bench.get<ShelfView>('shelf');
+    expect(pots.find(({ id }) => id === 'second')!.openedOn, 'opened by what was taken').match(/^\d{4}-/);
+    await post(`mixes/${mix}/undo`, { stepId: step.id, who: WHO });
+    expect(await left()).deep.equal({ [pot.id]: 0.5, second: 10 });
+    const log = await bench.get<PotLog>('paint-pots/second/movements');
+    expect(log.map(({ move, amount, jobId, actId }) => [move, Number(amount.toFixed(6)), jobId, actId])).deep.equal([
+      ['bought', 10, null, null],
+      ['taken', 0.1, 'sg-03', step.id],
+      ['put back', 0.1, 'sg-03', step.id],
+    ]);
   });
 
   it('hold so many pots and no more; what is in already may be poured again', async () => {

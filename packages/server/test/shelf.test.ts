@@ -93,10 +93,12 @@ describe('the shelf over HTTP', () => {
       .post('/api/shelf/pots')
       .send({ ...pot, name: 'x', gloss: 'shiny' })
       .expect(400);
-    const changed = { version: 1, leftMl: 3.5 };
+    const changed = { version: 1, place: 'Shelf 9' };
     await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send(changed).expect(200);
     await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send(changed).expect(409);
     await bench.http.patch('/api/paint-products/paint-marlstone-sand').send({ version: 1, dropMl: 9 }).expect(400);
+    // What is left follows from the log alone.
+    await bench.http.patch('/api/paint-pots/paint-marlstone-sand.pot').send({ version: 2, leftMl: 3.5 }).expect(400);
   });
 });
 

@@ -6,6 +6,7 @@ import {
   type DryingSheet,
   GEOMETRIES,
   MIX_WAYS,
+  POT_MOVES,
   POUR_SOURCES,
   STEPS,
   type CaptureMethod,
@@ -15,6 +16,7 @@ import {
   type Geometry,
   type MixWay,
   type PaintProduct,
+  type PotMovement,
   type Step,
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
@@ -183,10 +185,12 @@ export class AddPot {
   @Matches(/^#[0-9a-f]{6}$/i, { message: 'A colour like #4d6378.' }) colourHex!: string;
   @IsNumber({}, { message: 'What is left, in ml.' }) @NotBelow(0) @NotAbove(5000) leftMl!: number;
   @IsString() @MaxLength(80) place!: string;
+  /** Who looked how much is in it. */
+  @IsChanged() @IsString() @MaxLength(80) who?: string;
 }
 
+/** How much is left follows from the pot's log. */
 export class ChangePot extends VersionedChange {
-  @IsChanged() @IsNumber({}, { message: 'What is left, in ml.' }) @NotBelow(0) @NotAbove(5000) leftMl?: number;
   @IsChanged() @IsString() @MaxLength(80) place?: string;
   @IsChangedOrNull() @IsDay() openedOn?: string | null;
 }
@@ -204,6 +208,18 @@ export class ChangeProduct extends VersionedChange {
   drying?: DryingSheet | null;
 }
 
+/** A line of a pot's log; it is never changed afterwards. */
+export class MovePot {
+  @IsIn(POT_MOVES) move!: PotMovement['move'];
+  @IsNumber({}, { message: 'How much, in ml: a number.' }) @NotBelow(0) @NotAbove(5000) amount!: number;
+  @OrNull() @IsString() jobId!: string | null;
+  @OrNull() @IsNumber({}, { message: 'What all of it cost: a number.' }) @NotBelow(0) @NotAbove(100_000) price!:
+    number | null;
+  @IsString() @MaxLength(80) batch!: string;
+  @IsString() @IsNotEmpty(WHO) @MaxLength(80) who!: string;
+  @IsString() @MaxLength(500) note!: string;
+}
+
 /** A file brought onto the shelf: pots as CSV, spectra as CGATS text. */
 export const FILE_TAKES = ['look', 'all', 'good lines'] as const;
 
@@ -213,6 +229,7 @@ export class ShelfFile {
   @IsIn(GEOMETRIES) geometry!: Geometry;
   /** Only looked at; taken as a whole or not at all; or without its faulty lines. */
   @IsIn(FILE_TAKES) take!: (typeof FILE_TAKES)[number];
+  @IsChanged() @IsString() @MaxLength(80) who?: string;
 }
 
 /** What lies under the instrument's head. */

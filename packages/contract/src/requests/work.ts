@@ -142,6 +142,12 @@ export class LogCoat {
   @IsNumber({}, { message: 'Give the temperature in degrees Celsius.' }) @NotBelow(-20) @NotAbove(250) tempC!: number;
   /** Batch, thinner, gun and humidity, so far as somebody says so. */
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => HowOfCoat) how?: HowOfCoat | null;
+  /** Poured out of the pot for it; null: as is reckoned from its area. */
+  @IsChangedOrNull()
+  @IsNumber({}, { message: 'How much was poured, in ml: a number.' })
+  @NotBelow(0)
+  @NotAbove(500)
+  ml?: number | null;
   @IsISO8601({ strict: true }, { message: 'Give the day and time it went on.' }) appliedAt!: string;
   @IsString() @IsNotEmpty({ message: 'Say who did it.' }) @MaxLength(80) who!: string;
   @IsString() @MaxLength(300) note!: string;

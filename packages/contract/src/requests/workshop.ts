@@ -66,6 +66,8 @@ export class TakeUsualThings {
   @IsArray() @IsIn(USUAL(USUAL_THINGS.vessels), { each: true }) vessels!: string[];
   @IsArray() @IsIn(USUAL(USUAL_THINGS.paints), { each: true }) paints!: string[];
   @IsNumber({}, IN_EACH) @NotBelow(0.1, IN_EACH) @NotAbove(1000, IN_EACH) leftMl!: number;
+  /** Who looked what is there. */
+  @IsChanged() @IsString() @MaxLength(80) who?: string;
 }
 
 const SIZE = { message: 'Inside, in mm, above 0.' };

@@ -1,4 +1,4 @@
-import { computeDrawnArea } from '../film/computeDrawnArea.ts';
+import { sizeOfArea } from '../film/computeDrawnArea.ts';
 import type { CountedPaint } from '../film/countCoats.ts';
 import { groundsOf } from '../film/groundsOf.ts';
 import { orderOfColours } from '../film/orderOfColours.ts';
@@ -140,7 +140,7 @@ function createPart(
     foundColour: original ? { hex: original.layer.colourHex, name: original.layer.name } : null,
     coats: (isLeft ? [] : planned).map(({ area, layer }, i): PlanCoat => {
       const paint = rows.paints.find(({ id }) => id === layer.productId);
-      const size = area.size ?? (drawing && computeDrawnArea(drawing, key, area));
+      const size = sizeOfArea(area, key, drawing);
       return {
         areaKind: area.kind,
         areaName: nameOfArea(area),

@@ -27,6 +27,13 @@ export function computeDrawnArea(drawing: Drawing, partKey: string, area: DrawnP
   return size;
 }
 
+/** As somebody measured an area, else by its drawing; null where neither is known. */
+export const sizeOfArea = (
+  area: DrawnPlace & Pick<Area, 'size'>,
+  partKey: string,
+  drawing: Drawing | null,
+): AreaSize | null => area.size ?? (drawing && computeDrawnArea(drawing, partKey, area));
+
 type DrawnPlace = Pick<Area, 'kind' | 'name' | 'outline'>;
 
 /** Asked at every edit of a job, of a drawing that stays: reading its outlines anew made each edit a sixth slower. */

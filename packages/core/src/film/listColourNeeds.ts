@@ -3,7 +3,7 @@ import { groupBy } from '../groupBy.ts';
 import type { Drawing } from '../model/drawing.ts';
 import { nameOfArea, type Area, type CoatingLayer, type SpecimenPart } from '../model/workpiece.ts';
 import { chooseOption } from '../schools/schools.ts';
-import { computeDrawnArea } from './computeDrawnArea.ts';
+import { sizeOfArea } from './computeDrawnArea.ts';
 import { countOn } from './countOn.ts';
 import type { ColourNeed } from './needOfColour.ts';
 import { COATING_WAY_OF } from './pourFor.ts';
@@ -36,7 +36,7 @@ export function listColourNeeds({
         coats,
         layers.filter(({ areaId }) => areaId === area.id),
       );
-      const size = area.size ?? (drawing && computeDrawnArea(drawing, part.key, area));
+      const size = sizeOfArea(area, part.key, drawing);
       return coats.map((coat, i) => ({
         ...{ partName: part.name, areaName, colourHex: coat.colourHex, coatsLeft: coat.coats - on[i]!, size, way },
       }));

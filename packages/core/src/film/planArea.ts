@@ -4,7 +4,7 @@ import type { Drawing } from '../model/drawing.ts';
 import type { PaintProduct } from '../model/work.ts';
 import { nameOfArea, type Area, type AreaSize, type CoatingLayer, type SpecimenPart } from '../model/workpiece.ts';
 import { adviseGround, type GroundAdvice } from './adviseGround.ts';
-import { computeDrawnArea } from './computeDrawnArea.ts';
+import { sizeOfArea } from './computeDrawnArea.ts';
 import type { CoatingWay } from './computeVolume.ts';
 import { convertProductToLayer } from './convertProductToLayer.ts';
 import { countOn } from './countOn.ts';
@@ -53,7 +53,7 @@ export function planArea(model: AreaToPlan): AreaPlan {
     ofPart.filter((one) => nameOfArea(one) === name).map(({ id }) => id),
   );
   const planned = listPlanned(ofPart, layers);
-  const size = area.size ?? (drawing && computeDrawnArea(drawing, part.key, area));
+  const size = sizeOfArea(area, part.key, drawing);
   const onArea = layers.filter(({ areaId }) => areaId === area.id);
   const standing = onArea.filter(isStanding);
   const asked = planned.flatMap(({ area: one, layer }, place) => {

@@ -12,15 +12,21 @@ export interface Pour extends PaintVolume {
   readonly drops: number | null;
 }
 
-type Poured = Pick<PaintProduct, 'binder' | 'dryFilmUm' | 'densityGPerMl' | 'dropMl'>;
+export type Poured = Pick<PaintProduct, 'binder' | 'dryFilmUm' | 'densityGPerMl' | 'dropMl'>;
 
 /** What to pour for so many wet coats of an area: the cup is filled for each, since the gun is rinsed while a coat dries. */
-export function pourFor(area: Estimate, product: Poured, coats: number, way: CoatingWay): Pour {
+export function pourFor(
+  area: Estimate,
+  product: Poured,
+  coats: number,
+  way: CoatingWay,
+  thinner: number = THINNER[way],
+): Pour {
   if (product.binder === 'powder')
     return { ...computePowder(area, product.dryFilmUm, product.densityGPerMl), unit: 'g', drops: null };
   const volume = computeVolume({
     ...{ area, way, filmUm: product.dryFilmUm, coats, solids: SOLIDS[product.binder] },
-    ...{ thinner: THINNER[way], fillings: coats },
+    ...{ thinner, fillings: coats },
   });
   return { ...volume, unit: 'ml', drops: Math.ceil(volume.upper90 / product.dropMl) };
 }

@@ -145,6 +145,7 @@ export const WHOLE_UNITS: ReadonlySet<StockUnit> = new Set(['pieces', 'sheets', 
 
 export const MOVES = [
   'bought',
+  'made',
   'from a donor',
   'counted',
   'reserved',
@@ -155,10 +156,9 @@ export const MOVES = [
 ] as const;
 export type Move = (typeof MOVES)[number];
 
-/** One line of a thing's log: written once, never changed. */
-export interface Movement {
+/** One line of a log: written once, never changed. */
+export interface LogLine {
   readonly id: string;
-  readonly thingId: string;
   /** When it was written down, ISO 8601. */
   readonly at: string;
   readonly move: Move;
@@ -173,4 +173,20 @@ export interface Movement {
   readonly batch: string;
   readonly who: string;
   readonly note: string;
+}
+
+/** A line of what lies in a drawer. */
+export interface Movement extends LogLine {
+  readonly thingId: string;
+}
+
+/** What can happen to a pot: it is put by for nobody, any job may have of it. */
+export const POT_MOVES = ['bought', 'made', 'counted', 'taken', 'put back', 'wasted'] as const satisfies readonly Move[];
+
+/** A line of a pot of paint, in ml. */
+export interface PotMovement extends LogLine {
+  readonly potId: string;
+  readonly move: (typeof POT_MOVES)[number];
+  /** What was logged when it was moved: a coat, a step of a mix, the mix itself, a line of an order; null where it was written by hand. */
+  readonly actId: string | null;
 }

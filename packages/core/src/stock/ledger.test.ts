@@ -32,8 +32,8 @@ describe('the log of a thing', () => {
     expect(state.onHand).equal(6);
     expect(countFree(state)).equal(5);
     expect(state.jobs).deep.equal([
-      { jobId: 'a', reserved: 1, taken: 2, wasted: 0, cost: 1 },
-      { jobId: 'b', reserved: 0, taken: 0, wasted: 2, cost: 1 },
+      { jobId: 'a', reserved: 1, taken: 2, wasted: 0, cost: 1, unpriced: 0 },
+      { jobId: 'b', reserved: 0, taken: 0, wasted: 2, cost: 1, unpriced: 0 },
     ]);
   });
 
@@ -50,9 +50,22 @@ describe('the log of a thing', () => {
       step('wasted', 2, 'a'),
       step('put back', 3, 'a'),
     );
-    expect(state.jobs[0]).deep.equal({ jobId: 'a', reserved: 0, taken: 0, wasted: 2, cost: 4 });
+    expect(state.jobs[0]).deep.equal({ jobId: 'a', reserved: 0, taken: 0, wasted: 2, cost: 4, unpriced: 0 });
     expect(state.lots.every(({ unitPrice }) => unitPrice === 2)).equal(true);
     expect(state.onHand).equal(8);
+  });
+
+  it('knows how much had no price, and puts that back without one', () => {
+    const state = stock(step('counted', 4), step('bought', 6, null, 12), step('taken', 7, 'a'));
+    expect(state.jobs[0]).deep.include({ cost: 6, unpriced: 4 });
+    const back = appendMovement(state, step('put back', 5, 'a'));
+    expect(back.jobs[0]).deep.include({ taken: 2, cost: 0, unpriced: 2 });
+    const worth = back.lots.map(({ amount, unitPrice }) => [amount, unitPrice]);
+    expect(worth).deep.equal([
+      [3, 2],
+      [3, 2],
+      [2, null],
+    ]);
   });
 
   it('gives no more than is there, and to nobody what another job holds', () => {

@@ -1,5 +1,5 @@
 import type { Refusal, RefusalCode } from '../model/refusal.ts';
-import { WHOLE_UNITS, type Movement, type StockUnit } from '../model/stock.ts';
+import { WHOLE_UNITS, type LogLine, type StockUnit } from '../model/stock.ts';
 
 /** What came into the house together, and what of it is left. */
 export interface Lot {
@@ -20,6 +20,8 @@ export interface JobShare {
   readonly wasted: number;
   /** Of what was taken and wasted, so far as prices are known. */
   readonly cost: number;
+  /** So much of that came in without a price. */
+  readonly unpriced: number;
 }
 
 /** A thing as its log leaves it. */
@@ -59,10 +61,17 @@ export const sumStock = (state: StockState): StockSum => ({
   held: state.jobs.flatMap(({ jobId, reserved }) => (reserved > 0 ? [{ jobId, reserved }] : [])),
 });
 
-type Step = Pick<Movement, 'move' | 'amount' | 'jobId' | 'price' | 'at' | 'batch'>;
+type Step = Pick<LogLine, 'move' | 'amount' | 'jobId' | 'price' | 'at' | 'batch'>;
 
 const shareOf = ({ jobs }: StockState, jobId: string | null): JobShare =>
-  jobs.find((one) => one.jobId === jobId) ?? { jobId: jobId ?? '', reserved: 0, taken: 0, wasted: 0, cost: 0 };
+  jobs.find((one) => one.jobId === jobId) ?? {
+    jobId: jobId ?? '',
+    reserved: 0,
+    taken: 0,
+    wasted: 0,
+    cost: 0,
+    unpriced: 0,
+  };
 
 /** Why a line cannot be written; empty where it can. What is not there is not taken, what one job holds no other gets. */
 export function checkMovement(state: StockState, { move, amount, jobId }: Step, unit: StockUnit): Refusal[] {
@@ -99,6 +108,7 @@ const say = (amount: number): string => String(Number(amount.toFixed(2)));
 export function appendMovement(state: StockState, step: Step): StockState {
   switch (step.move) {
     case 'bought':
+    case 'made':
     case 'from a donor':
       return putIn(state, step.amount, step.price === null ? null : step.price / step.amount, step);
     case 'counted':
@@ -108,10 +118,17 @@ export function appendMovement(state: StockState, step: Step): StockState {
     case 'released':
       return { ...state, jobs: changeShare(state, step.jobId!, { reserved: -step.amount }) };
     case 'put back': {
-      const { taken, wasted, cost } = shareOf(state, step.jobId);
-      const unitPrice = taken > 0 ? cost / (taken + wasted) : null;
-      const back = putIn(state, step.amount, unitPrice, step);
-      const change = { taken: -step.amount, cost: -(unitPrice ?? 0) * step.amount };
+      const { taken, wasted, cost, unpriced } = shareOf(state, step.jobId);
+      const priced = round(taken + wasted - unpriced);
+      // What has a price goes back first.
+      const worth = Math.min(step.amount, Math.max(0, priced));
+      const unitPrice = worth > 0 ? cost / priced : null;
+      const change = { taken: -step.amount, cost: -(unitPrice ?? 0) * worth, unpriced: worth - step.amount };
+      const lots = [
+        { amount: worth, unitPrice },
+        { amount: round(step.amount - worth), unitPrice: null },
+      ].filter(({ amount }) => amount > 0);
+      const back = lots.reduce((on, lot) => putIn(on, lot.amount, lot.unitPrice, step), state);
       return { ...back, jobs: changeShare(state, step.jobId!, change) };
     }
     case 'taken':
@@ -129,25 +146,31 @@ function putIn(state: StockState, amount: number, unitPrice: number | null, { at
 }
 
 function takeOut(state: StockState, { move, amount, jobId }: Step): StockState {
-  const { lots, cost } = drain(state.lots, amount);
+  const { lots, cost, unpriced } = drain(state.lots, amount);
   const left = { ...state, onHand: round(state.onHand - amount), lots };
   if (jobId === null) return left;
   const { reserved } = shareOf(state, jobId);
-  const change = { reserved: -Math.min(reserved, amount), cost, [move === 'taken' ? 'taken' : 'wasted']: amount };
+  const change = {
+    reserved: -Math.min(reserved, amount),
+    cost,
+    unpriced,
+    [move === 'taken' ? 'taken' : 'wasted']: amount,
+  };
   return { ...left, jobs: changeShare(state, jobId, change) };
 }
 
 /** Out of the oldest first. */
-function drain(lots: readonly Lot[], amount: number): { readonly lots: Lot[]; readonly cost: number } {
-  let [left, cost] = [amount, 0];
+function drain(lots: readonly Lot[], amount: number): Pick<JobShare, 'cost' | 'unpriced'> & { readonly lots: Lot[] } {
+  let [left, cost, unpriced] = [amount, 0, 0];
   const kept = lots.flatMap((lot): Lot[] => {
     const out = Math.min(left, lot.amount);
     left -= out;
     cost += out * (lot.unitPrice ?? 0);
+    unpriced += lot.unitPrice === null ? out : 0;
     const rest = round(lot.amount - out);
     return rest > 0 ? [{ ...lot, amount: rest }] : [];
   });
-  return { lots: kept, cost };
+  return { lots: kept, cost, unpriced };
 }
 
 /** As much as was counted is there. Where that is less than jobs hold, who asked last gets less. */
@@ -172,6 +195,7 @@ function changeShare(state: StockState, jobId: string, by: Partial<Omit<JobShare
     taken: round(before.taken + (by.taken ?? 0)),
     wasted: round(before.wasted + (by.wasted ?? 0)),
     cost: before.cost + (by.cost ?? 0),
+    unpriced: round(before.unpriced + (by.unpriced ?? 0)),
   };
   const isNew = before.reserved === 0 && after.reserved > 0;
   const isKnown = state.jobs.some((one) => one.jobId === jobId);

@@ -1,4 +1,4 @@
-import { isOutsideModel, type PaintPot, type PaintProduct } from '@sardonyx/core';
+import { isOutsideModel, type PaintPot, type PaintProduct, type PotMovement } from '@sardonyx/core';
 import { measurePaint, WHITE_HEX } from './measuredPaint.ts';
 
 type Note = readonly [name: string, colourHex: string, gloss?: PaintProduct['gloss']];
@@ -186,7 +186,13 @@ const BY_BINDER = {
   powder: { densityGPerMl: 1.5, dropMl: 0.05, pricePerMl: 0.06 },
 } as const;
 
-export function createPaintShelf(now: Date): { products: PaintProduct[]; pots: PaintPot[] } {
+interface DemoShelf {
+  readonly products: PaintProduct[];
+  readonly pots: PaintPot[];
+  readonly movements: readonly (PotMovement & { readonly seq: number })[];
+}
+
+export function createPaintShelf(now: Date): DemoShelf {
   const products: PaintProduct[] = [];
   const pots: PaintPot[] = [];
   for (const { line, pots: notes, ...common } of LINES) {
@@ -209,7 +215,12 @@ export function createPaintShelf(now: Date): { products: PaintProduct[]; pots: P
       });
     });
   }
-  return { products, pots };
+  const movements = pots.map(({ id, leftMl, openedOn }) => ({
+    ...{ id: `${id}.counted`, potId: id, seq: 1, move: 'counted' as const, amount: leftMl },
+    at: `${openedOn ?? dayBefore(now, 60)}T19:00:00.000Z`,
+    ...{ jobId: null, taskId: null, actId: null, price: null, batch: '', who: 'Imke Varga', note: '' },
+  }));
+  return { products, pots, movements };
 }
 
 const dayBefore = (now: Date, days: number) => new Date(now.getTime() - days * 86_400_000).toISOString().slice(0, 10);

@@ -1,6 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import * as rows from '../entities/catalogue.ts';
-import { PaintPotRow, PaintProductRow } from '../entities/paint.ts';
+import { PaintPotRow, PaintProductRow, PotMovementRow } from '../entities/paint.ts';
 import { RestorerRow, TimerRow } from '../entities/work.ts';
 import { SourceRow, SpecimenRow } from '../entities/workpiece.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
@@ -32,7 +32,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
 
 async function seedCatalogue(manager: EntityManager, now: Date): Promise<void> {
   const { features, states, castings, parts, joints, variants, variantStates, sources } = createCatalogue();
-  const { products, pots } = createPaintShelf(now);
+  const { products, pots, movements } = createPaintShelf(now);
   const put = async (type: new () => object, list: readonly object[]) => {
     // SQLite takes a limited number of values in one statement.
     for (let i = 0; i < list.length; i += 200) await manager.insert(type, list.slice(i, i + 200));
@@ -51,6 +51,7 @@ async function seedCatalogue(manager: EntityManager, now: Date): Promise<void> {
   await put(SourceRow, sources);
   await put(PaintProductRow, products);
   await put(PaintPotRow, pots);
+  await put(PotMovementRow, movements);
 }
 
 /** A scrap trolley in the drawer: parts without a job. */

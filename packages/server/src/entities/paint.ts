@@ -1,5 +1,5 @@
-import type { DryingSheet, OpticsRecord, PaintProduct, RecipeLine } from '@sardonyx/core';
-import { Column, Entity, Index, type Relation } from 'typeorm';
+import type { DryingSheet, OpticsRecord, PaintProduct, PotMovement, RecipeLine } from '@sardonyx/core';
+import { Column, Entity, Index, PrimaryColumn, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
 
 @Entity('paint_product')
@@ -65,6 +65,7 @@ export class PaintPotRow extends VersionedRow {
   @Column('text')
   productId!: string;
 
+  /** As its log leaves it: written with each line of that, never by hand. */
   @Column('real')
   leftMl!: number;
 
@@ -76,4 +77,55 @@ export class PaintPotRow extends VersionedRow {
 
   @References(() => PaintProductRow, 'productId')
   product?: Relation<PaintProductRow>;
+}
+
+/** A line of a pot's log: written once. */
+@Entity('pot_movement')
+@Index(['potId', 'seq'], { unique: true })
+export class PotMovementRow {
+  @PrimaryColumn('text')
+  id!: string;
+
+  @Column('text')
+  potId!: string;
+
+  /** Of its pot: 1, 2 and on. */
+  @Column('integer')
+  seq!: number;
+
+  @Column('text')
+  at!: string;
+
+  @Column('text')
+  move!: PotMovement['move'];
+
+  /** Millilitres. */
+  @Column('real')
+  amount!: number;
+
+  @Index()
+  @Column('text', { nullable: true })
+  jobId!: string | null;
+
+  @Column('text', { nullable: true })
+  taskId!: string | null;
+
+  @Index()
+  @Column('text', { nullable: true })
+  actId!: string | null;
+
+  @Column('real', { nullable: true })
+  price!: number | null;
+
+  @Column('text', { default: '' })
+  batch!: string;
+
+  @Column('text')
+  who!: string;
+
+  @Column('text', { default: '' })
+  note!: string;
+
+  @References(() => PaintPotRow, 'potId', 'RESTRICT')
+  pot?: Relation<PaintPotRow>;
 }

@@ -1,3 +1,4 @@
+import { PotLog1796140000000 } from './1796140000000-PotLog.ts';
 import { Orders1796130000000 } from './1796130000000-Orders.ts';
 import { Drawers1796120000000 } from './1796120000000-Drawers.ts';
 import { CoatDetails1796110000000 } from './1796110000000-CoatDetails.ts';
@@ -40,4 +41,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   CoatDetails1796110000000,
   Drawers1796120000000,
   Orders1796130000000,
+  PotLog1796140000000,
 ];

@@ -21,6 +21,7 @@ import type { DryTask } from '../film/readDryTasks.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { BLANK_LAYER } from './blankRows.ts';
+import { takeForLayer } from './takeForLayer.ts';
 import { assertMayStart } from '../tasks/assertMayStart.ts';
 import { finishTask } from '../tasks/finishTask.ts';
 import { markGun } from '../tasks/markGun.ts';
@@ -78,6 +79,12 @@ export async function logCoat(manager: EntityManager, body: LogCoat, now: Date):
     note: [body.note, ...(body.overBecause ? [`over the relief: ${body.overBecause}`] : [])].filter(Boolean).join('; '),
   });
   await manager.insert(CoatingLayerRow, layer);
+  await takeForLayer(
+    manager,
+    layer,
+    { area, part, specimen, product, ml: body.ml ?? null, taskId: task?.id ?? null },
+    now,
+  );
   if (task) await moveStepOn(manager, task, layer, body, now);
   await recompilePlan(manager, jobId, now);
   await moveJobAlong(manager, jobId);

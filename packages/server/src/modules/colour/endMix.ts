@@ -3,11 +3,13 @@ import type { KeepMix } from '@sardonyx/contract';
 import { computeKeptMix, placeNewCoat, replayMix, sortPlanned } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { MixRow } from '../../entities/colour.ts';
-import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
+import { PaintProductRow } from '../../entities/paint.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { takePlace } from '../coats/takePlace.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { priceOfActs } from '../shelf/priceOfActs.ts';
+import { putUpPot } from '../shelf/movePot.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { findOpenMix, readSteps } from './logStep.ts';
 
@@ -17,7 +19,8 @@ const OWN_LINE = 'Mixed here';
 /** The mix becomes a pot with its recipe, and what is planned for an area where one was named. */
 export async function keepMix(manager: EntityManager, mixId: string, body: KeepMix, now: Date): Promise<MixRow> {
   const mix = await findOpenMix(manager, mixId);
-  const state = replayMix(await readSteps(manager, mixId));
+  const steps = await readSteps(manager, mixId);
+  const state = replayMix(steps);
   const last = state.patches.at(-1);
   if (!last || state.isPatchDue)
     throw refused('no-patch', 'Paint a patch of it first: what has not dried has no colour to keep.');
@@ -31,10 +34,18 @@ export async function keepMix(manager: EntityManager, mixId: string, body: KeepM
     ...{ id: randomUUID(), version: 1, line: OWN_LINE, name: body.name },
   });
   await manager.insert(PaintProductRow, product);
-  await manager.insert(PaintPotRow, {
-    ...{ id: randomUUID(), version: 1, productId: product.id, leftMl: state.totalMl, place: body.place },
-    openedOn: now.toISOString().slice(0, 10),
-  });
+  await putUpPot(
+    manager,
+    {
+      ...{ productId: product.id, leftMl: state.totalMl, place: body.place },
+      openedOn: now.toISOString().slice(0, 10),
+    },
+    {
+      ...{ move: 'made', jobId: mix.jobId, actId: mixId, who: body.who, note: `mixed: ${mix.name}` },
+      price: await priceOfActs(manager, steps),
+    },
+    now,
+  );
   if (body.areaId) await planOn(manager, mix, body.areaId, product, now);
   await manager.update(
     MixRow,

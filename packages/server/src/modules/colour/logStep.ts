@@ -6,6 +6,7 @@ import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
 import { refused } from '../../http/errors.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { putBackPaint, takePaint } from '../shelf/movePot.ts';
 
 /** A mix that is still being mixed, of an open job. */
 export async function findOpenMix(manager: EntityManager, mixId: string): Promise<MixRow> {
@@ -47,15 +48,18 @@ export async function logPour(
   const product = await findRow(manager, PaintProductRow, pour.productId, 'This pot');
   const { productIds } = replayMix(await readSteps(manager, mixId));
   const inMix = await Promise.all(productIds.map((id) => findRow(manager, PaintProductRow, id, 'A pot of this mix')));
-  const pots = await manager.find(PaintPotRow, { where: { productId: product.id }, order: { leftMl: 'DESC' } });
+  const pots = await manager.findBy(PaintPotRow, { productId: product.id });
   const refusal = refusePour(product, inMix, pour.ml, sumLeft(pots, product.id));
   if (refusal) {
     const { code, message, hint } = refusal;
     const fields = hint === null ? undefined : { [code === 'not-enough' ? 'ml' : 'productId']: hint };
     throw refused(code, `${message} ${WHAT_NOW[code]}`.trim(), fields);
   }
-  await takeFrom(manager, pots, pour.ml);
-  return logStep(manager, mixId, { kind: 'pour', ...pour }, who, now);
+  const step = await logStep(manager, mixId, { kind: 'pour', ...pour }, who, now);
+  const { jobId, name } = await findOpenMix(manager, mixId);
+  const line = { move: 'taken' as const, amount: pour.ml, jobId, actId: step.id, who, note: `into ${name}` };
+  await takePaint(manager, product.id, line, now);
+  return step;
 }
 
 /** What stands after the reason where somebody has just poured. */
@@ -65,17 +69,6 @@ const WHAT_NOW = {
   'too-many': '',
   'not-enough': 'Put the shelf right first.',
 } as const;
-
-/** From the fullest pot first. */
-async function takeFrom(manager: EntityManager, pots: readonly PaintPotRow[], ml: number): Promise<void> {
-  let wanted = ml;
-  for (const pot of pots) {
-    const taken = Math.min(wanted, pot.leftMl);
-    if (taken > 0)
-      await manager.update(PaintPotRow, { id: pot.id }, { leftMl: pot.leftMl - taken, version: pot.version + 1 });
-    wanted -= taken;
-  }
-}
 
 /** A counter-entry: the step stays in the log and counts no more; what it took is in its pot again. */
 export async function undoStep(
@@ -90,17 +83,6 @@ export async function undoStep(
   if (!step || step.body.kind === 'undo') throw refused('no-step', 'There is no such step in this mix.');
   if (replayMix(steps).undone.has(stepId)) throw refused('undone', 'This step was taken out already.');
   const row = await logStep(manager, mixId, { kind: 'undo', stepId }, who, now);
-  if (step.body.kind === 'pour') {
-    const pot = await manager.findOne(PaintPotRow, {
-      where: { productId: step.body.productId },
-      order: { leftMl: 'DESC' },
-    });
-    if (pot)
-      await manager.update(
-        PaintPotRow,
-        { id: pot.id },
-        { leftMl: pot.leftMl + step.body.ml, version: pot.version + 1 },
-      );
-  }
+  if (step.body.kind === 'pour') await putBackPaint(manager, stepId, { who, note: 'poured by mistake' }, now);
   return row;
 }

@@ -9,6 +9,7 @@ import { JobRow } from '../../entities/work.ts';
 import { ToolRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { movePot, putUpPot } from '../shelf/movePot.ts';
 import { moveStock } from '../stock/moveStock.ts';
 import { answerWant, reopenWant } from './answerWant.ts';
 
@@ -45,7 +46,7 @@ export async function receiveLine(
     await answerWant(manager, line.wantId, { origin: 'bought', from, who: body.who }, now);
   else if (line.wantId !== null) await reopenWant(manager, line.wantId, now);
   else if (isGood && line.toolKind !== null) await hangUpTool(manager, line, from);
-  else if (isGood && line.pot !== null) await fillPot(manager, line.pot, body.amount);
+  else if (isGood && line.pot !== null) await fillPot(manager, line, body, from, now);
   else if (isGood) await putIntoDrawer(manager, line, { body, from, supplierId: supplier.id }, now);
   return findRow(manager, OrderLineRow, line.id, 'This line');
 }
@@ -58,19 +59,23 @@ async function hangUpTool(manager: EntityManager, line: OrderLineRow, from: stri
 }
 
 /** Paint goes into the pot that has most of it; one that the shelf does not know is written down there first. */
-async function fillPot(manager: EntityManager, name: string, ml: number): Promise<void> {
+async function fillPot(
+  manager: EntityManager,
+  { id, pot: name, price }: OrderLineRow,
+  { amount, batch, who, ...body }: ReceiveLine,
+  note: string,
+  now: Date,
+): Promise<void> {
   const product = (await manager.find(PaintProductRow)).find((paint) => `${paint.line} ${paint.name}` === name);
   if (!product) throw refused('no-place', `The shelf has no ${name}: put the pot on the shelf first.`);
+  const line = { move: 'bought' as const, price: body.price ?? price, batch, who, note, actId: id };
   const [pot] = await manager.find(PaintPotRow, {
     where: { productId: product.id },
     order: { leftMl: 'DESC' },
     take: 1,
   });
-  if (pot) await manager.update(PaintPotRow, { id: pot.id }, { leftMl: pot.leftMl + ml, version: pot.version + 1 });
-  else
-    await manager.insert(PaintPotRow, {
-      ...{ id: randomUUID(), version: 1, productId: product.id, leftMl: ml, openedOn: null, place: '' },
-    });
+  if (pot) await movePot(manager, pot.id, { ...line, amount }, now);
+  else await putUpPot(manager, { productId: product.id, leftMl: amount, openedOn: null, place: '' }, line, now);
 }
 
 interface Put {

@@ -1,4 +1,4 @@
-import { AddPot, ShelfFile } from '@sardonyx/contract';
+import { AddPot, MovePot, ShelfFile } from '@sardonyx/contract';
 import {
   computeLab,
   isOutsideModel,
@@ -9,11 +9,14 @@ import {
   writeShelfCsv,
 } from '@sardonyx/core';
 import { Router } from 'express';
-import type { PaintProductRow } from '../../entities/paint.ts';
+import { PaintPotRow, type PaintProductRow } from '../../entities/paint.ts';
 import { runAside } from '../../aside/runAside.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
+import { assertJobIsOpen } from '../rows/rowKinds.ts';
+import { findRow } from '../rows/versionedRows.ts';
 import { addPot } from './addPot.ts';
+import { movePot, readPotLog } from './movePot.ts';
 import { readShelf } from './readShelf.ts';
 
 /** Pots: what stands on the shelf, what comes onto it, and the shelf as files. */
@@ -24,11 +27,27 @@ export function createShelfRoutes(room: Workroom): Router {
   });
   router.post('/shelf/pots', async (request, response) => {
     const body = await validateBody(AddPot, request.body);
-    response.status(201).json(await change(room, (manager) => addPot(manager, body)));
+    response.status(201).json(await change(room, (manager) => addPot(manager, body, room.now())));
+  });
+  router.get('/paint-pots/:id/movements', async (request, response) => {
+    const log = await look(room, async (manager) => {
+      const { id } = await findRow(manager, PaintPotRow, request.params.id, 'This pot');
+      return readPotLog(manager, id);
+    });
+    response.json(log);
+  });
+  router.post('/paint-pots/:id/movements', async (request, response) => {
+    const body = await validateBody(MovePot, request.body);
+    const movement = await change(room, async (manager) => {
+      await assertJobIsOpen(manager, body.jobId);
+      const { id } = await findRow(manager, PaintPotRow, request.params.id, 'This pot');
+      return movePot(manager, id, body, room.now());
+    });
+    response.status(201).json(movement);
   });
   router.post('/shelf/files', async (request, response) => {
     const body = await validateBody(ShelfFile, request.body);
-    response.json(await runAside(room, 'shelf', { ...body }).ended);
+    response.json(await runAside(room, 'shelf', { ...body, at: room.now().toISOString() }).ended);
   });
   router.get('/shelf.csv', async (_request, response) => {
     const { products, pots } = await look(room, readShelf);

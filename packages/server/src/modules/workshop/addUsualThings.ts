@@ -9,7 +9,8 @@ import { addPot } from '../shelf/addPot.ts';
 /** Writes down what was ticked; what is there under that name already is left as it is. */
 export async function addUsualThings(
   manager: EntityManager,
-  { tools, vessels, paints, leftMl }: TakeUsualThings,
+  { tools, vessels, paints, leftMl, who }: TakeUsualThings,
+  now: Date,
 ): Promise<UsualThingsTaken> {
   const taken = { tools: 0, vessels: 0, paints: 0 };
   const isTicked = (names: readonly string[]) => (one: { readonly name: string }) => names.includes(one.name);
@@ -25,7 +26,7 @@ export async function addUsualThings(
   }
   for (const paint of USUAL_THINGS.paints.filter(isTicked(paints))) {
     if (await manager.existsBy(PaintProductRow, { line: paint.line, name: paint.name })) continue;
-    await addPot(manager, { ...paint, leftMl, place: '' });
+    await addPot(manager, { ...paint, leftMl, place: '', who }, now);
     taken.paints++;
   }
   return taken;

@@ -17,7 +17,7 @@ export function createWorkshopRoutes(room: Workroom): Router {
   });
   router.post('/workshop/usual', async (request, response) => {
     const body = await validateBody(TakeUsualThings, request.body);
-    response.status(201).json(await change(room, (manager) => addUsualThings(manager, body)));
+    response.status(201).json(await change(room, (manager) => addUsualThings(manager, body, room.now())));
   });
   return router;
 }

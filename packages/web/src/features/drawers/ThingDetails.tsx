@@ -1,24 +1,26 @@
 import type { ThingView } from '@sardonyx/contract';
+import { MOVES } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { useGetThingLogQuery } from '../../shared/api/stockApi.ts';
+import { useGetThingLogQuery, useMoveStockMutation } from '../../shared/api/stockApi.ts';
 import type { AppError } from '../../shared/api/appError.ts';
-import { formatMoment } from '../../shared/dates/sayDates.ts';
 import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
+import { MoveForm } from '../../shared/stock/MoveForm.tsx';
+import { MoveLog } from '../../shared/stock/MoveLog.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Switch } from '../../shared/ui/Switch.tsx';
-import { MoveForm } from './MoveForm.tsx';
-import { MOVE_WORDS, sayAmount, sayMeasures, sayNotice, drawerOf } from './sayThing.ts';
+import { sayAmount, sayMeasures, sayNotice, drawerOf, unitOf } from './sayThing.ts';
 import { readTyped, SizesFields, typeSizes, type Typed } from './SizesFields.tsx';
 
 /** The thing in hand: how much there is and for whom, what happens to it, its log, and what it is. */
 export function ThingDetails({ thing }: { readonly thing: ThingView }) {
   const dispatch = useAppDispatch();
   const { data: bench } = useGetBenchQuery();
+  const { data: log } = useGetThingLogQuery(thing.id);
   const numberOf = (jobId: string) => bench?.lanes.find(({ job }) => job.id === jobId)?.job.number ?? jobId;
   const { onHand, held, kind, free } = thing;
   return (
@@ -39,8 +41,8 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
           </p>
         ))}
       </header>
-      <MoveForm key={thing.id} thing={thing} />
-      <Log thing={thing} numberOf={numberOf} />
+      <WriteDown key={thing.id} thing={thing} />
+      <MoveLog log={log} unit={unitOf(kind)} />
       <Fold title="What it is and where it lies">
         <div className="grid gap-3 pt-2 min-[700px]:grid-cols-2">
           <Autosaved kind="stock-things" row={thing} field="name" label="Name" />
@@ -72,6 +74,22 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
   );
 }
 
+function WriteDown({ thing }: { readonly thing: ThingView }) {
+  const [send, { error, isLoading, reset }] = useMoveStockMutation();
+  return (
+    <MoveForm
+      name={thing.name}
+      unit={unitOf(thing.kind)}
+      moves={MOVES}
+      first={thing.onHand > 0 ? 'taken' : 'bought'}
+      isSending={isLoading}
+      error={error}
+      onForget={reset}
+      onSend={async (line) => (await send({ thingId: thing.id, ...line })).data !== undefined}
+    />
+  );
+}
+
 /** Saves all of them when one is left. */
 function Sizes({ thing }: { readonly thing: ThingView }) {
   const dispatch = useAppDispatch();
@@ -94,31 +112,5 @@ function Sizes({ thing }: { readonly thing: ThingView }) {
       />
       {error && <ErrorNote error={error} />}
     </div>
-  );
-}
-
-interface LogProps {
-  readonly thing: ThingView;
-  readonly numberOf: (jobId: string) => string;
-}
-
-function Log({ thing, numberOf }: LogProps) {
-  const { data: log } = useGetThingLogQuery(thing.id);
-  if (!log || log.length === 0) return <p className="text-soft-ink">Nothing is written down of it yet.</p>;
-  return (
-    <Fold title={`Its log, ${log.length} ${log.length === 1 ? 'line' : 'lines'}`}>
-      <ol reversed className="pt-1">
-        {[...log].reverse().map((line) => (
-          <li key={line.id} className="border-t border-hairline py-1">
-            <span className="figure">{formatMoment(line.at)}</span> {MOVE_WORDS[line.move]}:{' '}
-            <strong>{sayAmount(line.amount, thing.kind)}</strong>
-            {line.jobId && ` for ${numberOf(line.jobId)}`}
-            {line.price !== null && `, ${line.price.toFixed(2)} for all of it`}
-            {line.batch && `, batch ${line.batch}`}, {line.who}
-            {line.note && `: ${line.note}`}
-          </li>
-        ))}
-      </ol>
-    </Fold>
   );
 }

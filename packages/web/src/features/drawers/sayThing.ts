@@ -1,7 +1,7 @@
 import type { ThingView } from '@sardonyx/contract';
 import { sayAmount as sayCounted } from '../../shared/sayAmount.ts';
 import { formatDay } from '../../shared/dates/sayDates.ts';
-import { STOCK_KINDS, type Move, type StockKind, type StockNotice } from '@sardonyx/core';
+import { STOCK_KINDS, type StockKind, type StockNotice, type StockUnit } from '@sardonyx/core';
 
 type Size = keyof ThingView['sizes'];
 
@@ -10,18 +10,7 @@ export const SIZE_WORDS: Readonly<Record<Size, string>> = {
   ...{ bore: 'bore', headDiameter: 'head across', headHeight: 'head high' },
 };
 
-export const MOVE_WORDS: Readonly<Record<Move, string>> = {
-  bought: 'bought',
-  'from a donor': 'out of a donor',
-  counted: 'counted: so much is there',
-  reserved: 'put by for a job',
-  released: 'no longer put by',
-  taken: 'taken',
-  'put back': 'put back',
-  wasted: 'wasted',
-};
-
-export const unitOf = (kind: StockKind): string => STOCK_KINDS[kind].unit;
+export const unitOf = (kind: StockKind): StockUnit => STOCK_KINDS[kind].unit;
 
 /** "12 pieces", "812.5 mm". */
 export const sayAmount = (amount: number, kind: StockKind): string => sayCounted(amount, unitOf(kind));

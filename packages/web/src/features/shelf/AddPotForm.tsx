@@ -6,6 +6,7 @@ import { Select } from '../../shared/ui/Select.tsx';
 import { useAddPotMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { useWho } from '../../shared/ui/useWho.ts';
 
 const KINDS = ['colour', 'primer', 'clear', 'brightwork', 'powder'] as const;
 const BINDERS = ['enamel', 'acrylic', 'lacquer', 'ink', 'powder'] as const;
@@ -13,6 +14,7 @@ const EMPTY = { line: '', name: '', kind: 'colour', binder: 'enamel', gloss: 'gl
 
 /** A new pot; what its sheet would say stands for a while as paints of its binder usually are. */
 export function AddPotForm() {
+  const [who] = useWho();
   const [add, { error, isLoading }] = useAddPotMutation();
   const [fields, setFields] = useState<Record<string, string>>({ ...EMPTY, leftMl: '10', place: '' });
   const set = (name: string, value: string) => setFields({ ...fields, [name]: value });
@@ -25,6 +27,7 @@ export function AddPotForm() {
       gloss: fields.gloss as Finish,
       colourHex: fields.colourHex!,
       leftMl: Number(fields.leftMl!.replace(',', '.')),
+      who: who.trim(),
     });
     if (data) setFields({ ...fields, name: '' });
   };

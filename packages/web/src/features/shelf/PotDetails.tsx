@@ -4,6 +4,7 @@ import {
   computeDropMl,
   isOutsideModel,
   learnDryingShift,
+  POT_MOVES,
   type PaintPot,
   type PaintProduct,
   surfaceOf,
@@ -11,7 +12,11 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { changeRow } from '../../shared/edits/editRow.ts';
+import { useGetPotLogQuery, useMovePotMutation } from '../../shared/api/stockApi.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
+import { sayAmount } from '../../shared/sayAmount.ts';
+import { MoveForm } from '../../shared/stock/MoveForm.tsx';
+import { MoveLog } from '../../shared/stock/MoveLog.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { DryingSheetForm } from './DryingSheetForm.tsx';
@@ -63,11 +68,7 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
         </ul>
       )}
       {pots.map((pot) => (
-        <div key={pot.id} className="grid max-w-3xl gap-4 sm:grid-cols-3">
-          <Autosaved kind="paint-pots" row={pot} field="leftMl" type="number" label="Left, ml" />
-          <Autosaved kind="paint-pots" row={pot} field="place" label="Where it stands" />
-          <Autosaved kind="paint-pots" row={pot} field="openedOn" type="date" label="Opened on" />
-        </div>
+        <PotInHand key={pot.id} pot={pot} name={product.name} />
       ))}
       <div className="grid max-w-3xl gap-4 sm:grid-cols-3">
         <Autosaved kind="paint-products" row={product} field="dropMl" type="number" label="One drop, ml" />
@@ -81,6 +82,35 @@ export function PotDetails({ product, pots, shelf }: PotDetailsProps) {
         </div>
       </Fold>
     </div>
+  );
+}
+
+/** A pot: how much is in it, what happened to it, where it stands. */
+function PotInHand({ pot, name }: { readonly pot: PaintPot; readonly name: string }) {
+  const { data: log } = useGetPotLogQuery(pot.id);
+  const [send, { error, isLoading, reset }] = useMovePotMutation();
+  return (
+    <section aria-label={`The pot of ${name}`} className="max-w-4xl space-y-3 border-t border-hairline pt-3">
+      <p>
+        <strong className="figure">{sayAmount(pot.leftMl, 'ml')}</strong> left. Coats and mixes take theirs when they
+        are logged; what was spilt, bought or counted is written down here.
+      </p>
+      <MoveForm
+        name={name}
+        unit="ml"
+        moves={POT_MOVES}
+        first="counted"
+        isSending={isLoading}
+        error={error}
+        onForget={reset}
+        onSend={async (line) => (await send({ potId: pot.id, ...line })).data !== undefined}
+      />
+      <MoveLog log={log} unit="ml" />
+      <div className="grid max-w-3xl gap-4 sm:grid-cols-3">
+        <Autosaved kind="paint-pots" row={pot} field="place" label="Where it stands" />
+        <Autosaved kind="paint-pots" row={pot} field="openedOn" type="date" label="Opened on" />
+      </div>
+    </section>
   );
 }
 

@@ -7,18 +7,20 @@ import { useBringShelfFileMutation } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { FileReport } from '../../shared/form/FileReport.tsx';
+import { useWho } from '../../shared/ui/useWho.ts';
 import { FilePick } from '../../shared/ui/FilePick.tsx';
 
 type Brought = Omit<ShelfFile, 'take'>;
 
 /** The shelf as files: pots as CSV, spectra as CGATS text, out and in. What comes in is looked at before it is taken. */
 export function ShelfFiles() {
+  const [who] = useWho();
   const [bring, { error, isLoading }] = useBringShelfFileMutation();
   const [geometry, setGeometry] = useState<Geometry>('gloss left out');
   const [brought, setBrought] = useState<Brought | null>(null);
   const [report, setReport] = useState<ShelfReport | null>(null);
   const send = async (file: Brought, take: ShelfFile['take']) => {
-    const { data } = await bring({ ...file, take });
+    const { data } = await bring({ ...file, take, who: who.trim() });
     setReport(data ?? null);
     // What could not be taken is still there to be taken.
     setBrought(data?.isTaken ? null : file);

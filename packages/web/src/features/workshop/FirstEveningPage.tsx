@@ -6,6 +6,7 @@ import { useGetShelfQuery, useGetWorkshopQuery, useTakeUsualThingsMutation } fro
 import { readAppError } from '../../shared/api/appError.ts';
 import { Checkbox } from '../../shared/ui/Checkbox.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
+import { useWho } from '../../shared/ui/useWho.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 
 const sayTaken = (taken: UsualThingsTaken): string =>
@@ -33,6 +34,7 @@ export function FirstEveningPage() {
     vessels: [],
     paints: [],
   });
+  const [who] = useWho();
   const [leftMl, setLeftMl] = useState('10');
   const there: Readonly<Record<Kind, readonly string[]>> = {
     tools: (workshop?.tools ?? []).map(({ name }) => name),
@@ -45,7 +47,7 @@ export function FirstEveningPage() {
   const problem = error === undefined ? null : readAppError(error);
   const save = async () => {
     const body = { tools: [...ticked.tools], vessels: [...ticked.vessels], paints: [...ticked.paints] };
-    const { data } = await take({ ...body, leftMl: Number(leftMl.replace(',', '.')) });
+    const { data } = await take({ ...body, leftMl: Number(leftMl.replace(',', '.')), who: who.trim() });
     if (data) setTicked({ tools: [], vessels: [], paints: [] });
   };
   return (

@@ -216,8 +216,8 @@ export const api = createApi({
     }),
     logCoat: build.mutation<CoatingLayer, LogCoat>({
       query: (body) => ({ url: 'coats', method: 'POST', body }),
-      // A coat ends its step: the gun holds its colour, the room is aired.
-      invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers'],
+      // A coat ends its step: the gun holds its colour, the room is aired; its paint is out of the pot.
+      invalidatesTags: ['Bench', 'Job', 'Workshop', 'Timers', 'Shelf', 'Orders'],
     }),
     keyCoat: build.mutation<CoatingLayer, KeyCoat & { id: string }>({
       query: ({ id, ...body }) => ({ url: `coats/${encodeURIComponent(id)}/key`, method: 'POST', body }),

@@ -1,6 +1,8 @@
 import type {
+  MovePot,
   MoveStock,
   OrdersView,
+  PotLog,
   PlaceOrder,
   ReceiveLine,
   ShelfReport,
@@ -9,7 +11,7 @@ import type {
   TakeFromDonor,
   ThingLog,
 } from '@sardonyx/contract';
-import type { Movement, OrderLine, StockOrder, Want } from '@sardonyx/core';
+import type { Movement, OrderLine, PotMovement, StockOrder, Want } from '@sardonyx/core';
 import { api } from './api.ts';
 
 /** What is in hand stands in every job, and in what is to be ordered. */
@@ -31,6 +33,18 @@ const stockApi = api.injectEndpoints({
         body,
       }),
       invalidatesTags: MOVED,
+    }),
+    getPotLog: build.query<PotLog, string>({
+      query: (id) => `paint-pots/${encodeURIComponent(id)}/movements`,
+      providesTags: ['Shelf'],
+    }),
+    movePot: build.mutation<PotMovement, { readonly potId: string } & MovePot>({
+      query: ({ potId, ...body }) => ({
+        url: `paint-pots/${encodeURIComponent(potId)}/movements`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ['Shelf', 'Job', 'Orders'],
     }),
     bringStockFile: build.mutation<ShelfReport, StockFile>({
       query: (body) => ({ url: 'stock/files', method: 'POST', body }),
@@ -60,6 +74,8 @@ export const {
   useGetStockQuery,
   useGetThingLogQuery,
   useMoveStockMutation,
+  useGetPotLogQuery,
+  useMovePotMutation,
   useBringStockFileMutation,
   useGetOrdersQuery,
   usePlaceOrderMutation,

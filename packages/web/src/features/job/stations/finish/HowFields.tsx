@@ -1,7 +1,7 @@
 import type { LogCoat } from '@sardonyx/contract';
 import { sayHow } from '@sardonyx/core';
 import { useWatch, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
-import { readNumber } from '../../../../shared/form/readNumber.ts';
+import { readOptional } from '../../../../shared/form/readNumber.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { Fold } from '../../../../shared/ui/Fold.tsx';
 
@@ -17,12 +17,6 @@ const NUMBERS = [
   ['nozzleMm', 'Nozzle, mm'],
   ['humidity', 'Humidity in the room, %'],
 ] as const;
-
-/** A number as it is typed, with point or comma; nothing is null, and what is no number is for the check to say. */
-const readOptional = (typed: unknown): number | null => {
-  const text = String(typed ?? '');
-  return text.trim() === '' ? null : readNumber(text);
-};
 
 /** What else a coat is logged with, as last time and in one line; opened only where something differs. */
 export function HowFields({ control, register, errors }: HowFieldsProps) {

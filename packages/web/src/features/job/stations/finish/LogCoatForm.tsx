@@ -19,6 +19,7 @@ import { useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 import { listCoatPots } from './coatPots.ts';
 import { HowFields } from './HowFields.tsx';
+import { PouredField } from './PouredField.tsx';
 import { Remembered } from './Remembered.tsx';
 
 interface LogCoatProps {
@@ -43,6 +44,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     overBecause: '',
     how: usualHow(specimen.layers, first?.productId ?? '', view.room?.humidity ?? null),
     tempC: view.room?.tempC ?? 20,
+    ml: null,
     appliedAt: writeWallTime(now),
     who,
     note: '',
@@ -104,8 +106,8 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
       // Whoever leaves the time alone means now, however long the form stood open.
       const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(now);
       await log({ ...values, appliedAt: readWallTime(at) }).unwrap();
-      // A reason and a note belong to the coat they were written for.
-      reset({ ...values, overBecause: '', note: '' });
+      // A reason, a note and what was poured belong to the coat they were written for.
+      reset({ ...values, overBecause: '', note: '', ml: null });
     } catch (error) {
       setFrom(showError(error).from ?? null);
     }
@@ -156,6 +158,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
             render={({ onLeave: _, ...field }) => <MomentField {...field} />}
           />
         </Field>
+        <PouredField {...{ part, control, register, errors }} />
         <HowFields {...{ control, register, errors }} />
         <Field label="Who" error={errors.who?.message}>
           <input {...register('who')} />

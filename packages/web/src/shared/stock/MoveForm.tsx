@@ -1,0 +1,97 @@
+import type { LogLine, Move, StockUnit } from '@sardonyx/core';
+import { useState, type FormEvent } from 'react';
+import { useGetBenchQuery } from '../api/api.ts';
+import { readAppError } from '../api/appError.ts';
+import { readNumber } from '../form/readNumber.ts';
+import { Field } from '../ui/Field.tsx';
+import { ErrorNote } from '../ui/Notice.tsx';
+import { Select } from '../ui/Select.tsx';
+import { useWho } from '../ui/useWho.ts';
+import { MOVE_WORDS } from './moveWords.ts';
+
+const NOBODY = '';
+const COSTS: ReadonlySet<Move> = new Set(['bought', 'made', 'from a donor']);
+const OF_A_JOB: ReadonlySet<Move> = new Set(['reserved', 'released', 'taken', 'put back', 'wasted']);
+
+/** What is written down by hand. */
+export type TypedMove<M extends Move> = Pick<LogLine, 'amount' | 'jobId' | 'price' | 'batch' | 'who' | 'note'> & {
+  readonly move: M;
+};
+
+interface MoveFormProps<M extends Move> {
+  /** Whose log it is. */
+  readonly name: string;
+  readonly unit: StockUnit;
+  readonly moves: readonly M[];
+  readonly first: M;
+  readonly isSending: boolean;
+  /** As the sending returned it. */
+  readonly error: Parameters<typeof readAppError>[0] | undefined;
+  readonly onForget: () => void;
+  /** True where it was written. */
+  readonly onSend: (line: TypedMove<M>) => Promise<boolean>;
+}
+
+/** One line more in the log of a thing or a pot. */
+export function MoveForm<M extends Move>(props: MoveFormProps<M>) {
+  const { name, unit, moves, first, isSending, error, onForget, onSend } = props;
+  const [who] = useWho();
+  const { data: bench } = useGetBenchQuery();
+  const [move, setMove] = useState<M>(first);
+  const [fields, setFields] = useState({ amount: '', jobId: NOBODY, price: '', batch: '', note: '' });
+  const jobs = (bench?.lanes ?? []).flatMap(({ job }) =>
+    job.signedOffAt ? [] : [{ value: job.id, label: `${job.number} ${job.title}` }],
+  );
+  const known = error === undefined ? null : readAppError(error);
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    const jobId = OF_A_JOB.has(move) && fields.jobId !== NOBODY ? fields.jobId : null;
+    const price = COSTS.has(move) && fields.price.trim() !== '' ? readNumber(fields.price) : null;
+    const line = { move, amount: readNumber(fields.amount), jobId, price, who: who.trim() };
+    if (await onSend({ ...line, batch: fields.batch, note: fields.note }))
+      setFields({ ...fields, amount: '', price: '', note: '' });
+  };
+  const field = (of: 'amount' | 'price' | 'batch' | 'note', label: string, width: string) => (
+    <Field label={label} isQuiet width={width} error={known?.fields?.[of]}>
+      <input
+        inputMode={of === 'amount' || of === 'price' ? 'decimal' : 'text'}
+        value={fields[of]}
+        onChange={(event) => setFields({ ...fields, [of]: event.target.value })}
+      />
+    </Field>
+  );
+  return (
+    <form aria-label={`Write down of ${name}`} className="space-y-3" onSubmit={(event) => void save(event)}>
+      <div className="flex flex-wrap items-start gap-3">
+        <Field label="What happens" isQuiet width="15rem">
+          <Select
+            value={move}
+            options={moves.map((one) => ({ value: one, label: MOVE_WORDS[one] }))}
+            onChange={(next) => {
+              setMove(next);
+              onForget();
+            }}
+          />
+        </Field>
+        {field('amount', `How much, ${unit}`, '8rem')}
+        {OF_A_JOB.has(move) && (
+          <Field label="For which job" isQuiet width="15rem" error={known?.fields?.jobId}>
+            <Select
+              value={fields.jobId}
+              options={[{ value: NOBODY, label: 'for none' }, ...jobs]}
+              onChange={(jobId) => setFields({ ...fields, jobId })}
+            />
+          </Field>
+        )}
+        {COSTS.has(move) && field('price', 'What all of it cost', '9rem')}
+        {COSTS.has(move) && field('batch', 'Batch', '7rem')}
+        {field('note', 'Note', '12rem')}
+      </div>
+      <button type="submit" className="main-button" disabled={isSending || who.trim() === ''}>
+        Write it down
+      </button>
+      {who.trim() === '' && <p className="text-note">Say at the top who stands at the bench.</p>}
+      {known && <ErrorNote error={known} />}
+    </form>
+  );
+}
