@@ -7,6 +7,7 @@ export {
   CreateFinding,
   CreateObservation,
   CreateWant,
+  SetBitHere,
 } from './requests/survey.ts';
 export {
   AddSpecimen,

@@ -107,6 +107,9 @@ export {
   SETTLED_BY,
   WANT_STATES,
   WAYS_TO_GET,
+  WAYS_TO_GET_BITS,
+  type WantBit,
+  type WayToGetBit,
   type Area,
   type AreaKind,
   type Certainty,
@@ -313,7 +316,9 @@ export { matchDonors, type DonorMatch, type DonorPart, type PartWish } from './s
 export { toDay, toIsoDay } from './stock/days.ts';
 export { expectArrival } from './stock/expectArrival.ts';
 export { priceLines } from './stock/priceLines.ts';
-export { COST_GROUPS, gatherCost, type CostLine, type JobCost } from './stock/gatherCost.ts';
+export { COST_GROUPS, gatherCost, type CostLine, type JobCost, type MetWant } from './stock/gatherCost.ts';
+export { writeCostCsv } from './stock/costCsv.ts';
+export { beginBits, callWant, listBits } from './model/wantBits.ts';
 export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gatherOrders.ts';
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';

@@ -23,6 +23,7 @@ import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
 import { createLabelRoutes } from './modules/labels/labelRoutes.ts';
+import { createCostRoutes } from './modules/cost/costRoutes.ts';
 import { createOrderRoutes } from './modules/orders/orderRoutes.ts';
 import { createStockRoutes } from './modules/stock/stockRoutes.ts';
 import { createTaskRoutes } from './modules/tasks/taskRoutes.ts';
@@ -64,6 +65,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createShelfRoutes,
     createStockRoutes,
     createOrderRoutes,
+    createCostRoutes,
     createLabelRoutes,
     createPhotoRoutes,
     createTimerRoutes,

@@ -140,7 +140,7 @@ describe('an own casting on an empty bench, clumsily', function () {
           },
           () =>
             post('wants', {
-              ...{ specimenPartId: anyPart().id, what: 'a part', dependentBits: '', state: 'open', solution: '' },
+              ...{ specimenPartId: anyPart().id, what: 'a part', bits: [], state: 'open', solution: '' },
               ...{ reason: '', dueOn: null },
             }),
           () => {

@@ -84,7 +84,8 @@ describe('survey and opening', () => {
       const { body } = await post('findings', broken).expect(201);
       const { specimens } = await view('sg-02');
       const want = specimens[0]!.wants.find((one) => one.specimenPartId === 'sg-02-1.hopper') as Want;
-      expect(want).deep.include({ what: 'hopper', dependentBits: 'hinge pin', state: 'open' });
+      expect(want).deep.include({ what: 'hopper', state: 'open' });
+      expect(want!.bits.map(({ what, amount, by }) => [what, amount, by])).deep.equal([['hinge pin', 1, 'drawer']]);
       expect(specimens[0]!.parts.find((part) => part.key === 'hopper')!.state).equal('damaged');
       expect(await keysOf('sg-02')).include(`get:${want.id}`);
       const refused = await post('jobs/sg-02/sign-off', { who: 'Osric Bell' }).expect(422);

@@ -23,7 +23,7 @@ describe('rows that people edit', () => {
   const want = (changes: object = {}) => ({
     specimenPartId: part('tyres'),
     what: 'four tyres',
-    dependentBits: '',
+    bits: [],
     state: 'open',
     solution: '',
     reason: '',

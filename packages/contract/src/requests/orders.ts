@@ -21,7 +21,16 @@ import {
   MaxLength,
   ValidateNested,
 } from 'class-validator';
-import { A_NUMBER, IsChanged, IsDay, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  IsDay,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+} from '../validation.ts';
 
 const MOST = 1_000_000;
 const HOW_MUCH = { message: 'Say how much: a number above nothing.' };
@@ -33,6 +42,7 @@ class OrderedThing {
   @IsString() @MaxLength(20) unit!: string;
   @OrNull() @IsString() thingId!: string | null;
   @OrNull() @IsString() wantId!: string | null;
+  @IsChangedOrNull() @IsString() bitId?: string | null;
   @OrNull() @IsIn(SUPPLY_NAMES) serves!: Supply | null;
   @OrNull() @IsString() @MaxLength(160) pot!: string | null;
   @OrNull() @IsIn(TOOL_KINDS) toolKind!: ToolKind | null;

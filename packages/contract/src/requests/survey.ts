@@ -10,6 +10,8 @@ import {
   WANT_KINDS,
   WANT_STATES,
   WAYS_TO_GET,
+  WAYS_TO_GET_BITS,
+  type WayToGetBit,
   type Certainty,
   type FindingKind,
   type FindingUnit,
@@ -25,6 +27,7 @@ import {
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -118,31 +121,64 @@ export class ChangeFinding extends VersionedChange {
   @IsChangedOrNull() @IsIn(MEND_METHODS) mend?: MendMethod | null;
 }
 
+const COST = { message: 'What it cost: a number.' };
+
+/** A small thing that is wanted with a part. */
+class BitOfWant {
+  @IsString() @IsNotEmpty() @MaxLength(40) id!: string;
+  @IsString() @IsNotEmpty({ message: 'Say what it is.' }) @MaxLength(120) what!: string;
+  @IsNumber({}, { message: 'Say how many: a number.' }) @NotBelow(0.01) @NotAbove(10_000) amount!: number;
+  @IsIn(WAYS_TO_GET_BITS) by!: WayToGetBit;
+  @OrNull() @IsString() thingId!: string | null;
+  @IsBoolean() isHere!: boolean;
+  @OrNull() @IsNumber({}, COST) @NotBelow(0) @NotAbove(100_000) price!: number | null;
+}
+
+/** At most so many, each with a name of its own within its want. */
+function AreBits(): PropertyDecorator {
+  return (object, key) => {
+    IsArray()(object, key as string);
+    ArrayMaxSize(30)(object, key as string);
+    ArrayUnique(({ id }: BitOfWant) => id)(object, key as string);
+    ValidateNested({ each: true })(object, key as string);
+    Type(() => BitOfWant)(object, key as string);
+  };
+}
+
 export class CreateWant {
   @IsString() @IsNotEmpty() specimenPartId!: string;
   @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
   @IsChanged() @IsString() @MaxLength(60) feature?: string;
   @IsString() @IsNotEmpty({ message: 'Say what is wanted.' }) @MaxLength(200) what!: string;
-  @IsString() @MaxLength(300) dependentBits!: string;
+  @IsChanged() @AreBits() bits?: BitOfWant[];
   @IsChangedOrNull() @IsIn(WAYS_TO_GET) getBy?: WayToGet | null;
   @IsIn(WANT_STATES) state!: WantState;
   @IsString() @MaxLength(300) solution!: string;
   @IsChangedOrNull() @IsIn(ORIGINS) origin?: Origin | null;
   @IsString() @MaxLength(300) reason!: string;
   @OrNull() @IsDay() dueOn!: string | null;
+  @IsChangedOrNull() @IsNumber({}, COST) @NotBelow(0) @NotAbove(100_000) price?: number | null;
 }
 
 export class ChangeWant extends VersionedChange {
   @IsChanged() @IsIn(WANT_KINDS) kind?: WantKind;
   @IsChanged() @IsString() @MaxLength(60) feature?: string;
   @IsChanged() @IsString() @IsNotEmpty() @MaxLength(200) what?: string;
-  @IsChanged() @IsString() @MaxLength(300) dependentBits?: string;
+  @IsChanged() @AreBits() bits?: BitOfWant[];
   @IsChangedOrNull() @IsIn(WAYS_TO_GET) getBy?: WayToGet | null;
   @IsChanged() @IsIn(WANT_STATES) state?: WantState;
   @IsChanged() @IsString() @MaxLength(300) solution?: string;
   @IsChangedOrNull() @IsIn(ORIGINS) origin?: Origin | null;
   @IsChanged() @IsString() @MaxLength(300) reason?: string;
   @IsChangedOrNull() @IsDay() dueOn?: string | null;
+  @IsChangedOrNull() @IsNumber({}, COST) @NotBelow(0) @NotAbove(100_000) price?: number | null;
+}
+
+/** A small bit is here, or is not after all: out of a drawer it is taken, and put back. */
+export class SetBitHere {
+  @IsBoolean() isHere!: boolean;
+  @OrNull() @IsNumber({}, COST) @NotBelow(0) @NotAbove(100_000) price!: number | null;
+  @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
 }
 
 export class ChangeSpecimenPart extends VersionedChange {

@@ -94,7 +94,7 @@ export interface KeptCopy {
 /** What a model still lacks. */
 export interface OpenWant extends Pick<
   Want,
-  'id' | 'what' | 'dependentBits' | 'kind' | 'state' | 'solution' | 'dueOn' | 'specimenPartId'
+  'id' | 'what' | 'bits' | 'kind' | 'state' | 'solution' | 'dueOn' | 'specimenPartId'
 > {
   readonly partName: string;
   /** As its plan gets it; null where the plan does without. */

@@ -44,7 +44,7 @@ export interface SpecimenRows extends JointRows {
   readonly findings: readonly Omit<Finding, 'version' | 'pinnedTo' | 'pinX' | 'pinY'>[];
   readonly wants: readonly Pick<
     Want,
-    'id' | 'specimenPartId' | 'kind' | 'feature' | 'what' | 'getBy' | 'state' | 'dependentBits' | 'dueOn' | 'origin'
+    'id' | 'specimenPartId' | 'kind' | 'feature' | 'what' | 'getBy' | 'state' | 'bits' | 'dueOn' | 'origin'
   >[];
   /** Another example of the casting, in the job or a donor, has wheels. */
   readonly hasSecondWheels: boolean;
@@ -161,8 +161,8 @@ function createPart(
         ...{ id, kind, feature, severity, note, carriesLoad, mend },
         degrees: measuredUnit === '°' ? measuredValue : null,
       })),
-    wants: wants.map(({ id, kind, feature, what, getBy, state: wantState, dependentBits, dueOn }) => ({
-      ...{ id, kind, feature, what, getBy, state: wantState, dependentBits, dueOn },
+    wants: wants.map(({ id, kind, feature, what, getBy, state: wantState, bits, dueOn }) => ({
+      ...{ id, kind, feature, what, getBy, state: wantState, bits, dueOn },
     })),
     done,
   };

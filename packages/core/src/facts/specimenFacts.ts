@@ -15,6 +15,7 @@ import type {
   MaterialCertainty,
   Origin,
   PartState,
+  WantBit,
   WantKind,
   WantState,
   WayToGet,
@@ -140,8 +141,8 @@ export interface PlanWant {
   readonly what: string;
   readonly state: WantState;
   readonly getBy: WayToGet | null;
-  /** Small things it cannot be fitted without; empty when there are none. */
-  readonly dependentBits: string;
+  /** Small things it cannot be fitted without. */
+  readonly bits: readonly WantBit[];
   /** The day it is promised for; null where nobody knows. */
   readonly dueOn: string | null;
 }

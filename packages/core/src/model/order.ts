@@ -6,6 +6,8 @@ import type { ToolKind } from './workshop.ts';
 export interface OrderedFor {
   readonly thingId: string | null;
   readonly wantId: string | null;
+  /** The small bit of that want; null where it is the part itself. */
+  readonly bitId: string | null;
   readonly serves: Supply | null;
   /** A paint of the shelf, by its line and name. */
   readonly pot: string | null;

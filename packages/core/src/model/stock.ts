@@ -181,7 +181,14 @@ export interface Movement extends LogLine {
 }
 
 /** What can happen to a pot: it is put by for nobody, any job may have of it. */
-export const POT_MOVES = ['bought', 'made', 'counted', 'taken', 'put back', 'wasted'] as const satisfies readonly Move[];
+export const POT_MOVES = [
+  'bought',
+  'made',
+  'counted',
+  'taken',
+  'put back',
+  'wasted',
+] as const satisfies readonly Move[];
 
 /** A line of a pot of paint, in ml. */
 export interface PotMovement extends LogLine {

@@ -292,6 +292,24 @@ export type WantState = (typeof WANT_STATES)[number];
 export const WAYS_TO_GET = ['donor', 'buy', 'print', 'make'] as const;
 export type WayToGet = (typeof WAYS_TO_GET)[number];
 
+/** A small bit lies in a drawer as often as not. */
+export const WAYS_TO_GET_BITS = ['drawer', ...WAYS_TO_GET] as const;
+export type WayToGetBit = (typeof WAYS_TO_GET_BITS)[number];
+
+/** A small thing that a wanted part needs with it: a line of its own, since it comes from somewhere else. */
+export interface WantBit {
+  /** Within its want. */
+  readonly id: string;
+  readonly what: string;
+  readonly amount: number;
+  readonly by: WayToGetBit;
+  /** What of the drawers serves; null where nobody said, or where it comes from elsewhere. */
+  readonly thingId: string | null;
+  readonly isHere: boolean;
+  /** What it cost; null where nobody said, and of what a drawer keeps the price of. */
+  readonly price: number | null;
+}
+
 export const WANT_KINDS = ['part', 'feature', 'decal', 'other'] as const;
 export type WantKind = (typeof WANT_KINDS)[number];
 
@@ -303,7 +321,8 @@ export interface Want extends Versioned {
   /** The feature that a piece is for; empty where it is for the whole part, or for whatever is gone. */
   readonly feature: string;
   readonly what: string;
-  readonly dependentBits: string;
+  /** The small things it cannot be fitted without. */
+  readonly bits: readonly WantBit[];
   /** null: as the school of broken parts answers. */
   readonly getBy: WayToGet | null;
   readonly state: WantState;
@@ -312,6 +331,8 @@ export interface Want extends Versioned {
   readonly origin: Origin | null;
   readonly reason: string;
   readonly dueOn: string | null;
+  /** What came for it cost, in the house's money, without its small bits; null where nobody said. */
+  readonly price: number | null;
 }
 
 export const PHOTO_STAGES = ['before', 'during', 'after'] as const;

@@ -31,12 +31,13 @@ const want = (state: Want['state'], reason = ''): Want => ({
   feature: '',
   getBy: null,
   what: 'a tyre',
-  dependentBits: '',
+  bits: [],
   state,
   solution: 'donor',
   origin: 'donor',
   reason,
   dueOn: null,
+  price: null,
 });
 const part = (changes: Partial<SpecimenPart> = {}): SpecimenPart => ({
   id: 'p',

@@ -58,23 +58,29 @@ export function gatherOrders(
   return [...groupBy(lines, ({ supplierId }) => supplierId)]
     .map(([supplierId, own]): SupplierOrder => {
       const delay = delayOf(supplierId);
-      const things = [...groupBy(own, ({ what, unit, wantId }) => `${unit} ${what} ${wantId ?? ''}`).values()].map(
-        (same): GatheredLine => {
-          const [first] = same as [LackingLine];
-          const days = same.map(({ neededDay, promisedDays }) =>
-            neededDay === null ? null : computeOrderBy(neededDay, promisedDays, delay),
-          );
-          return {
-            ...{ what: first.what, unit: first.unit, amount: same.reduce((total, one) => total + one.amount, 0) },
-            thingId: same.find(({ thingId }) => thingId !== null)?.thingId ?? null,
-            ...{ wantId: first.wantId, serves: first.serves, pot: first.pot, toolKind: first.toolKind },
-            jobId: same.every(({ jobId }) => jobId === first.jobId) ? first.jobId : null,
-            jobNumbers: [...new Set(same.flatMap(({ jobNumber }) => jobNumber ?? []))].sort(),
-            orderBy: least(days),
-            price: sum(same.map(({ unitPrice, amount }) => (unitPrice === null ? null : unitPrice * amount))),
-          };
-        },
-      );
+      const things = [
+        ...groupBy(own, ({ what, unit, wantId, bitId }) => `${unit} ${what} ${wantId ?? ''} ${bitId ?? ''}`).values(),
+      ].map((same): GatheredLine => {
+        const [first] = same as [LackingLine];
+        const days = same.map(({ neededDay, promisedDays }) =>
+          neededDay === null ? null : computeOrderBy(neededDay, promisedDays, delay),
+        );
+        return {
+          ...{ what: first.what, unit: first.unit, amount: same.reduce((total, one) => total + one.amount, 0) },
+          thingId: same.find(({ thingId }) => thingId !== null)?.thingId ?? null,
+          ...{
+            wantId: first.wantId,
+            bitId: first.bitId,
+            serves: first.serves,
+            pot: first.pot,
+            toolKind: first.toolKind,
+          },
+          jobId: same.every(({ jobId }) => jobId === first.jobId) ? first.jobId : null,
+          jobNumbers: [...new Set(same.flatMap(({ jobNumber }) => jobNumber ?? []))].sort(),
+          orderBy: least(days),
+          price: sum(same.map(({ unitPrice, amount }) => (unitPrice === null ? null : unitPrice * amount))),
+        };
+      });
       const orderBy = least(things.map((thing) => thing.orderBy));
       return {
         ...{ supplierId, orderBy, isLate: orderBy !== null && orderBy < today },

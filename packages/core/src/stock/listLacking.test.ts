@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import type { WayToGetBit } from '../model/workpiece.ts';
 import type { StockKind } from '../model/stock.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import type { SupplyLine } from '../supply/listSupplies.ts';
@@ -8,7 +9,7 @@ import { listLacking, type LackingJob, type MarkedThing, type WholeHousehold } f
 const NOW = new Date('2026-12-01T18:00:00Z');
 const TODAY = 20_000;
 const line = (what: string, over: Partial<SupplyLine> = {}): SupplyLine => ({
-  ...{ what, kind: 'material', toolKind: null, wantId: null, want: null, pot: null, amount: 10, unit: 'ml' },
+  ...{ what, kind: 'material', toolKind: null, wantId: null, bit: null, want: null, pot: null, amount: 10, unit: 'ml' },
   ...{ tasks: [], leadDays: 3, evening: 0, isNeededFirst: true },
   ...over,
 });
@@ -58,9 +59,19 @@ describe('what all jobs lack', () => {
 
   it('what is on its way is not asked for again', () => {
     const orders = [
-      { wantId: 'w', thingId: null, serves: null, pot: null, toolKind: null, amount: 1, arrivesOn: '2026-12-09' },
+      {
+        wantId: 'w',
+        bitId: null,
+        thingId: null,
+        serves: null,
+        pot: null,
+        toolKind: null,
+        amount: 1,
+        arrivesOn: '2026-12-09',
+      },
       {
         wantId: null,
+        bitId: null,
         thingId: 'jar',
         serves: 'cutting oil' as const,
         pot: null,
@@ -83,6 +94,23 @@ describe('what all jobs lack', () => {
     const all = [want('donor'), want('print'), want('make'), want('buy', true)];
     expect(lack([job('a', ...all)], {})).deep.equal([]);
     expect(lack([job('a', want('buy'))], {})[0]).deep.include({ wantId: 'buy', amount: 1, unit: 'pieces' });
+  });
+
+  it('small bits: what is to be bought, and what their drawer has too few of, whoever needs it first', () => {
+    const bit = (by: WayToGetBit, amount: number, thingId: string | null = null, evening = 0) =>
+      line('pins', { kind: 'part', wantId: 'w', bit: { id: 'b', by, thingId }, amount, unit: 'pieces', evening });
+    expect(lack([job('a', bit('buy', 2))], {})[0]).deep.include({ what: 'pins', wantId: 'w', bitId: 'b', amount: 2 });
+    for (const by of ['donor', 'print', 'make', 'drawer'] as const)
+      expect(lack([job('a', bit(by, 2))], {}), by).deep.equal([]);
+    const things = [jar(5)];
+    const two = lack([job('late', bit('drawer', 4, 'jar', 3)), job('soon', bit('drawer', 3, 'jar'))], { things });
+    expect(two.map(({ jobId, amount, thingId, wantId }) => [jobId, amount, thingId, wantId])).deep.equal([
+      ['late', 2, 'jar', null],
+    ]);
+    const order = { wantId: 'w', bitId: 'b', thingId: null, serves: null, pot: null, toolKind: null, amount: 2 };
+    const orders = [{ ...order, arrivesOn: '2026-12-09' }];
+    expect(lack([job('a', bit('buy', 2))], { orders })).deep.equal([]);
+    expect(lack([job('a', bit('buy', 2))], { orders: [{ ...orders[0]!, bitId: null }] })).lengthOf(1);
   });
 
   it('one tool serves every job; one that is lent is there', () => {

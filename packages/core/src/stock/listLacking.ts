@@ -28,6 +28,7 @@ export type FindSource = (of: Pick<LackingLine, 'thingId' | 'wantId' | 'serves'>
 const NOBODY = {
   thingId: null,
   wantId: null,
+  bitId: null,
   serves: null,
   pot: null,
   toolKind: null,
@@ -64,9 +65,10 @@ export function listLacking(
   const lacking = asked.flatMap(({ id, number, line }): LackingLine[] => {
     const { what, unit, evening } = line;
     const common = { ...NOBODY, unit, jobId: id, jobNumber: number, neededDay: today + evening };
+    if (line.bit) return listBit(line, line.bit, common, { house, sourceOf, now, pools });
     if (line.kind === 'part') {
       const isToBuy = line.want?.by === 'buy' && !line.want.isOrdered;
-      const isComing = house.orders.some(({ wantId }) => wantId === line.wantId);
+      const isComing = house.orders.some(({ wantId, bitId }) => wantId === line.wantId && bitId === null);
       if (!isToBuy || isComing) return [];
       const of = { ...common, wantId: line.wantId };
       return [{ ...of, ...sourceOf(of), what, amount: 1, unit: 'pieces' }];
@@ -96,6 +98,44 @@ export function listLacking(
   return [...lacking, ...listMarked(house, sourceOf, lacking)];
 }
 
+interface BitSources {
+  readonly house: WholeHousehold;
+  readonly sourceOf: FindSource;
+  readonly now: Date;
+  /** What is left of each thing for whoever asks next. */
+  readonly pools: Map<string, number>;
+}
+
+/** Of a thing: what is good, put by for nobody and not kept back. */
+const countFreeGood = (thing: MarkedThing, now: Date): number =>
+  thing.isLocked ? 0 : Math.max(0, Math.min(countFree(thing.state), countGood(thing, now)));
+
+type Common = Omit<LackingLine, 'what' | 'amount' | keyof OrderedFrom>;
+
+/** A small bit that is to be bought, or of which its drawer has too few. */
+function listBit(
+  { what, amount, wantId }: SupplyLine,
+  { id: bitId, by, thingId }: NonNullable<SupplyLine['bit']>,
+  common: Common,
+  { house, sourceOf, now, pools }: BitSources,
+): LackingLine[] {
+  if (house.orders.some((order) => order.wantId === wantId && order.bitId === bitId)) return [];
+  const thing = by === 'drawer' ? house.things.find(({ id }) => id === thingId) : undefined;
+  if (by !== 'buy' && !thing) return [];
+  let lacks = amount ?? 0;
+  if (thing) {
+    const key = `thing ${thing.id}`;
+    const free = pools.get(key) ?? countFreeGood(thing, now);
+    lacks = Math.max(0, round(lacks - Math.min(countHeld(thing.state, common.jobId!), countGood(thing, now))));
+    const given = Math.min(free, lacks);
+    pools.set(key, round(free - given));
+    lacks = round(lacks - given);
+  }
+  if (lacks <= 0) return [];
+  const of = thing ? { ...common, thingId: thing.id, serves: serviceOf(thing) } : { ...common, wantId, bitId };
+  return [{ ...of, ...sourceOf(of), what: thing ? callThing(thing) : what, amount: lacks }];
+}
+
 /** However it stands: what is lent comes back, what is worn is put right. */
 const isThere = (kind: ToolKind, { tools, orders }: WholeHousehold): boolean =>
   tools.some((tool) => tool.kind === kind) || orders.some(({ toolKind }) => toolKind === kind);
@@ -106,9 +146,7 @@ function countPool({ what, unit, pot }: SupplyLine, { things, pots, orders }: Wh
   const kind = POURED[what as Supply];
   const here = kind
     ? pots.filter((own) => (pot === null ? own.kind === kind : own.name === pot)).map(({ left }) => left)
-    : selectServing(what, unit, things).map((thing) =>
-        thing.isLocked ? 0 : Math.max(0, Math.min(countFree(thing.state), countGood(thing, now))),
-      );
+    : selectServing(what, unit, things).map((thing) => countFreeGood(thing, now));
   return round(here.reduce((sum, amount) => sum + amount, 0) + coming);
 }
 

@@ -63,7 +63,7 @@ describe('orders over all jobs', () => {
   const line = (changes: Partial<LackingLine> = {}): LackingLine => ({
     ...{ what: 'tyre 12 mm', amount: 4, unit: 'pieces', jobNumber: 'J-2', neededDay: 100, supplierId: 's' },
     ...{ promisedDays: 10, unitPrice: 0.5 },
-    ...{ thingId: null, wantId: null, serves: null, pot: null, toolKind: null, jobId: null },
+    ...{ thingId: null, wantId: null, bitId: null, serves: null, pot: null, toolKind: null, jobId: null },
     ...changes,
   });
   const steady = () => ({ mean: 0, sd: 1e-9, orders: 9 });
@@ -76,7 +76,7 @@ describe('orders over all jobs', () => {
         lines: [
           {
             ...{ what: 'tyre 12 mm', unit: 'pieces', amount: 6, jobNumbers: ['J-1', 'J-2'], jobId: null },
-            ...{ thingId: null, wantId: null, serves: null, pot: null, toolKind: null },
+            ...{ thingId: null, wantId: null, bitId: null, serves: null, pot: null, toolKind: null },
             ...{ orderBy: computeOrderBy(80, 10, steady()), price: 3 },
           },
         ],

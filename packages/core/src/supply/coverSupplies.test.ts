@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Movement, StockKind, StockTraits } from '../model/stock.ts';
+import type { WayToGetBit } from '../model/workpiece.ts';
 import type { Tool, ToolState } from '../model/workshop.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { foldMovements } from '../stock/ledger.ts';
@@ -12,7 +13,7 @@ const daysAgo = (days: number) => new Date(NOW.getTime() - days * 86_400_000).to
 
 const line = (what: SupplyLine['what'], over: Partial<SupplyLine> = {}): SupplyLine => ({
   ...{ what, kind: 'material', toolKind: null, wantId: null, pot: null, amount: 10, unit: 'ml' },
-  ...{ want: null, evening: 0 },
+  ...{ bit: null, want: null, evening: 0 },
   ...{ tasks: [], leadDays: 3, isNeededFirst: true },
   ...over,
 });
@@ -97,7 +98,7 @@ describe('what is in hand', () => {
   });
 
   it('of what is on its way: enough of it, by its last day; a want by its own order only', () => {
-    const nobody = { wantId: null, thingId: null, pot: null, toolKind: null };
+    const nobody = { wantId: null, bitId: null, thingId: null, pot: null, toolKind: null };
     const order = (amount: number, arrivesOn: string) => ({
       ...nobody,
       serves: 'cutting oil' as const,
@@ -114,8 +115,25 @@ describe('what is in hand', () => {
     expect(cover({ ...want, wantId: 'w2' }, { orders }).stand).equal('missing');
   });
 
+  it('of a small bit: in the drawer that was named for it, by its own order only, else missing', () => {
+    const bit = (by: WayToGetBit, thingId: string | null = null, amount = 2) =>
+      line('washers', { kind: 'part', wantId: 'w1', bit: { id: 'b', by, thingId }, amount, unit: 'pieces' });
+    const own = jar({ move: 'bought', amount: 3 });
+    const things = [own];
+    expect(cover(bit('drawer', own.id), { things })).deep.include({ stand: 'ready', lacks: 0, leadDays: 0 });
+    expect(cover(bit('drawer', own.id, 4), { things })).deep.include({ stand: 'short', lacks: 1 });
+    expect(cover(bit('drawer'), { things }), 'nobody said which').deep.include({ stand: 'missing', lacks: 2 });
+    expect(cover(bit('buy', own.id), { things }).stand, 'it is to be bought').equal('missing');
+    const order = { ...{ wantId: 'w1', thingId: null, serves: null, pot: null, toolKind: null, amount: 1 } };
+    const orders = (bitId: string | null) => [{ ...order, bitId, arrivesOn: '2026-12-04' }];
+    expect(cover(bit('buy'), { orders: orders('b') }).stand).equal('ordered');
+    expect(cover(bit('buy'), { orders: orders(null) }).stand, 'that is the part').equal('missing');
+    const door = line('a door', { kind: 'part', wantId: 'w1', amount: null, unit: '' });
+    expect(cover(door, { orders: orders('b') }).stand, 'that is its bit').equal('missing');
+  });
+
   it('of paint on its way: the very pot, where the plan names it', () => {
-    const nobody = { wantId: null, thingId: null, toolKind: null };
+    const nobody = { wantId: null, bitId: null, thingId: null, toolKind: null };
     const orders = [
       { ...nobody, serves: 'body colour' as const, pot: 'Quay Red', amount: 50, arrivesOn: '2026-12-05' },
     ];

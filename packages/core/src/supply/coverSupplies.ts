@@ -78,7 +78,7 @@ export function coverSupplies(
       case 'tool':
         return coverTool(line, house, job.now);
       case 'part':
-        return coverWant(line, house, job.now);
+        return line.bit ? coverBit(line, line.bit, house, job) : coverWant(line, house, job.now);
       case 'material':
         return coverMaterial(line, house, job);
     }
@@ -101,12 +101,29 @@ function coverTool(line: SupplyLine, { tools, orders }: Household, now: Date): I
 
 function coverWant(line: SupplyLine, { orders }: Household, now: Date): InHandLine {
   const order =
-    orders.find(({ wantId }) => wantId !== null && wantId === line.wantId) ??
+    orders.find(({ wantId, bitId }) => wantId !== null && wantId === line.wantId && bitId === null) ??
     // Ordered by hand, where nobody wrote an order down.
     (line.want?.isOrdered && line.want.dueOn ? { arrivesOn: line.want.dueOn } : undefined);
   return order
     ? { ...line, ...NOTHING, ...onItsWay([order], now), stand: 'ordered' }
     : { ...line, ...NOTHING, stand: 'missing' };
+}
+
+/** A small bit: in the drawer that somebody named for it, or on its way. */
+function coverBit(
+  line: SupplyLine,
+  bit: NonNullable<SupplyLine['bit']>,
+  { things, orders }: Household,
+  job: { readonly id: string; readonly now: Date },
+): InHandLine {
+  const order = orders.find(({ wantId, bitId }) => wantId === line.wantId && bitId === bit.id);
+  if (order) return { ...line, ...NOTHING, ...onItsWay([order], job.now), lacks: 0, stand: 'ordered' };
+  const thing = bit.by === 'drawer' ? things.find(({ id }) => id === bit.thingId) : undefined;
+  const here = thing ? countFor(thing, job.id, job.now) : 0;
+  const places = thing && here > 0 ? [{ thingId: thing.id, name: thing.name, drawer: thing.drawer, amount: here }] : [];
+  const lacks = Math.max(0, round((line.amount ?? 0) - here));
+  if (lacks === 0) return { ...line, ...NOTHING, places, lacks, leadDays: 0, stand: 'ready' };
+  return { ...line, ...NOTHING, places, lacks, stand: places.length ? 'short' : 'missing' };
 }
 
 function coverMaterial(

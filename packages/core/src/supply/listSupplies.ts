@@ -2,7 +2,7 @@ import type { PlanPart } from '../facts/specimenFacts.ts';
 import { POURED, SUPPLIES, type Supply } from '../model/supply.ts';
 import type { Task } from '../model/task.ts';
 import type { ToolKind } from '../model/workshop.ts';
-import type { WayToGet } from '../model/workpiece.ts';
+import type { WantBit, WayToGet } from '../model/workpiece.ts';
 
 /** One line of what must be in hand. */
 export interface SupplyLine {
@@ -12,6 +12,8 @@ export interface SupplyLine {
   readonly toolKind: ToolKind | null;
   /** The want that a part is for; null for all else. */
   readonly wantId: string | null;
+  /** The small bit of that want; null where it is the part itself, and for all else. */
+  readonly bit: Pick<WantBit, 'id' | 'by' | 'thingId'> | null;
   /** The pot, by its name, where the plan says which; null for all else. */
   readonly pot: string | null;
   /** Sum over the tasks; null for a tool and a part. */
@@ -68,7 +70,7 @@ export function listSupplies(models: readonly SuppliedModel[], now: Date, sessio
   const lines = new Map<string, SupplyLine>();
   for (const { open, parts } of models)
     for (const line of [...listWants(parts, open, now, sessionMin), ...listTaken(open, sessionMin)]) {
-      const key = `${line.what} ${line.pot ?? ''} ${line.wantId ?? ''}`;
+      const key = `${line.what} ${line.pot ?? ''} ${line.wantId ?? ''} ${line.bit?.id ?? ''}`;
       lines.set(key, addUp(lines.get(key), line));
     }
   return [...lines.values()].sort(
@@ -104,7 +106,7 @@ function listTaken(open: readonly SuppliedTask[], sessionMin: number): SupplyLin
       worn.add(evening);
       const taken = BY_THE_EVENING.has(what) ? Number(!isWornAlready) : amount;
       return {
-        ...{ what, kind, toolKind, wantId: null, want: null, unit, leadDays, evening: eveningOf[place]! },
+        ...{ what, kind, toolKind, wantId: null, bit: null, want: null, unit, leadDays, evening: eveningOf[place]! },
         pot: what in POURED ? (colours[0] ?? null) : null,
         amount: kind === 'tool' ? null : taken,
         tasks: [{ id, title }],
@@ -135,25 +137,39 @@ function listWants(
   sessionMin: number,
 ): SupplyLine[] {
   const eveningOf = countEvenings(open, sessionMin);
-  return parts.flatMap((part) =>
-    part.wants.flatMap((want): SupplyLine[] => {
+  return parts.flatMap((part) => {
+    // It is tried on the bare metal: until then nothing waits for it.
+    const trial = open.findIndex(({ act, partKeys }) => act === 'trial-fit' && partKeys[0] === part.key);
+    const common = {
+      ...{ kind: 'part' as const, toolKind: null, pot: null, evening: eveningOf[trial] ?? 0, isNeededFirst: true },
+      unit: '',
+    };
+    return part.wants.flatMap((want): SupplyLine[] => {
       const task = open.find(({ act, of }) => act === 'get' && of.wantId === want.id);
-      if (!task) return [];
-      return [
-        {
-          what: want.dependentBits ? `${want.what} with ${want.dependentBits}` : want.what,
-          want: { by: task.method as WayToGet, isOrdered: want.state === 'ordered', dueOn: want.dueOn },
-          // It is tried on the bare metal: until then nothing waits for it.
-          evening:
-            eveningOf[open.findIndex(({ act, partKeys }) => act === 'trial-fit' && partKeys[0] === part.key)] ?? 0,
-          ...{ kind: 'part', toolKind: null, wantId: want.id, pot: null, amount: null, unit: '' },
-          tasks: [{ id: task.id, title: `the ${part.name.toLowerCase()}` }],
-          leadDays: want.dueOn ? countDays(now, want.dueOn) : PART_LEAD_DAYS,
-          isNeededFirst: true,
-        },
-      ];
-    }),
-  );
+      const waits = task ?? (want.state === 'waived' ? undefined : open[trial]);
+      if (!waits) return [];
+      const tasks = [{ id: waits.id, title: `the ${part.name.toLowerCase()}` }];
+      const own: SupplyLine[] = task
+        ? [
+            {
+              ...common,
+              what: want.what,
+              want: { by: task.method as WayToGet, isOrdered: want.state === 'ordered', dueOn: want.dueOn },
+              ...{ wantId: want.id, bit: null, amount: null, tasks },
+              leadDays: want.dueOn ? countDays(now, want.dueOn) : PART_LEAD_DAYS,
+            },
+          ]
+        : [];
+      const bits = want.bits
+        .filter(({ isHere }) => !isHere)
+        .map(({ id, what, amount, by, thingId }) => ({
+          ...common,
+          ...{ what, amount, unit: 'pieces', wantId: want.id, bit: { id, by, thingId }, want: null, tasks },
+          leadDays: PART_LEAD_DAYS,
+        }));
+      return [...own, ...bits];
+    });
+  });
 }
 
 const countDays = (from: Date, day: string) =>

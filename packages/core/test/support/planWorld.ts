@@ -57,7 +57,7 @@ export const makeWant = (id: string, changes: Partial<PlanWant> = {}): PlanWant 
   what: `a ${id}`,
   getBy: null,
   state: 'open',
-  dependentBits: '',
+  bits: [],
   dueOn: null,
   ...changes,
 });

@@ -1,4 +1,5 @@
 import {
+  beginBits,
   convertProductToLayer,
   createLoggedWork,
   listMissingCoats,
@@ -125,7 +126,8 @@ async function seedSpecimen(
       id: `${note.id}.want-${i + 1}`,
       version: 1,
       specimenPartId: partId(part),
-      ...{ kind, feature: '', what, dependentBits, state, origin, getBy: null },
+      ...{ kind, feature: '', what, state, origin, getBy: null, price: null },
+      bits: beginBits(dependentBits),
       solution: state === 'waived' ? '' : text,
       reason: state === 'waived' ? text : '',
       dueOn: dueInDays === undefined || dueInDays === null ? null : dateOf(day(dueInDays)),

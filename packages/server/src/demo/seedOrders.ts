@@ -59,7 +59,15 @@ export async function seedOrders(manager: EntityManager, now: Date): Promise<voi
     for (const [k, line] of lines.entries()) {
       const arrivedOn = tookDays === null ? null : dayOf(daysAgo - tookDays);
       await manager.insert(OrderLineRow, {
-        ...{ id: `${id}-${k + 1}`, version: 1, orderId: id, what: waiting?.what ?? '', thingId: null, wantId: null },
+        ...{
+          id: `${id}-${k + 1}`,
+          version: 1,
+          orderId: id,
+          what: waiting?.what ?? '',
+          thingId: null,
+          wantId: null,
+          bitId: null,
+        },
         ...{ serves: null, pot: null, toolKind: null, jobId: null, arrivedOn, quality: null },
         arrivedAmount: arrivedOn === null ? null : (line.amount ?? 0),
         ...line,

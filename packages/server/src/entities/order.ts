@@ -47,6 +47,9 @@ export class OrderLineRow extends VersionedRow {
   wantId!: string | null;
 
   @Column('text', { nullable: true })
+  bitId!: string | null;
+
+  @Column('text', { nullable: true })
   serves!: Supply | null;
 
   @Column('text', { nullable: true })

@@ -22,6 +22,7 @@ import type {
   SizeName,
   SourceCertainty,
   LayerRejection,
+  WantBit,
   WantKind,
   WantState,
   WayToGet,
@@ -364,8 +365,8 @@ export class WantRow extends VersionedRow {
   @Column('text')
   what!: string;
 
-  @Column('text')
-  dependentBits!: string;
+  @Column('simple-json', { default: '[]' })
+  bits!: readonly WantBit[];
 
   @Column('text', { nullable: true })
   getBy!: WayToGet | null;
@@ -384,6 +385,9 @@ export class WantRow extends VersionedRow {
 
   @Column('text', { nullable: true })
   dueOn!: string | null;
+
+  @Column('real', { nullable: true })
+  price!: number | null;
 
   @References(() => SpecimenPartRow, 'specimenPartId')
   specimenPart?: Relation<SpecimenPartRow>;

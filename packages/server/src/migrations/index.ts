@@ -1,3 +1,4 @@
+import { WantBits1796150000000 } from './1796150000000-WantBits.ts';
 import { PotLog1796140000000 } from './1796140000000-PotLog.ts';
 import { Orders1796130000000 } from './1796130000000-Orders.ts';
 import { Drawers1796120000000 } from './1796120000000-Drawers.ts';
@@ -42,4 +43,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Drawers1796120000000,
   Orders1796130000000,
   PotLog1796140000000,
+  WantBits1796150000000,
 ];

@@ -143,7 +143,7 @@ async function insertPart(
     });
   if (random() < 0.2)
     await manager.insert(WantRow, {
-      ...{ id: `${id}.want`, version: 1, specimenPartId: id, kind: 'part', what: role, dependentBits: '' },
+      ...{ id: `${id}.want`, version: 1, specimenPartId: id, kind: 'part', what: role, bits: [] },
       ...{ state: pickOne(['open', 'ordered', 'waived'] as const, random), solution: '', origin: null, reason: 'so' },
       dueOn: null,
     });

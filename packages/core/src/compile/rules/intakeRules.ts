@@ -1,4 +1,5 @@
 import { traitsOf } from '../../model/material.ts';
+import { listBits } from '../../model/wantBits.ts';
 import type { SchoolOption } from '../../model/school.ts';
 import { uses } from '../../model/supply.ts';
 import type { PlanContext } from '../planContext.ts';
@@ -153,7 +154,7 @@ function createOrderTasks({ input: { scope, parts }, option }: PlanContext): Tas
     selectWants(part).length ? [] : part.coats.filter((coat) => coat.kind === 'decal'),
   );
   if (wanting.length + decals.length === 0) return [];
-  const bits = wanting.flatMap((part) => selectWants(part).map((want) => want.dependentBits)).filter(Boolean);
+  const bits = wanting.flatMap((part) => selectWants(part).map((want) => listBits(want.bits))).filter(Boolean);
   return [
     {
       act: 'list-wants',

@@ -13,6 +13,7 @@ import { listSupplies, type SuppliedTask } from '../../supply/listSupplies.ts';
 import type { PlanPart } from '../../facts/specimenFacts.ts';
 import type { PlanInput } from '../planTypes.ts';
 import { SUPPLIES } from '../../model/supply.ts';
+import { beginBits } from '../../model/wantBits.ts';
 import { PLAN_RULES } from './planRules.ts';
 
 const COLOUR = [makeCoat('primer'), makeCoat('colour')];
@@ -306,7 +307,7 @@ describe('supplies', () => {
     makePart('body', { painted: true, coats: COLOUR }),
     makePart('door', {
       state: 'missing',
-      wants: [makeWant('door', { what: 'a door', dependentBits: 'two hinges', dueOn: '2026-01-09' })],
+      wants: [makeWant('door', { what: 'a door', bits: beginBits('two hinges'), dueOn: '2026-01-09' })],
     }),
   ];
   const now = new Date('2026-01-01T10:00:00Z');
@@ -324,8 +325,11 @@ describe('supplies', () => {
       120,
     );
 
-  it('sum what the tasks take, what is needed first before the rest, wants with their small parts and their day', () => {
-    expect(lines()[0]).deep.include({ what: 'a door with two hinges', kind: 'part', leadDays: 9, isNeededFirst: true });
+  it('sum what the tasks take, what is needed first before the rest, wants with their day, their small bits as lines', () => {
+    const [bit, door] = lines().filter(({ kind }) => kind === 'part');
+    expect(door).deep.include({ what: 'a door', bit: null, leadDays: 9, isNeededFirst: true });
+    expect(bit).deep.include({ what: 'two hinges', wantId: door!.wantId, amount: 1, unit: 'pieces', want: null });
+    expect(bit!.bit).deep.equal({ id: 'bit-1', by: 'drawer', thingId: null });
     expect(lines().find((line) => line.what === 'gel stripper')).deep.include({
       amount: 15,
       unit: 'ml',
@@ -378,6 +382,12 @@ describe('supplies', () => {
 
   it('leave out what is done', () => {
     expect(lines((key) => key === 'strip:body').some((line) => line.what === 'gel stripper')).equal(false);
-    expect(lines((key) => key === 'get:door').some((line) => line.kind === 'part')).equal(false);
+    const afterGetting = lines((key) => key === 'get:door').filter((line) => line.kind === 'part');
+    expect(
+      afterGetting.map(({ what }) => what),
+      'bits are wanted until it is tried on',
+    ).deep.equal(['two hinges']);
+    const fitted = lines((key) => key === 'get:door' || key.startsWith('trial-fit'));
+    expect(fitted.some((line) => line.kind === 'part')).equal(false);
   });
 });

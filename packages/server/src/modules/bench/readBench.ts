@@ -198,8 +198,8 @@ function createLane(
 const listOpenWants = ({ parts, wants }: PartsOfSpecimen, tasks: readonly LaneTask[]): OpenWant[] =>
   wants
     .filter(({ state }) => state === 'open' || state === 'ordered')
-    .map(({ id, specimenPartId, what, dependentBits, kind, state, solution, dueOn }) => ({
-      ...{ id, specimenPartId, what, dependentBits, kind, state, solution, dueOn },
+    .map(({ id, specimenPartId, what, bits, kind, state, solution, dueOn }) => ({
+      ...{ id, specimenPartId, what, bits, kind, state, solution, dueOn },
       getBy: (tasks.find((task) => task.getsWant === id)?.method ?? null) as OpenWant['getBy'],
       partName: parts.find((part) => part.id === specimenPartId)!.name,
     }));

@@ -1,4 +1,4 @@
-import { convertFindingToState } from '@sardonyx/core';
+import { beginBits, convertFindingToState } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { In } from 'typeorm';
 import { CastingPartRow } from '../../entities/catalogue.ts';
@@ -44,7 +44,8 @@ const insertWant = (
       origin: null,
       getBy: null,
       feature: '',
-      dependentBits: '',
+      bits: [],
+      price: null,
       state: 'open',
       solution: '',
       reason: '',
@@ -59,13 +60,12 @@ export async function wantPart(manager: EntityManager, part: SpecimenPartRow, id
   if ((await manager.existsBy(WantRow, isWanted)) || (await manager.existsBy(WantRow, { id }))) return;
   const { castingId } = await findRow(manager, SpecimenRow, part.specimenId, 'This model');
   const known = castingId ? await manager.findOneBy(CastingPartRow, { castingId, key: part.key }) : null;
-  const dependentBits = known?.dependentBits ?? '';
   await insertWant(manager, {
     id,
     specimenPartId: part.id,
     kind: 'part',
     what: part.name.toLowerCase(),
-    dependentBits,
+    bits: beginBits(known?.dependentBits ?? ''),
   });
 }
 

@@ -14,17 +14,19 @@ interface Came {
   /** Of whom, as it goes into the record. */
   readonly from: string;
   readonly who: string;
+  /** What it cost; null where nobody said. */
+  readonly price: number | null;
 }
 
 /** A want that is met knows where from, and the step that gets it is done. */
 export async function answerWant(
   manager: EntityManager,
   wantId: string,
-  { origin, from, who }: Came,
+  { origin, from, who, price }: Came,
   now: Date,
 ): Promise<void> {
   const want = await findOpenWant(manager, wantId);
-  await changeWant(manager, want, { state: 'solved', origin, solution: from }, now);
+  await changeWant(manager, want, { state: 'solved', origin, solution: from, price }, now);
   const task = await manager
     .createQueryBuilder(TaskRow, 'task')
     .where("task.act = 'get' AND json_extract(task.of, '$.wantId') = :wantId", { wantId })

@@ -1,10 +1,11 @@
-import { PlaceOrder, ReceiveLine, TakeFromDonor } from '@sardonyx/contract';
+import { PlaceOrder, ReceiveLine, SetBitHere, TakeFromDonor } from '@sardonyx/contract';
 import { writeOrdersCsv } from '@sardonyx/core';
 import { Router } from 'express';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { placeOrder } from './placeOrder.ts';
 import { readOrders } from './readOrders.ts';
+import { setBitHere } from './setBitHere.ts';
 import { takeFromDonor } from './takeFromDonor.ts';
 import { receiveLine } from './receiveLine.ts';
 
@@ -34,6 +35,11 @@ export function createOrderRoutes(room: Workroom): Router {
     const body = await validateBody(TakeFromDonor, request.body);
     const want = await change(room, (manager) => takeFromDonor(manager, request.params.id, body, room.now()));
     response.status(201).json(want);
+  });
+  router.post('/wants/:id/bits/:bitId/here', async (request, response) => {
+    const body = await validateBody(SetBitHere, request.body);
+    const { id: wantId, bitId } = request.params;
+    response.json(await change(room, (manager) => setBitHere(manager, { wantId, bitId }, body, room.now())));
   });
   return router;
 }

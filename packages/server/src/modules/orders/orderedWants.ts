@@ -4,7 +4,7 @@ import { WantRow } from '../../entities/workpiece.ts';
 
 /** Wants of an order that have not come. */
 async function findWants(manager: EntityManager, orderId: string): Promise<WantRow[]> {
-  const lines = await manager.findBy(OrderLineRow, { orderId, arrivedOn: IsNull() });
+  const lines = await manager.findBy(OrderLineRow, { orderId, arrivedOn: IsNull(), bitId: IsNull() });
   return manager.findBy(WantRow, { id: In(lines.flatMap(({ wantId }) => wantId ?? [])), state: 'ordered' });
 }
 

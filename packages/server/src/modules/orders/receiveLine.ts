@@ -12,6 +12,7 @@ import { findRow } from '../rows/versionedRows.ts';
 import { movePot, putUpPot } from '../shelf/movePot.ts';
 import { moveStock } from '../stock/moveStock.ts';
 import { answerWant, reopenWant } from './answerWant.ts';
+import { markBit } from './setBitHere.ts';
 
 /**
  * A line has come, or never will: what is right goes into its drawer or pot, to its want or into the workshop, with its price; what is
@@ -26,7 +27,7 @@ export async function receiveLine(
   const stored = await findRow(manager, OrderLineRow, lineId, 'This line');
   const job = stored.jobId === null ? null : await manager.findOneBy(JobRow, { id: stored.jobId });
   // A job that is signed off wants nothing any more: it is for the drawer.
-  const line = job?.signedOffAt ? { ...stored, wantId: null, jobId: null } : stored;
+  const line = job?.signedOffAt ? { ...stored, wantId: null, bitId: null, jobId: null } : stored;
   if (line.arrivedOn !== null)
     throw refused('already-done', `“${line.what}” was taken in on ${line.arrivedOn} already.`);
   const isSent = body.quality !== 'not sent';
@@ -42,8 +43,11 @@ export async function receiveLine(
   };
   await manager.update(OrderLineRow, { id: line.id }, received);
   const from = `${supplier.name}, ordered on ${order.orderedOn}`;
-  if (line.wantId !== null && isGood)
-    await answerWant(manager, line.wantId, { origin: 'bought', from, who: body.who }, now);
+  const { price } = received;
+  if (line.wantId !== null && line.bitId !== null) {
+    if (isGood) await markBit(manager, { wantId: line.wantId, bitId: line.bitId }, { isHere: true, price }, now);
+  } else if (line.wantId !== null && isGood)
+    await answerWant(manager, line.wantId, { origin: 'bought', from, who: body.who, price }, now);
   else if (line.wantId !== null) await reopenWant(manager, line.wantId, now);
   else if (isGood && line.toolKind !== null) await hangUpTool(manager, line, from);
   else if (isGood && line.pot !== null) await fillPot(manager, line, body, from, now);

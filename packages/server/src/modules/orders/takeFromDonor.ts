@@ -41,6 +41,6 @@ export async function takeFromDonor(
     );
     await manager.update(SpecimenPartRow, { id: part.id }, { state: 'missing', version: part.version + 1 });
   }
-  await answerWant(manager, wantId, { origin: 'donor', from, who }, now);
+  await answerWant(manager, wantId, { origin: 'donor', from, who, price: null }, now);
   return findRow(manager, WantRow, wantId, 'This want');
 }

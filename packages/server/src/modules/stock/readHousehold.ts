@@ -54,7 +54,8 @@ export async function readHousehold(
   };
 }
 
-const SERVING = ` WHERE kind IN (${SERVING_KINDS.map((kind) => `'${kind}'`).join(', ')}) OR json_extract(traits, '$.serves') IS NOT NULL`;
+const SERVING = ` WHERE kind IN (${SERVING_KINDS.map((kind) => `'${kind}'`).join(', ')}) OR json_extract(traits, '$.serves') IS NOT NULL
+  OR id IN (SELECT json_extract(bit.value, '$.thingId') FROM want, json_each(want.bits) AS bit)`;
 
 /** What is on its way, by the day on which it is likely to come. */
 async function readComing(manager: EntityManager, now: Date): Promise<Household['orders']> {
@@ -66,8 +67,8 @@ async function readComing(manager: EntityManager, now: Date): Promise<Household[
     return book
       .linesOf(order.id)
       .filter(({ arrivedOn }) => arrivedOn === null)
-      .map(({ wantId, thingId, serves, pot, toolKind, amount }) => ({
-        ...{ wantId, thingId, serves, pot, toolKind, amount },
+      .map(({ wantId, bitId, thingId, serves, pot, toolKind, amount }) => ({
+        ...{ wantId, bitId, thingId, serves, pot, toolKind, amount },
         arrivesOn: toIsoDay(likely),
       }));
   });

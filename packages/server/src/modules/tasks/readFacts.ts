@@ -98,9 +98,11 @@ async function readRows(
       ...finding,
       carriesLoad: finding.carriesLoad === null ? null : Boolean(finding.carriesLoad),
     })),
-    wants: await read<RowOf<'wants'>>(
-      `SELECT id, specimenPartId, kind, feature, what, getBy, state, dependentBits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
-    ),
+    wants: (
+      await read<Stored<RowOf<'wants'>, 'bits'>>(
+        `SELECT id, specimenPartId, kind, feature, what, getBy, state, bits, dueOn, origin FROM want ${OF_PARTS} ORDER BY rowid`,
+      )
+    ).map((want) => ({ ...want, bits: JSON.parse(want.bits) as RowOf<'wants'>['bits'] })),
     joints: castingId ? await readJoints(manager, castingId) : [],
     foundJoints: (
       await read<Stored<RowOf<'foundJoints'>, 'partKeys'>>(

@@ -1,4 +1,5 @@
 import type { BenchLane, OpenWant } from '@sardonyx/contract';
+import { callWant } from '@sardonyx/core';
 import { useNavigate } from 'react-router';
 import { formatDay } from '../../shared/dates/sayDates.ts';
 import { WANT_KIND_WORDS, WAY_TO_GET_WORDS } from '../../shared/form/wantOptions.ts';
@@ -16,7 +17,7 @@ const COLUMNS: readonly Column<WantRow>[] = [
     key: 'what',
     heading: 'Wanted',
     share: 2,
-    read: ({ want }) => (want.dependentBits ? `${want.what} with ${want.dependentBits}` : want.what),
+    read: ({ want }) => callWant(want),
   },
   { key: 'job', heading: 'For', share: 2, read: ({ job }) => `${job.number} ${job.title}` },
   { key: 'part', heading: 'Part', read: ({ want }) => want.partName },

@@ -77,9 +77,12 @@ export function ReceiveForm({ line, onDone }: { readonly line: OrderLineView; re
   );
 }
 
-function sayWhatFollows({ wantId, jobNumber, toolKind, pot }: OrderLineView, quality: Quality): string {
+function sayWhatFollows({ wantId, bitId, jobNumber, toolKind, pot }: OrderLineView, quality: Quality): string {
   if (quality !== 'as wanted')
-    return wantId === null ? 'It goes nowhere, and is wanted again.' : 'The want stays open, to be ordered again.';
+    return wantId === null || bitId !== null
+      ? 'It goes nowhere, and is wanted again.'
+      : 'The want stays open, to be ordered again.';
+  if (bitId !== null) return 'The small bit is here; it is fitted with its part.';
   if (wantId !== null)
     return 'The want is met: its part knows where it is from. It is tried on before anything is painted.';
   if (pot !== null) return 'It goes into its pot on the shelf.';

@@ -19,7 +19,7 @@ interface ToOrderProps {
   readonly today: string;
 }
 
-const keyOf = ({ what, unit, wantId }: GatheredLine): string => `${unit} ${what} ${wantId ?? ''}`;
+const keyOf = ({ what, unit, wantId, bitId }: GatheredLine): string => `${unit} ${what} ${wantId ?? ''} ${bitId ?? ''}`;
 
 /** All that is wanted of one supplier: what goes into this order, and when it is promised for. */
 export function ToOrder({ order, suppliers, today }: ToOrderProps) {
@@ -37,8 +37,8 @@ export function ToOrder({ order, suppliers, today }: ToOrderProps) {
     if (!supplier) return;
     const { data } = await send({
       ...{ supplierId: supplier.id, orderedOn: today, promisedOn, note: '' },
-      lines: lines.map(({ what, amount, unit, thingId, wantId, serves, pot, toolKind, jobId, price }) => ({
-        ...{ what, amount, unit, thingId, wantId, serves, pot, toolKind, jobId, price },
+      lines: lines.map(({ what, amount, unit, thingId, wantId, bitId, serves, pot, toolKind, jobId, price }) => ({
+        ...{ what, amount, unit, thingId, wantId, bitId, serves, pot, toolKind, jobId, price },
       })),
     });
     if (data) setLeft(new Set());

@@ -5,13 +5,14 @@ import type {
   PotLog,
   PlaceOrder,
   ReceiveLine,
+  SetBitHere,
   ShelfReport,
   StockFile,
   StockView,
   TakeFromDonor,
   ThingLog,
 } from '@sardonyx/contract';
-import type { Movement, OrderLine, PotMovement, StockOrder, Want } from '@sardonyx/core';
+import type { JobCost, Movement, OrderLine, PotMovement, StockOrder, Want } from '@sardonyx/core';
 import { api } from './api.ts';
 
 /** What is in hand stands in every job, and in what is to be ordered. */
@@ -59,6 +60,18 @@ const stockApi = api.injectEndpoints({
       query: ({ wantId, ...body }) => ({ url: `wants/${encodeURIComponent(wantId)}/donor`, method: 'POST', body }),
       invalidatesTags: ORDERED,
     }),
+    getCost: build.query<JobCost, string>({
+      query: (jobId) => `jobs/${encodeURIComponent(jobId)}/cost`,
+      providesTags: ['Job', 'Shelf', 'Stock'],
+    }),
+    setBitHere: build.mutation<Want, { readonly wantId: string; readonly bitId: string } & SetBitHere>({
+      query: ({ wantId, bitId, ...body }) => ({
+        url: `wants/${encodeURIComponent(wantId)}/bits/${encodeURIComponent(bitId)}/here`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ORDERED,
+    }),
     receiveLine: build.mutation<OrderLine, { readonly lineId: string } & ReceiveLine>({
       query: ({ lineId, ...body }) => ({
         url: `order-lines/${encodeURIComponent(lineId)}/arrival`,
@@ -81,4 +94,6 @@ export const {
   usePlaceOrderMutation,
   useReceiveLineMutation,
   useTakeFromDonorMutation,
+  useSetBitHereMutation,
+  useGetCostQuery,
 } = stockApi;

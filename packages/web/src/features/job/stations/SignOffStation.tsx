@@ -13,6 +13,7 @@ import { useWho } from '../../../shared/ui/useWho.ts';
 import { useJob } from '../JobContext.tsx';
 import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
+import { CostTable } from './sign-off/CostTable.tsx';
 import { HandWork } from './sign-off/HandWork.tsx';
 import { CoatTable, LogTable } from './sign-off/RecordTables.tsx';
 import { WantList } from './survey/WantList.tsx';
@@ -68,6 +69,7 @@ export function SignOffStation() {
       <WantList />
       <TaskList station="sign-off" />
       {!isClosed && <Sign jobId={job.id} />}
+      <CostTable />
       <section aria-label="Record" className="space-y-2">
         <h2>Record</h2>
         <p className="text-soft-ink">

@@ -1,5 +1,7 @@
 import { CreateFinding, CreateWant } from '@sardonyx/contract';
-import { FINDING_KINDS, FINDING_UNITS, type SpecimenPart } from '@sardonyx/core';
+import { beginBits, FINDING_KINDS, FINDING_UNITS, type SpecimenPart, type WantBit } from '@sardonyx/core';
+import { useState } from 'react';
+import { Controlled } from '../../../../shared/ui/Controlled.tsx';
 import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
@@ -71,7 +73,7 @@ export function AddFinding({ part }: { readonly part: SpecimenPart }) {
 
 export function AddWant({ part }: { readonly part: SpecimenPart }) {
   const { specimen } = useJob();
-  const bits = specimen.casting?.parts.find((candidate) => candidate.key === part.key)?.dependentBits ?? '';
+  const usual = specimen.casting?.parts.find((candidate) => candidate.key === part.key)?.dependentBits ?? '';
   const { register, control, errors, save } = useRowForm({
     kind: 'wants',
     type: CreateWant,
@@ -80,7 +82,7 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
       kind: 'part',
       what: '',
       getBy: null,
-      dependentBits: bits,
+      bits: beginBits(usual),
       state: 'open',
       solution: '',
       reason: '',
@@ -106,12 +108,40 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
           <FormSelect control={control} name="getBy" options={WAY_TO_GET_OPTIONS} />
         </Field>
       </div>
-      <Field label="Small bits it needs with it" error={errors.dependentBits?.message ?? errors.root?.message}>
-        <input {...register('dependentBits')} />
+      <Field
+        label="Small bits it needs with it"
+        hint="Apart by commas; each becomes a line of the want."
+        error={errors.bits?.message ?? errors.root?.message}
+      >
+        <Controlled
+          control={control}
+          name="bits"
+          render={({ onChange }) => <BitsInput start={usual} onChange={onChange} />}
+        />
       </Field>
       <button type="submit" className="plain-button">
         Add the want
       </button>
     </form>
+  );
+}
+
+interface BitsInputProps {
+  readonly start: string;
+  readonly onChange: (bits: WantBit[]) => void;
+  readonly id?: string;
+}
+
+function BitsInput({ start, onChange, ...field }: BitsInputProps) {
+  const [text, setText] = useState(start);
+  return (
+    <input
+      {...field}
+      value={text}
+      onChange={(event) => {
+        setText(event.target.value);
+        onChange(beginBits(event.target.value));
+      }}
+    />
   );
 }

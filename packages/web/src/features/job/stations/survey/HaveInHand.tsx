@@ -55,7 +55,7 @@ function Lines({ lines }: { readonly lines: readonly InHandLine[] }) {
     <ul>
       {lines.map((line) => (
         <li
-          key={`${line.what} ${line.pot ?? ''} ${line.wantId ?? ''}`}
+          key={`${line.what} ${line.pot ?? ''} ${line.wantId ?? ''} ${line.bit?.id ?? ''}`}
           className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-3 border-t border-hairline py-1"
         >
           <span>
