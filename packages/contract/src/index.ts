@@ -8,6 +8,8 @@ export {
   CreateObservation,
   CreateWant,
   SetBitHere,
+  PutBackWant,
+  TakeWant,
 } from './requests/survey.ts';
 export {
   AddSpecimen,
@@ -82,6 +84,8 @@ export {
 export { ChangeOrder, PlaceOrder, ReceiveLine, TakeFromDonor } from './requests/orders.ts';
 export type { DonorOffer, DonorsView, OrderLineView, OrdersView, OrderView, SupplierView } from './responses/orders.ts';
 export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
+export { ChangePrint, LogPrint } from './requests/prints.ts';
+export type { PrintableWant, PrintsView, PrintView } from './responses/prints.ts';
 export type { PotLog, StockView, ThingLog, ThingView } from './responses/stock.ts';
 export {
   AddPot,

@@ -13,6 +13,7 @@ export const VIEWS = [
   'Phone',
   'Stock',
   'Orders',
+  'Prints',
 ] as const;
 export type View = (typeof VIEWS)[number];
 
@@ -85,6 +86,7 @@ export const NOUNS = {
     views: ['Stock', 'Job', 'Orders'],
     kept: ['kind', 'name', 'drawer', 'sizes', 'traits', 'reorderAt', 'keepsDays', 'isLocked', 'supplierId', 'note'],
   },
+  prints: { views: ['Prints'], kept: null },
   'stock-orders': { views: ['Orders', 'Stock', 'Job', 'Bench'], kept: null },
   suppliers: { views: ['Stock', 'Orders'], kept: ['name', 'promisedDays', 'note'] },
   'paint-products': { views: ['Shelf', 'Job', 'Bench'], kept: null },

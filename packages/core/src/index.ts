@@ -532,6 +532,21 @@ export { AREA_KINDS, AREA_WAYS, type AreaOutline, type AreaSize, type AreaWay } 
 export { planGround } from './film/planGround.ts';
 export { planArea, type AreaPlan, type PlannedLayer } from './film/planArea.ts';
 export { readStl } from './mesh/readStl.ts';
+export { drawMesh, type MeshView } from './mesh/drawMesh.ts';
+export { measureMesh } from './mesh/measureMesh.ts';
+export type { MeshSize } from './model/mesh.ts';
+export { scaleMesh } from './mesh/scaleMesh.ts';
+export { writeStl } from './mesh/writeStl.ts';
+export { learnShrink, listMeasured, type Shrink } from './fit/learnShrink.ts';
+export { planPrint, type PrintPlan, type PrintTrouble } from './fit/planPrint.ts';
+export {
+  MESH_AXES,
+  type MeshAxis,
+  type Print,
+  type PrintMeasure,
+  type PrintRun,
+  type WantedSize,
+} from './model/print.ts';
 export { planGunRuns, RINSE_MIN, type GunRun } from './film/planGunRuns.ts';
 export { listSprayable, type SprayablePlace } from './film/listSprayable.ts';
 export { isTaped } from './film/isTaped.ts';

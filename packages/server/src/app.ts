@@ -19,6 +19,7 @@ import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
 import { createPassRoutes } from './modules/passes/passRoutes.ts';
 import { createPhoneRoutes, type PhonePlace } from './modules/phone/phoneRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
+import { createPrintRoutes } from './modules/prints/printRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
@@ -67,6 +68,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createOrderRoutes,
     createCostRoutes,
     createLabelRoutes,
+    createPrintRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

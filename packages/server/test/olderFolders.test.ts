@@ -20,7 +20,7 @@ const FOLDERS = join(import.meta.dirname, 'folders');
 const versions = readdirSync(FOLDERS).map((name) => name.replace('.db.gz', ''));
 
 /** Came together with the next one: no version ended with it. */
-const NEVER_LAST = ['WhoseAndWhich1795941381036'];
+const NEVER_LAST = ['WhoseAndWhich1795941381036', 'PotLog1796140000000', 'WantBits1796150000000'];
 
 /** What a restorer would miss, in words of SQL that every version understands. */
 function readWhatCounts(path: string) {

@@ -181,6 +181,18 @@ export class SetBitHere {
   @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
 }
 
+/** What of a drawer meets a want, and where it came from before it lay there. */
+export class TakeWant {
+  @IsString() @IsNotEmpty({ message: 'Choose what.' }) thingId!: string;
+  @IsNumber({}, { message: 'Say how many: a number.' }) @NotBelow(0.01) @NotAbove(10_000) amount!: number;
+  @IsIn(ORIGINS, { message: 'Say where it came from.' }) origin!: Origin;
+  @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+}
+
+export class PutBackWant {
+  @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+}
+
 export class ChangeSpecimenPart extends VersionedChange {
   @IsChanged() @IsIn(MATERIALS) material?: Material;
   @IsChanged() @IsIn(MATERIAL_CERTAINTIES) materialCertainty?: MaterialCertainty;

@@ -1,10 +1,5 @@
+import type { ThinWall } from '../model/mesh.ts';
 import { computeNormal } from './writeStl.ts';
-
-export interface ThinWall {
-  readonly mm: number;
-  /** Where it was met, on the outer face. */
-  readonly at: readonly [x: number, y: number, z: number];
-}
 
 /** Points that are tried, spread over the surface. */
 const PROBES = 3000;

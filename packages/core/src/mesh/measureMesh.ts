@@ -1,22 +1,6 @@
 import { linkEdges, type MeshEdges } from './linkEdges.ts';
-import { findThinnestWall, type ThinWall } from './findThinnestWall.ts';
-
-export interface MeshSize {
-  readonly triangles: number;
-  /** Millimetres along x, y and z. */
-  readonly size: readonly [x: number, y: number, z: number];
-  readonly areaCm2: number;
-  /** Cubic centimetres; null where it is not closed: what it holds is nobody's guess. */
-  readonly volumeCm3: number | null;
-  /** Every edge lies between two triangles that run against each other. */
-  readonly isClosed: boolean;
-  /** Edges that do not. */
-  readonly openEdges: number;
-  /** Its faces look inwards. */
-  readonly isInsideOut: boolean;
-  /** null where it is not closed, or no wall was met. */
-  readonly thinnest: ThinWall | null;
-}
+import type { MeshSize } from '../model/mesh.ts';
+import { findThinnestWall } from './findThinnestWall.ts';
 
 /** Size, surface, content and thinnest wall of a mesh in millimetres. */
 export function measureMesh(triangles: Float64Array): MeshSize {

@@ -1,6 +1,3 @@
-/** Resin is smaller when it has cured, by so much of its length (planning estimate). */
-const RESIN_SHRINK = 0.006;
-
 /**
  * By what a mesh is made larger so that a length of it comes out as it was measured.
  *
@@ -8,7 +5,7 @@ const RESIN_SHRINK = 0.006;
  * @param modelled as it is in the mesh, mm
  * @param shrink share of its length that the resin loses
  */
-export const computeScale = (wanted: number, modelled: number, shrink = RESIN_SHRINK): number =>
+export const computeScale = (wanted: number, modelled: number, shrink: number): number =>
   wanted / (modelled * (1 - shrink));
 
 /** The same mesh larger or smaller, along each axis. */

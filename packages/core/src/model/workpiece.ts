@@ -333,6 +333,8 @@ export interface Want extends Versioned {
   readonly dueOn: string | null;
   /** What came for it cost, in the house's money, without its small bits; null where nobody said. */
   readonly price: number | null;
+  /** What of the drawers it was taken out of, whose log keeps the price; null where it came from elsewhere. */
+  readonly taken: { readonly thingId: string; readonly amount: number } | null;
 }
 
 export const PHOTO_STAGES = ['before', 'during', 'after'] as const;

@@ -38,6 +38,7 @@ const want = (state: Want['state'], reason = ''): Want => ({
   reason,
   dueOn: null,
   price: null,
+  taken: null,
 });
 const part = (changes: Partial<SpecimenPart> = {}): SpecimenPart => ({
   id: 'p',

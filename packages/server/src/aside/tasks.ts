@@ -1,9 +1,15 @@
 import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
 import { bringStockFile } from '../modules/stock/bringStockFile.ts';
+import { bringMesh } from '../modules/prints/bringMesh.ts';
 import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
 
 /** What runs in the thread beside the server. */
-export const TASKS = { catalogue: importCatalogue, shelf: bringShelfFile, stock: bringStockFile } as const;
+export const TASKS = {
+  catalogue: importCatalogue,
+  shelf: bringShelfFile,
+  stock: bringStockFile,
+  mesh: bringMesh,
+} as const;
 
 export type TaskName = keyof typeof TASKS;
 export type TaskInput<K extends TaskName> = Parameters<(typeof TASKS)[K]>[0];

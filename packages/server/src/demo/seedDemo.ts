@@ -27,7 +27,18 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedOrders(manager, now);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
+    await sortPotLogs(manager);
   });
+}
+
+/** Jobs were filled one after the other, pots are written down evening after evening. */
+async function sortPotLogs(manager: EntityManager): Promise<void> {
+  await manager.query('UPDATE pot_movement SET seq = -seq');
+  await manager.query(
+    `UPDATE pot_movement SET seq = sorted.place FROM
+       (SELECT id, row_number() OVER (PARTITION BY potId ORDER BY at, -seq) AS place FROM pot_movement) AS sorted
+     WHERE sorted.id = pot_movement.id`,
+  );
 }
 
 async function seedCatalogue(manager: EntityManager, now: Date): Promise<void> {

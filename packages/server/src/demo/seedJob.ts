@@ -23,6 +23,7 @@ import {
   WantRow,
 } from '../entities/workpiece.ts';
 import { BLANK_AREA, BLANK_LAYER } from '../modules/coats/blankRows.ts';
+import { takeForLayer } from '../modules/coats/takeForLayer.ts';
 import { fitOutSpecimen } from '../modules/jobs/fitOutSpecimen.ts';
 import { wantPart } from '../modules/jobs/wantWhatIsGone.ts';
 import { readEvidence } from '../modules/tasks/readEvidence.ts';
@@ -126,7 +127,7 @@ async function seedSpecimen(
       id: `${note.id}.want-${i + 1}`,
       version: 1,
       specimenPartId: partId(part),
-      ...{ kind, feature: '', what, state, origin, getBy: null, price: null },
+      ...{ kind, feature: '', what, state, origin, getBy: null, price: null, taken: null },
       bits: beginBits(dependentBits),
       solution: state === 'waived' ? '' : text,
       reason: state === 'waived' ? text : '',
@@ -284,8 +285,24 @@ async function applyPlanned(manager: EntityManager, task: TaskRow, at: string, w
       ...{ id: `${missing.areaId}.applied-${seq}`, stage: 'applied', seq, isMist: missing.isMist },
       ...{ tempC: 19, appliedAt: at, appliedBy: who },
     });
+    if (product) await takeAsReckoned(manager, `${missing.areaId}.applied-${seq}`, task, product, at);
     if (!names.includes(left.name)) names.push(left.name);
   }
+}
+
+/** Nobody wrote down what was poured: as is reckoned. */
+async function takeAsReckoned(
+  manager: EntityManager,
+  layerId: string,
+  { id: taskId, specimenId }: TaskRow,
+  product: PaintProductRow,
+  at: string,
+): Promise<void> {
+  const layer = await manager.findOneByOrFail(CoatingLayerRow, { id: layerId });
+  const area = await manager.findOneByOrFail(AreaRow, { id: layer.areaId });
+  const part = await manager.findOneByOrFail(SpecimenPartRow, { id: area.specimenPartId });
+  const specimen = await manager.findOneByOrFail(SpecimenRow, { id: specimenId });
+  await takeForLayer(manager, layer, { area, part, specimen, product, ml: null, taskId }, new Date(at));
 }
 
 async function applyDecals(manager: EntityManager, task: TaskRow, at: string, who: string): Promise<string[]> {

@@ -6,6 +6,7 @@ import * as house from './house.ts';
 import * as opening from './opening.ts';
 import * as order from './order.ts';
 import * as paint from './paint.ts';
+import * as print from './print.ts';
 import * as photo from './photo.ts';
 import * as stock from './stock.ts';
 import * as work from './work.ts';
@@ -27,4 +28,5 @@ export const ENTITIES = [
   drying,
   stock,
   order,
+  print,
 ].flatMap((room) => Object.values(room));

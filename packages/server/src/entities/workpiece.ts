@@ -389,6 +389,9 @@ export class WantRow extends VersionedRow {
   @Column('real', { nullable: true })
   price!: number | null;
 
+  @Column('simple-json', { nullable: true })
+  taken!: { readonly thingId: string; readonly amount: number } | null;
+
   @References(() => SpecimenPartRow, 'specimenPartId')
   specimenPart?: Relation<SpecimenPartRow>;
 }

@@ -1,3 +1,4 @@
+import { Prints1796160000000 } from './1796160000000-Prints.ts';
 import { WantBits1796150000000 } from './1796150000000-WantBits.ts';
 import { PotLog1796140000000 } from './1796140000000-PotLog.ts';
 import { Orders1796130000000 } from './1796130000000-Orders.ts';
@@ -44,4 +45,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Orders1796130000000,
   PotLog1796140000000,
   WantBits1796150000000,
+  Prints1796160000000,
 ];

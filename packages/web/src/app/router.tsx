@@ -77,6 +77,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/drawers/index.ts').then((module) => module.DrawersPage)),
       },
       {
+        path: 'prints',
+        lazy: lazyPage(() => import('../features/prints/index.ts').then((module) => module.PrintsPage)),
+      },
+      {
         path: 'orders',
         lazy: lazyPage(() => import('../features/orders/index.ts').then((module) => module.OrdersPage)),
       },

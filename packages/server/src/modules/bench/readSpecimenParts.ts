@@ -51,7 +51,9 @@ export async function readSpecimenParts(
     decalMm: readJson(layer.decalMm),
     rejection: layer.rejection ? (JSON.parse(layer.rejection) as CoatingLayer['rejection']) : null,
   })) as unknown as CoatingLayer[];
-  const wants = await read<Want>(`SELECT * FROM want ${ofParts}`);
+  const wants = (await read<Stored<Want>>(`SELECT * FROM want ${ofParts}`)).map(
+    (want) => ({ ...want, bits: readJson(want.bits), taken: readJson(want.taken) }) as unknown as Want,
+  );
   return {
     of: (specimenId) => {
       const own = parts.filter((part) => part.specimenId === specimenId);

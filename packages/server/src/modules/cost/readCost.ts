@@ -52,8 +52,8 @@ async function readThings(manager: EntityManager, jobId: string) {
 }
 
 /** What came for a want, and its small bits; what a drawer gave is in that drawer's log, and a donor cost nothing now. */
-function listMet({ what, state, origin, price, bits }: WantRow): MetWant[] {
-  const part = state === 'solved' && (origin !== 'donor' || price !== null) ? [{ what, price }] : [];
+function listMet({ what, state, origin, price, taken, bits }: WantRow): MetWant[] {
+  const part = state === 'solved' && taken === null && (origin !== 'donor' || price !== null) ? [{ what, price }] : [];
   const small = bits.filter((bit) => bit.isHere && !isDrawn(bit) && (bit.by !== 'donor' || bit.price !== null));
   return [...part, ...small.map((bit) => ({ what: bit.what, price: bit.price }))];
 }

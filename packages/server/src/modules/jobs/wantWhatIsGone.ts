@@ -46,6 +46,7 @@ const insertWant = (
       feature: '',
       bits: [],
       price: null,
+      taken: null,
       state: 'open',
       solution: '',
       reason: '',

@@ -16,17 +16,18 @@ interface Came {
   readonly who: string;
   /** What it cost; null where nobody said. */
   readonly price: number | null;
+  readonly taken?: WantRow['taken'];
 }
 
 /** A want that is met knows where from, and the step that gets it is done. */
 export async function answerWant(
   manager: EntityManager,
   wantId: string,
-  { origin, from, who, price }: Came,
+  { origin, from, who, price, taken = null }: Came,
   now: Date,
 ): Promise<void> {
   const want = await findOpenWant(manager, wantId);
-  await changeWant(manager, want, { state: 'solved', origin, solution: from, price }, now);
+  await changeWant(manager, want, { state: 'solved', origin, solution: from, price, taken }, now);
   const task = await manager
     .createQueryBuilder(TaskRow, 'task')
     .where("task.act = 'get' AND json_extract(task.of, '$.wantId') = :wantId", { wantId })

@@ -1,4 +1,4 @@
-import { PlaceOrder, ReceiveLine, SetBitHere, TakeFromDonor } from '@sardonyx/contract';
+import { PlaceOrder, ReceiveLine, PutBackWant, SetBitHere, TakeFromDonor, TakeWant } from '@sardonyx/contract';
 import { writeOrdersCsv } from '@sardonyx/core';
 import { Router } from 'express';
 import { validateBody } from '../../http/validateBody.ts';
@@ -6,6 +6,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { placeOrder } from './placeOrder.ts';
 import { readOrders } from './readOrders.ts';
 import { setBitHere } from './setBitHere.ts';
+import { putBackWant, takeWant } from './takeWant.ts';
 import { takeFromDonor } from './takeFromDonor.ts';
 import { receiveLine } from './receiveLine.ts';
 
@@ -35,6 +36,14 @@ export function createOrderRoutes(room: Workroom): Router {
     const body = await validateBody(TakeFromDonor, request.body);
     const want = await change(room, (manager) => takeFromDonor(manager, request.params.id, body, room.now()));
     response.status(201).json(want);
+  });
+  router.post('/wants/:id/taken', async (request, response) => {
+    const body = await validateBody(TakeWant, request.body);
+    response.status(201).json(await change(room, (manager) => takeWant(manager, request.params.id, body, room.now())));
+  });
+  router.post('/wants/:id/put-back', async (request, response) => {
+    const { who } = await validateBody(PutBackWant, request.body);
+    response.json(await change(room, (manager) => putBackWant(manager, request.params.id, who, room.now())));
   });
   router.post('/wants/:id/bits/:bitId/here', async (request, response) => {
     const body = await validateBody(SetBitHere, request.body);

@@ -56,7 +56,7 @@ import { assertTouched } from '../coats/assertTouched.ts';
 import { BLANK_LAYER } from '../coats/blankRows.ts';
 import { takePlace } from '../coats/takePlace.ts';
 import { findRow } from './versionedRows.ts';
-import { assertDrawnBitsStay } from './wantBitRules.ts';
+import { assertDrawnStays, assertNothingDrawn } from './wantBitRules.ts';
 import { jobOfSpecimen, jobOfPart, jobOfArea, type RowKind } from './rowKind.ts';
 
 /** What belongs to a job, a model or a part of it. */
@@ -107,9 +107,10 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     change: ChangeWant,
     mayDelete: true,
     movesPlan: true,
-    defaults: { kind: 'part', feature: '', origin: null, getBy: null, bits: [], price: null },
+    defaults: { kind: 'part', feature: '', origin: null, getBy: null, bits: [], price: null, taken: null },
     jobOf: (manager, row: WantRow) => jobOfPart(manager, row.specimenPartId),
-    afterSave: async (_, row: WantRow, before: WantRow | null) => assertDrawnBitsStay(row, before),
+    afterSave: async (_, row: WantRow, before: WantRow | null) => assertDrawnStays(row, before),
+    checkDelete: async (_, row: WantRow) => assertNothingDrawn(row),
     check: (_, row: WantRow) => {
       if (row.state === 'solved' && row.origin === null)
         throw refused('origin', 'A want is solved with where it came from: it goes into the record.', {

@@ -1,6 +1,7 @@
-import { ChangeOrder, ChangeSupplier, ChangeThing, CreateSupplier, CreateThing } from '@sardonyx/contract';
+import { ChangeOrder, ChangePrint, ChangeSupplier, ChangeThing, CreateSupplier, CreateThing } from '@sardonyx/contract';
 import { EMPTY_STOCK, listFaults } from '@sardonyx/core';
 import { IsNull, Not } from 'typeorm';
+import { PrintPartRow, PrintRunRow } from '../../entities/print.ts';
 import { StockMovementRow, StockThingRow, SupplierRow } from '../../entities/stock.ts';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { refused } from '../../http/errors.ts';
@@ -60,6 +61,17 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
       if (await manager.existsBy(OrderLineRow, { orderId: id, arrivedOn: Not(IsNull()) }))
         throw refused('logged', 'Some of it has come: it stays.');
       await letGoOfWants(manager, id);
+    },
+  },
+  {
+    ...common,
+    path: 'prints',
+    what: 'This part',
+    type: PrintPartRow,
+    change: ChangePrint,
+    checkDelete: async (manager, { id, name }: PrintPartRow) => {
+      if (await manager.existsBy(PrintRunRow, { printId: id }))
+        throw refused('logged', `${name} was printed: it stays, with what was learned from it.`);
     },
   },
   {

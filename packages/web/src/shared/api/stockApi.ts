@@ -1,8 +1,10 @@
 import type {
+  LogPrint,
   MovePot,
   MoveStock,
   OrdersView,
   PotLog,
+  PrintsView,
   PlaceOrder,
   ReceiveLine,
   SetBitHere,
@@ -10,9 +12,10 @@ import type {
   StockFile,
   StockView,
   TakeFromDonor,
+  TakeWant,
   ThingLog,
 } from '@sardonyx/contract';
-import type { JobCost, Movement, OrderLine, PotMovement, StockOrder, Want } from '@sardonyx/core';
+import type { JobCost, Movement, OrderLine, PotMovement, Print, PrintRun, StockOrder, Want } from '@sardonyx/core';
 import { api } from './api.ts';
 
 /** What is in hand stands in every job, and in what is to be ordered. */
@@ -60,6 +63,33 @@ const stockApi = api.injectEndpoints({
       query: ({ wantId, ...body }) => ({ url: `wants/${encodeURIComponent(wantId)}/donor`, method: 'POST', body }),
       invalidatesTags: ORDERED,
     }),
+    getPrints: build.query<PrintsView, void>({ query: () => 'prints', providesTags: ['Prints', 'Job'] }),
+    bringMesh: build.mutation<Print, File>({
+      query: (file) => ({
+        url: 'prints',
+        method: 'POST',
+        params: { name: file.name },
+        headers: { 'content-type': 'model/stl' },
+        body: file,
+      }),
+      invalidatesTags: ['Prints'],
+    }),
+    logPrint: build.mutation<PrintRun, { readonly printId: string } & LogPrint>({
+      query: ({ printId, ...body }) => ({ url: `prints/${encodeURIComponent(printId)}/runs`, method: 'POST', body }),
+      invalidatesTags: ['Prints', ...ORDERED],
+    }),
+    takeWant: build.mutation<Want, { readonly wantId: string } & TakeWant>({
+      query: ({ wantId, ...body }) => ({ url: `wants/${encodeURIComponent(wantId)}/taken`, method: 'POST', body }),
+      invalidatesTags: ORDERED,
+    }),
+    putBackWant: build.mutation<Want, { readonly wantId: string; readonly who: string }>({
+      query: ({ wantId, who }) => ({
+        url: `wants/${encodeURIComponent(wantId)}/put-back`,
+        method: 'POST',
+        body: { who },
+      }),
+      invalidatesTags: ORDERED,
+    }),
     getCost: build.query<JobCost, string>({
       query: (jobId) => `jobs/${encodeURIComponent(jobId)}/cost`,
       providesTags: ['Job', 'Shelf', 'Stock'],
@@ -96,4 +126,9 @@ export const {
   useTakeFromDonorMutation,
   useSetBitHereMutation,
   useGetCostQuery,
+  useGetPrintsQuery,
+  useBringMeshMutation,
+  useLogPrintMutation,
+  useTakeWantMutation,
+  usePutBackWantMutation,
 } = stockApi;

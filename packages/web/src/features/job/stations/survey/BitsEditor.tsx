@@ -32,7 +32,7 @@ export function BitsEditor({ bits, onChange }: BitsEditorProps) {
     ]);
   return (
     <fieldset className="space-y-2">
-      <legend>Small bits it needs with it</legend>
+      <legend className="font-semibold">Small bits it needs with it</legend>
       {bits.map((bit) =>
         bit.isHere ? (
           <p key={bit.id} className="text-soft-ink">
@@ -83,7 +83,7 @@ function BitLine({ bit, onChange, onRemove }: BitLineProps) {
           }}
         />
       </Field>
-      <Field label="Come by it" isQuiet width="9rem">
+      <Field label="Come by it" isQuiet width="11rem">
         <Select<WayToGetBit>
           value={bit.by}
           options={WAYS}
@@ -91,7 +91,7 @@ function BitLine({ bit, onChange, onRemove }: BitLineProps) {
         />
       </Field>
       {bit.by === 'drawer' && (
-        <Field label="Which" isQuiet width="13rem">
+        <Field label="Which" isQuiet width="16rem">
           <Chooser
             value={bit.thingId ?? ''}
             options={things}

@@ -10,6 +10,7 @@ import { Field } from '../../../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { Select } from '../../../../shared/ui/Select.tsx';
 import { BitsEditor } from './BitsEditor.tsx';
+import { TakeFromDrawer } from './TakeFromDrawer.tsx';
 
 /** What becomes of a want: how it is come by, where from, what it cost, and the small bits it cannot be fitted without. */
 export function WantForm({ want, onSaved }: { readonly want: Want; readonly onSaved: () => void }) {
@@ -42,15 +43,13 @@ export function WantForm({ want, onSaved }: { readonly want: Want; readonly onSa
         <Select value={draft.state} options={WANT_STATES} onChange={(value) => setDraft({ ...draft, state: value })} />
       </Field>
       {draft.state === 'waived' ? (
-        <label>
-          Reason, for the record
+        <Field label="Reason, for the record" error={error?.fields?.reason}>
           <input value={draft.reason} onChange={(event) => setDraft({ ...draft, reason: event.target.value })} />
-        </label>
+        </Field>
       ) : (
-        <label>
-          From where, or how
+        <Field label="From where, or how" error={error?.fields?.solution}>
           <input value={draft.solution} onChange={(event) => setDraft({ ...draft, solution: event.target.value })} />
-        </label>
+        </Field>
       )}
       {draft.state === 'solved' && (
         <Field label="It is">
@@ -95,6 +94,9 @@ export function WantForm({ want, onSaved }: { readonly want: Want; readonly onSa
           <ErrorNote error={error} />
         </div>
       )}
+      <div className="sm:col-span-2">
+        <TakeFromDrawer want={want} />
+      </div>
     </div>
   );
 }

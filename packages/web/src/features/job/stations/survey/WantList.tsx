@@ -1,5 +1,6 @@
 import type { Want, WantState } from '@sardonyx/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Sign, type SignName } from '../../../../shared/ui/Sign.tsx';
 import { formatDay } from '../../../../shared/dates/sayDates.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -30,7 +31,10 @@ export function WantList() {
 }
 
 function WantLine({ want }: { readonly want: Want }) {
-  const { isClosed } = useJob();
+  const { isClosed, view } = useJob();
+  const isPrinted = view.tasks.some(
+    ({ act, of, method, state }) => act === 'get' && of.wantId === want.id && method === 'print' && state !== 'done',
+  );
   const [isEdited, setEdited] = useState(false);
   const text = want.state === 'waived' ? want.reason : want.solution;
   return (
@@ -43,6 +47,11 @@ function WantLine({ want }: { readonly want: Want }) {
           {want.dueOn && want.state === 'ordered' && `, due ${formatDay(want.dueOn)}`}
           {want.price !== null && `, cost ${want.price.toFixed(2)}`}
         </span>
+        {!isClosed && isPrinted && (
+          <Link className="quiet-button" to="/prints">
+            Print it
+          </Link>
+        )}
         {!isClosed && (
           <button type="button" className="quiet-button" aria-expanded={isEdited} onClick={() => setEdited(!isEdited)}>
             {isEdited ? 'Fold' : `Change`}

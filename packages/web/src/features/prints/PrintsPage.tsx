@@ -1,0 +1,68 @@
+import type { PrintsView } from '@sardonyx/contract';
+import { useSearchParams } from 'react-router';
+import { readAppError } from '../../shared/api/appError.ts';
+import { useBringMeshMutation, useGetPrintsQuery } from '../../shared/api/stockApi.ts';
+import { FilePick } from '../../shared/ui/FilePick.tsx';
+import { EmptyNote, ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
+import { PrintDetails } from './PrintDetails.tsx';
+
+/** Parts that can be printed: the body to turn, the size it is to have, and what was printed of it. */
+export function PrintsPage() {
+  const { data, error } = useGetPrintsQuery();
+  const [params, setParams] = useSearchParams();
+  const [bring, { error: refused, isLoading }] = useBringMeshMutation();
+  if (!data) return <Pending what="the printed parts" error={error} />;
+  const { prints } = data;
+  const open = prints.find(({ id }) => id === params.get('print')) ?? prints[0];
+  const choose = (id: string) => setParams({ print: id }, { replace: true });
+  const read = async (file: File) => {
+    const { data: brought } = await bring(file);
+    if (brought) choose(brought.id);
+  };
+  return (
+    <div className="mx-auto max-w-6xl space-y-6 p-6">
+      <h1>{sayTitle(data)}</h1>
+      {prints.length === 0 && (
+        <EmptyNote title="No part to print yet.">
+          Bring the mesh of one as an STL file, in millimetres: it is measured, scaled to what you measured and to what
+          its resin loses, and written again for the printer.
+        </EmptyNote>
+      )}
+      {prints.length > 1 && (
+        <ul aria-label="Parts" className="flex flex-wrap gap-2">
+          {prints.map(({ id, name }) => (
+            <li key={id}>
+              <button
+                type="button"
+                className={id === open?.id ? 'main-button' : 'plain-button'}
+                aria-pressed={id === open?.id}
+                onClick={() => choose(id)}
+              >
+                {name}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {open && <PrintDetails key={open.id} print={open} wants={data.wants} />}
+      <section aria-label="Another part" className="space-y-2">
+        <FilePick
+          label="Bring a mesh: STL, binary or text, in mm, up to 64 MB"
+          accept=".stl,model/stl"
+          isDisabled={isLoading}
+          onFile={(file) => void read(file)}
+        />
+        {isLoading && <p role="status">It is read and measured …</p>}
+        {refused !== undefined && <ErrorNote error={readAppError(refused)} />}
+      </section>
+    </div>
+  );
+}
+
+function sayTitle({ prints, wants }: PrintsView): string {
+  const parts = `${prints.length} ${prints.length === 1 ? 'part' : 'parts'} to print`;
+  if (wants.length === 0) return prints.length === 0 ? 'Nothing to print' : parts;
+  const waiting = wants.map(({ what, jobNumber }) => `${what} of ${jobNumber}`);
+  return `${prints.length === 0 ? 'To be printed' : `${parts}; to be printed`}: ${waiting.slice(0, 2).join(', ')}${waiting.length > 2 ? ` and ${waiting.length - 2} more` : ''}`;
+}

@@ -1,0 +1,1 @@
+export { PrintsPage } from './PrintsPage.tsx';
