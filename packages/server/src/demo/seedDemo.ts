@@ -11,6 +11,7 @@ import { seedMixes } from './colours.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedDrawers } from './seedDrawers.ts';
 import { seedJob } from './seedJob.ts';
+import { seedPrints } from './seedPrints.ts';
 import { seedOrders } from './seedOrders.ts';
 import { seedWorkshop } from './workshop.ts';
 import { MAKERS, RANGES, RESTORERS } from './world.ts';
@@ -25,6 +26,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedDonor(manager);
     await seedDrawers(manager, now);
     await seedOrders(manager, now);
+    await seedPrints(manager, now);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
     await sortPotLogs(manager);

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { useGetThingLogQuery, useMoveStockMutation } from '../../shared/api/stockApi.ts';
 import type { AppError } from '../../shared/api/appError.ts';
+import { isSame } from '../../shared/api/keepNoNumber.ts';
 import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
@@ -97,7 +98,7 @@ function Sizes({ thing }: { readonly thing: ThingView }) {
   const [error, setError] = useState<AppError | null>(null);
   const save = async (next: Typed) => {
     const changes = readTyped(thing.kind, next);
-    if (JSON.stringify(changes) === JSON.stringify(readTyped(thing.kind, typeSizes(thing.sizes, thing.traits)))) return;
+    if (isSame(changes, readTyped(thing.kind, typeSizes(thing.sizes, thing.traits)))) return;
     const request = { row: thing, changes, label: `${thing.name}: its sizes`, isShownInPlace: true } as const;
     setError(await dispatch(changeRow({ kind: 'stock-things', ...request })).unwrap());
   };

@@ -33,6 +33,10 @@ export function PrintDetails({ print, wants }: PrintDetailsProps) {
   };
   return (
     <section aria-label={print.name} className="grid items-start gap-6 min-[900px]:grid-cols-2">
+      <header className="min-[900px]:col-span-2">
+        <h2>{print.name}</h2>
+        <p className="text-soft-ink">{sayMesh(print.size)}</p>
+      </header>
       <div className="space-y-4">
         {error && <ErrorNote error={error} />}
         {!mesh && !error && <Progress what={`Reading ${print.fileName}`} share={share} />}
@@ -40,10 +44,6 @@ export function PrintDetails({ print, wants }: PrintDetailsProps) {
         {mesh && <ThreeViews name={print.name} views={mesh.views} />}
       </div>
       <div className="space-y-5">
-        <header className="space-y-1">
-          <h2>{print.name}</h2>
-          <p className="text-soft-ink">{sayMesh(print.size)}</p>
-        </header>
         <WantedSizes print={print} />
         <Answer plan={plan} shrink={print.shrink} resin={print.resin} />
         <div className="flex flex-wrap gap-3">
@@ -56,8 +56,9 @@ export function PrintDetails({ print, wants }: PrintDetailsProps) {
         </div>
         <PrintRunForm print={print} wants={wants} />
         <PrintRuns print={print} />
-        <div className="grid gap-3 sm:grid-cols-2">
+        <div className="grid gap-3 sm:grid-cols-3">
           <Autosaved kind="prints" row={print} field="name" label="Name" />
+          <Autosaved kind="prints" row={print} field="resin" label="Printed of which resin" />
           <Autosaved kind="prints" row={print} field="note" label="Note" />
         </div>
         {print.runs.length === 0 && (
@@ -81,6 +82,12 @@ function sayMesh({ size, triangles, areaCm2, volumeCm3, isClosed, openEdges }: M
     isClosed ? `${volumeCm3!.toFixed(2)} cm³` : `not closed, ${openEdges} open ${openEdges === 1 ? 'edge' : 'edges'}`,
     `${triangles} triangles.`,
   ].join(', ');
+}
+
+/** One figure where it is the same along each axis. */
+function sayScale(scale: PrintPlan['scale']): string {
+  const shown = scale.map((one) => `${(100 * one).toFixed(1)} %`);
+  return new Set(shown).size === 1 ? `${shown[0]} as large` : `${shown.join(' × ')} as large`;
 }
 
 const TROUBLE_WORDS: Readonly<Record<PrintTrouble, string>> = {
@@ -111,7 +118,7 @@ function Answer({
           {cured.map(({ mm, sd }) => `${mm.toFixed(2)} ± ${sd.toFixed(2)}`).join(' × ')} mm
         </strong>
         {thinnestMm !== null && `, its thinnest wall about ${thinnestMm.toFixed(2)} mm`}. The file is written{' '}
-        {scale.map((one) => `${(100 * one).toFixed(1)} %`).join(' × ')}.
+        {sayScale(scale)}.
       </p>
       <p className="text-note text-soft-ink">
         {resin || 'The resin'} loses {(100 * shrink.share).toFixed(2)} ± {(100 * shrink.sd).toFixed(2)} % of a length (

@@ -2,8 +2,8 @@ import type { PrintView } from '@sardonyx/contract';
 import { MESH_AXES } from '@sardonyx/core';
 import { useState } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
+import { isSame } from '../../shared/api/keepNoNumber.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
-import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { readOptional } from '../../shared/form/readNumber.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { Field } from '../../shared/ui/Field.tsx';
@@ -15,7 +15,7 @@ export function WantedSizes({ print }: { readonly print: PrintView }) {
   const [error, setError] = useState<AppError | null>(null);
   const save = async () => {
     const wanted = typed.map(readOptional);
-    if (JSON.stringify(wanted) === JSON.stringify(print.wanted)) return;
+    if (isSame(wanted, print.wanted)) return setError(null);
     const request = {
       row: print,
       changes: { wanted },
@@ -44,9 +44,6 @@ export function WantedSizes({ print }: { readonly print: PrintView }) {
             />
           </Field>
         ))}
-        <div className="w-[14rem]">
-          <Autosaved kind="prints" row={print} field="resin" label="Printed of which resin" />
-        </div>
       </div>
       <p className="text-note text-soft-ink">Empty: as much larger as the others. One length is enough.</p>
     </fieldset>

@@ -2,9 +2,10 @@ import type { Health } from '@sardonyx/contract';
 import { fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import { keyOfAct, noteAnswered, noteUnanswered } from './actKeys.ts';
 import { convertToAppError, OFFLINE, type AppError } from './appError.ts';
+import { keepNoNumber } from './keepNoNumber.ts';
 import { cameOnline, diskFailed, diskRecovered, wentOffline, type connectionSlice } from './connectionSlice.ts';
 
-const ask = fetchBaseQuery({ baseUrl: '/api/' });
+const ask = fetchBaseQuery({ baseUrl: '/api/', jsonReplacer: keepNoNumber });
 
 /** Every request: failures become AppErrors, and the page learns whether the server can be reached. */
 export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, AppError> = async (args, context, extra) => {
@@ -39,7 +40,7 @@ export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, AppError> = asy
 function nameAct(args: string | FetchArgs): string | null {
   if (typeof args === 'string' || !args.method) return null;
   const isPlain = args.body === undefined || Object.getPrototypeOf(args.body) === Object.prototype;
-  return isPlain ? JSON.stringify([args.method, args.url, args.params, args.body]) : null;
+  return isPlain ? JSON.stringify([args.method, args.url, args.params, args.body], keepNoNumber) : null;
 }
 
 const withKey = (args: FetchArgs, key: string): FetchArgs => ({

@@ -1,3 +1,4 @@
+import { keepNoNumber } from '../api/keepNoNumber.ts';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { NounPath } from '@sardonyx/contract';
 import type { AppError } from '../api/appError.ts';
@@ -134,5 +135,5 @@ export const {
 
 /** Unsent edits survive a reload. */
 export function keepUnsent(unsent: readonly Unsent[]): void {
-  localStorage.setItem(UNSENT_KEY, JSON.stringify(unsent));
+  localStorage.setItem(UNSENT_KEY, JSON.stringify(unsent, keepNoNumber));
 }

@@ -1,3 +1,5 @@
+import { isSame } from '../api/keepNoNumber.ts';
+
 /** What to do with a save whose row somebody else changed first. */
 export type MergeOutcome =
   { readonly kind: 'send again' } | { readonly kind: 'conflict'; readonly fields: readonly string[] };
@@ -16,5 +18,3 @@ export function mergeStale(
   );
   return fields.length ? { kind: 'conflict', fields } : { kind: 'send again' };
 }
-
-const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
