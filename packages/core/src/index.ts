@@ -323,9 +323,13 @@ export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gat
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
 export { listLacking, type MarkedThing, type OrderedFrom } from './stock/listLacking.ts';
+export { planAllAxles, type AxleShare, type AxleTask } from './fit/planAllAxles.ts';
 export { checkAxle, countAxles, type AxleCheck, type AxleOffer, type AxleQuestion } from './fit/checkAxle.ts';
 export type { Thread } from './model/thread.ts';
 export type { WideOption } from './fit/overDrilled.ts';
+export { BLANK_SHAPES, cutBlank, type BlankMeasure, type BlankShape } from './fit/cutBlank.ts';
+export { checkWheels, type WheelCheck } from './fit/checkWheels.ts';
+export type { PilotOption, PilotWay } from './fit/pilot.ts';
 export { checkPost, type PostCheck } from './fit/checkPost.ts';
 export {
   countFor,

@@ -70,7 +70,7 @@ export class ActOnTask {
   /** What a measuring step measured. */
   @IsChanged()
   @IsArray()
-  @ArrayMaxSize(8)
+  @ArrayMaxSize(MEASURED_OF.length)
   @ValidateNested({ each: true })
   @Type(() => MeasureTaken)
   measures?: MeasureTaken[];

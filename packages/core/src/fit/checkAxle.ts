@@ -58,19 +58,29 @@ const BORE_OVER: Reading = { mm: 0.12, sd: 0.02 };
 /** So that the wheels run, both sides together, mm (planning estimate). */
 const CLEARANCE = 0.3;
 
-/** null until length, diameter and what is over the wheels are measured. */
-export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion): AxleCheck | null {
+/** Where the axle goes, by what was measured; null until length, diameter and what is over the wheels are. */
+export function toPlace({ measures, ends }: Pick<AxleQuestion, 'measures' | 'ends'>): WheeledPlace | null {
   const read = (what: TaskMeasure['what']) => readMeasure(measures, what);
   const [length, diameter, outside] = [read('length'), read('diameter'), read('over the wheels')];
   if (length === undefined || diameter === undefined || outside === undefined) return null;
-  const headHigh = read('head') ?? HEAD_HIGH * diameter;
-  const end = endOf(ends, diameter, headHigh);
-  const place: WheeledPlace = {
+  const end = endOf(ends, diameter, read('head') ?? HEAD_HIGH * diameter);
+  return {
     ...{ outside: { mm: outside, sd: CALIPER_SD }, clearance: CLEARANCE, diameter, ends: [end, end] },
     bore: { mm: diameter + BORE_OVER.mm, sd: BORE_OVER.sd },
   };
-  const head: Reading = { mm: headHigh, sd: read('head') === undefined ? HEAD_SD : CALIPER_SD };
-  const answer = judgeAfterGrinding({ overall: { mm: length, sd: CALIPER_SD }, heads: [head, head] }, place);
+}
+
+/** null until length, diameter and what is over the wheels are measured. */
+export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion): AxleCheck | null {
+  const place = toPlace({ measures, ends });
+  if (!place) return null;
+  const measuredHead = readMeasure(measures, 'head');
+  const head: Reading = {
+    mm: measuredHead ?? HEAD_HIGH * place.diameter,
+    sd: measuredHead === undefined ? HEAD_SD : CALIPER_SD,
+  };
+  const overall = { mm: readMeasure(measures, 'length')!, sd: CALIPER_SD };
+  const answer = judgeAfterGrinding({ overall, heads: [head, head] }, place);
   const prepared = preparePlace(place);
   const offers = things
     .flatMap((thing): AxleOffer[] => {
@@ -108,7 +118,7 @@ const HEADS_OF: Readonly<Record<string, readonly [AxleHead['kind'] | null, AxleH
 };
 
 /** null for what is no axle, or was never measured. */
-function toPiece({ id, kind, sizes, traits }: DrawerThing): AxlePiece | null {
+export function toPiece({ id, kind, sizes, traits }: DrawerThing): AxlePiece | null {
   const { diameter, length, headHeight } = sizes;
   const heads = HEADS_OF[traits.ends ?? 'both bare'];
   if (kind !== 'axle' || diameter === undefined || length === undefined || !heads) return null;

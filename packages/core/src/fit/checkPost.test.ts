@@ -31,6 +31,16 @@ describe('the post in hand', () => {
     expect(bears).deep.equal(['M1.6', 'M2', '2-56', 'M2.5', '4-40', 'M3']);
   });
 
+  it('of a hole beside the middle says what keeps a wall, the least work first', () => {
+    const ways = (off: number, hole = 1.2) =>
+      ask({ post: 4, 'to the roof': 9, hole, 'off the middle': off })!.pilot!.map(({ way }) => way);
+    expect(ask({ post: 4, 'to the roof': 9, hole: 1.2 })!.pilot, 'nobody measured how far').equal(null);
+    expect(ways(0.2), 'a wall of 0.8').deep.equal(['go']);
+    expect(ways(0.55), 'too near for calipers').include('measure better').not.include('go');
+    expect(ways(0.9)).deep.equal(['lean back', 'sleeve', 'fill']);
+    expect(ways(0.9, 1.8), 'too wide to lean').not.include('lean back');
+  });
+
   it('takes the thickest thread that a thin post bears', () => {
     expect(ask({ post: 2.6, 'to the roof': 9 })!.plan.thread).equal('M1.6');
     const none = ask({ post: 1.8, 'to the roof': 9 })!;

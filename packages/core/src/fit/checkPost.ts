@@ -2,6 +2,7 @@ import type { TaskMeasure } from '../model/task.ts';
 import { THREAD_NAMES, THREADS, type Thread } from '../model/thread.ts';
 import { countReservedFor, readMeasure, type DrawerThing } from './drawerThing.ts';
 import { listWideOptions, type WideOption } from './overDrilled.ts';
+import { listPilotOptions, type PilotOption } from './pilot.ts';
 import { planPost, type PostPlan, type PostSizes } from './post.ts';
 
 export interface ScrewOffer {
@@ -21,6 +22,8 @@ export interface PostCheck {
   readonly screws: readonly ScrewOffer[];
   /** What is open where a hole is in it already, the least work first; null where none was measured. */
   readonly wide: readonly WideOption[] | null;
+  /** What is open where that hole is beside the middle, the least work first; null where nobody measured how far. */
+  readonly pilot: readonly PilotOption[] | null;
 }
 
 interface PostQuestion {
@@ -32,6 +35,9 @@ interface PostQuestion {
 }
 
 const USUAL: Thread = 'M2';
+/** Calipers in a hand; and how far beside the middle a hole lies, from both sides of it, mm. */
+const CALIPER_SD = 0.03;
+const OFFSET_SD = 0.05;
 
 /** null until the post is measured across and to the roof; a floor that was not measured is none. */
 export function checkPost({ measures, thread, things, jobId }: PostQuestion): PostCheck | null {
@@ -46,7 +52,15 @@ export function checkPost({ measures, thread, things, jobId }: PostQuestion): Po
   const wide = hole === undefined ? null : listWideOptions(hole, chosen, post);
   // The hole that is there may ask for another thread: then that one's screw closes it.
   const plan = wide?.[0]?.plan ?? planPost(chosen, post);
-  return { plan, bears, wide, screws: plan.faults.length ? [] : offerScrews(plan, things, jobId) };
+  const offset = read('off the middle');
+  const pilot =
+    hole === undefined || offset === undefined
+      ? null
+      : listPilotOptions(
+          { post: { mm: diameter, sd: CALIPER_SD }, offset: { mm: offset, sd: OFFSET_SD }, hole },
+          plan.thread,
+        );
+  return { plan, bears, wide, pilot, screws: plan.faults.length ? [] : offerScrews(plan, things, jobId) };
 }
 
 function offerScrews({ thread, screw }: PostPlan, things: readonly DrawerThing[], jobId: string): ScrewOffer[] {

@@ -1,3 +1,4 @@
+import { checkWheels, refuseWheels } from '../fit/checkWheels.ts';
 import { checkAxle, type AxleQuestion } from '../fit/checkAxle.ts';
 import type { Refusal } from '../model/refusal.ts';
 import type { Task, TaskMeasure } from '../model/task.ts';
@@ -45,6 +46,8 @@ export function checkDone(task: Task, evidence: Evidence): Refusal[] {
       return refuseUnsolved(evidence.wants.find((want) => want.id === task.of.wantId));
     case 'axle-in-hand':
       return refuseAxles(evidence);
+    case 'check':
+      return refuseWheels(checkWheels(evidence.measures, null));
     default:
       return [...refuseSoaking(task, evidence.passes), ...refuseUncoated(task, evidence)];
   }

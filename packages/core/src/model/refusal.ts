@@ -42,6 +42,7 @@ export type RefusalCode =
   | 'no-coat'
   | 'no-measure'
   | 'axle-short'
+  | 'wheel-stuck'
   | 'no-amount'
   | 'no-half'
   | 'no-job'

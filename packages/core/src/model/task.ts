@@ -95,14 +95,17 @@ export const LOG_ACTS = [
 ] as const;
 export type LogAct = (typeof LOG_ACTS)[number];
 
-/** Something measured at a step. */
 /**
- * Of an axle: over both its tips, across, over the outer faces of the wheels as they run, and how high its heads stand. Of a post:
- * across, from its end to the face of the roof that is seen, the floor under it, and a hole that is in it already.
+ * What is measured at a step. Of an axle: over both its tips, across, over the outer faces of the wheels as they run, and how high its
+ * heads stand. Of a post: across, from its end to the face of the roof that is seen, the floor under it, a hole that is in it already,
+ * and how far beside the middle that is. Of wheels: across over their tyres, their width, bore and hub, the bore of a tyre; of the room
+ * they have: from the middle of the axle to the edge of the arch, from the body to where the axle end sits, from axle to axle.
  */
 export const MEASURED_OF = [
   ...(['length', 'diameter', 'over the wheels', 'head'] as const),
-  ...(['post', 'to the roof', 'floor', 'hole'] as const),
+  ...(['post', 'to the roof', 'floor', 'hole', 'off the middle'] as const),
+  ...(['front left', 'front right', 'back left', 'back right', 'axle', 'wheel bore', 'wheel width'] as const),
+  ...(['arch', 'beside', 'hub', 'tyre bore', 'wheelbase', 'track'] as const),
 ] as const;
 export type MeasuredOf = (typeof MEASURED_OF)[number];
 

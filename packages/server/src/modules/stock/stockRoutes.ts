@@ -9,6 +9,7 @@ import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { readAllAxles } from '../tasks/readAllAxles.ts';
 import { moveStock } from './moveStock.ts';
 import { readStock } from './readStock.ts';
 
@@ -34,6 +35,9 @@ export function createStockRoutes(room: Workroom): Router {
       return moveStock(manager, thing, body, room.now());
     });
     response.status(201).json(movement);
+  });
+  router.get('/axles', async (_request, response) => {
+    response.json(await look(room, readAllAxles));
   });
   router.post('/stock/files', async (request, response) => {
     const body = await validateBody(StockFile, request.body);

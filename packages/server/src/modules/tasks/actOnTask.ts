@@ -101,8 +101,9 @@ const ACTS: Readonly<Record<ActOnTask['act'], Act>> = {
     await writeLog(manager, task, { act: 'looked', who: body.who, at: now, note: body.note });
   },
   note: async (manager, task, body, now) => {
-    assertReason(body, 'Write the note.');
-    await writeLog(manager, task, { act: 'note', who: body.who, at: now, note: body.note });
+    const { who, note, measures = [] } = body;
+    if (measures.length === 0) assertReason(body, 'Write the note.');
+    await writeLog(manager, task, { act: 'note', who, at: now, note, measures });
   },
 };
 

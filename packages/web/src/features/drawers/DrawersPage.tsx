@@ -10,6 +10,7 @@ import { Pending } from '../../shared/ui/Pending.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import type { Column } from '../../shared/ui/TableRows.tsx';
 import { AddThingForm } from './AddThingForm.tsx';
+import { AxlesForAll } from './AxlesForAll.tsx';
 import { Cabinet } from './Cabinet.tsx';
 import { DrawerFiles } from './DrawerFiles.tsx';
 import { DrawerPicture } from './DrawerPicture.tsx';
@@ -68,6 +69,7 @@ export function DrawersPage() {
           )}
         </div>
       )}
+      <AxlesForAll />
       {things.length > 0 && (
         <Things things={things} kind={kind} onKind={(next) => set({ kind: next })} onOpen={choose} />
       )}

@@ -15,7 +15,17 @@ import type {
   TakeWant,
   ThingLog,
 } from '@sardonyx/contract';
-import type { JobCost, Movement, OrderLine, PotMovement, Print, PrintRun, StockOrder, Want } from '@sardonyx/core';
+import type {
+  AxleShare,
+  JobCost,
+  Movement,
+  OrderLine,
+  PotMovement,
+  Print,
+  PrintRun,
+  StockOrder,
+  Want,
+} from '@sardonyx/core';
 import { api } from './api.ts';
 
 /** What is in hand stands in every job, and in what is to be ordered. */
@@ -63,6 +73,7 @@ const stockApi = api.injectEndpoints({
       query: ({ wantId, ...body }) => ({ url: `wants/${encodeURIComponent(wantId)}/donor`, method: 'POST', body }),
       invalidatesTags: ORDERED,
     }),
+    getAxles: build.query<readonly AxleShare[], void>({ query: () => 'axles', providesTags: ['Stock', 'Job'] }),
     getPrints: build.query<PrintsView, void>({ query: () => 'prints', providesTags: ['Prints', 'Job'] }),
     bringMesh: build.mutation<Print, File>({
       query: (file) => ({
@@ -127,6 +138,7 @@ export const {
   useSetBitHereMutation,
   useGetCostQuery,
   useGetPrintsQuery,
+  useGetAxlesQuery,
   useBringMeshMutation,
   useLogPrintMutation,
   useTakeWantMutation,

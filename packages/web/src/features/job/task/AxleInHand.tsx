@@ -4,11 +4,12 @@ import {
   countAxles,
   type AxleCheck,
   type AxleOffer,
+  type AxleShare,
   type Task,
   type TaskMeasure,
 } from '@sardonyx/core';
 import { Link } from 'react-router';
-import { useGetStockQuery } from '../../../shared/api/stockApi.ts';
+import { useGetAxlesQuery, useGetStockQuery } from '../../../shared/api/stockApi.ts';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { useJob } from '../JobContext.tsx';
 import { MeasureFields, type MeasureField } from './MeasureFields.tsx';
@@ -31,6 +32,7 @@ interface AxleInHandProps {
 export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
   const { specimen } = useJob();
   const { data: stock } = useGetStockQuery();
+  const { data: shares } = useGetAxlesQuery();
   const check = checkAxle({
     measures,
     ends: chooseOption('S5', specimen.facts.decisions),
@@ -40,9 +42,9 @@ export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
   });
   return (
     <section aria-label="Is the axle long enough?" className="space-y-3 border border-hairline bg-sheet p-3">
-      <MeasureFields fields={FIELDS} onMeasure={onMeasure} />
+      <MeasureFields fields={FIELDS} start={measures} onMeasure={onMeasure} />
       {check ? (
-        <Answer check={check} task={task} />
+        <Answer check={check} task={task} shares={shares ?? []} />
       ) : (
         <p className="text-note text-soft-ink">
           Three measures, and it says whether the axle can be formed again when a head is ground off.
@@ -54,7 +56,13 @@ export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
 
 const say = (mm: number): string => mm.toFixed(1);
 
-function Answer({ check, task }: { readonly check: AxleCheck; readonly task: Task }) {
+interface AnswerProps {
+  readonly check: AxleCheck;
+  readonly task: Task;
+  readonly shares: readonly AxleShare[];
+}
+
+function Answer({ check, task, shares }: AnswerProps) {
   const { answer, count, offers, reserved } = check;
   const { decision, have, need, spare } = answer;
   const isSettled = decision === 'yes' || reserved >= count;
@@ -82,9 +90,17 @@ function Answer({ check, task }: { readonly check: AxleCheck; readonly task: Tas
             )}
           </p>
           <ul>
-            {offers.slice(0, SHOWN).map((offer) => (
-              <Offer key={offer.thing.id} offer={offer} task={task} missing={Math.max(0, count - reserved)} />
-            ))}
+            {sortByShare(offers, task, shares)
+              .slice(0, SHOWN)
+              .map((offer) => (
+                <Offer
+                  key={offer.thing.id}
+                  offer={offer}
+                  task={task}
+                  missing={Math.max(0, count - reserved)}
+                  share={sayShare(offer, task, shares)}
+                />
+              ))}
           </ul>
         </>
       )}
@@ -97,13 +113,44 @@ function Answer({ check, task }: { readonly check: AxleCheck; readonly task: Tas
 
 const SHOWN = 4;
 
+const amountFor = (share: AxleShare | undefined, thingId: string): number =>
+  share?.given.find(({ thing }) => thing.id === thingId)?.amount ?? 0;
+
+/** What is put by comes first, then what this step gets over all jobs; what others need comes last. */
+function sortByShare(offers: readonly AxleOffer[], task: Task, shares: readonly AxleShare[]): AxleOffer[] {
+  const own = shares.find(({ taskId }) => taskId === task.id);
+  const rank = ({ thing, reserved }: AxleOffer) => {
+    if (reserved > 0) return 0;
+    if (amountFor(own, thing.id) > 0) return 1;
+    return listOthers(thing.id, task, shares).length ? 3 : 2;
+  };
+  return [...offers].sort((a, b) => rank(a) - rank(b));
+}
+
+const listOthers = (thingId: string, task: Task, shares: readonly AxleShare[]): AxleShare[] =>
+  shares.filter((share) => share.taskId !== task.id && amountFor(share, thingId) > 0);
+
+function sayShare({ thing }: AxleOffer, task: Task, shares: readonly AxleShare[]): string {
+  const own = amountFor(
+    shares.find(({ taskId }) => taskId === task.id),
+    thing.id,
+  );
+  const others = listOthers(thing.id, task, shares).map(
+    (share) => `${amountFor(share, thing.id)} for ${share.jobNumber}`,
+  );
+  const words = [...(own > 0 ? [`${own} for this step`] : []), ...others];
+  return words.length ? `over all jobs: ${words.join(', ')}` : '';
+}
+
 interface OfferProps {
   readonly offer: AxleOffer;
   readonly task: Task;
   readonly missing: number;
+  /** Who gets it when pieces are handed out over all jobs. */
+  readonly share: string;
 }
 
-function Offer({ offer, task, missing }: OfferProps) {
+function Offer({ offer, task, missing, share }: OfferProps) {
   const { thing, free, reserved, fit } = offer;
   const wanted = Math.min(free, missing);
   const cut = fit.trim[0] + fit.trim[1];
@@ -117,6 +164,7 @@ function Offer({ offer, task, missing }: OfferProps) {
           {cut > 0.05 ? `cut ${say(cut)} mm off` : 'nothing to cut'}
           {fit.keeps !== null && ', its head stays'}
           {thing.isLocked && '; one of few: let it go in its drawer first'}
+          {share && `; ${share}`}
         </span>
       </span>
       <PutBy task={task} thing={thing} wanted={thing.isLocked ? 0 : wanted} reserved={reserved} />

@@ -11,14 +11,16 @@ export interface MeasureField {
 
 interface MeasureFieldsProps {
   readonly fields: readonly MeasureField[];
+  /** As they were written down last. */
+  readonly start: readonly TaskMeasure[];
   readonly onMeasure: (measures: readonly TaskMeasure[]) => void;
 }
 
-const NOTHING: Readonly<Record<string, string>> = {};
-
 /** What is measured at a step: kept as it is typed, told as far as it is a length. */
-export function MeasureFields({ fields, onMeasure }: MeasureFieldsProps) {
-  const [typed, setTyped] = useState(NOTHING);
+export function MeasureFields({ fields, start, onMeasure }: MeasureFieldsProps) {
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(start.map(({ what, valueMm }) => [what, String(valueMm)])),
+  );
   const type = (what: string, text: string) => {
     const next = { ...typed, [what]: text };
     setTyped(next);

@@ -1,4 +1,13 @@
-import { checkPost, type PostCheck, type Task, type TaskMeasure, type Thread, type WideOption } from '@sardonyx/core';
+import {
+  checkPost,
+  type PilotOption,
+  type PilotWay,
+  type PostCheck,
+  type Task,
+  type TaskMeasure,
+  type Thread,
+  type WideOption,
+} from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useGetStockQuery } from '../../../shared/api/stockApi.ts';
@@ -12,6 +21,11 @@ const FIELDS: readonly MeasureField[] = [
   { what: 'to the roof', label: 'From its end to the roof, mm', hint: 'To the face that is seen.' },
   { what: 'floor', label: 'Floor under it, mm', hint: 'What the screw goes through first.' },
   { what: 'hole', label: 'Hole that is there, mm', hint: 'Empty: none yet.' },
+  {
+    what: 'off the middle',
+    label: 'It is off the middle by, mm',
+    hint: 'Half of what the wall differs by from side to side.',
+  },
 ];
 
 interface PostInHandProps {
@@ -27,7 +41,7 @@ export function PostInHand({ task, measures, onMeasure }: PostInHandProps) {
   const check = checkPost({ measures, thread, things: stock?.things ?? [], jobId: task.jobId });
   return (
     <section aria-label="Bit, depth stop, screw" className="space-y-3 border border-hairline bg-sheet p-3">
-      <MeasureFields fields={FIELDS} onMeasure={onMeasure} />
+      <MeasureFields fields={FIELDS} start={measures} onMeasure={onMeasure} />
       {check ? (
         <>
           {check.bears.length > 1 && (
@@ -56,7 +70,7 @@ const FAULT_WORDS: Readonly<Record<PostCheck['plan']['faults'][number], string>>
 };
 
 function Answer({ check, task }: { readonly check: PostCheck; readonly task: Task }) {
-  const { plan, screws, wide, bears } = check;
+  const { plan, screws, wide, pilot, bears } = check;
   const { thread, bit, depth, roof, wall, screw, faults } = plan;
   const reserved = screws.reduce((sum, offer) => sum + offer.reserved, 0);
   return (
@@ -77,6 +91,7 @@ function Answer({ check, task }: { readonly check: PostCheck; readonly task: Tas
         {say(wall)} mm of wall around the thread, {say(roof)} mm of roof above the hole. Least wall and roof are
         planning estimates.
       </p>
+      {pilot && <Pilot options={pilot} />}
       {wide && <Wide options={wide} />}
       {faults.length === 0 && (
         <>
@@ -122,6 +137,31 @@ const WAY_WORDS: Readonly<Record<WideOption['way'], (option: WideOption) => stri
   bush: ({ bush, plan }) => `Bush it: tube ${say(bush!)} mm outside, tapped ${plan.thread}`,
   'fill and tap again': ({ plan }) => `Fill it with resin, and drill and tap ${plan.thread} anew`,
 };
+
+const PILOT_WORDS: Readonly<Record<PilotWay, (option: PilotOption) => string>> = {
+  go: ({ wall }) => `Drill on: ${wall!.mm.toFixed(2)} mm of wall stay on the thin side`,
+  'measure better': ({ wall }) => `Measure it better first: ${wall!.mm.toFixed(2)} mm would stay, but for the readings`,
+  'smaller thread': ({ thread, wall }) => `Tap it ${thread} instead: ${wall!.mm.toFixed(2)} mm stay on the thin side`,
+  'lean back': () => 'Lean the bit back to the middle, while the hole is still small',
+  sleeve: () => 'Open it in the middle and set a sleeve',
+  fill: () => 'Fill it with resin, and drill it anew in the middle',
+};
+
+/** A hole beside the middle: what keeps enough wall around it. */
+function Pilot({ options }: { readonly options: readonly PilotOption[] }) {
+  return (
+    <ol aria-label="What can be done about the pilot">
+      {options.map((option) => (
+        <li key={option.way} className="flex justify-between gap-3 border-t border-hairline py-1">
+          <span>{PILOT_WORDS[option.way](option)}</span>
+          <span className="text-note text-soft-ink">
+            {option.minutes === 0 ? 'no more work' : `about ${option.minutes} min`}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
 
 /** What brings a post back whose hole is too wide, with its price. */
 function Wide({ options }: { readonly options: readonly WideOption[] }) {

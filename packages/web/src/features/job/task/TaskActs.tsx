@@ -4,17 +4,23 @@ import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { AxleAtClose } from './AxleAtClose.tsx';
+import { CutBlank } from './CutBlank.tsx';
 import { AxleInHand } from './AxleInHand.tsx';
+import { isSame } from '../../../shared/api/keepNoNumber.ts';
+import { useJob } from '../JobContext.tsx';
 import { HeldBack, type SendMore } from './HeldBack.tsx';
 import { PostInHand } from './PostInHand.tsx';
 import { useAct } from './useAct.ts';
+import { WheelsInHand } from './WheelsInHand.tsx';
 
 type Act = 'start' | 'done' | 'take back';
 
 /** Acts that cannot be undone and acts with a hazard are held; the others are pressed. */
 export function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: boolean }) {
   const { act, error, isLoading, clear } = useAct(task.id);
-  const [measures, setMeasures] = useState<readonly TaskMeasure[]>([]);
+  const { view } = useJob();
+  const kept = view.log.filter(({ taskId, work }) => taskId === task.id && work.measures.length > 0).at(-1);
+  const [measures, setMeasures] = useState<readonly TaskMeasure[]>(kept?.work.measures ?? []);
   const [note, setNote] = useState('');
   const [lastAct, setLastAct] = useState<Act>('start');
   const [said, setSaid] = useState<SendMore>({});
@@ -37,6 +43,20 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
       {isOpen && isReady && (task.act === 'tap' || task.act === 'recover-post') && (
         <PostInHand task={task} measures={measures} onMeasure={setMeasures} />
       )}
+      {isOpen && isReady && task.act === 'check' && (
+        <WheelsInHand task={task} measures={measures} onMeasure={setMeasures} />
+      )}
+      {isOpen && measures.length > 0 && !isSame(measures, kept?.work.measures ?? []) && (
+        <button
+          type="button"
+          className="quiet-button"
+          disabled={isLoading}
+          onClick={() => void act({ act: 'note', note: '', measures: [...measures] })}
+        >
+          Write the measures down, the step stays open
+        </button>
+      )}
+      {isOpen && isReady && (task.act === 'mend' || (task.act === 'get' && task.method === 'make')) && <CutBlank />}
       {isOpen && isReady && task.act === 'close' && <AxleAtClose task={task} />}
       {task.state === 'doing' && (
         <label className="block">
