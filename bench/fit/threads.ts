@@ -1,8 +1,6 @@
-import { listPilotOptions } from '../../packages/core/src/fit/pilot.ts';
 import { computeTapDrill } from '../../packages/core/src/fit/threads.ts';
 import { THREAD_NAMES, type Thread } from '../../packages/core/src/model/thread.ts';
-import { drawNormal } from '../../packages/core/src/numeric/drawNormal.ts';
-import { createSeededRandom } from '../../packages/core/src/numeric/seededRandom.ts';
+import { ALLOWANCE, countPilots, LEAST_PILOT_WALL } from '../../packages/core/test/support/offPilots.ts';
 import type { Figure, Topic } from '../figure.ts';
 
 /** Tap drills against printed tables, and pilots beside the middle against where they truly are. */
@@ -32,34 +30,13 @@ function measureThreads(): Figure {
 }
 
 const PILOTS = 200_000;
-const WALL = 0.4;
-/** A pilot may be so far off in an even post, and more. */
-const ALLOWANCE = 0.35;
-const DIAMETERS: Readonly<Record<Thread, number>> = {
-  ...{ 'M1.6': 1.6, M2: 2, 'M2.5': 2.5, M3: 3, '2-56': 2.184, '4-40': 2.845 },
-};
 
 function measurePilots(): Figure[] {
-  const random = createSeededRandom(193);
-  let [go, unsafe, safe] = [0, 0, 0];
-  for (let i = 0; i < PILOTS; i++) {
-    const thread = THREAD_NAMES[Math.floor(THREAD_NAMES.length * random())]!;
-    const post = DIAMETERS[thread] + 2 * (WALL + ALLOWANCE + 0.6 * random());
-    const spread = 0.05 + 0.35 * random();
-    const [x, y] = [spread * drawNormal(random), spread * drawNormal(random)];
-    const [u, v] = [0.02 + 0.13 * random(), 0.01 + 0.03 * random()];
-    const measured = Math.hypot(x + u * drawNormal(random), y + u * drawNormal(random));
-    const wall = (post - DIAMETERS[thread]) / 2 - Math.hypot(x, y);
-    if (wall >= WALL) safe++;
-    const pilot = { post: { mm: post + v * drawNormal(random), sd: v }, offset: { mm: measured, sd: u }, hole: 1 };
-    if (listPilotOptions(pilot, thread)[0]!.way !== 'go') continue;
-    go++;
-    if (wall < WALL) unsafe++;
-  }
+  const { go, unsafe, safe } = countPilots(PILOTS, 193);
   return [
     {
       ...{ name: 'fit.pilotUnsafe', value: unsafe / go, unit: '', goal: { kind: 'at most', value: 0.02 } },
-      yardstick: `walls under ${WALL} mm among the "go", ${PILOTS} pilots in posts with ${ALLOWANCE} mm or more to spare; offsets read with 0.02 to 0.15 mm each way`,
+      yardstick: `walls under ${LEAST_PILOT_WALL} mm among the "go", ${PILOTS} pilots in posts with ${ALLOWANCE} mm or more to spare; offsets read with 0.02 to 0.15 mm each way`,
     },
     {
       ...{ name: 'fit.pilotGo', value: go / safe, unit: '', goal: null },
