@@ -41,13 +41,17 @@ function listProbes(t: Float64Array): { readonly triangle: number; readonly at: 
     // A sequence that fills the triangle evenly, folded over its diagonal.
     let [u, v] = [(0.5 + k * 0.7548776662466927) % 1, (0.5 + k * 0.5698402909980532) % 1];
     if (u + v > 1) [u, v] = [1 - u, 1 - v];
-    const on = (axis: number) => {
-      const a = t[9 * triangle + axis]!;
-      return a + u * (t[9 * triangle + 3 + axis]! - a) + v * (t[9 * triangle + 6 + axis]! - a);
-    };
-    probes.push({ triangle, at: [on(0), on(1), on(2)] });
+    probes.push({
+      triangle,
+      at: [onTriangle(t, triangle, 0, u, v), onTriangle(t, triangle, 1, u, v), onTriangle(t, triangle, 2, u, v)],
+    });
   }
   return probes;
+}
+
+function onTriangle(t: Float64Array, triangle: number, axis: number, u: number, v: number): number {
+  const a = t[9 * triangle + axis]!;
+  return a + u * (t[9 * triangle + 3 + axis]! - a) + v * (t[9 * triangle + 6 + axis]! - a);
 }
 
 function areaOf(t: Float64Array, triangle: number): number {
@@ -87,29 +91,33 @@ function createGrid(t: Float64Array): Grid {
   const origin: Point = [least[0]!, least[1]!, least[2]!];
   const total = cells[0] * cells[1] * cells[2];
   const begins = new Int32Array(total + 1);
+  // Made once: a function made anew for each of a hundred thousand triangles takes longer than what it does.
+  const cellOf = (value: number, axis: number): number =>
+    Math.min(cells[axis]! - 1, Math.max(0, Math.floor((value - origin[axis]!) / cell)));
+  const from = [0, 0, 0];
+  const to = [0, 0, 0];
   const visit = (triangle: number, act: (index: number) => void) => {
     const i = 9 * triangle;
-    const [from, to] = [
-      [0, 0, 0],
-      [0, 0, 0],
-    ];
     for (let axis = 0; axis < 3; axis++) {
-      const [a, b, c] = [t[i + axis]!, t[i + 3 + axis]!, t[i + 6 + axis]!];
-      const clamp = (value: number) =>
-        Math.min(cells[axis]! - 1, Math.max(0, Math.floor((value - origin[axis]!) / cell)));
-      from[axis] = clamp(Math.min(a, b, c));
-      to[axis] = clamp(Math.max(a, b, c));
+      const a = t[i + axis]!;
+      const b = t[i + 3 + axis]!;
+      const c = t[i + 6 + axis]!;
+      from[axis] = cellOf(Math.min(a, b, c), axis);
+      to[axis] = cellOf(Math.max(a, b, c), axis);
     }
     for (let z = from[2]!; z <= to[2]!; z++)
       for (let y = from[1]!; y <= to[1]!; y++)
         for (let x = from[0]!; x <= to[0]!; x++) act((z * cells[1] + y) * cells[0] + x);
   };
   const count = t.length / 9;
-  for (let i = 0; i < count; i++) visit(i, (index) => void begins[index + 1]!++);
+  const tally = (index: number) => void begins[index + 1]!++;
+  for (let i = 0; i < count; i++) visit(i, tally);
   for (let i = 0; i < total; i++) begins[i + 1]! += begins[i]!;
   const members = new Int32Array(begins[total]!);
   const filled = begins.slice();
-  for (let i = 0; i < count; i++) visit(i, (index) => void (members[filled[index]!++] = i));
+  let current = 0;
+  const file = (index: number) => void (members[filled[index]!++] = current);
+  for (; current < count; current++) visit(current, file);
   return { origin, cell, cells, begins, members };
 }
 
