@@ -30,15 +30,18 @@ describe('the shelf and the trainer', function () {
     const { page } = test;
     await go('/shelf?q=harbour');
     await page.getByRole('button', { name: /^Harbour blue/ }).click();
-    const left = page.getByRole('region', { name: 'Pots, rows' }).getByLabel('Left, ml');
-    await left.fill('9,5');
-    await left.press('Tab');
+    const pot = page.getByRole('region', { name: 'The pot of Harbour blue' });
+    const count = async (ml: string) => {
+      await pot.getByLabel('How much, ml').fill(ml);
+      await pot.getByRole('button', { name: 'Write it down' }).click();
+    };
+    await count('9,5');
     await page.getByRole('cell', { name: '9.5', exact: true }).waitFor();
-    await left.fill('-3');
-    await left.press('Tab');
-    await page.locator('main tbody [aria-invalid="true"]').waitFor();
-    await left.fill('9.5');
-    await left.press('Tab');
+    await count('-3');
+    await pot.getByRole('alert').waitFor();
+    await count('about half');
+    await pot.getByText('How much, in ml: a number.').first().waitFor();
+    await page.getByRole('cell', { name: '9.5', exact: true }).waitFor();
     await page.getByLabel('20 drops weigh, g').fill('0.67');
     await page.getByRole('button', { name: 'Take over 0.030 ml a drop' }).click();
     await page.waitForFunction(() => [...document.querySelectorAll('input')].some((one) => one.value === '0.0299'));

@@ -1,12 +1,13 @@
 import { existsSync } from 'node:fs';
 import { readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { ErrorBody, JobView } from '@sardonyx/contract';
-import type { JobRecord, Photo } from '@sardonyx/core';
+import type { ErrorBody, JobView, PrintsView, StockView } from '@sardonyx/contract';
+import type { JobRecord, Photo, StockThing } from '@sardonyx/core';
 import { expect } from 'chai';
 import { unzipSync, zipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
+import { sweepFolder } from '../src/disk/sweepFolder.ts';
 import { restoreEverything } from '../src/modules/keepsake/restoreEverything.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 import { restoreDamaged } from './support/restoreDamaged.ts';
@@ -137,6 +138,32 @@ describe('save everything and restore', () => {
     const { photos } = await bench.get<JobView>('jobs/sg-03');
     await bench.http.get(`/api/photos/${photos[0]!.hash}/small`).expect(200);
     expect((await readdir(bench.room.folder)).filter((name) => name.startsWith('restoring'))).deep.equal([]);
+  });
+
+  it('brings back a thing’s picture and a mesh; neither is swept away as a leftover', async () => {
+    const { things } = await bench.get<StockView>('stock');
+    const { id } = things[0]!;
+    const picture = await makePicture(300, 200).png().toBuffer();
+    const sent = await bench.http
+      .post(`/api/stock-things/${id}/picture`)
+      .attach('picture', picture, 'a.png')
+      .expect(201);
+    const { pictureHash: hash } = sent.body as StockThing;
+    await bench.http.get(`/api/photos/${hash}/small`).expect(200);
+    expect(await sweepFolder(bench.room.folder, new Date())).equal(0);
+    const zip = await save();
+    expect(Object.keys(unzipSync(zip))).include(`photos/${hash}.jpg`);
+    await bench.http.delete(`/api/stock-things/${id}/picture`).expect(200);
+    expect(await sweepFolder(bench.room.folder, new Date()), 'named by nobody any more').equal(1);
+    await restore(zip).expect(200);
+    await bench.http.get(`/api/photos/${hash}/full`).expect(200);
+    const after = (await bench.get<StockView>('stock')).things.find((thing) => thing.id === id)!;
+    expect(after.pictureHash).equal(hash);
+    const [print] = (await bench.get<PrintsView>('prints')).prints;
+    await bench.http.get(`/api/prints/${print!.id}/mesh`).expect(200);
+    await bench.http.post(`/api/stock-things/${id}/picture`).attach('picture', Buffer.from('no'), 'a.png').expect(400);
+    await bench.http.post(`/api/stock-things/${id}/picture`).expect(400);
+    await bench.http.post('/api/stock-things/nothing/picture').attach('picture', picture, 'a.png').expect(404);
   });
 
   it('holds a manifest with a checksum for every file', async () => {

@@ -1,4 +1,4 @@
-import type { ErrorBody, JobView, PrintsView, StockView } from '@sardonyx/contract';
+import type { ErrorBody, FoundPlace, JobView, PrintsView, StockView } from '@sardonyx/contract';
 import { writeStl, type JobCost, type Print, type PrintRun, type Want } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
@@ -44,6 +44,9 @@ describe('printed parts over HTTP', () => {
     expect(print.size).deep.include({ triangles: 12, size: [20, 10, 4], isClosed: true });
     const out = await bench.http.get(`/api/prints/${print.id}/mesh`).buffer(true).parse(readBinary).expect(200);
     expect(Buffer.compare(out.body as Buffer, STL)).equal(0);
+    expect(await bench.get<FoundPlace[]>('find?q=printed%20hop')).deep.equal([
+      { kind: 'drawer', title: 'Hopper', where: 'Printed parts', path: `/prints?print=${print.id}` },
+    ]);
     await bringBox();
     expect((await view()).prints, 'the same mesh twice is two parts, and one file').lengthOf(2);
     const [{ count }] = await bench.room.source.query<[{ count: number }]>('SELECT count(*) AS count FROM mesh');

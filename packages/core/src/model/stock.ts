@@ -131,6 +131,8 @@ export interface StockThing extends Versioned {
   readonly isLocked: boolean;
   readonly supplierId: string | null;
   readonly note: string;
+  /** SHA-256 of its picture; null where it has none. */
+  readonly pictureHash: string | null;
 }
 
 export interface Supplier extends Versioned {

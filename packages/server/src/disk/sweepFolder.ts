@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { COPY_FOLDER, DATABASE_FILE, DRAFT_PREFIX, LEFTOVER_FOLDER, PHOTO_FOLDER, PHOTO_NAME } from './folderNames.ts';
 import { listCopies } from './keepCopies.ts';
+import { listNamedPictures } from './listNamedPictures.ts';
 import { DRAFT_NAME } from './writeDurably.ts';
 
 /**
@@ -33,7 +34,7 @@ async function listNamedPhotos(folder: string): Promise<ReadonlySet<string> | nu
   for (const path of [join(folder, DATABASE_FILE), ...copies]) {
     const database = new Database(path, { readonly: true });
     try {
-      for (const hash of database.prepare('SELECT hash FROM photo').pluck().all()) named.add(`${String(hash)}.jpg`);
+      for (const hash of listNamedPictures(database)) named.add(`${hash}.jpg`);
     } catch {
       // A damaged copy may name any of them: all stay where they are.
       return null;

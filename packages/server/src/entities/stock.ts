@@ -47,6 +47,9 @@ export class StockThingRow extends VersionedRow {
   @Column('text', { default: '' })
   note!: string;
 
+  @Column('text', { nullable: true })
+  pictureHash!: string | null;
+
   /** As its log leaves it: written with each line of that, never by hand. */
   @Column('simple-json')
   state!: StockState;

@@ -3,6 +3,7 @@ import { callThing, type StockThing } from '@sardonyx/core';
 import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
+import { PrintPartRow } from '../../entities/print.ts';
 import { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow } from '../../entities/work.ts';
 import type { Workroom } from '../../workroom.ts';
@@ -10,7 +11,7 @@ import type { Workroom } from '../../workroom.ts';
 const MAX_PER_KIND = 6;
 const COLOURS = 'colours';
 
-/** Finds models, castings, parts, paints and things of drawers by name: every word typed must be in it somewhere. */
+/** Finds models, castings, parts, paints, things of drawers and printed parts by name: every word typed must be in it somewhere. */
 export function createFindRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/find', async (request, response) => {
@@ -75,7 +76,13 @@ async function findPlaces(room: Workroom, words: readonly string[]): Promise<Fou
     where: drawer ? `Drawer ${drawer}` : 'In no drawer',
     path: `/drawers?thing=${encodeURIComponent(id)}`,
   }));
-  return [models, castings, parts, colours, paints, things].flatMap((list) => list.slice(0, MAX_PER_KIND));
+  const prints = (await manager.find(PrintPartRow, { order: { name: 'ASC' } }))
+    .filter(({ name }) => matches('printed', name))
+    .map(({ id, name }): FoundPlace => ({
+      ...{ kind: 'drawer', title: name, where: 'Printed parts' },
+      path: `/prints?print=${encodeURIComponent(id)}`,
+    }));
+  return [models, castings, parts, colours, paints, things, prints].flatMap((list) => list.slice(0, MAX_PER_KIND));
 }
 
 /** Things by kind, name and drawer ("b3" finds all that lies there): no more than are shown. */

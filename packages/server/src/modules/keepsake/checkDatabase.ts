@@ -1,6 +1,7 @@
-import type { DataSource } from 'typeorm';
+import { IsNull, Not, type DataSource } from 'typeorm';
 import { createDataSource } from '../../data-source.ts';
 import { PhotoRow } from '../../entities/photo.ts';
+import { StockThingRow } from '../../entities/stock.ts';
 import { HttpError } from '../../http/errors.ts';
 import { MIGRATIONS } from '../../migrations/index.ts';
 import { refuseSave } from './refuseSave.ts';
@@ -19,6 +20,8 @@ export async function checkDatabase(path: string, hasPhoto: (hash: string) => bo
     if (applied.some((migration) => !known.has(migration.name))) throw refuseSave('it was saved by a newer version');
     await source.runMigrations();
     await checkContents(source);
+    for (const { pictureHash } of await source.manager.findBy(StockThingRow, { pictureHash: Not(IsNull()) }))
+      if (!hasPhoto(pictureHash!)) throw refuseSave('a picture of a thing that it names is missing');
     for (const photo of await source.manager.find(PhotoRow))
       if (!hasPhoto(photo.hash)) throw refuseSave('a photo that it names is missing');
   } catch (error) {
@@ -68,5 +71,6 @@ const isJson = (type: unknown): boolean => type === 'simple-json';
 function kindsOf(type: unknown): string {
   if (type === 'integer' || type === 'boolean' || type === Boolean) return "'integer'";
   if (type === 'real' || type === Number) return "'real', 'integer'";
+  if (type === 'blob') return "'blob'";
   return "'text'";
 }

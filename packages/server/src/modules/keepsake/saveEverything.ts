@@ -9,6 +9,7 @@ import { ZipFile } from 'yazl';
 import { backupDatabase } from '../../disk/backupDatabase.ts';
 import { DATABASE_FILE } from '../../disk/folderNames.ts';
 import type { Workroom } from '../../workroom.ts';
+import { listNamedPictures } from '../../disk/listNamedPictures.ts';
 import { photoPath } from '../photos/photoStore.ts';
 import { MANIFEST_FILE, photoEntry, type Manifest } from './manifest.ts';
 
@@ -62,7 +63,7 @@ async function copyDatabase(folder: string, to: string): Promise<string[]> {
   const copy = new Database(to);
   // One file, whole: nothing of it may lie in a log beside it.
   copy.pragma('journal_mode = DELETE');
-  const hashes = copy.prepare('SELECT DISTINCT hash FROM photo ORDER BY hash').pluck().all() as string[];
+  const hashes = listNamedPictures(copy);
   copy.close();
   return hashes;
 }

@@ -120,7 +120,15 @@ async function makePlace(
   const isServed = serves !== null && (listTraitOptions(kind, 'serves') ?? []).includes(serves);
   const thing = manager.create(StockThingRow, {
     ...{ id: randomUUID(), version: 1, kind, name, drawer, sizes: {}, traits: isServed ? { serves } : {} },
-    ...{ reorderAt: null, keepsDays: null, isLocked: false, supplierId, note: '', state: EMPTY_STOCK },
+    ...{
+      reorderAt: null,
+      keepsDays: null,
+      isLocked: false,
+      supplierId,
+      note: '',
+      pictureHash: null,
+      state: EMPTY_STOCK,
+    },
   });
   await manager.insert(StockThingRow, thing);
   return thing;

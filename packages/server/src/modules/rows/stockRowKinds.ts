@@ -20,7 +20,7 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
     type: StockThingRow,
     create: CreateThing,
     change: ChangeThing,
-    defaults: { state: EMPTY_STOCK },
+    defaults: { state: EMPTY_STOCK, pictureHash: null },
     check: async (manager, { id, kind, name, drawer, sizes, traits, supplierId }: StockThingRow) => {
       const faults = listFaults(kind, sizes, traits);
       if (faults.length)

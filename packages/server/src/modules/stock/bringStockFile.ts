@@ -81,7 +81,7 @@ async function write(
     thing ??
     manager.create(StockThingRow, {
       ...{ id: randomUUID(), version: 1, kind, name, drawer, ...said },
-      ...{ keepsDays: null, isLocked: false, state: EMPTY_STOCK },
+      ...{ keepsDays: null, isLocked: false, pictureHash: null, state: EMPTY_STOCK },
     });
   if (!thing) await manager.insert(StockThingRow, row);
   if (row.state.onHand === line.amount) return;

@@ -24,7 +24,7 @@ export async function readStock(manager: EntityManager, now: Date): Promise<Stoc
 function describeThing(row: Stored, now: Date): ThingView {
   const state = JSON.parse(row.state) as StockState;
   const { onHand, free, held } = sumStock(state);
-  const { id, version, kind, name, drawer, reorderAt, keepsDays, supplierId, note } = row;
+  const { id, version, kind, name, drawer, reorderAt, keepsDays, supplierId, note, pictureHash } = row;
   const keeps = keepsDays ?? STOCK_KINDS[kind].keepsDays;
   const notices = watchStock({ state, reorderAt, keepsDays: keeps }, now);
   const sizes = JSON.parse(row.sizes) as StockThing['sizes'];
@@ -43,6 +43,7 @@ function describeThing(row: Stored, now: Date): ThingView {
     isLocked,
     supplierId,
     note,
+    pictureHash,
     onHand,
     free,
     held,

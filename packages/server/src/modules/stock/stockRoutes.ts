@@ -11,6 +11,9 @@ import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { readAllAxles } from '../tasks/readAllAxles.ts';
 import { moveStock } from './moveStock.ts';
+import { receivePicture } from '../photos/receivePicture.ts';
+import { badInput } from '../../http/errors.ts';
+import { setPicture } from './setPicture.ts';
 import { readStock } from './readStock.ts';
 
 /** Drawers: what lies in them, the log of each thing, and all of it as a file. */
@@ -38,6 +41,13 @@ export function createStockRoutes(room: Workroom): Router {
   });
   router.get('/axles', async (_request, response) => {
     response.json(await look(room, readAllAxles));
+  });
+  router.post('/stock-things/:id/picture', receivePicture(), async (request, response) => {
+    if (!request.file) throw badInput('No picture came along. Nothing was saved.');
+    response.status(201).json(await setPicture(room, String(request.params.id), request.file.buffer));
+  });
+  router.delete('/stock-things/:id/picture', async (request, response) => {
+    response.json(await setPicture(room, request.params.id, null));
   });
   router.post('/stock/files', async (request, response) => {
     const body = await validateBody(StockFile, request.body);

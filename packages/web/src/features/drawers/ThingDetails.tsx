@@ -15,6 +15,7 @@ import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Switch } from '../../shared/ui/Switch.tsx';
 import { sayAmount, sayMeasures, sayNotice, drawerOf, unitOf } from './sayThing.ts';
+import { ThingPicture } from './ThingPicture.tsx';
 import { readTyped, SizesFields, typeSizes, type Typed } from './SizesFields.tsx';
 
 /** The thing in hand: how much there is and for whom, what happens to it, its log, and what it is. */
@@ -60,6 +61,7 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
             One of few: kept back from every job
           </Switch>
         </div>
+        <ThingPicture thing={thing} />
         <Sizes key={`${thing.id} ${thing.version}`} thing={thing} />
         {onHand === 0 && (
           <button

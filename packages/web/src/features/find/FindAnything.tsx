@@ -20,6 +20,7 @@ const ACTS: readonly FoundPlace[] = [
   { kind: 'paint', title: 'Match the pot: practise mixing', where: 'Act', path: '/practice/match-the-pot' },
   { kind: 'drawer', title: 'Order what all jobs lack', where: 'Act', path: '/orders' },
   { kind: 'drawer', title: 'Open a drawer', where: 'Act', path: '/drawers' },
+  { kind: 'drawer', title: 'Print a part', where: 'Act', path: '/prints' },
   { kind: 'paint', title: 'Save everything', where: 'Act', path: '/safe' },
 ];
 

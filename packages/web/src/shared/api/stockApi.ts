@@ -24,6 +24,7 @@ import type {
   Print,
   PrintRun,
   StockOrder,
+  StockThing,
   Want,
 } from '@sardonyx/core';
 import { api } from './api.ts';
@@ -47,6 +48,18 @@ const stockApi = api.injectEndpoints({
         body,
       }),
       invalidatesTags: MOVED,
+    }),
+    setPicture: build.mutation<StockThing, { readonly thingId: string; readonly picture: FormData }>({
+      query: ({ thingId, picture }) => ({
+        url: `stock-things/${encodeURIComponent(thingId)}/picture`,
+        method: 'POST',
+        body: picture,
+      }),
+      invalidatesTags: ['Stock'],
+    }),
+    dropPicture: build.mutation<StockThing, string>({
+      query: (thingId) => ({ url: `stock-things/${encodeURIComponent(thingId)}/picture`, method: 'DELETE' }),
+      invalidatesTags: ['Stock'],
     }),
     getPotLog: build.query<PotLog, string>({
       query: (id) => `paint-pots/${encodeURIComponent(id)}/movements`,
@@ -128,6 +141,8 @@ export const {
   useGetStockQuery,
   useGetThingLogQuery,
   useMoveStockMutation,
+  useSetPictureMutation,
+  useDropPictureMutation,
   useGetPotLogQuery,
   useMovePotMutation,
   useBringStockFileMutation,
