@@ -34,18 +34,21 @@ function createDrawers(places: number, pieces: number, random: RandomSource) {
   return { wishes, stock };
 }
 
+/** Until the engine has compiled what is measured. */
+const WARM_UP = 5;
+
 function measureMs(): Figure {
   const random = createSeededRandom(195);
   const times: number[] = [];
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < WARM_UP + 60; i++) {
     const { wishes, stock } = createDrawers(24, 200, random);
     const start = performance.now();
     planAxles(wishes, stock);
-    times.push(performance.now() - start);
+    if (i >= WARM_UP) times.push(performance.now() - start);
   }
   return {
     ...{ name: 'fit.assignMs', value: percentile(times, 0.95), unit: 'ms', goal: { kind: 'at most', value: 20 } },
-    yardstick: `95 of 100; every fit of 200 axles in 24 places, and the best hand-out, ${times.length} rounds`,
+    yardstick: `95 of 100; every fit of 200 axles in 24 places, and the best hand-out, ${times.length} rounds after ${WARM_UP} to warm up`,
   };
 }
 

@@ -1,7 +1,7 @@
 import { computeEndStock, type AxleEnd } from './axleEnds.ts';
 import { GROUND_AWAY, judgeLength, type AxleAnswer, type AxlePlace } from './axleLength.ts';
 import { exactly, sumReadings, type Reading } from './reading.ts';
-import { judgeGap } from './tolerance.ts';
+import { judgeGap, type Link } from './tolerance.ts';
 import { PLAY } from './wheels.ts';
 
 /** A head that a piece brings with it: how high it stands on the wheel. */
@@ -52,7 +52,8 @@ const LEAST_CUT = 0.1;
 
 /** A place with what its ends take worked out once: hundreds of pieces are tried in it. */
 export interface PreparedPlace {
-  readonly bore: Reading;
+  /** As the first length of the chain that leaves the play. */
+  readonly bore: Link;
   readonly kinds: readonly [AxleEnd['kind'], AxleEnd['kind']];
   /** What a piece needs that keeps no head, and one whose head serves as the first end, or as the second. */
   readonly needs: readonly [none: Reading, first: Reading, second: Reading];
@@ -62,7 +63,7 @@ export function preparePlace({ outside, clearance, diameter, ends, bore }: Wheel
   const [first, second] = ends.map((end) => computeEndStock(end, diameter).stock) as [Reading, Reading];
   const grip = sumReadings([outside, exactly(clearance)]);
   return {
-    ...{ bore, kinds: [ends[0].kind, ends[1].kind] },
+    ...{ bore: { ...bore, sign: 1 }, kinds: [ends[0].kind, ends[1].kind] },
     needs: [sumReadings([grip, first, second]), sumReadings([grip, second]), sumReadings([grip, first])],
   };
 }
@@ -121,13 +122,7 @@ const sumOf = (lost: readonly Reading[]): number => lost.reduce((sum, { mm }) =>
 function nameVerdict({ diameter }: AxlePiece, { bore }: PreparedPlace, { decision }: AxleAnswer): AxleVerdict {
   // Short is short, whatever its play.
   if (decision === 'no') return 'too short';
-  const { fit } = judgeGap(
-    [
-      { ...bore, sign: 1 },
-      { ...diameter, sign: -1 },
-    ],
-    PLAY.bore,
-  );
+  const { fit } = judgeGap([bore, { mm: diameter.mm, sd: diameter.sd, sign: -1 }], PLAY.bore);
   if (fit === 'no' || fit === 'tight') return 'too thick';
   if (fit === 'loose') return 'too thin';
   return decision === 'yes' ? 'fits' : 'measure again';

@@ -34,7 +34,9 @@ export interface Gap {
  * even so, tight where it may bind, loose where it may rattle.
  */
 export function judgeGap(chain: readonly Link[], play: Play): Gap {
-  let [mm, worstCase, squares] = [0, 0, 0];
+  let mm = 0;
+  let worstCase = 0;
+  let squares = 0;
   for (const link of chain) {
     const limit = LIMIT_SD * link.sd;
     mm += link.sign * link.mm;
