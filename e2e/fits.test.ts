@@ -227,7 +227,7 @@ describe('Wheels in hand, and measures that stay', function () {
       ['Front right', '12,5'],
       ['Back left', '13'],
       ['Back right', '13'],
-      ['Between left and right, middle to middle', '24'],
+      ['Track, middle to middle', '24'],
       ['Middle of the axle to the arch', '6'],
     ] as const)
       await answer.getByLabel(label).fill(mm);

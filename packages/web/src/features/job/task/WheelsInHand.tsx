@@ -8,7 +8,7 @@ const FIELDS: readonly MeasureField[] = [
   { what: 'front right', label: 'Front right' },
   { what: 'back left', label: 'Back left' },
   { what: 'back right', label: 'Back right' },
-  { what: 'track', label: 'Between left and right, middle to middle' },
+  { what: 'track', label: 'Track, middle to middle' },
   { what: 'arch', label: 'Middle of the axle to the arch' },
   { what: 'wheel width', label: 'Width of a wheel' },
   { what: 'beside', label: 'Body to where the end will sit' },
@@ -31,7 +31,7 @@ export function WheelsInHand({ measures, onMeasure }: WheelsInHandProps) {
   return (
     <section aria-label="Wheels and stance" className="space-y-3 border border-hairline bg-sheet p-3">
       <p className="text-note text-soft-ink">
-        Each answer comes with its own measures; by eye is enough where nothing is in doubt.
+        All in mm, each answer by its own measures; by eye is enough where nothing is in doubt.
       </p>
       <MeasureFields fields={FIELDS} start={measures} onMeasure={onMeasure} />
       <Answers check={check} />
