@@ -1,4 +1,4 @@
-import type { BenchView, ErrorBody, JobView, OrdersView, OrderView, StockView } from '@sardonyx/contract';
+import type { BenchView, ErrorBody, JobView, OrdersView, OrderView, ShelfView, StockView } from '@sardonyx/contract';
 import { expect } from 'chai';
 import { JobRow } from '../src/entities/work.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
@@ -171,6 +171,29 @@ describe('orders', () => {
     const [nowhere] = findOrder((await orders()).open, 'No such paint').lines;
     const refusal = await post(`order-lines/${nowhere!.id}/arrival`, { ...CAME, amount: 5 }).expect(422);
     expect((refusal.body as ErrorBody).message).include('put the pot on the shelf first');
+  });
+
+  it('of paint: from who sent that pot last, or one of its line; at the shelf’s price per ml', async () => {
+    const { products } = await bench.get<ShelfView>('shelf');
+    const pots = async () =>
+      (await orders()).lacking.flatMap(({ supplierId, lines }) =>
+        lines.flatMap((line) => (line.pot === null ? [] : [{ ...line, supplierId, pot: line.pot }])),
+      );
+    const paintOf = (pot: string) => products.find(({ line, name }) => `${line} ${name}` === pot)!;
+    const wanted = (await pots()).find(
+      ({ pot, supplierId }) => supplierId === '' && paintOf(pot).line === 'Marlstone',
+    )!;
+    expect(wanted.price).closeTo(wanted.amount * paintOf(wanted.pot).pricePerMl, 1e-6);
+    // Another colour of the same line was sent for.
+    const other = products.find((one) => one.line === 'Marlstone' && `Marlstone ${one.name}` !== wanted.pot)!;
+    const pot = `Marlstone ${other.name}`;
+    const line = { ...NOBODY, what: pot, pot, amount: 20, unit: 'ml', serves: 'body colour' };
+    await post('orders', { ...ORDER, supplierId: 'fennimar', lines: [line] }).expect(201);
+    expect((await pots()).find((one) => one.pot === wanted.pot)!.supplierId).equal('fennimar');
+    // That very pot came from elsewhere since.
+    const own = { ...line, what: wanted.pot, pot: wanted.pot, amount: 0.01 };
+    await post('orders', { ...ORDER, supplierId: 'tern-street', lines: [own] }).expect(201);
+    expect((await pots()).find((one) => one.pot === wanted.pot)!.supplierId).equal('tern-street');
   });
 
   it('refuse bad input in words', async () => {

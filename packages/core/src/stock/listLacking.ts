@@ -23,7 +23,7 @@ export interface WholeHousehold extends Omit<Household, 'things'> {
 
 /** Where something would be ordered, and what it would cost. */
 export type OrderedFrom = Pick<LackingLine, 'supplierId' | 'promisedDays' | 'unitPrice'>;
-export type FindSource = (of: Pick<LackingLine, 'thingId' | 'wantId' | 'serves'>) => OrderedFrom;
+export type FindSource = (of: Pick<LackingLine, 'thingId' | 'wantId' | 'serves' | 'pot'>) => OrderedFrom;
 
 const NOBODY = {
   thingId: null,

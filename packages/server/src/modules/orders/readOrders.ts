@@ -11,6 +11,7 @@ import {
 } from '@sardonyx/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import type { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
+import { PaintProductRow } from '../../entities/paint.ts';
 import { SupplierRow } from '../../entities/stock.ts';
 import { JobRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
@@ -78,12 +79,18 @@ async function listAllLacking(manager: EntityManager, { book, suppliers, today, 
   const house = await readHousehold(manager, now, 'all');
   const things = new Map(house.things.map((thing) => [thing.id, thing]));
   const lines = [...book.orders].flatMap((order) => book.linesOf(order.id).map((line) => ({ line, order })));
-  /** The supplier that is written on the thing; else who sent such a thing last. */
-  const sourceOf = ({ thingId, serves }: Pick<OrderLineRow, 'thingId' | 'serves'>): OrderedFrom => {
+  const paints = new Map((await manager.find(PaintProductRow)).map((paint) => [`${paint.line} ${paint.name}`, paint]));
+  const sentLast = (isSuch: (line: OrderLineRow) => boolean) => lines.filter(({ line }) => isSuch(line)).at(-1);
+  /** The supplier that is written on the thing; else who sent that pot, a pot of its line, or such a thing last. */
+  const sourceOf = ({ thingId, serves, pot }: Pick<OrderLineRow, 'thingId' | 'serves' | 'pot'>): OrderedFrom => {
     const thing = things.get(thingId ?? '');
-    const last = lines.filter(({ line }) => line.serves !== null && line.serves === serves).at(-1);
+    const paint = paints.get(pot ?? '');
+    const last = paint
+      ? (sentLast((line) => line.pot === pot) ??
+        sentLast((line) => line.pot !== null && paints.get(line.pot)?.line === paint.line))
+      : sentLast((line) => line.serves !== null && line.serves === serves);
     const supplier = suppliers.find(({ id }) => id === (thing?.supplierId ?? last?.order.supplierId));
-    const unitPrice = thing?.state.lots.at(-1)?.unitPrice ?? null;
+    const unitPrice = thing?.state.lots.at(-1)?.unitPrice ?? paint?.pricePerMl ?? null;
     return { supplierId: supplier?.id ?? '', promisedDays: supplier?.promisedDays ?? USUAL_DAYS, unitPrice };
   };
   return listLacking(await readLackingJobs(manager, now), house, sourceOf, today, now);

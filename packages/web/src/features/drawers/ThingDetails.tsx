@@ -2,7 +2,7 @@ import type { ThingView } from '@sardonyx/contract';
 import { MOVES } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { useGetThingLogQuery, useMoveStockMutation } from '../../shared/api/stockApi.ts';
+import { useGetStockQuery, useGetThingLogQuery, useMoveStockMutation } from '../../shared/api/stockApi.ts';
 import type { AppError } from '../../shared/api/appError.ts';
 import { isSame } from '../../shared/api/keepNoNumber.ts';
 import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';
@@ -10,8 +10,10 @@ import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
 import { MoveForm } from '../../shared/stock/MoveForm.tsx';
 import { MoveLog } from '../../shared/stock/MoveLog.tsx';
+import { Field } from '../../shared/ui/Field.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Switch } from '../../shared/ui/Switch.tsx';
 import { sayAmount, sayMeasures, sayNotice, drawerOf, unitOf } from './sayThing.ts';
@@ -23,6 +25,7 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
   const dispatch = useAppDispatch();
   const { data: bench } = useGetBenchQuery();
   const { data: log } = useGetThingLogQuery(thing.id);
+  const { data: stock } = useGetStockQuery();
   const numberOf = (jobId: string) => bench?.lanes.find(({ job }) => job.id === jobId)?.job.number ?? jobId;
   const { onHand, held, kind, free } = thing;
   return (
@@ -52,6 +55,25 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
           <Autosaved kind="stock-things" row={thing} field="reorderAt" label="Order more below" type="number" />
           <Autosaved kind="stock-things" row={thing} field="keepsDays" label="Keeps, days" type="number" />
           <Autosaved kind="stock-things" row={thing} field="note" label="Note" />
+          <Field label="Comes from">
+            <Select
+              value={thing.supplierId ?? ''}
+              options={[
+                { value: '', label: 'nobody is known' },
+                ...(stock?.suppliers ?? []).map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+              onChange={(id) =>
+                void dispatch(
+                  changeRow({
+                    kind: 'stock-things',
+                    row: thing,
+                    changes: { supplierId: id || null },
+                    label: `${thing.name}: who sends it`,
+                  }),
+                )
+              }
+            />
+          </Field>
           <Switch
             isOn={thing.isLocked}
             onChange={(isLocked) =>
