@@ -3,7 +3,7 @@ import { computeAxleNeed, judgeLength } from '../../src/fit/axleLength.ts';
 import { drawNormal } from '../../src/numeric/drawNormal.ts';
 import { createSeededRandom, type RandomSource } from '../../src/numeric/seededRandom.ts';
 
-export const AXLE_KINDS = ['domed', 'crimped', 'pressed'] as const;
+const AXLE_KINDS = ['domed', 'crimped', 'pressed'] as const;
 type Kind = (typeof AXLE_KINDS)[number];
 const Z90 = 1.6448536;
 
