@@ -34,7 +34,7 @@ export function PouredField({ part, control, register, errors }: PouredFieldProp
     ? `Empty: ${taken.ml.toFixed(1)} ± ${taken.sd.toFixed(1)} ml, reckoned from its area and film.`
     : product && 'Nobody drew or measured the area: empty takes nothing out of the pot.';
   return (
-    <Field label="Poured out of the pot, ml" hint={hint} error={errors.ml?.message}>
+    <Field label="Poured for it, ml" hint={hint} error={errors.ml?.message}>
       <input inputMode="decimal" {...register('ml', { setValueAs: readOptional })} />
     </Field>
   );
