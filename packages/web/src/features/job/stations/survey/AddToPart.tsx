@@ -3,6 +3,7 @@ import { beginBits, FINDING_KINDS, FINDING_UNITS, type SpecimenPart, type WantBi
 import { useState } from 'react';
 import { Controlled } from '../../../../shared/ui/Controlled.tsx';
 import { FormSelect } from '../../../../shared/ui/FormSelect.tsx';
+import type { ControlProps } from '../../../../shared/ui/controlProps.ts';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { useRowForm } from '../../../../shared/form/useRowForm.ts';
 import { useJob } from '../../JobContext.tsx';
@@ -116,7 +117,7 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
         <Controlled
           control={control}
           name="bits"
-          render={({ onChange }) => <BitsInput start={usual} onChange={onChange} />}
+          render={({ value: _, onLeave: __, ...field }) => <BitsInput {...field} start={usual} />}
         />
       </Field>
       <button type="submit" className="plain-button">
@@ -126,10 +127,9 @@ export function AddWant({ part }: { readonly part: SpecimenPart }) {
   );
 }
 
-interface BitsInputProps {
+interface BitsInputProps extends ControlProps {
   readonly start: string;
   readonly onChange: (bits: WantBit[]) => void;
-  readonly id?: string;
 }
 
 function BitsInput({ start, onChange, ...field }: BitsInputProps) {
