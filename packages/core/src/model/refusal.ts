@@ -43,6 +43,7 @@ export type RefusalCode =
   | 'no-measure'
   | 'axle-short'
   | 'wheel-stuck'
+  | 'in-use'
   | 'no-amount'
   | 'no-half'
   | 'no-job'

@@ -23,3 +23,7 @@ export const listBits = (bits: readonly Pick<WantBit, 'what' | 'amount'>[]): str
 /** "door with hinge pin". */
 export const callWant = ({ what, bits }: { readonly what: string; readonly bits: readonly WantBit[] }): string =>
   bits.length ? `${what} with ${listBits(bits)}` : what;
+
+/** Comes out of a drawer that somebody named. */
+export const isDrawn = ({ by, thingId }: Pick<WantBit, 'by' | 'thingId'>): boolean =>
+  by === 'drawer' && thingId !== null;

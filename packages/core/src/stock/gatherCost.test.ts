@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { LogLine, Move } from '../model/stock.ts';
 import { createSeededRandom } from '../numeric/seededRandom.ts';
 import { writeCostCsv } from './costCsv.ts';
-import { gatherCost, type ActedLine, type CostInput } from './gatherCost.ts';
+import { gatherCost, type ActedLine, type CostedWant, type CostInput } from './gatherCost.ts';
 import { checkMovement, foldMovements } from './ledger.ts';
 import { priceLines } from './priceLines.ts';
 
@@ -15,6 +15,11 @@ const line = (move: Move, amount: number, more: Partial<ActedLine> = {}): ActedL
 const EMPTY: CostInput = { jobId: 'mine', pots: [], things: [], orders: [], wants: [], wastedActs: new Set() };
 const pot = (lines: readonly ActedLine[], usualPrice: number | null = null) => ({
   ...{ what: 'Quay Red', unit: 'ml' as const, usualPrice, lines },
+});
+
+const want = (what: string, price: number | null, more: Partial<CostedWant> = {}): CostedWant => ({
+  ...{ what, price, state: 'solved', origin: 'made', taken: null, bits: [] },
+  ...more,
 });
 
 describe('what a job has cost', () => {
@@ -59,12 +64,34 @@ describe('what a job has cost', () => {
 
   it('what has no price is said, or counts by its usual one', () => {
     const lines = () => [line('counted', 5, { jobId: null }), line('taken', 2)];
-    const unknown = gatherCost({ ...EMPTY, things: [pot(lines())], wants: [{ what: 'door', price: null }] });
+    const unknown = gatherCost({ ...EMPTY, things: [pot(lines())], wants: [want('door', null)] });
     expect(unknown).deep.include({ total: 0, withoutPrice: 2 });
     expect(unknown.lines[0]).deep.include({ unpriced: 2, isUsual: false });
     const usual = gatherCost({ ...EMPTY, pots: [pot(lines(), 0.3)] });
     expect(usual.total).closeTo(0.6, 1e-9);
     expect(usual.lines[0]).deep.include({ unpriced: 0, isUsual: true });
+  });
+
+  it('of wants: what came and its small bits; not what a drawer gave, nor a donor, nor what has not come', () => {
+    const bit = { id: 'b', what: 'pin', amount: 1, by: 'buy' as const, thingId: null, isHere: true, price: 0.4 };
+    const listed = (...wants: readonly CostedWant[]) =>
+      gatherCost({ ...EMPTY, wants }).lines.map(({ what, cost }) => [what, cost]);
+    expect(listed(want('door', 2, { bits: [bit] }))).deep.equal([
+      ['door', 2],
+      ['pin', 0.4],
+    ]);
+    expect(listed(want('door', 2, { state: 'ordered' }))).deep.equal([]);
+    expect(listed(want('door', null, { taken: { thingId: 't', amount: 1 } }))).deep.equal([]);
+    expect(listed(want('door', null, { origin: 'donor' }))).deep.equal([]);
+    expect(listed(want('door', 3, { origin: 'donor' }))).deep.equal([['door', 3]]);
+    const open = {
+      state: 'open' as const,
+      bits: [
+        { ...bit, isHere: false },
+        { ...bit, by: 'drawer' as const, thingId: 't' },
+      ],
+    };
+    expect(listed(want('door', null, open))).deep.equal([]);
   });
 
   it('what is put back after all is no line', () => {
@@ -95,7 +122,7 @@ describe('what a job has cost', () => {
   });
 
   it('goes out as CSV, a formula in a name kept from being one', () => {
-    const cost = gatherCost({ ...EMPTY, wants: [{ what: '=door', price: 2.5 }] });
+    const cost = gatherCost({ ...EMPTY, wants: [want('=door', 2.5)] });
     expect(writeCostCsv(cost)).equal(
       "from,what,amount,unit,cost,without_price,usual_price,wasted\r\nparts,'=door,1,pieces,2.5,0,,\r\n",
     );

@@ -1,5 +1,7 @@
 import type { Quality } from '../model/order.ts';
 import type { LogLine, Move, StockUnit } from '../model/stock.ts';
+import { isDrawn } from '../model/wantBits.ts';
+import type { Want } from '../model/workpiece.ts';
 import { priceLines } from './priceLines.ts';
 
 /** A line of a log, and the act it belongs to, where it has one. */
@@ -23,18 +25,15 @@ export interface OwnOrder {
   readonly quality: Quality | null;
 }
 
-/** What met a want without an order: made, printed, out of a donor. */
-export interface MetWant {
-  readonly what: string;
-  readonly price: number | null;
-}
+/** A want of the job, so far as what came for it follows. */
+export type CostedWant = Pick<Want, 'what' | 'state' | 'origin' | 'price' | 'taken' | 'bits'>;
 
 export interface CostInput {
   readonly jobId: string;
   readonly pots: readonly ThingLog[];
   readonly things: readonly ThingLog[];
   readonly orders: readonly OwnOrder[];
-  readonly wants: readonly MetWant[];
+  readonly wants: readonly CostedWant[];
   /** Acts that came to nothing: coats that were rejected, steps of mixes that were given up. */
   readonly wastedActs: ReadonlySet<string>;
 }
@@ -81,7 +80,7 @@ export function gatherCost({ jobId, pots, things, orders, wants, wastedActs }: C
         isWaste: quality === 'poor' || quality === 'wrong',
       },
     })),
-    ...wants.map(({ what, price }) => ({
+    ...wants.flatMap(listMet).map(({ what, price }) => ({
       ...{ group: 'parts' as const, what, amount: 1, unit: 'pieces', isUsual: false, isWaste: false },
       ...{ cost: price ?? 0, unpriced: price === null ? 1 : 0 },
     })),
@@ -93,6 +92,14 @@ export function gatherCost({ jobId, pots, things, orders, wants, wastedActs }: C
     waste: sum(lines.filter(({ isWaste }) => isWaste)),
     withoutPrice: lines.filter(({ unpriced }) => unpriced > 0).length,
   };
+}
+
+/** What came for a want, and its small bits; what a drawer gave is in that drawer's log, and a donor costs nothing unless somebody says so. */
+function listMet({ what, state, origin, price, taken, bits }: CostedWant): Pick<CostedWant, 'what' | 'price'>[] {
+  const isPriced = (isOfDonor: boolean, own: number | null) => !isOfDonor || own !== null;
+  const isMet = state === 'solved' && taken === null && isPriced(origin === 'donor', price);
+  const small = bits.filter((bit) => bit.isHere && !isDrawn(bit) && isPriced(bit.by === 'donor', bit.price));
+  return [...(isMet ? [{ what, price }] : []), ...small];
 }
 
 function costOfLog(

@@ -1,5 +1,6 @@
 import type { DryingSheet, OpticsRecord, PaintProduct, PotMovement, RecipeLine } from '@sardonyx/core';
-import { Column, Entity, Index, PrimaryColumn, type Relation } from 'typeorm';
+import { Column, Entity, Index, type Relation } from 'typeorm';
+import { LogLineRow } from './logLineRow.ts';
 import { References, VersionedRow } from './versionedRow.ts';
 
 @Entity('paint_product')
@@ -79,52 +80,19 @@ export class PaintPotRow extends VersionedRow {
   product?: Relation<PaintProductRow>;
 }
 
-/** A line of a pot's log: written once. */
+/** In millilitres. */
 @Entity('pot_movement')
 @Index(['potId', 'seq'], { unique: true })
-export class PotMovementRow {
-  @PrimaryColumn('text')
-  id!: string;
+@Index(['jobId'])
+export class PotMovementRow extends LogLineRow {
+  declare move: PotMovement['move'];
 
   @Column('text')
   potId!: string;
 
-  /** Of its pot: 1, 2 and on. */
-  @Column('integer')
-  seq!: number;
-
-  @Column('text')
-  at!: string;
-
-  @Column('text')
-  move!: PotMovement['move'];
-
-  /** Millilitres. */
-  @Column('real')
-  amount!: number;
-
-  @Index()
-  @Column('text', { nullable: true })
-  jobId!: string | null;
-
-  @Column('text', { nullable: true })
-  taskId!: string | null;
-
   @Index()
   @Column('text', { nullable: true })
   actId!: string | null;
-
-  @Column('real', { nullable: true })
-  price!: number | null;
-
-  @Column('text', { default: '' })
-  batch!: string;
-
-  @Column('text')
-  who!: string;
-
-  @Column('text', { default: '' })
-  note!: string;
 
   @References(() => PaintPotRow, 'potId', 'RESTRICT')
   pot?: Relation<PaintPotRow>;

@@ -1,5 +1,6 @@
-import type { Move, StockKind, StockSizes, StockState, StockTraits } from '@sardonyx/core';
-import { Column, Entity, Index, PrimaryColumn, type Relation } from 'typeorm';
+import type { StockKind, StockSizes, StockState, StockTraits } from '@sardonyx/core';
+import { Column, Entity, Index, type Relation } from 'typeorm';
+import { LogLineRow } from './logLineRow.ts';
 import { References, VersionedRow } from './versionedRow.ts';
 
 @Entity('supplier')
@@ -58,47 +59,12 @@ export class StockThingRow extends VersionedRow {
   supplier?: Relation<SupplierRow> | null;
 }
 
-/** A line of a thing's log: written once. */
 @Entity('stock_movement')
 @Index(['thingId', 'seq'], { unique: true })
-export class StockMovementRow {
-  @PrimaryColumn('text')
-  id!: string;
-
+@Index(['taskId'])
+export class StockMovementRow extends LogLineRow {
   @Column('text')
   thingId!: string;
-
-  /** Of its thing: 1, 2 and on. */
-  @Column('integer')
-  seq!: number;
-
-  @Column('text')
-  at!: string;
-
-  @Column('text')
-  move!: Move;
-
-  @Column('real')
-  amount!: number;
-
-  @Column('text', { nullable: true })
-  jobId!: string | null;
-
-  @Index()
-  @Column('text', { nullable: true })
-  taskId!: string | null;
-
-  @Column('real', { nullable: true })
-  price!: number | null;
-
-  @Column('text', { default: '' })
-  batch!: string;
-
-  @Column('text')
-  who!: string;
-
-  @Column('text', { default: '' })
-  note!: string;
 
   @References(() => StockThingRow, 'thingId', 'RESTRICT')
   thing?: Relation<StockThingRow>;

@@ -1,4 +1,4 @@
-import { chooseOption, COATING_WAY_OF, nameOfArea, sizeOfArea, takeForCoat } from '@sardonyx/core';
+import { nameOfArea, takeForCoat } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import type { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow } from '../../entities/work.ts';
@@ -29,8 +29,7 @@ export async function takeForLayer(
   const drawing = specimen.castingId ? await readDrawing(manager, specimen.castingId) : null;
   const reckoned = takeForCoat({
     ...{ product, isMist: layer.isMist, thinnerParts: layer.how?.thinnerParts ?? null },
-    size: sizeOfArea(area, part.key, drawing),
-    way: COATING_WAY_OF[chooseOption('S6', facts.decisions)],
+    ...{ area, partKey: part.key, drawing, decisions: facts.decisions },
   });
   const amount = ml ?? reckoned?.ml ?? 0;
   const how = ml === null && reckoned ? `, reckoned ± ${reckoned.sd.toFixed(1)} ml` : '';

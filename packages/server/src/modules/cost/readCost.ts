@@ -1,4 +1,4 @@
-import { gatherCost, STOCK_KINDS, callThing, type JobCost, type MetWant } from '@sardonyx/core';
+import { gatherCost, STOCK_KINDS, callThing, type JobCost } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { MixRow, MixStepRow } from '../../entities/colour.ts';
 import { OrderLineRow } from '../../entities/order.ts';
@@ -6,7 +6,6 @@ import { PaintPotRow, PaintProductRow, PotMovementRow } from '../../entities/pai
 import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
 import { JobRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
-import { isDrawn } from '../rows/wantBitRules.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { readPotLog } from '../shelf/movePot.ts';
 
@@ -15,14 +14,13 @@ export async function readCost(manager: EntityManager, jobId: string): Promise<J
   await findRow(manager, JobRow, jobId, 'This job');
   const specimens = await manager.findBy(SpecimenRow, { jobId });
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: In(specimens.map(({ id }) => id)) });
-  const wants = await manager.findBy(WantRow, { specimenPartId: In(parts.map(({ id }) => id)) });
   return gatherCost({
     jobId,
     pots: await readPots(manager, jobId),
     things: await readThings(manager, jobId),
     // What was right is in its drawer or with its want; what was not was paid for all the same.
     orders: await manager.findBy(OrderLineRow, { jobId, quality: In(['poor', 'wrong']) }),
-    wants: wants.flatMap(listMet),
+    wants: await manager.findBy(WantRow, { specimenPartId: In(parts.map(({ id }) => id)) }),
     wastedActs: await readWasted(manager, jobId, parts),
   });
 }
@@ -49,13 +47,6 @@ async function readThings(manager: EntityManager, jobId: string) {
     logs.push({ what: callThing(thing), unit: STOCK_KINDS[thing.kind].unit, usualPrice: null, lines });
   }
   return logs.sort((a, b) => a.what.localeCompare(b.what));
-}
-
-/** What came for a want, and its small bits; what a drawer gave is in that drawer's log, and a donor cost nothing now. */
-function listMet({ what, state, origin, price, taken, bits }: WantRow): MetWant[] {
-  const part = state === 'solved' && taken === null && (origin !== 'donor' || price !== null) ? [{ what, price }] : [];
-  const small = bits.filter((bit) => bit.isHere && !isDrawn(bit) && (bit.by !== 'donor' || bit.price !== null));
-  return [...part, ...small.map((bit) => ({ what: bit.what, price: bit.price }))];
 }
 
 /** Coats that were rejected, and what was poured into mixes that were given up. */

@@ -1,5 +1,5 @@
 import type { SetBitHere } from '@sardonyx/contract';
-import type { WantBit } from '@sardonyx/core';
+import { isDrawn, type WantBit } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { StockThingRow } from '../../entities/stock.ts';
 import { WantRow } from '../../entities/workpiece.ts';
@@ -7,7 +7,6 @@ import { notFound, refused } from '../../http/errors.ts';
 import { jobOfPart } from '../rows/rowKind.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { isDrawn } from '../rows/wantBitRules.ts';
 import { moveStock } from '../stock/moveStock.ts';
 import { changeWant } from './placeOrder.ts';
 

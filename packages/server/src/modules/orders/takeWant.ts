@@ -1,5 +1,5 @@
 import type { TakeWant } from '@sardonyx/contract';
-import { callThing } from '@sardonyx/core';
+import { callThingWhere } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { StockThingRow } from '../../entities/stock.ts';
 import { WantRow } from '../../entities/workpiece.ts';
@@ -25,7 +25,7 @@ export async function takeWant(
   const thing = await findRow(manager, StockThingRow, thingId, 'This thing');
   const line = { move: 'taken' as const, amount, jobId, price: null, batch: '', who, note: `for “${want.what}”` };
   await moveStock(manager, thing, line, now);
-  const from = `${callThing(thing)}${thing.drawer ? `, drawer ${thing.drawer}` : ''}`;
+  const from = callThingWhere(thing);
   await answerWant(manager, wantId, { origin, from, who, price: null, taken: { thingId, amount } }, now);
   return findRow(manager, WantRow, wantId, 'This want');
 }

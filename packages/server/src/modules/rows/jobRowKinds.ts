@@ -1,4 +1,4 @@
-import { getSchool, isSameLook, isSchoolOption, listAreasOf } from '@sardonyx/core';
+import { checkDrawnStays, checkNothingDrawn, getSchool, isSameLook, isSchoolOption, listAreasOf } from '@sardonyx/core';
 import { ColourCaptureRow } from '../../entities/colour.ts';
 import {
   ChangeComingOff,
@@ -46,7 +46,7 @@ import {
 } from '../../entities/workpiece.ts';
 import { In, Not, type EntityManager } from 'typeorm';
 import { CoatTouchRow } from '../../entities/drying.ts';
-import { refused } from '../../http/errors.ts';
+import { refuseAll, refused } from '../../http/errors.ts';
 import { fitOutSpecimen } from '../jobs/fitOutSpecimen.ts';
 import { assertSettledKnown } from '../jobs/assertSettledKnown.ts';
 import { assertJointIsKnown, assertPartsAreThere } from '../jobs/jointRules.ts';
@@ -56,7 +56,6 @@ import { assertTouched } from '../coats/assertTouched.ts';
 import { BLANK_LAYER } from '../coats/blankRows.ts';
 import { takePlace } from '../coats/takePlace.ts';
 import { findRow } from './versionedRows.ts';
-import { assertDrawnStays, assertNothingDrawn } from './wantBitRules.ts';
 import { jobOfSpecimen, jobOfPart, jobOfArea, type RowKind } from './rowKind.ts';
 
 /** What belongs to a job, a model or a part of it. */
@@ -109,8 +108,8 @@ export const JOB_ROW_KINDS: readonly RowKind[] = [
     movesPlan: true,
     defaults: { kind: 'part', feature: '', origin: null, getBy: null, bits: [], price: null, taken: null },
     jobOf: (manager, row: WantRow) => jobOfPart(manager, row.specimenPartId),
-    afterSave: async (_, row: WantRow, before: WantRow | null) => assertDrawnStays(row, before),
-    checkDelete: async (_, row: WantRow) => assertNothingDrawn(row),
+    afterSave: async (_, row: WantRow, before: WantRow | null) => refuseAll(checkDrawnStays(row, before)),
+    checkDelete: async (_, row: WantRow) => refuseAll(checkNothingDrawn(row)),
     check: (_, row: WantRow) => {
       if (row.state === 'solved' && row.origin === null)
         throw refused('origin', 'A want is solved with where it came from: it goes into the record.', {

@@ -2,7 +2,7 @@ import { STOCK_KIND_NAMES, type StockKind } from '@sardonyx/core';
 import { useState, type FormEvent } from 'react';
 import type { AppError } from '../../shared/api/appError.ts';
 import { createRow } from '../../shared/edits/editRow.ts';
-import { readNumber } from '../../shared/form/readNumber.ts';
+import { readOptional } from '../../shared/form/readNumber.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
@@ -33,7 +33,7 @@ export function AddThingForm({ drawer }: AddThingFormProps) {
     event.preventDefault();
     const body = {
       ...{ kind, name: fields.name.trim(), drawer: (fields.drawer ?? drawer).trim(), ...readTyped(kind, typed) },
-      reorderAt: fields.reorderAt.trim() === '' ? null : orText(fields.reorderAt),
+      reorderAt: readOptional(fields.reorderAt),
       ...{ keepsDays: null, isLocked: false, supplierId: null, note: '' },
     };
     const label = `${kind} ${body.name}`;
@@ -76,8 +76,3 @@ export function AddThingForm({ drawer }: AddThingFormProps) {
     </form>
   );
 }
-
-const orText = (text: string): number | string => {
-  const value = readNumber(text);
-  return Number.isNaN(value) ? text : value;
-};

@@ -1,3 +1,4 @@
+import { callWhere } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetAxlesQuery } from '../../shared/api/stockApi.ts';
 import { Sign } from '../../shared/ui/Sign.tsx';
@@ -20,8 +21,7 @@ export function AxlesForAll() {
             <Link to={`/jobs/${jobId}/open`}>{jobNumber}</Link>: {wanted} wanted
             {given.map(({ thing, amount }) => (
               <span key={thing.id}>
-                , {amount} of <Link to={`/drawers?thing=${thing.id}`}>{thing.name}</Link>
-                {thing.drawer && ` in drawer ${thing.drawer}`}
+                , {amount} of <Link to={`/drawers?thing=${thing.id}`}>{callWhere(thing)}</Link>
               </span>
             ))}
             {holes > 0 && (

@@ -1,4 +1,5 @@
 import { listTraitOptions, STOCK_KINDS, type StockKind, type StockSizes, type StockTraits } from '@sardonyx/core';
+import { readNumber } from '../../shared/form/readNumber.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { SIZE_WORDS } from './sayThing.ts';
@@ -73,11 +74,10 @@ export function readTyped(kind: StockKind, typed: Typed): { readonly sizes: Stoc
     Object.fromEntries(
       fields.flatMap((field) => (typed[field]?.trim() ? [[field, read(typed[field].trim())] as const] : [])),
     );
-  const number = (text: string) => {
-    const value = Number(text.replace(',', '.'));
-    return Number.isFinite(value) ? value : text;
+  return {
+    sizes: said(facts.sizes, readNumber) as StockSizes,
+    traits: said(facts.traits, (text) => text) as StockTraits,
   };
-  return { sizes: said(facts.sizes, number) as StockSizes, traits: said(facts.traits, (text) => text) as StockTraits };
 }
 
 export const typeSizes = (sizes: StockSizes, traits: StockTraits): Typed =>

@@ -3,7 +3,8 @@ import { QUALITIES, STOCK_KIND_NAMES, STOCK_KINDS, type Quality, type StockKind 
 import { useState, type FormEvent } from 'react';
 import { readAppError } from '../../shared/api/appError.ts';
 import { useReceiveLineMutation } from '../../shared/api/stockApi.ts';
-import { readNumber } from '../../shared/form/readNumber.ts';
+import { readNumber, readOptional } from '../../shared/form/readNumber.ts';
+import { useTextFields } from '../../shared/form/useTextFields.tsx';
 import { capitalise } from '../../shared/format.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
@@ -22,12 +23,15 @@ export function ReceiveForm({ line, onDone }: { readonly line: OrderLineView; re
   const [who] = useWho();
   const [quality, setQuality] = useState<Quality>('as wanted');
   const [kind, setKind] = useState<StockKind>(usualKind(line.unit));
-  const [fields, setFields] = useState({
-    ...{ amount: String(line.amount), price: line.price === null ? '' : String(Number(line.price.toFixed(2))) },
-    ...{ batch: '', name: capitalise(line.what), drawer: '' },
-  });
   const [send, { error, isLoading }] = useReceiveLineMutation();
   const known = error === undefined ? null : readAppError(error);
+  const { fields, field } = useTextFields(
+    {
+      ...{ amount: String(line.amount), price: line.price === null ? '' : String(Number(line.price.toFixed(2))) },
+      ...{ batch: '', name: capitalise(line.what), drawer: '' },
+    },
+    { numbers: ['amount', 'price'], errors: known?.fields },
+  );
   // A want goes to its part, a tool into the workshop, paint onto the shelf; a drawer that had it before gets it again.
   const isPlaced = [line.thingId, line.wantId, line.toolKind, line.pot].every((of) => of === null);
   const needsPlace = isPlaced && quality === 'as wanted';
@@ -36,20 +40,11 @@ export function ReceiveForm({ line, onDone }: { readonly line: OrderLineView; re
     const { data } = await send({
       ...{ lineId: line.id, quality, who: who.trim(), batch: fields.batch },
       amount: quality === 'not sent' ? 0 : readNumber(fields.amount),
-      price: fields.price.trim() === '' ? null : readNumber(fields.price),
+      price: readOptional(fields.price),
       putInto: needsPlace ? { kind, name: fields.name.trim(), drawer: fields.drawer.trim() } : null,
     });
     if (data) onDone();
   };
-  const field = (name: keyof typeof fields, label: string, width: string) => (
-    <Field label={label} isQuiet width={width} error={known?.fields?.[name]}>
-      <input
-        inputMode={name === 'amount' || name === 'price' ? 'decimal' : 'text'}
-        value={fields[name]}
-        onChange={(event) => setFields({ ...fields, [name]: event.target.value })}
-      />
-    </Field>
-  );
   return (
     <form aria-label={`It came: ${line.what}`} className="space-y-3 pb-2" onSubmit={(event) => void save(event)}>
       <Toggles aria-label="How it came" isApart value={quality} options={QUALITIES} onChange={setQuality} />

@@ -1,9 +1,11 @@
 import type { PrintableWant, PrintView } from '@sardonyx/contract';
-import { callThing, MESH_AXES, type MeshAxis } from '@sardonyx/core';
+import { MESH_AXES, type MeshAxis } from '@sardonyx/core';
 import { useState, type FormEvent } from 'react';
 import { readAppError } from '../../shared/api/appError.ts';
-import { useGetStockQuery, useLogPrintMutation } from '../../shared/api/stockApi.ts';
+import { useLogPrintMutation } from '../../shared/api/stockApi.ts';
 import { readNumber, readOptional } from '../../shared/form/readNumber.ts';
+import { useThingOptions } from '../../shared/stock/useThingOptions.ts';
+import { useTextFields } from '../../shared/form/useTextFields.tsx';
 import { Chooser } from '../../shared/ui/Chooser.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
@@ -24,13 +26,14 @@ interface PrintRunFormProps {
 /** Copies were printed: how many, how they were cured, what one measures, what they are for. */
 export function PrintRunForm({ print, wants }: PrintRunFormProps) {
   const [who] = useWho();
-  const { data: stock } = useGetStockQuery();
-  const [fields, setFields] = useState(EMPTY);
   const [axis, setAxis] = useState<MeshAxis>('x');
   const [wantId, setWantId] = useState(NOBODY);
   const [thingId, setThingId] = useState(NOBODY);
   const [send, { error, isLoading }] = useLogPrintMutation();
   const known = error === undefined ? null : readAppError(error);
+  const { fields, setFields, field } = useTextFields(EMPTY, {
+    ...{ numbers: ['copies', 'mm', 'price'], errors: known?.fields },
+  });
   const save = async (event: FormEvent) => {
     event.preventDefault();
     const mm = readOptional(fields.mm);
@@ -44,19 +47,7 @@ export function PrintRunForm({ print, wants }: PrintRunFormProps) {
     setFields(EMPTY);
     setWantId(NOBODY);
   };
-  const field = (name: keyof typeof fields, label: string, width: string, path: string = name) => (
-    <Field label={label} isQuiet width={width} error={known?.fields?.[path]}>
-      <input
-        inputMode={name === 'cure' || name === 'note' ? 'text' : 'decimal'}
-        value={fields[name]}
-        onChange={(event) => setFields({ ...fields, [name]: event.target.value })}
-      />
-    </Field>
-  );
-  const things = (stock?.things ?? []).map((thing) => ({
-    value: thing.id,
-    label: `${callThing(thing)}${thing.drawer && `, drawer ${thing.drawer}`}`,
-  }));
+  const things = useThingOptions();
   return (
     <Fold className="border-t border-strong-line pt-3" title="Copies were printed" isOpen={wants.length > 0}>
       <form aria-label={`Copies of ${print.name}`} className="space-y-3 pt-2" onSubmit={(event) => void save(event)}>

@@ -2,7 +2,8 @@ import type { LogLine, Move, StockUnit } from '@sardonyx/core';
 import { useState, type FormEvent } from 'react';
 import { useGetBenchQuery } from '../api/api.ts';
 import { readAppError } from '../api/appError.ts';
-import { readNumber } from '../form/readNumber.ts';
+import { readNumber, readOptional } from '../form/readNumber.ts';
+import { useTextFields } from '../form/useTextFields.tsx';
 import { Field } from '../ui/Field.tsx';
 import { ErrorNote } from '../ui/Notice.tsx';
 import { Select } from '../ui/Select.tsx';
@@ -38,28 +39,23 @@ export function MoveForm<M extends Move>(props: MoveFormProps<M>) {
   const [who] = useWho();
   const { data: bench } = useGetBenchQuery();
   const [move, setMove] = useState<M>(first);
-  const [fields, setFields] = useState({ amount: '', jobId: NOBODY, price: '', batch: '', note: '' });
   const jobs = (bench?.lanes ?? []).flatMap(({ job }) =>
     job.signedOffAt ? [] : [{ value: job.id, label: `${job.number} ${job.title}` }],
   );
   const known = error === undefined ? null : readAppError(error);
+  const [jobId, setJobId] = useState(NOBODY);
+  const { fields, setFields, field } = useTextFields(
+    { amount: '', price: '', batch: '', note: '' },
+    { numbers: ['amount', 'price'], errors: known?.fields },
+  );
   const save = async (event: FormEvent) => {
     event.preventDefault();
-    const jobId = OF_A_JOB.has(move) && fields.jobId !== NOBODY ? fields.jobId : null;
-    const price = COSTS.has(move) && fields.price.trim() !== '' ? readNumber(fields.price) : null;
-    const line = { move, amount: readNumber(fields.amount), jobId, price, who: who.trim() };
+    const price = COSTS.has(move) ? readOptional(fields.price) : null;
+    const of = OF_A_JOB.has(move) && jobId !== NOBODY ? jobId : null;
+    const line = { move, amount: readNumber(fields.amount), jobId: of, price, who: who.trim() };
     if (await onSend({ ...line, batch: fields.batch, note: fields.note }))
       setFields({ ...fields, amount: '', price: '', note: '' });
   };
-  const field = (of: 'amount' | 'price' | 'batch' | 'note', label: string, width: string) => (
-    <Field label={label} isQuiet width={width} error={known?.fields?.[of]}>
-      <input
-        inputMode={of === 'amount' || of === 'price' ? 'decimal' : 'text'}
-        value={fields[of]}
-        onChange={(event) => setFields({ ...fields, [of]: event.target.value })}
-      />
-    </Field>
-  );
   return (
     <form aria-label={`Write down of ${name}`} className="space-y-3" onSubmit={(event) => void save(event)}>
       <div className="flex flex-wrap items-start gap-3">
@@ -76,11 +72,7 @@ export function MoveForm<M extends Move>(props: MoveFormProps<M>) {
         {field('amount', `How much, ${unit}`, '8rem')}
         {OF_A_JOB.has(move) && (
           <Field label="For which job" isQuiet width="15rem" error={known?.fields?.jobId}>
-            <Select
-              value={fields.jobId}
-              options={[{ value: NOBODY, label: 'for none' }, ...jobs]}
-              onChange={(jobId) => setFields({ ...fields, jobId })}
-            />
+            <Select value={jobId} options={[{ value: NOBODY, label: 'for none' }, ...jobs]} onChange={setJobId} />
           </Field>
         )}
         {COSTS.has(move) && field('price', 'What all of it cost', '9rem')}

@@ -1,4 +1,4 @@
-import { checkAxle, chooseOption, countAxles, type Task } from '@sardonyx/core';
+import { callWhere, checkAxle, chooseOption, countAxles, type Task } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { useGetStockQuery } from '../../../shared/api/stockApi.ts';
 import { useJob } from '../JobContext.tsx';
@@ -31,8 +31,8 @@ export function AxleAtClose({ task }: { readonly task: Task }) {
     <ul aria-label="The axles that go in">
       {put.map(({ thing, reserved, fit }) => (
         <li key={thing.id} className="border-t border-hairline py-1">
-          <strong>{reserved}</strong> × <Link to={`/drawers?thing=${thing.id}`}>{thing.name}</Link>
-          {thing.drawer && `, drawer ${thing.drawer}`}: {sayTrim(fit.trim)}
+          <strong>{reserved}</strong> × <Link to={`/drawers?thing=${thing.id}`}>{callWhere(thing)}</Link>:{' '}
+          {sayTrim(fit.trim)}
           {fit.keeps !== null && '; its own head stays'}
         </li>
       ))}

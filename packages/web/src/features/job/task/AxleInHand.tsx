@@ -1,4 +1,5 @@
 import {
+  callWhere,
   checkAxle,
   chooseOption,
   countAxles,
@@ -157,8 +158,7 @@ function Offer({ offer, task, missing, share }: OfferProps) {
   return (
     <li className="flex flex-wrap items-center justify-between gap-3 border-t border-hairline py-1">
       <span>
-        <Link to={`/drawers?thing=${thing.id}`}>{thing.name}</Link>
-        {thing.drawer && `, drawer ${thing.drawer}`}: {free} free
+        <Link to={`/drawers?thing=${thing.id}`}>{callWhere(thing)}</Link>: {free} free
         {reserved > 0 && `, ${reserved} put by`}
         <span className="block text-note text-soft-ink">
           {cut > 0.05 ? `cut ${say(cut)} mm off` : 'nothing to cut'}

@@ -1,4 +1,5 @@
 import {
+  callWhere,
   checkPost,
   type PilotOption,
   type PilotWay,
@@ -110,8 +111,7 @@ function Answer({ check, task }: { readonly check: PostCheck; readonly task: Tas
                 className="flex flex-wrap items-center justify-between gap-3 border-t border-hairline py-1"
               >
                 <span>
-                  <Link to={`/drawers?thing=${offer.thing.id}`}>{offer.thing.name}</Link>
-                  {offer.thing.drawer && `, drawer ${offer.thing.drawer}`}: {offer.free} free
+                  <Link to={`/drawers?thing=${offer.thing.id}`}>{callWhere(offer.thing)}</Link>: {offer.free} free
                   {offer.reserved > 0 && `, ${offer.reserved} put by`}
                 </span>
                 <PutBy

@@ -1,5 +1,5 @@
 import type { LogCoat } from '@sardonyx/contract';
-import { chooseOption, COATING_WAY_OF, sizeOfArea, takeForCoat, type SpecimenPart } from '@sardonyx/core';
+import { takeForCoat, type SpecimenPart } from '@sardonyx/core';
 import { useWatch, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { useGetShelfQuery } from '../../../../shared/api/api.ts';
 import { readOptional } from '../../../../shared/form/readNumber.ts';
@@ -24,8 +24,8 @@ export function PouredField({ part, control, register, errors }: PouredFieldProp
     area && product
       ? takeForCoat({
           product,
-          size: sizeOfArea(area, part.key, specimen.casting?.casting.drawing ?? null),
-          way: COATING_WAY_OF[chooseOption('S6', specimen.facts.decisions)],
+          ...{ area, partKey: part.key, decisions: specimen.facts.decisions },
+          drawing: specimen.casting?.casting.drawing ?? null,
           isMist: isMist ?? false,
           thinnerParts: how?.thinnerParts ?? null,
         })

@@ -1,4 +1,4 @@
-import { listBits, type InHandLine, type Want, type WantBit } from '@sardonyx/core';
+import { callWhere, listBits, type InHandLine, type Want, type WantBit } from '@sardonyx/core';
 import { useState } from 'react';
 import { useSetBitHereMutation } from '../../../../shared/api/stockApi.ts';
 import { readAppError } from '../../../../shared/api/appError.ts';
@@ -62,6 +62,6 @@ function sayBit(bit: WantBit, line: InHandLine | undefined): string {
   if (bit.by !== 'drawer') return WAY_TO_GET_WORDS[bit.by];
   if (bit.thingId === null) return 'out of a drawer: nobody said which yet';
   if (!place) return 'its drawer has none';
-  const where = `${place.name}${place.drawer && `, drawer ${place.drawer}`}`;
+  const where = callWhere(place);
   return line?.stand === 'short' ? `too few of ${where}` : `in ${where}`;
 }

@@ -1,8 +1,8 @@
-import { callThing, WAYS_TO_GET_BITS, type WantBit, type WayToGetBit } from '@sardonyx/core';
+import { WAYS_TO_GET_BITS, type WantBit, type WayToGetBit } from '@sardonyx/core';
 import { useState } from 'react';
-import { useGetStockQuery } from '../../../../shared/api/stockApi.ts';
 import { readNumber } from '../../../../shared/form/readNumber.ts';
 import { WAY_TO_GET_WORDS } from '../../../../shared/form/wantOptions.ts';
+import { useThingOptions } from '../../../../shared/stock/useThingOptions.ts';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { Select } from '../../../../shared/ui/Select.tsx';
@@ -61,12 +61,8 @@ interface BitLineProps {
 }
 
 function BitLine({ bit, onChange, onRemove }: BitLineProps) {
-  const { data: stock } = useGetStockQuery();
   const [amount, setAmount] = useState(String(bit.amount));
-  const things = (stock?.things ?? []).map((thing) => ({
-    value: thing.id,
-    label: `${callThing(thing)}${thing.drawer && `, drawer ${thing.drawer}`}`,
-  }));
+  const things = useThingOptions();
   const name = bit.what || 'a small bit';
   return (
     <div role="group" aria-label={name} className="flex flex-wrap items-end gap-2 border-t border-hairline pt-2">

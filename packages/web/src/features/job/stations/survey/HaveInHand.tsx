@@ -1,4 +1,4 @@
-import type { InHandLine } from '@sardonyx/core';
+import { callWhere, type InHandLine } from '@sardonyx/core';
 import { Link } from 'react-router';
 import { formatDay } from '../../../../shared/dates/sayDates.ts';
 import { capitalise } from '../../../../shared/format.ts';
@@ -127,7 +127,7 @@ function Places({ line: { places, kind, unit } }: { readonly line: InHandLine })
           {thingId === null ? (
             'on the shelf'
           ) : (
-            <Link to={`/drawers?thing=${thingId}`}>{drawer ? `${name}, drawer ${drawer}` : name}</Link>
+            <Link to={`/drawers?thing=${thingId}`}>{callWhere({ name, drawer })}</Link>
           )}
         </span>
       ))}

@@ -1,8 +1,9 @@
-import { callThing, ORIGINS, type Origin, type Want } from '@sardonyx/core';
+import { ORIGINS, type Origin, type Want } from '@sardonyx/core';
 import { useState } from 'react';
 import { readAppError } from '../../../../shared/api/appError.ts';
-import { useGetStockQuery, usePutBackWantMutation, useTakeWantMutation } from '../../../../shared/api/stockApi.ts';
+import { usePutBackWantMutation, useTakeWantMutation } from '../../../../shared/api/stockApi.ts';
 import { readNumber } from '../../../../shared/form/readNumber.ts';
+import { useThingOptions } from '../../../../shared/stock/useThingOptions.ts';
 import { Chooser } from '../../../../shared/ui/Chooser.tsx';
 import { Field } from '../../../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
@@ -12,7 +13,6 @@ import { useWho } from '../../../../shared/ui/useWho.ts';
 /** A want that something in a drawer meets: taken there, and put back where somebody thinks better of it. */
 export function TakeFromDrawer({ want }: { readonly want: Want }) {
   const [who] = useWho();
-  const { data: stock } = useGetStockQuery();
   const [thingId, setThingId] = useState('');
   const [amount, setAmount] = useState('1');
   const [origin, setOrigin] = useState<Origin>('bought');
@@ -21,10 +21,7 @@ export function TakeFromDrawer({ want }: { readonly want: Want }) {
   const problem = refused ?? kept;
   const known = problem === undefined ? null : readAppError(problem);
   const isNamed = who.trim() !== '';
-  const things = (stock?.things ?? []).map((thing) => ({
-    value: thing.id,
-    label: `${callThing(thing)}${thing.drawer && `, drawer ${thing.drawer}`}: ${thing.free} free`,
-  }));
+  const things = useThingOptions();
   if (want.taken)
     return (
       <div className="space-y-2">
