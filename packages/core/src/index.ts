@@ -325,6 +325,7 @@ export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
 export { listLacking, type MarkedThing, type OrderedFrom } from './stock/listLacking.ts';
 export { planAllAxles, type AxleShare, type AxleTask } from './fit/planAllAxles.ts';
+export { readLastMeasures } from './fit/readLastMeasures.ts';
 export { checkAxle, countAxles, type AxleCheck, type AxleOffer, type AxleQuestion } from './fit/checkAxle.ts';
 export type { Thread } from './model/thread.ts';
 export type { WideOption } from './fit/overDrilled.ts';

@@ -217,7 +217,7 @@ function askGates(seed: number) {
     measures: (['length', 'diameter', 'over the wheels'] as const)
       .filter(() => random() < 0.7)
       .map((what) => ({ what, valueMm: 2 })),
-    axles: { ends: 'cupped punch in a press' as const, count: 1, things: [], jobId: 'j' },
+    axles: { ends: 'cupped punch in a press' as const, count: 1, things: [], jobId: 'j', taskId: 't', shares: [] },
     photos: (['left', 'right', 'front', 'rear', 'top', 'base'] as const)
       .filter(() => random() < 0.6)
       .map((side) => ({ stage: pickOne(['before', 'after'] as const, random), side })),

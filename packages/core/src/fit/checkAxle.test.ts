@@ -31,7 +31,7 @@ const ask = (over: Partial<AxleQuestion> = {}) =>
       { what: 'over the wheels', valueMm: 12 },
       { what: 'head', valueMm: 0.6 },
     ],
-    ...{ ends: 'cupped punch in a press', count: 2, things: [], jobId: 'mine' },
+    ...{ ends: 'cupped punch in a press', count: 2, things: [], jobId: 'mine', taskId: 'step', shares: [] },
     ...over,
   });
 
@@ -65,6 +65,26 @@ describe('the axle in hand', () => {
       [20, false],
       [14.8, true],
     ]);
+  });
+
+  it('what others need over all jobs comes last, and the step is told of what they do not need', () => {
+    const things = [axle(15, 'both bare', [['bought', 4]]), axle(16, 'both bare', [['bought', 4]])];
+    const share = (taskId: string, thing: DrawerThing) => ({
+      ...{ taskId, jobId: taskId, jobNumber: taskId.toUpperCase(), decision: 'no' as const, wanted: 2, holes: 0 },
+      ...{ given: [{ thing, amount: 2 }], locked: [] },
+    });
+    const lengths = (shares: AxleQuestion['shares']) => ask({ things, shares })!.offers.map(({ lengthMm }) => lengthMm);
+    expect(lengths([])).deep.equal([15, 16]);
+    const needed = [share('other', things[0]!)];
+    expect(lengths(needed)).deep.equal([16, 15]);
+    expect(lengths([share('step', things[1]!)])).deep.equal([16, 15]);
+    expect(ask({ things, shares: needed })!.offers[1]).deep.include({
+      ...{ own: 0, others: [{ jobNumber: 'OTHER', amount: 2 }] },
+    });
+    expect(refuseShortAxle(ask({ things, shares: needed })!)[0]!.message).include('Put by 2 of 16.0 mm');
+    // What is put by is seen first, whoever needs it.
+    const held = [things[1]!, { ...things[0]!, held: [{ jobId: 'mine', reserved: 1 }] }];
+    expect(ask({ things: held, shares: needed })!.offers.map(({ lengthMm }) => lengthMm)).deep.equal([15, 16]);
   });
 
   it('a step waits until as many as there are axles are put by, wherever they lie', () => {

@@ -2,6 +2,7 @@ import type { CastingPart } from '../model/catalogue.ts';
 import type { SchoolOption } from '../model/school.ts';
 import type { TaskMeasure } from '../model/task.ts';
 import { countReservedFor, readMeasure, type DrawerThing } from './drawerThing.ts';
+import type { AxleShare } from './planAllAxles.ts';
 import type { AxleEnd } from './axleEnds.ts';
 import { judgeAfterGrinding, type AxleAnswer } from './axleLength.ts';
 import { fitAxle, preparePlace, type AxleHead, type AxlePiece, type FittedAxle, type WheeledPlace } from './fitAxle.ts';
@@ -15,6 +16,10 @@ export interface AxleOffer {
   readonly free: number;
   /** Put by for this job already. */
   readonly reserved: number;
+  /** So many go to this step when they are handed out over all jobs. */
+  readonly own: number;
+  /** What others need of it then: nothing else may fit there. */
+  readonly others: readonly { readonly jobNumber: string; readonly amount: number }[];
 }
 
 /** Whether the axles in a model are still long enough when their ends go, and what lies in the drawers if they are not. */
@@ -22,7 +27,10 @@ export interface AxleCheck {
   readonly answer: AxleAnswer;
   /** Axles that are opened. */
   readonly count: number;
-  /** What fits, the least work and waste first; one that is kept back comes last, it has to be let go first. */
+  /**
+   * What fits: what is put by first, then what this step gets over all jobs, what nobody else needs, what others need; one that is
+   * kept back comes last, it has to be let go first. The least work and waste first within each.
+   */
   readonly offers: readonly AxleOffer[];
   /** Of those that fit, put by for this job. */
   readonly reserved: number;
@@ -34,6 +42,9 @@ export interface AxleQuestion {
   readonly count: number;
   readonly things: readonly DrawerThing[];
   readonly jobId: string;
+  readonly taskId: string;
+  /** Over all jobs; empty where nobody asks about others. */
+  readonly shares: readonly AxleShare[];
 }
 
 /** Axles of a joint, by the parts that it holds; one where the casting does not say. */
@@ -71,7 +82,7 @@ export function toPlace({ measures, ends }: Pick<AxleQuestion, 'measures' | 'end
 }
 
 /** null until length, diameter and what is over the wheels are measured. */
-export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion): AxleCheck | null {
+export function checkAxle({ measures, ends, count, things, jobId, taskId, shares }: AxleQuestion): AxleCheck | null {
   const place = toPlace({ measures, ends });
   if (!place) return null;
   const measuredHead = readMeasure(measures, 'head');
@@ -90,10 +101,26 @@ export function checkAxle({ measures, ends, count, things, jobId }: AxleQuestion
       const fit = fitAxle(piece, prepared);
       if (fit.verdict !== 'fits' || thing.free + reserved === 0) return [];
       const { id, name, drawer, isLocked, free } = thing;
-      return [{ thing: { id, name, drawer, isLocked }, lengthMm: piece.length.mm, fit, free, reserved }];
+      const amountOf = ({ given }: AxleShare) => given.find((one) => one.thing.id === id)?.amount ?? 0;
+      const of = shares.map((share) => ({ taskId: share.taskId, jobNumber: share.jobNumber, amount: amountOf(share) }));
+      const [own, others] = [of.find((one) => one.taskId === taskId), of.filter((one) => one.taskId !== taskId)];
+      return [
+        {
+          ...{ thing: { id, name, drawer, isLocked }, lengthMm: piece.length.mm, fit, free, reserved },
+          own: own?.amount ?? 0,
+          others: others.flatMap(({ jobNumber, amount }) => (amount > 0 ? [{ jobNumber, amount }] : [])),
+        },
+      ];
     })
-    .sort((a, b) => Number(a.thing.isLocked) - Number(b.thing.isLocked) || a.fit.price - b.fit.price);
+    .sort((a, b) => rankOffer(a) - rankOffer(b) || a.fit.price - b.fit.price);
   return { answer, count, offers, reserved: offers.reduce((sum, { reserved }) => sum + reserved, 0) };
+}
+
+function rankOffer({ thing, reserved, own, others }: AxleOffer): number {
+  if (thing.isLocked) return 4;
+  if (reserved > 0) return 0;
+  if (own > 0) return 1;
+  return others.length ? 3 : 2;
 }
 
 /** How an end will hold, as the house forms them; a hub that is driven on takes no stock. */

@@ -4,8 +4,7 @@ import { planAxles, type KeptPiece } from './planAxles.ts';
 import type { Decision } from './reading.ts';
 
 /** A joint of some open job whose axles are to be opened, and what was measured of them. */
-export interface AxleTask extends Omit<AxleQuestion, 'things'> {
-  readonly taskId: string;
+export interface AxleTask extends Omit<AxleQuestion, 'things' | 'shares'> {
   readonly jobNumber: string;
 }
 
@@ -32,7 +31,7 @@ interface OwnPiece extends KeptPiece {
  */
 export function planAllAxles(tasks: readonly AxleTask[], things: readonly DrawerThing[]): AxleShare[] {
   const asked = tasks.flatMap((task) => {
-    const check = checkAxle({ ...task, things });
+    const check = checkAxle({ ...task, things, shares: [] });
     const place = toPlace(task);
     if (!check || !place) return [];
     const wanted = check.answer.decision === 'yes' ? 0 : Math.max(0, check.count - check.reserved);

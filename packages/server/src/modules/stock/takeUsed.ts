@@ -2,6 +2,7 @@ import {
   checkAxle,
   countFor,
   countHeld,
+  readLastMeasures,
   serviceOf,
   STOCK_KINDS,
   SUPPLY_KINDS,
@@ -14,7 +15,7 @@ import { JointRow } from '../../entities/catalogue.ts';
 import { StockMovementRow, StockThingRow } from '../../entities/stock.ts';
 import { TaskLogRow, TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
-import { readAxles } from '../tasks/readEvidence.ts';
+import { readAxles } from '../tasks/readAxles.ts';
 import { moveStock } from './moveStock.ts';
 
 interface Taker {
@@ -86,17 +87,16 @@ async function takeAxles(manager: EntityManager, task: TaskRow, taker: Taker): P
 async function findFitting(
   manager: EntityManager,
   { specimenId, of }: TaskRow,
-  axles: Omit<AxleQuestion, 'measures'>,
+  axles: Omit<AxleQuestion, 'measures' | 'shares'>,
 ): Promise<ReadonlySet<string> | null> {
   const measured = await manager.findOneBy(TaskRow, {
     specimenId,
     act: 'axle-in-hand',
     key: `axle-in-hand:${of.jointKey}`,
   });
-  const log =
-    measured &&
-    (await manager.find(TaskLogRow, { where: { taskId: measured.id, act: 'done' }, order: { seq: 'ASC' } }));
-  const check = log?.length ? checkAxle({ ...axles, measures: log.at(-1)!.work.measures }) : null;
+  const log = measured ? await manager.find(TaskLogRow, { where: { taskId: measured.id }, order: { seq: 'ASC' } }) : [];
+  // What others need is no longer asked: these are put by.
+  const check = checkAxle({ ...axles, shares: [], measures: readLastMeasures(log) });
   return check && new Set(check.offers.map(({ thing }) => thing.id));
 }
 

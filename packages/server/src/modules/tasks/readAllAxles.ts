@@ -1,7 +1,7 @@
-import { isSettled, planAllAxles, type AxleShare, type AxleTask } from '@sardonyx/core';
+import { isSettled, planAllAxles, readLastMeasures, type AxleShare, type AxleTask } from '@sardonyx/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { JobRow, TaskLogRow, TaskRow } from '../../entities/work.ts';
-import { readAxles } from './readEvidence.ts';
+import { readAxles } from './readAxles.ts';
 
 /** Which axles of the drawers go to which joint, over all open jobs, by what was measured and written down at their steps. */
 export async function readAllAxles(manager: EntityManager): Promise<AxleShare[]> {
@@ -13,18 +13,13 @@ export async function readAllAxles(manager: EntityManager): Promise<AxleShare[]>
   const asked: AxleTask[] = [];
   let things: Parameters<typeof planAllAxles>[1] = [];
   for (const task of tasks.filter((one) => !isSettled(one))) {
-    const measures = await readMeasures(manager, task.id);
+    const log = await manager.find(TaskLogRow, { where: { taskId: task.id }, order: { seq: 'ASC' } });
+    const measures = readLastMeasures(log);
     if (measures.length === 0) continue;
     const axles = await readAxles(manager, task);
     things = axles.things;
     const { number } = jobs.find(({ id }) => id === task.jobId)!;
-    asked.push({ ...axles, taskId: task.id, jobNumber: number, measures });
+    asked.push({ ...axles, jobNumber: number, measures });
   }
   return planAllAxles(asked, things);
-}
-
-/** As they were written down last. */
-async function readMeasures(manager: EntityManager, taskId: string) {
-  const log = await manager.find(TaskLogRow, { where: { taskId }, order: { seq: 'DESC' } });
-  return log.find(({ work }) => work.measures.length > 0)?.work.measures ?? [];
 }

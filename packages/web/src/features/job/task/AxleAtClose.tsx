@@ -1,23 +1,17 @@
-import { callWhere, checkAxle, chooseOption, countAxles, type Task } from '@sardonyx/core';
+import { callWhere, readLastMeasures, type Task } from '@sardonyx/core';
 import { Link } from 'react-router';
-import { useGetStockQuery } from '../../../shared/api/stockApi.ts';
 import { useJob } from '../JobContext.tsx';
+import { useAxleCheck } from './useAxleCheck.ts';
 
 /** Before the ends are formed: which axle goes in, cut where; by what was measured before the old one went. */
 export function AxleAtClose({ task }: { readonly task: Task }) {
-  const { view, specimen } = useJob();
-  const { data: stock } = useGetStockQuery();
-  const measured = view.log
-    .filter(({ act, work }) => act === 'done' && work.act === 'axle-in-hand' && work.of.jointKey === task.of.jointKey)
-    .at(-1);
-  if (!measured || !stock) return null;
-  const check = checkAxle({
-    measures: measured.work.measures,
-    ends: chooseOption('S5', specimen.facts.decisions),
-    count: countAxles(specimen.casting?.parts ?? [], task.partKeys),
-    things: stock.things,
-    jobId: task.jobId,
-  });
+  const { view } = useJob();
+  const check = useAxleCheck(
+    task,
+    readLastMeasures(
+      view.log.filter(({ work }) => work.act === 'axle-in-hand' && work.of.jointKey === task.of.jointKey),
+    ),
+  );
   const put = check?.offers.filter(({ reserved }) => reserved > 0) ?? [];
   if (!check) return null;
   if (put.length === 0)

@@ -1,20 +1,9 @@
-import {
-  callWhere,
-  checkAxle,
-  chooseOption,
-  countAxles,
-  type AxleCheck,
-  type AxleOffer,
-  type AxleShare,
-  type Task,
-  type TaskMeasure,
-} from '@sardonyx/core';
+import { callWhere, type AxleCheck, type AxleOffer, type Task, type TaskMeasure } from '@sardonyx/core';
 import { Link } from 'react-router';
-import { useGetAxlesQuery, useGetStockQuery } from '../../../shared/api/stockApi.ts';
 import { Sign } from '../../../shared/ui/Sign.tsx';
-import { useJob } from '../JobContext.tsx';
 import { MeasureFields, type MeasureField } from './MeasureFields.tsx';
 import { PutBy } from './PutBy.tsx';
+import { useAxleCheck } from './useAxleCheck.ts';
 
 const FIELDS: readonly MeasureField[] = [
   { what: 'length', label: 'Length over both heads, mm' },
@@ -31,21 +20,12 @@ interface AxleInHandProps {
 
 /** Before an end is destroyed: is the axle long enough afterwards, and what lies in the drawers if it is not. */
 export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
-  const { specimen } = useJob();
-  const { data: stock } = useGetStockQuery();
-  const { data: shares } = useGetAxlesQuery();
-  const check = checkAxle({
-    measures,
-    ends: chooseOption('S5', specimen.facts.decisions),
-    count: countAxles(specimen.casting?.parts ?? [], task.partKeys),
-    things: stock?.things ?? [],
-    jobId: task.jobId,
-  });
+  const check = useAxleCheck(task, measures);
   return (
     <section aria-label="Is the axle long enough?" className="space-y-3 border border-hairline bg-sheet p-3">
       <MeasureFields fields={FIELDS} start={measures} onMeasure={onMeasure} />
       {check ? (
-        <Answer check={check} task={task} shares={shares ?? []} />
+        <Answer check={check} task={task} />
       ) : (
         <p className="text-note text-soft-ink">
           Three measures, and it says whether the axle can be formed again when a head is ground off.
@@ -57,13 +37,7 @@ export function AxleInHand({ task, measures, onMeasure }: AxleInHandProps) {
 
 const say = (mm: number): string => mm.toFixed(1);
 
-interface AnswerProps {
-  readonly check: AxleCheck;
-  readonly task: Task;
-  readonly shares: readonly AxleShare[];
-}
-
-function Answer({ check, task, shares }: AnswerProps) {
+function Answer({ check, task }: { readonly check: AxleCheck; readonly task: Task }) {
   const { answer, count, offers, reserved } = check;
   const { decision, have, need, spare } = answer;
   const isSettled = decision === 'yes' || reserved >= count;
@@ -91,17 +65,9 @@ function Answer({ check, task, shares }: AnswerProps) {
             )}
           </p>
           <ul>
-            {sortByShare(offers, task, shares)
-              .slice(0, SHOWN)
-              .map((offer) => (
-                <Offer
-                  key={offer.thing.id}
-                  offer={offer}
-                  task={task}
-                  missing={Math.max(0, count - reserved)}
-                  share={sayShare(offer, task, shares)}
-                />
-              ))}
+            {offers.slice(0, SHOWN).map((offer) => (
+              <Offer key={offer.thing.id} offer={offer} task={task} missing={Math.max(0, count - reserved)} />
+            ))}
           </ul>
         </>
       )}
@@ -114,32 +80,12 @@ function Answer({ check, task, shares }: AnswerProps) {
 
 const SHOWN = 4;
 
-const amountFor = (share: AxleShare | undefined, thingId: string): number =>
-  share?.given.find(({ thing }) => thing.id === thingId)?.amount ?? 0;
-
-/** What is put by comes first, then what this step gets over all jobs; what others need comes last. */
-function sortByShare(offers: readonly AxleOffer[], task: Task, shares: readonly AxleShare[]): AxleOffer[] {
-  const own = shares.find(({ taskId }) => taskId === task.id);
-  const rank = ({ thing, reserved }: AxleOffer) => {
-    if (reserved > 0) return 0;
-    if (amountFor(own, thing.id) > 0) return 1;
-    return listOthers(thing.id, task, shares).length ? 3 : 2;
-  };
-  return [...offers].sort((a, b) => rank(a) - rank(b));
-}
-
-const listOthers = (thingId: string, task: Task, shares: readonly AxleShare[]): AxleShare[] =>
-  shares.filter((share) => share.taskId !== task.id && amountFor(share, thingId) > 0);
-
-function sayShare({ thing }: AxleOffer, task: Task, shares: readonly AxleShare[]): string {
-  const own = amountFor(
-    shares.find(({ taskId }) => taskId === task.id),
-    thing.id,
-  );
-  const others = listOthers(thing.id, task, shares).map(
-    (share) => `${amountFor(share, thing.id)} for ${share.jobNumber}`,
-  );
-  const words = [...(own > 0 ? [`${own} for this step`] : []), ...others];
+/** Who gets it when pieces are handed out over all jobs. */
+function sayShares({ own, others }: AxleOffer): string {
+  const words = [
+    ...(own > 0 ? [`${own} for this step`] : []),
+    ...others.map(({ jobNumber, amount }) => `${amount} for ${jobNumber}`),
+  ];
   return words.length ? `over all jobs: ${words.join(', ')}` : '';
 }
 
@@ -147,12 +93,11 @@ interface OfferProps {
   readonly offer: AxleOffer;
   readonly task: Task;
   readonly missing: number;
-  /** Who gets it when pieces are handed out over all jobs. */
-  readonly share: string;
 }
 
-function Offer({ offer, task, missing, share }: OfferProps) {
+function Offer({ offer, task, missing }: OfferProps) {
   const { thing, free, reserved, fit } = offer;
+  const share = sayShares(offer);
   const wanted = Math.min(free, missing);
   const cut = fit.trim[0] + fit.trim[1];
   return (

@@ -1,4 +1,4 @@
-import { isGraveStep, isSettled, type Task, type TaskMeasure } from '@sardonyx/core';
+import { isGraveStep, isSettled, readLastMeasures, type Task, type TaskMeasure } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../../shared/ui/Sign.tsx';
@@ -19,8 +19,8 @@ type Act = 'start' | 'done' | 'take back';
 export function TaskActs({ task, isReady }: { readonly task: Task; readonly isReady: boolean }) {
   const { act, error, isLoading, clear } = useAct(task.id);
   const { view } = useJob();
-  const kept = view.log.filter(({ taskId, work }) => taskId === task.id && work.measures.length > 0).at(-1);
-  const [measures, setMeasures] = useState<readonly TaskMeasure[]>(kept?.work.measures ?? []);
+  const kept = readLastMeasures(view.log.filter(({ taskId }) => taskId === task.id));
+  const [measures, setMeasures] = useState<readonly TaskMeasure[]>(kept);
   const [note, setNote] = useState('');
   const [lastAct, setLastAct] = useState<Act>('start');
   const [said, setSaid] = useState<SendMore>({});
@@ -46,7 +46,7 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
       {isOpen && isReady && task.act === 'check' && (
         <WheelsInHand task={task} measures={measures} onMeasure={setMeasures} />
       )}
-      {isOpen && measures.length > 0 && !isSame(measures, kept?.work.measures ?? []) && (
+      {isOpen && measures.length > 0 && !isSame(measures, kept) && (
         <button
           type="button"
           className="quiet-button"
