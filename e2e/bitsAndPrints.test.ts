@@ -2,21 +2,14 @@ import type { JobView, PotLog, PrintsView, ShelfView, StockView } from '@sardony
 import type { Casting, Job, JobCost, Want } from '@sardonyx/core';
 import { expect } from 'chai';
 import { readFile } from 'node:fs/promises';
+import { setTimeout as wait } from 'node:timers/promises';
+import sharp from 'sharp';
+import { boxMesh, writeStlText } from '../packages/core/test/support/meshes.ts';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
-
-/** A box as a text STL file, from the origin; each face two triangles that look outwards. */
-function writeBox(x: number, y: number, z: number): string {
-  const at = (i: number) => `${i & 1 ? x : 0} ${i & 2 ? y : 0} ${i & 4 ? z : 0}`;
-  const faces = ['0231', '4576', '0154', '2673', '0462', '1375'].map((face) => [...face].map(Number));
-  const facet = (...corners: number[]) =>
-    `facet normal 0 0 0\nouter loop\n${corners.map((i) => `vertex ${at(i)}`).join('\n')}\nendloop\nendfacet`;
-  const facets = faces.flatMap(([a, b, c, d]) => [facet(a!, b!, c!), facet(a!, c!, d!)]);
-  return `solid box\n${facets.join('\n')}\nendsolid box\n`;
-}
 
 /** Most of what a binary STL file says along x, y and z, read here by hand. */
 function readMost(bytes: Buffer): number[] {
@@ -24,6 +17,14 @@ function readMost(bytes: Buffer): number[] {
   for (let i = 0; i < bytes.readUInt32LE(80); i++)
     for (let k = 0; k < 9; k++) most[k % 3] = Math.max(most[k % 3]!, bytes.readFloatLE(84 + 50 * i + 12 + 4 * k));
   return most;
+}
+
+async function expectSoon(isSo: () => Promise<boolean>): Promise<void> {
+  for (let tries = 0; tries < 100; tries++) {
+    if (await isSo()) return;
+    await wait(100);
+  }
+  throw new Error('It did not come about.');
 }
 
 /** A lorry of one's own with a hook that is gone, on a bench with nothing else on it, by somebody who changes her mind. */
@@ -104,6 +105,60 @@ describe('Small bits, printed parts and cost on an empty bench, clumsily', funct
     expect([total, lines.map(({ what, amount }) => [what, amount])]).deep.equal([1, [['Brass washer', 2]]]);
   });
 
+  it('a want is met out of a drawer, with more than there is refused; put back, it is open again', async () => {
+    await edit();
+    const drawer = wants().getByRole('group', { name: 'It lies in a drawer' });
+    await choose(drawer.getByLabel('Which'), /^Brass washer/);
+    await drawer.getByLabel('How many').fill('a few');
+    await drawer.getByRole('button', { name: 'Take it' }).click();
+    await drawer.getByText('Say how many: a number.').first().waitFor();
+    await drawer.getByLabel('How many').fill('9');
+    await drawer.getByRole('button', { name: 'Take it' }).click();
+    await drawer.getByText('Only 1 piece is there for it.').first().waitFor();
+    await drawer.getByLabel('How many').fill('1');
+    await drawer.getByRole('button', { name: 'Take it' }).click();
+    await wants()
+      .getByText(/: solved, Brass washer, drawer A1/)
+      .waitFor();
+    expect(await wantOf()).deep.include({ origin: 'bought', price: null });
+    // Opened by hand it would be forgotten there.
+    await choose(wants().getByLabel('State'), 'open');
+    await wants().getByRole('button', { name: 'Save the want' }).click();
+    await wants().getByText('put it back there first', { exact: false }).first().waitFor();
+    await wants().getByRole('button', { name: 'Put it back into its drawer' }).click();
+    await wants()
+      .getByText(/^\s*hook: open/)
+      .waitFor();
+    expect((await send<StockView>('GET', 'stock')).things[0]!.onHand).equal(1);
+  });
+
+  it('a thing of a drawer gets a picture, another, and none; and who sends it', async () => {
+    const { page } = test;
+    const [thing] = (await send<StockView>('GET', 'stock')).things;
+    await send('POST', 'suppliers', { name: 'Own Supplies', promisedDays: 5, note: '' });
+    await page.goto(`${test.bench.address}/drawers?thing=${thing!.id}`);
+    const own = page.getByRole('region', { name: 'Brass washer', exact: true });
+    await own.getByRole('button', { name: 'What it is and where it lies' }).click();
+    const pick = (name: string) => own.getByLabel(name);
+    const picture = (background: string) =>
+      sharp({ create: { width: 60, height: 40, channels: 3, background } })
+        .png()
+        .toBuffer();
+    const file = (buffer: Buffer, name = 'washer.png') => ({ name, mimeType: 'image/png', buffer });
+    await pick('A picture of it').setInputFiles(file(Buffer.from('none'), 'none.png'));
+    await own.getByRole('alert').waitFor();
+    await own.getByRole('button', { name: 'Throw it away' }).click();
+    await pick('A picture of it').setInputFiles(file(await picture('#886644')));
+    await own.getByRole('img', { name: 'Brass washer' }).waitFor();
+    const first = (await send<StockView>('GET', 'stock')).things[0]!.pictureHash;
+    await pick('Another picture of it').setInputFiles(file(await picture('#446688')));
+    await expectSoon(async () => (await send<StockView>('GET', 'stock')).things[0]!.pictureHash !== first);
+    await own.getByRole('button', { name: 'Take the picture away' }).click();
+    await own.getByRole('img', { name: 'Brass washer' }).waitFor({ state: 'detached' });
+    await choose(own.getByLabel('Comes from'), 'Own Supplies');
+    await expectSoon(async () => (await send<StockView>('GET', 'stock')).things[0]!.supplierId !== null);
+  });
+
   it('a want that is to be printed leads to the printed parts: what is no mesh is told', async () => {
     await edit();
     await choose(wants().getByLabel('Come by it').first(), 'printed');
@@ -114,7 +169,11 @@ describe('Small bits, printed parts and cost on an empty bench, clumsily', funct
     const file = page.getByLabel(/^Bring a mesh/);
     await file.setInputFiles({ name: 'hook.stl', mimeType: 'model/stl', buffer: Buffer.from('no mesh at all') });
     await page.getByText(/no STL file/).waitFor();
-    await file.setInputFiles({ name: 'hook.stl', mimeType: 'model/stl', buffer: Buffer.from(writeBox(8, 4, 2)) });
+    await file.setInputFiles({
+      name: 'hook.stl',
+      mimeType: 'model/stl',
+      buffer: Buffer.from(writeStlText(boxMesh([0, 0, 0], [8, 4, 2]))),
+    });
     await page.getByRole('heading', { name: 'hook', exact: true }).waitFor();
     await page.getByText(/8\.00 × 4\.00 × 2\.00 mm/).waitFor();
     await page.getByText('Nobody said how large it is to be', { exact: false }).waitFor();
@@ -123,7 +182,7 @@ describe('Small bits, printed parts and cost on an empty bench, clumsily', funct
   it('is turned by keys, scaled to what was measured, and written for what the resin loses', async () => {
     const { page } = test;
     const body = page.getByRole('img', { name: /^hook as a body/ });
-    await body.waitFor();
+    await page.getByRole('button', { name: 'As it lay', disabled: false }).waitFor();
     const before = await body.screenshot();
     await body.focus();
     await page.keyboard.press('ArrowRight');

@@ -3,8 +3,10 @@ import type { Casting, Job } from '@sardonyx/core';
 import { expect } from 'chai';
 import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
+import { choose } from './support/choose.ts';
 import { clearTheWay } from './support/clearTheWay.ts';
 import { expectNoFaults, hold, taskLine } from './support/restorer.ts';
+import { seizeAxles } from './support/seizeAxles.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
 
@@ -178,10 +180,7 @@ describe('Wheels in hand, and measures that stay', function () {
 
   it('measures of an axle are written down, stand there after a reload, and count over all jobs', async () => {
     const { page, bench } = test;
-    const seized = { specimenPartId: 'sg-04-1.axles', kind: 'seized', severity: 2, note: 'Rust.' };
-    await sendTo(bench.address, 'POST', 'findings', seized);
-    const wish = { specimenId: 'sg-04-1', jointKey: 'axle-ends', wish: 'open', reason: 'Seized.' };
-    await sendTo(bench.address, 'POST', 'joint-wishes', wish);
+    await seizeAxles(bench.address);
     const task = await clearTheWay(page.request, bench.address, 'sg-04', ({ act }) => act === 'axle-in-hand');
     const open = async () => {
       await page.goto(`${bench.address}/jobs/sg-04/${task.station}`);
@@ -241,6 +240,87 @@ describe('Wheels in hand, and measures that stay', function () {
     await answer.getByText(/Play in the arch: 0\.70/).waitFor();
     await done.click();
     await done.waitFor({ state: 'detached' });
+  });
+
+  it('left no fault behind', () => expectNoFaults(test.page));
+});
+
+/** A lorry of one's own: by eye, half measured, and a piece made for it. */
+describe('Wheels in hand and what to cut on an empty bench, clumsily', function () {
+  this.timeout(180_000);
+  const test = useBench({ isDemo: false }, { who: 'Nell' });
+  let jobId: string;
+  const send = <T>(method: string, path: string, body?: object) => sendTo<T>(test.bench.address, method, path, body);
+  const view = () => send<JobView>('GET', `jobs/${jobId}`);
+  const open = async (task: { readonly key: string; readonly title: string; readonly station: string }) => {
+    await test.page.goto(`${test.bench.address}/jobs/${jobId}/${task.station}`);
+    const line = taskLine(test.page, task.key);
+    if (!(await line.getByRole('button', { name: 'Done', exact: true }).isVisible()))
+      await line.getByRole('button', { name: task.title }).click();
+    return line;
+  };
+
+  before(async () => {
+    const castingId = (await send<Casting>('POST', 'castings', OWN_LORRY)).id;
+    jobId = (await send<Job>('POST', 'jobs', ownJob(castingId))).id;
+    const { specimens } = await view();
+    const { specimen, casting, parts } = specimens[0]!;
+    const axles = casting!.joints.find(({ kind }) => kind === 'formed axle')!;
+    await send('POST', 'joint-wishes', { specimenId: specimen.id, jointKey: axles.key, wish: 'open', reason: 'Rust.' });
+    const hook = parts.find(({ key }) => key === 'hook')!;
+    await send('POST', 'wants', {
+      ...{ specimenPartId: hook.id, what: 'hook', state: 'open', solution: '', reason: '', dueOn: null, getBy: 'make' },
+    });
+  });
+
+  it('what to cut is said when all of it is measured, and only of lengths', async () => {
+    const { page, bench } = test;
+    const task = await clearTheWay(
+      page.request,
+      bench.address,
+      jobId,
+      ({ act, method }) => act === 'get' && method === 'make',
+    );
+    const line = await open(task);
+    await line.getByRole('button', { name: 'What to cut for it' }).click();
+    const cut = line.getByRole('region', { name: 'What to cut' });
+    await choose(cut.getByLabel('It is'), 'a rail or pillar along an arc');
+    await cut.getByText('All of its measures, and it says what to cut.').waitFor();
+    await cut.getByLabel('chord, mm').fill('20');
+    await cut.getByLabel('rise, mm').fill('high');
+    await cut.getByText('All of its measures, and it says what to cut.').waitFor();
+    await cut.getByLabel('rise, mm').fill('10');
+    await cut.getByText(/Cut 31\.42 ± 0\.\d+ mm/).waitFor();
+    await choose(cut.getByLabel('It is'), 'a ball, formed out of wire');
+    await cut.getByText('All of its measures, and it says what to cut.').waitFor();
+  });
+
+  it('wheels are looked at by eye, half measured, measured wrongly; what does not turn is put right or done otherwise', async () => {
+    const { page, bench } = test;
+    const task = await clearTheWay(page.request, bench.address, jobId, ({ act }) => act === 'check');
+    bench.pass(30 * 24 * 60);
+    const line = await open(task);
+    const answer = line.getByRole('region', { name: 'Wheels and stance' });
+    await answer.getByLabel('Hub, across').fill('9');
+    await answer.getByLabel('Bore of the tyre, off its hub').fill('eight');
+    expect(await answer.getByRole('listitem').count()).equal(0);
+    await answer.getByLabel('Bore of the tyre, off its hub').fill('8');
+    await answer.getByText(/stretched by 12\.5 %: it tears: over 10 %/).waitFor();
+    await line.getByRole('button', { name: 'Write the measures down, the step stays open' }).click();
+    await line
+      .getByRole('button', { name: 'Write the measures down, the step stays open' })
+      .waitFor({ state: 'detached' });
+    await page.reload();
+    const again = (await open(task)).getByRole('region', { name: 'Wheels and stance' });
+    expect(await again.getByLabel('Hub, across').inputValue()).equal('9');
+    const done = line.getByRole('button', { name: 'Done', exact: true });
+    await done.click();
+    await line.getByText('the tyre would be stretched by 13 %', { exact: false }).first().waitFor();
+    // Another tyre.
+    await again.getByLabel('Bore of the tyre, off its hub').fill('8,5');
+    await done.click();
+    await done.waitFor({ state: 'detached' });
+    expect((await view()).tasks.find(({ key }) => key === task.key)!.state).equal('done');
   });
 
   it('left no fault behind', () => expectNoFaults(test.page));

@@ -4,6 +4,7 @@ import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { choose } from './support/choose.ts';
 import { clearTheWay } from './support/clearTheWay.ts';
 import { expectNoFaults, taskLine } from './support/restorer.ts';
+import { seizeAxles } from './support/seizeAxles.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
 
@@ -21,11 +22,7 @@ describe('Axles put by and tyres sent for', function () {
 
   it('an axle that would be too short holds its step until others are put by; let go of, it holds it again', async () => {
     const { page, bench } = test;
-    // Found seized, so they are to come out: one head of each is ground off.
-    const seized = { specimenPartId: 'sg-04-1.axles', kind: 'seized', severity: 2, note: 'Rust.' };
-    await sendTo(bench.address, 'POST', 'findings', seized);
-    const wish = { specimenId: 'sg-04-1', jointKey: 'axle-ends', wish: 'open', reason: 'Seized.' };
-    await sendTo(bench.address, 'POST', 'joint-wishes', wish);
+    await seizeAxles(bench.address);
     const task = await clearTheWay(page.request, bench.address, 'sg-04', ({ act }) => act === 'axle-in-hand');
     await page.goto(`${bench.address}/jobs/sg-04/open`);
     const line = taskLine(page, task.key);

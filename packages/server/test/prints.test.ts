@@ -1,17 +1,12 @@
 import type { ErrorBody, FoundPlace, JobView, PrintsView, StockView } from '@sardonyx/contract';
 import { writeStl, type JobCost, type Print, type PrintRun, type Want } from '@sardonyx/core';
 import { expect } from 'chai';
+import { boxMesh } from '../../core/test/support/meshes.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 
 const who = 'Imke Varga';
 
-/** A box from the origin, its faces outwards. */
-function box(x: number, y: number, z: number): Float64Array {
-  const corner = (i: number) => [i & 1 ? x : 0, i & 2 ? y : 0, i & 4 ? z : 0];
-  const faces = ['0231', '4576', '0154', '2673', '0462', '1375'].map((face) => [...face].map(Number));
-  return Float64Array.from(faces.flatMap(([a, b, c, d]) => [a!, b!, c!, a!, c!, d!].flatMap(corner)));
-}
-const STL = Buffer.from(writeStl(box(20, 10, 4)));
+const STL = Buffer.from(writeStl(Float64Array.from(boxMesh([0, 0, 0], [20, 10, 4]))));
 
 describe('printed parts over HTTP', () => {
   let bench: TestBench;
@@ -146,6 +141,10 @@ describe('printed parts over HTTP', () => {
     await bench.http.post('/api/wants/sg-04-1.tyres.want/put-back').send({ who }).expect(200);
     expect(await onHand()).equal(thing.onHand);
     expect(await wantOf()).deep.include({ state: 'open', origin: null, taken: null });
+    const getting = (await bench.get<JobView>('jobs/sg-04')).tasks.find(
+      ({ act, of }) => act === 'get' && of.wantId === 'sg-04-1.tyres.want',
+    )!;
+    expect(getting.state, 'still to be got').equal('to do');
     await bench.http.post('/api/wants/sg-04-1.tyres.want/put-back').send({ who }).expect(422);
   });
 });

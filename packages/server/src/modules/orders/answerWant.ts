@@ -28,10 +28,7 @@ export async function answerWant(
 ): Promise<void> {
   const want = await findOpenWant(manager, wantId);
   await changeWant(manager, want, { state: 'solved', origin, solution: from, price, taken }, now);
-  const task = await manager
-    .createQueryBuilder(TaskRow, 'task')
-    .where("task.act = 'get' AND json_extract(task.of, '$.wantId') = :wantId", { wantId })
-    .getOne();
+  const task = await findGetting(manager, wantId);
   if (!task || task.state === 'done') return;
   try {
     await actOnTask(manager, task.id, { act: 'done', who, note: from }, now);
@@ -40,6 +37,13 @@ export async function answerWant(
     if (!(error instanceof HttpError)) throw error;
   }
 }
+
+/** The step that gets what is wanted; null where the plan has none. */
+export const findGetting = (manager: EntityManager, wantId: string): Promise<TaskRow | null> =>
+  manager
+    .createQueryBuilder(TaskRow, 'task')
+    .where("task.act = 'get' AND json_extract(task.of, '$.wantId') = :wantId", { wantId })
+    .getOne();
 
 /** What came for it was not it. */
 export async function reopenWant(manager: EntityManager, wantId: string, now: Date): Promise<void> {

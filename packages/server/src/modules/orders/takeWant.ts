@@ -8,7 +8,8 @@ import { jobOfPart } from '../rows/rowKind.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { moveStock } from '../stock/moveStock.ts';
-import { answerWant } from './answerWant.ts';
+import { actOnTask } from '../tasks/actOnTask.ts';
+import { answerWant, findGetting } from './answerWant.ts';
 import { changeWant } from './placeOrder.ts';
 
 /** A want is met out of a drawer: what is taken is in that drawer's log, with its price. */
@@ -30,7 +31,7 @@ export async function takeWant(
   return findRow(manager, WantRow, wantId, 'This want');
 }
 
-/** Somebody thinks better of it: it lies there again, and is wanted again. */
+/** Somebody thinks better of it: it lies there again, is wanted again, and is still to be got. Refused once work rests on it. */
 export async function putBackWant(manager: EntityManager, wantId: string, who: string, now: Date): Promise<WantRow> {
   const want = await findRow(manager, WantRow, wantId, 'This want');
   const jobId = await jobOfPart(manager, want.specimenPartId);
@@ -38,6 +39,8 @@ export async function putBackWant(manager: EntityManager, wantId: string, who: s
   if (want.taken === null) throw refused('not-there', `“${want.what}” did not come out of a drawer.`);
   const { thingId, amount } = want.taken;
   const thing = await findRow(manager, StockThingRow, thingId, 'This thing');
+  const getting = await findGetting(manager, wantId);
+  if (getting?.state === 'done') await actOnTask(manager, getting.id, { act: 'take back', who, note: '' }, now);
   const line = { move: 'put back' as const, amount, jobId, price: null, batch: '', who };
   await moveStock(manager, thing, { ...line, note: `for “${want.what}”` }, now);
   await changeWant(manager, want, { state: 'open', origin: null, solution: '', price: null, taken: null }, now);

@@ -6,6 +6,7 @@ import { Donors } from './Donors.tsx';
 import { OnItsWay } from './OnItsWay.tsx';
 import { PastOrders } from './PastOrders.tsx';
 import { sayOrders } from './sayOrders.ts';
+import { ShoppingList } from './ShoppingList.tsx';
 import { Suppliers } from './Suppliers.tsx';
 import { ToOrder } from './ToOrder.tsx';
 
@@ -34,6 +35,7 @@ export function OrdersPage() {
             Drawers under their mark and wants that are to be bought come up here by themselves.
           </EmptyNote>
         )}
+        {lacking.length > 0 && <ShoppingList orders={lacking} suppliers={suppliers} today={today} />}
         {lacking.map((order) => (
           <ToOrder key={order.supplierId} order={order} suppliers={suppliers} today={today} />
         ))}

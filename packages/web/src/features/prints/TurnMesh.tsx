@@ -29,19 +29,23 @@ const BUTTONS = [
 export function TurnMesh({ name, corners }: { readonly name: string; readonly corners: Float32Array }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const turned = useRef<TurnedMesh | null>(null);
+  const [isDrawn, setDrawn] = useState(false);
   const [trouble, setTrouble] = useState('');
   useEffect(() => {
     let isLeft = false;
     // Large, and needed here only.
     import('./drawTurned.ts')
       .then(({ drawTurned }) => {
-        if (!isLeft && canvas.current) turned.current = drawTurned(canvas.current, corners.slice());
+        if (isLeft || !canvas.current) return;
+        turned.current = drawTurned(canvas.current, corners.slice());
+        setDrawn(true);
       })
       .catch(() => setTrouble('This browser draws no bodies; the three views show the part all the same.'));
     return () => {
       isLeft = true;
       turned.current?.end();
       turned.current = null;
+      setDrawn(false);
     };
   }, [corners]);
   const press = (key: string): boolean => {
@@ -57,7 +61,7 @@ export function TurnMesh({ name, corners }: { readonly name: string; readonly co
   };
   if (trouble) return <p className="text-soft-ink">{trouble}</p>;
   return (
-    <div role="group" aria-label={`${name}, to be turned`} className="space-y-2">
+    <div role="group" aria-label={`${name}, to be turned`} aria-busy={!isDrawn} className="space-y-2">
       <canvas
         ref={canvas}
         tabIndex={0}
@@ -70,7 +74,7 @@ export function TurnMesh({ name, corners }: { readonly name: string; readonly co
       />
       <div className="flex flex-wrap gap-2">
         {BUTTONS.map(([label, key]) => (
-          <button key={key} type="button" className="quiet-button" onClick={() => press(key)}>
+          <button key={key} type="button" className="quiet-button" disabled={!isDrawn} onClick={() => press(key)}>
             {label}
           </button>
         ))}
