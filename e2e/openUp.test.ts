@@ -209,6 +209,7 @@ describe('survey, measure and open', function () {
       await hidden.getByRole('button', { name: 'Add the joint to the plan' }).click();
       await hidden.getByText(/Name the joint/).waitFor();
       await choose(came.getByLabel('Part in hand'), 'Grit body');
+      await hidden.getByLabel('Grit body to').waitFor();
       await hidden.getByLabel('A joint nobody knew of').fill('tab behind the grit body');
       await choose(hidden.getByLabel('It is a'), 'bent tab');
       await choose(hidden.getByLabel('Grit body to'), 'Body');

@@ -324,7 +324,8 @@ export { gatherOrders, type GatheredLine, type SupplierOrder } from './stock/gat
 export { learnDelay, predictDays, type Delay } from './stock/learnDelay.ts';
 export { learnQuality, type QualityLearned } from './stock/learnQuality.ts';
 export { listLacking, type MarkedThing, type OrderedFrom } from './stock/listLacking.ts';
-export { planAllAxles, type AxleShare, type AxleTask } from './fit/planAllAxles.ts';
+export type { AxleShare } from './fit/axleShare.ts';
+export { planAllAxles, type AxleTask } from './fit/planAllAxles.ts';
 export { readLastMeasures } from './fit/readLastMeasures.ts';
 export { checkAxle, countAxles, type AxleCheck, type AxleOffer, type AxleQuestion } from './fit/checkAxle.ts';
 export type { Thread } from './model/thread.ts';

@@ -2,7 +2,7 @@ import type { CastingPart } from '../model/catalogue.ts';
 import type { SchoolOption } from '../model/school.ts';
 import type { TaskMeasure } from '../model/task.ts';
 import { countReservedFor, readMeasure, type DrawerThing } from './drawerThing.ts';
-import type { AxleShare } from './planAllAxles.ts';
+import type { AxleShare } from './axleShare.ts';
 import type { AxleEnd } from './axleEnds.ts';
 import { judgeAfterGrinding, type AxleAnswer } from './axleLength.ts';
 import { fitAxle, preparePlace, type AxleHead, type AxlePiece, type FittedAxle, type WheeledPlace } from './fitAxle.ts';

@@ -1,24 +1,11 @@
+import type { AxleShare } from './axleShare.ts';
 import { checkAxle, toPiece, toPlace, type AxleQuestion } from './checkAxle.ts';
 import type { DrawerThing } from './drawerThing.ts';
 import { planAxles, type KeptPiece } from './planAxles.ts';
-import type { Decision } from './reading.ts';
 
 /** A joint of some open job whose axles are to be opened, and what was measured of them. */
 export interface AxleTask extends Omit<AxleQuestion, 'things' | 'shares'> {
   readonly jobNumber: string;
-}
-
-/** What a joint gets when pieces are handed out over all jobs at once. */
-export interface AxleShare extends Pick<AxleTask, 'taskId' | 'jobId' | 'jobNumber'> {
-  /** Whether the axles in it are long enough when their ends go. */
-  readonly decision: Decision;
-  /** Still to be put by for it. */
-  readonly wanted: number;
-  readonly given: readonly { readonly thing: Pick<DrawerThing, 'id' | 'name' | 'drawer'>; readonly amount: number }[];
-  /** For so many nothing in the house is left that is long enough for sure. */
-  readonly holes: number;
-  /** Things that would serve, were they let go. */
-  readonly locked: readonly string[];
 }
 
 interface OwnPiece extends KeptPiece {

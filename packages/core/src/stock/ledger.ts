@@ -92,7 +92,10 @@ export function checkMovement(state: StockState, { move, amount, jobId }: Step, 
   };
   const limit = most[move];
   if (limit && amount > limit[0] + ROUNDING)
-    return refuse('not-there', `Only ${say(limit[0])} ${limit[0] === 1 ? `${unit.replace(/s$/, '')} is` : `${unit} are`} ${limit[1]}.`);
+    return refuse(
+      'not-there',
+      `Only ${say(limit[0])} ${limit[0] === 1 ? `${unit.replace(/s$/, '')} is` : `${unit} are`} ${limit[1]}.`,
+    );
   return [];
 }
 

@@ -4,7 +4,6 @@ import { CastingPartRow } from '../../entities/catalogue.ts';
 import { StockThingRow } from '../../entities/stock.ts';
 import { JobRow, type TaskRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
-import { readAllAxles } from './readAllAxles.ts';
 import { readStoredFacts } from './recompilePlan.ts';
 
 /** What is asked about axles, but for what was measured. */
@@ -15,7 +14,7 @@ export const NO_AXLES: AskedAxles = {
   ...{ ends: chooseOption('S5', {}), count: 1, things: [], jobId: '', taskId: '', shares: [] },
 };
 
-type AxleStep = Pick<TaskRow, 'jobId' | 'specimenId' | 'partKeys' | 'id'>;
+export type AxleStep = Pick<TaskRow, 'jobId' | 'specimenId' | 'partKeys' | 'id'>;
 
 /** How the ends will be formed, how many axles the joint holds, and what lies in the drawers. */
 export async function readAxles(
@@ -35,9 +34,4 @@ export async function readAxles(
     })),
     ...{ jobId, taskId: id },
   };
-}
-
-/** The same with what others need when pieces are handed out over all jobs. */
-export async function readAxleQuestion(manager: EntityManager, step: AxleStep): Promise<AskedAxles> {
-  return { ...(await readAxles(manager, step)), shares: await readAllAxles(manager) };
 }

@@ -5,7 +5,8 @@ import { PhotoRow } from '../../entities/photo.ts';
 import type { TaskRow } from '../../entities/work.ts';
 import { WantRow } from '../../entities/workpiece.ts';
 import { StripPassRow } from '../../entities/workshop.ts';
-import { NO_AXLES, readAxleQuestion } from './readAxles.ts';
+import { readAxleQuestion } from './readAxleQuestion.ts';
+import { NO_AXLES } from './readAxles.ts';
 import { readCoatEvidence, type CoatRows } from './readCoatEvidence.ts';
 
 /** A step, or only whose it is where its coats alone are asked about. */

@@ -5,7 +5,8 @@ import { useGetBenchQuery } from '../../shared/api/api.ts';
 import { useGetStockQuery, useGetThingLogQuery, useMoveStockMutation } from '../../shared/api/stockApi.ts';
 import type { AppError } from '../../shared/api/appError.ts';
 import { isSame } from '../../shared/api/keepNoNumber.ts';
-import { changeRow, deleteRow } from '../../shared/edits/editRow.ts';
+import { changeRow } from '../../shared/edits/editRow.ts';
+import { TakeOffList } from '../../shared/edits/TakeOffList.tsx';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { useAppDispatch } from '../../shared/store.ts';
 import { MoveForm } from '../../shared/stock/MoveForm.tsx';
@@ -85,15 +86,7 @@ export function ThingDetails({ thing }: { readonly thing: ThingView }) {
         </div>
         <ThingPicture thing={thing} />
         <Sizes key={`${thing.id} ${thing.version}`} thing={thing} />
-        {onHand === 0 && (
-          <button
-            type="button"
-            className="quiet-button"
-            onClick={() => void dispatch(deleteRow({ kind: 'stock-things', row: thing, label: thing.name }))}
-          >
-            Take it out of the list
-          </button>
-        )}
+        {onHand === 0 && <TakeOffList kind="stock-things" row={thing} label={thing.name} />}
       </Fold>
     </section>
   );

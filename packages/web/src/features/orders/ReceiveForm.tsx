@@ -5,9 +5,9 @@ import { readAppError } from '../../shared/api/appError.ts';
 import { useReceiveLineMutation } from '../../shared/api/stockApi.ts';
 import { readNumber, readOptional } from '../../shared/form/readNumber.ts';
 import { useTextFields } from '../../shared/form/useTextFields.tsx';
+import { WriteItDown } from '../../shared/form/WriteItDown.tsx';
 import { capitalise } from '../../shared/format.ts';
 import { Field } from '../../shared/ui/Field.tsx';
-import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { Toggles } from '../../shared/ui/Toggles.tsx';
 import { useWho } from '../../shared/ui/useWho.ts';
@@ -63,11 +63,7 @@ export function ReceiveForm({ line, onDone }: { readonly line: OrderLineView; re
         )}
       </div>
       <p className="text-note text-soft-ink">{sayWhatFollows(line, quality)}</p>
-      <button type="submit" className="main-button" disabled={isLoading || who.trim() === ''}>
-        Write it down
-      </button>
-      {who.trim() === '' && <p className="text-note">Say at the top who stands at the bench.</p>}
-      {known && <ErrorNote error={known} />}
+      <WriteItDown isSending={isLoading} isMain error={known} />
     </form>
   );
 }

@@ -1,9 +1,8 @@
 import type { PrintableWant, PrintView } from '@sardonyx/contract';
 import { planPrint, type MeshSize, type PrintPlan, type PrintTrouble, type Shrink } from '@sardonyx/core';
 import { useState } from 'react';
-import { deleteRow } from '../../shared/edits/editRow.ts';
+import { TakeOffList } from '../../shared/edits/TakeOffList.tsx';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
-import { useAppDispatch } from '../../shared/store.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { saveFile } from '../../shared/ui/saveFile.ts';
@@ -24,7 +23,6 @@ interface PrintDetailsProps {
 export function PrintDetails({ print, wants }: PrintDetailsProps) {
   const { mesh, share, error, write } = useMesh(print.id);
   const [isWriting, setWriting] = useState(false);
-  const dispatch = useAppDispatch();
   const plan = planPrint(print.size, print.wanted, print.shrink);
   const takeOut = async () => {
     setWriting(true);
@@ -61,15 +59,7 @@ export function PrintDetails({ print, wants }: PrintDetailsProps) {
           <Autosaved kind="prints" row={print} field="resin" label="Printed of which resin" />
           <Autosaved kind="prints" row={print} field="note" label="Note" />
         </div>
-        {print.runs.length === 0 && (
-          <button
-            type="button"
-            className="quiet-button"
-            onClick={() => void dispatch(deleteRow({ kind: 'prints', row: print, label: print.name }))}
-          >
-            Take it out of the list
-          </button>
-        )}
+        {print.runs.length === 0 && <TakeOffList kind="prints" row={print} label={print.name} />}
       </div>
     </section>
   );

@@ -6,10 +6,10 @@ import { useLogPrintMutation } from '../../shared/api/stockApi.ts';
 import { readNumber, readOptional } from '../../shared/form/readNumber.ts';
 import { useThingOptions } from '../../shared/stock/useThingOptions.ts';
 import { useTextFields } from '../../shared/form/useTextFields.tsx';
+import { WriteItDown } from '../../shared/form/WriteItDown.tsx';
 import { Chooser } from '../../shared/ui/Chooser.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
-import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { useWho } from '../../shared/ui/useWho.ts';
 
@@ -83,11 +83,7 @@ export function PrintRunForm({ print, wants }: PrintRunFormProps) {
           <strong>Uncured resin harms skin and eyes:</strong> nitrile gloves, goggles and fresh air; the resin’s own
           sheet and local rules go first, for its waste too.
         </p>
-        <button type="submit" className="plain-button" disabled={isLoading || who.trim() === ''}>
-          Write it down
-        </button>
-        {who.trim() === '' && <p className="text-note">Say at the top who stands at the bench.</p>}
-        {known && <ErrorNote error={known} />}
+        <WriteItDown isSending={isLoading} error={known} />
       </form>
     </Fold>
   );

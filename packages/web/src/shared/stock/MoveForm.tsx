@@ -4,8 +4,8 @@ import { useGetBenchQuery } from '../api/api.ts';
 import { readAppError } from '../api/appError.ts';
 import { readNumber, readOptional } from '../form/readNumber.ts';
 import { useTextFields } from '../form/useTextFields.tsx';
+import { WriteItDown } from '../form/WriteItDown.tsx';
 import { Field } from '../ui/Field.tsx';
-import { ErrorNote } from '../ui/Notice.tsx';
 import { Select } from '../ui/Select.tsx';
 import { useWho } from '../ui/useWho.ts';
 import { MOVE_WORDS } from './moveWords.ts';
@@ -79,11 +79,7 @@ export function MoveForm<M extends Move>(props: MoveFormProps<M>) {
         {COSTS.has(move) && field('batch', 'Batch', '7rem')}
         {field('note', 'Note', '12rem')}
       </div>
-      <button type="submit" className="main-button" disabled={isSending || who.trim() === ''}>
-        Write it down
-      </button>
-      {who.trim() === '' && <p className="text-note">Say at the top who stands at the bench.</p>}
-      {known && <ErrorNote error={known} />}
+      <WriteItDown isSending={isSending} isMain error={known} />
     </form>
   );
 }
