@@ -7,6 +7,9 @@ import { assembly } from './assembly.ts';
 import { colourCard } from './colour/card.ts';
 import { colourMatch } from './colour/match.ts';
 import { colourMix } from './colour/mix.ts';
+import { decalPanel } from './decal/panel.ts';
+import { decalSheets } from './decal/sheets.ts';
+import { decalWhite } from './decal/white.ts';
 import { demo } from './demo.ts';
 import { door } from './door.ts';
 import { drawingTopic } from './drawing.ts';
@@ -70,6 +73,9 @@ const topics = [
   fitThreads,
   fitAssign,
   fitMesh,
+  decalSheets,
+  decalWhite,
+  decalPanel,
   stockLedgers,
   stockRead,
   demo,
