@@ -1,4 +1,5 @@
 import svgpath from 'svgpath';
+import { outlineElement } from '../drawing/outlineElement.ts';
 import { InvalidInputError } from '../model/errors.ts';
 import { SURFACES, type Box, type DrawingShape, type DrawingView, type Surface } from '../model/drawing.ts';
 
@@ -56,7 +57,7 @@ export function readArtwork(root: SvgElement, parts: readonly NamedPart[]): Artw
     const found = names.map((name) => keyOf.get(toId(name))).find((key) => key !== undefined) ?? null;
     const own = found ?? partKey;
     const all = element.attributes.transform ? [...transforms, element.attributes.transform] : transforms;
-    const d = pathOf(element);
+    const d = isLine(element) ? null : outlineElement(element.tag, element.attributes);
     if (d && own && d.length <= MOST_PATH) shapes.push(createShape(own, d, all, element));
     else if (d && !own) unknown.add(names[0] ?? element.tag);
     for (const child of element.children) walk(child, all, own);
@@ -78,6 +79,9 @@ export function moveArtwork(shape: DrawingShape, dx: number, dy: number): Drawin
   const path = svgpath(shape.d).translate(dx, dy).abs().round(2);
   return { ...shape, d: path.toString(), box: boxOf(path) };
 }
+
+/** What encloses nothing is no part. */
+const isLine = ({ tag }: SvgElement) => tag === 'line' || tag === 'polyline';
 
 function createShape(partKey: string, d: string, transforms: readonly string[], element: SvgElement): DrawingShape {
   let path = svgpath(d);
@@ -102,35 +106,6 @@ function boxOf(path: ReturnType<typeof svgpath>): Box {
     });
   if (xs.length === 0) return [0, 0, 0, 0];
   return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
-}
-
-function pathOf({ tag, attributes }: SvgElement): string | null {
-  const n = (name: string) => Number.parseFloat(attributes[name] ?? '0') || 0;
-  switch (tag) {
-    case 'path':
-      return attributes.d ?? null;
-    case 'rect': {
-      const [x, y, w, h] = [n('x'), n('y'), n('width'), n('height')];
-      if (!(w > 0 && h > 0)) return null;
-      const rx = Math.min(n('rx') || n('ry'), w / 2);
-      const ry = Math.min(n('ry') || n('rx'), h / 2);
-      if (!(rx > 0)) return `M${x} ${y}H${x + w}V${y + h}H${x}Z`;
-      const arc = (dx: number, dy: number) => `a${rx} ${ry} 0 0 1 ${dx} ${dy}`;
-      return `M${x + rx} ${y}H${x + w - rx}${arc(rx, ry)}V${y + h - ry}${arc(-rx, ry)}H${x + rx}${arc(-rx, -ry)}V${y + ry}${arc(rx, -ry)}Z`;
-    }
-    case 'circle':
-    case 'ellipse': {
-      const [rx, ry] = tag === 'circle' ? [n('r'), n('r')] : [n('rx'), n('ry')];
-      const [x, y] = [n('cx'), n('cy')];
-      return rx > 0 && ry > 0
-        ? `M${x - rx} ${y}A${rx} ${ry} 0 1 1 ${x + rx} ${y}A${rx} ${ry} 0 1 1 ${x - rx} ${y}Z`
-        : null;
-    }
-    case 'polygon':
-      return attributes.points ? `M${attributes.points.trim()}Z` : null;
-    default:
-      return null;
-  }
 }
 
 /** From the file's own units to millimetres. */

@@ -3,7 +3,8 @@ import { BODY_PAINTS, printSample, USUAL_PAPER } from '../../../test/support/sim
 import { computeDe00 } from '../../colour/difference.ts';
 import { convertHexToLab } from '../../colour/display.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
-import { judgeInk, judgeWhite, USUAL_TOLERANCE } from './judgeWhite.ts';
+import { judgeFilms } from './judgeFilms.ts';
+import { judgeInk, USUAL_TOLERANCE } from './judgeWhite.ts';
 import { computeInkPass, predictOnBody } from './printedInk.ts';
 
 const on = (paint: string) => BODY_PAINTS[paint]!;
@@ -18,9 +19,8 @@ describe('white under a decal', () => {
   });
 
   it('is not needed by black on yellow, though yellow is: light alone does not tell', () => {
-    const { answer, inks } = judgeWhite([ink('#101010'), ink('#9c1f22')], on('red'));
-    expect(inks.map((one) => one.answer)).deep.equal(['no white', 'white']);
-    expect(answer).equal('white');
+    expect(judgeInk(ink('#101010'), on('red')).answer).equal('no white');
+    expect(judgeInk(ink('#9c1f22'), on('red')).answer).equal('white');
     expect(judgeInk(ink('#101010'), on('yellow')).answer).equal('no white');
   });
 
@@ -42,8 +42,23 @@ describe('white under a decal', () => {
     ]);
   });
 
-  it('says nothing of an artwork without inks', () => {
-    expect(judgeWhite([], on('black'))).deep.equal({ answer: 'no white', inks: [] });
+  it('of an artwork follows from its worst ink, and each film is judged for itself', () => {
+    const inks = [
+      { hex: '#101010', share: 0.7 },
+      { hex: '#e8b923', share: 0.3 },
+    ];
+    const answers = (bare: number, paint: string) =>
+      Object.fromEntries(judgeFilms(inks, bare, on(paint)).films.map(({ film, answer }) => [film, answer]));
+    expect(judgeFilms(inks, 0.4, on('slate blue')).white).equal('white');
+    expect(answers(0.4, 'slate blue')).deep.equal({
+      'clear, office printer': 'does not',
+      'white, office printer': 'does not',
+      'clear with white under it, supplier': 'does',
+    });
+    // Solid to its edge, white film shows no white; on a white body it never does.
+    expect(answers(0.001, 'slate blue')['white, office printer']).equal('does');
+    expect(answers(0.4, 'white')).deep.include({ 'clear, office printer': 'does', 'white, office printer': 'does' });
+    expect(judgeFilms([], 0, on('black')).white).equal('no white');
   });
 
   it('is seldom wrong on printers, papers and films that differ (sample; the whole in bench)', () => {

@@ -34,7 +34,7 @@ export interface WhiteTerms {
   readonly paper: Lab;
 }
 
-const USUAL_TERMS: WhiteTerms = { tolerance: USUAL_TOLERANCE, paper: SCREEN_WHITE };
+export const USUAL_TERMS: WhiteTerms = { tolerance: USUAL_TOLERANCE, paper: SCREEN_WHITE };
 
 /** Whether an ink of a colour needs white under it to look like itself on a body colour. */
 export function judgeInk(ink: Lab, body: Spectrum, { tolerance, paper }: WhiteTerms = USUAL_TERMS): JudgedInk {
@@ -47,20 +47,4 @@ export function judgeInk(ink: Lab, body: Spectrum, { tolerance, paper }: WhiteTe
 function seeInRoom(lab: Lab): Lab {
   const xyz = convertLabToXyz(lab).map((one, i) => one + VEIL * WEIGHTS.D65.white[i]!);
   return convertXyzToLab(xyz as unknown as Xyz);
-}
-
-export interface JudgedWhite {
-  /** Of the worst of its inks. */
-  readonly answer: WhiteAnswer;
-  readonly inks: readonly JudgedInk[];
-}
-
-/** An artwork needs white when one of its inks does. Without inks there is nothing that could. */
-export function judgeWhite(inks: readonly Lab[], body: Spectrum, terms: WhiteTerms = USUAL_TERMS): JudgedWhite {
-  const judged = inks.map((ink) => judgeInk(ink, body, terms));
-  const answers = judged.map(({ answer }) => answer);
-  return {
-    answer: answers.includes('white') ? 'white' : answers.includes('test strip') ? 'test strip' : 'no white',
-    inks: judged,
-  };
 }

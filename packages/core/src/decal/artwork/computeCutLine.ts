@@ -1,0 +1,64 @@
+import { contours } from 'd3-contour';
+import { enclose } from '../../drawing/computeOutlineArea.ts';
+import type { Artwork } from '../../model/decal.ts';
+import type { Point } from '../../model/plane.ts';
+import { simplifyLine } from '../../trace/simplifyLine.ts';
+import { computeDistances } from './distanceField.ts';
+import { rasterArtwork } from './rasterArtwork.ts';
+
+/** Film that is left round the ink, mm (planning estimate: cut close, but not into the ink). */
+export const USUAL_RIM = 0.6;
+const CELL = 0.15;
+/** Bays narrower than twice this are bridged: a knife does not go there. */
+const BRIDGE = 2;
+const WIDER = 1.6;
+const MOST_BRIDGE = 80;
+/** A cut may be so far off, mm. */
+const TOLERANCE = 0.08;
+
+/**
+ * The line along which a decal is cut in one piece: round all its ink at a distance, with bays that a knife can follow. Ink is grown until
+ * letters and bays close, then shrunk again (closing), by distances on a raster; where it stays in pieces it is grown further.
+ */
+export function computeCutLine(artwork: Artwork, rimMm: number = USUAL_RIM): Point[] {
+  for (let bridge = BRIDGE; bridge <= MOST_BRIDGE; bridge *= WIDER) {
+    const lines = closeInk(artwork, rimMm, bridge);
+    if (lines.length === 1) return lines[0]!;
+  }
+  const { widthMm: w, heightMm: h } = artwork;
+  return [
+    { x: -rimMm, y: -rimMm },
+    { x: w + rimMm, y: -rimMm },
+    { x: w + rimMm, y: h + rimMm },
+    { x: -rimMm, y: h + rimMm },
+  ];
+}
+
+function closeInk(artwork: Artwork, rimMm: number, bridge: number): Point[][] {
+  const room = bridge + rimMm + 4 * CELL;
+  const { cells, columns, rows, cellMm, inks } = rasterArtwork(artwork, CELL, room);
+  if (inks.length === 0) return [];
+  const grown = computeDistances(cells, columns, rows).map((away) => (away * cellMm > bridge + rimMm ? 1 : 0));
+  // What is nearer to the outside than the bridge is given back; the rim stays.
+  const depth = computeDistances(grown, columns, rows);
+  const level = bridge / cellMm;
+  const [shape] = contours().size([columns, rows]).thresholds([level])([...depth]);
+  return shape!.coordinates.map(([outer]) => {
+    const ring = outer!.slice(0, -1).map(([x, y]) => ({ x: (x! - 0) * cellMm - room, y: (y! - 0) * cellMm - room }));
+    return simplifyRing(ring);
+  });
+}
+
+/** From its two points that lie farthest apart, so that neither end is lost. */
+function simplifyRing(ring: readonly Point[]): Point[] {
+  const far = ring.reduce(
+    (best, point, i) => {
+      const away = Math.hypot(point.x - ring[0]!.x, point.y - ring[0]!.y);
+      return away > best.away ? { i, away } : best;
+    },
+    { i: 0, away: 0 },
+  ).i;
+  const [one, two] = [ring.slice(0, far + 1), [...ring.slice(far), ring[0]!]];
+  const line = [...simplifyLine(one, TOLERANCE).slice(0, -1), ...simplifyLine(two, TOLERANCE).slice(0, -1)];
+  return enclose(line) < 0 ? line.reverse() : line;
+}
