@@ -84,6 +84,15 @@ export {
 export { ChangeOrder, PlaceOrder, ReceiveLine, TakeFromDonor } from './requests/orders.ts';
 export type { DonorOffer, DonorsView, OrderLineView, OrdersView, OrderView, SupplierView } from './responses/orders.ts';
 export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
+export {
+  ChangeArtwork,
+  ChangeDecalPlan,
+  CreateDecalPlan,
+  MeasureRules,
+  PrintSheet,
+  SizeArtwork,
+} from './requests/decals.ts';
+export type { DecalsView, PlannedDecalView } from './responses/decals.ts';
 export { ChangePrint, LogPrint } from './requests/prints.ts';
 export type { PrintableWant, PrintsView, PrintView } from './responses/prints.ts';
 export type { PotLog, StockView, ThingLog, ThingView } from './responses/stock.ts';

@@ -14,6 +14,7 @@ export const VIEWS = [
   'Stock',
   'Orders',
   'Prints',
+  'Decals',
 ] as const;
 export type View = (typeof VIEWS)[number];
 
@@ -87,6 +88,8 @@ export const NOUNS = {
     kept: ['kind', 'name', 'drawer', 'sizes', 'traits', 'reorderAt', 'keepsDays', 'isLocked', 'supplierId', 'note'],
   },
   prints: { views: ['Prints'], kept: null },
+  artworks: { views: ['Decals'], kept: null },
+  'decal-plans': { views: ['Decals'], kept: ['layerId', 'artworkId', 'copies'] },
   'stock-orders': { views: ['Orders', 'Stock', 'Job', 'Bench'], kept: null },
   suppliers: { views: ['Stock', 'Orders'], kept: ['name', 'promisedDays', 'note'] },
   'paint-products': { views: ['Shelf', 'Job', 'Bench'], kept: null },

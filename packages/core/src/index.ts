@@ -620,3 +620,28 @@ export { layDrawer, type LaidThing } from './stock/layDrawer.ts';
 export { listFaults } from './stock/listFaults.ts';
 export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/stockCsv.ts';
 export { watchStock, type StockNotice } from './stock/watchStock.ts';
+export { createDecalArtwork, resizeArtwork } from './decal/artwork/createDecalArtwork.ts';
+export { writeDecalSvg } from './decal/artwork/writeDecalSvg.ts';
+export { countSets, countWanted } from './decal/countWanted.ts';
+export type { DecalSheet, PrintedArtwork, SheetPiece } from './decal/decalSheet.ts';
+export { drawSheet, type SheetDrawing } from './decal/print/drawSheet.ts';
+export { findRoom, PAPERS, placeRules, type Paper } from './decal/print/paper.ts';
+export { computePrinterScale, TRUE_SCALE, type MeasuredRules, type PrinterScale } from './decal/print/printerScale.ts';
+export { writeSheetSvg } from './decal/print/writeSheetSvg.ts';
+export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
+export { findOverlap } from './decal/sheet/findOverlap.ts';
+export type { Nest, NestQuestion } from './decal/sheet/nestQuestion.ts';
+export { nestSheets, USUAL_ROUNDS } from './decal/sheet/nestSheets.ts';
+export { boundSheets, type SheetBound } from './decal/sheet/sheetBound.ts';
+export { FILMS, judgeFilms, type Film, type JudgedArtwork, type JudgedFilm } from './decal/white/judgeFilms.ts';
+export { reflectBody } from './decal/white/reflectBody.ts';
+export {
+  ARTWORK_SIZES,
+  type Artwork as InkArtwork,
+  type ArtworkSize,
+  type DecalArtwork,
+  type DecalPlan,
+  type InkShape,
+  type InkShare,
+} from './model/decal.ts';
+export { flattenPath } from './drawing/flattenPath.ts';

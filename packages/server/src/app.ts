@@ -19,6 +19,7 @@ import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
 import { createPassRoutes } from './modules/passes/passRoutes.ts';
 import { createPhoneRoutes, type PhonePlace } from './modules/phone/phoneRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
+import { createDecalRoutes } from './modules/decals/decalRoutes.ts';
 import { createPrintRoutes } from './modules/prints/printRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
@@ -69,6 +70,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createCostRoutes,
     createLabelRoutes,
     createPrintRoutes,
+    createDecalRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

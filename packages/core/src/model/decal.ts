@@ -18,14 +18,35 @@ export interface Artwork {
   readonly shapes: readonly InkShape[];
 }
 
+export interface InkShare {
+  readonly hex: string;
+  /** Of all that is printed. */
+  readonly share: number;
+}
+
+/** How the size of an artwork is known: px depend on the program that wrote the file. */
+export const ARTWORK_SIZES = ['units of the file', 'px of the file', 'typed'] as const;
+export type ArtworkSize = (typeof ARTWORK_SIZES)[number];
+
 /** An artwork that is kept, for every job that wants it. */
 export interface DecalArtwork extends Versioned, Artwork {
   readonly name: string;
   /** The state of a feature that says an issue left with it; null where it belongs to none. */
   readonly featureStateId: string | null;
-  /** How the size is known. */
-  readonly sizeFrom: string;
+  readonly sizeFrom: ArtworkSize;
   /** Along which it is cut, by the artwork itself. */
   readonly cutLine: readonly Point[];
+  readonly inks: readonly InkShare[];
+  /** What of the piece within its ink's own outline is not printed, 0 to 1. */
+  readonly bareShare: number;
   readonly note: string;
+}
+
+/** Of a planned decal: which artwork it is, and how often it is wanted. */
+export interface DecalPlan extends Versioned {
+  /** The planned layer that it is. */
+  readonly layerId: string;
+  readonly artworkId: string | null;
+  /** In one set: the same on both sides is two. */
+  readonly copies: number;
 }

@@ -1,5 +1,6 @@
 import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
 import { bringStockFile } from '../modules/stock/bringStockFile.ts';
+import { bringArtwork } from '../modules/decals/bringArtwork.ts';
 import { bringMesh } from '../modules/prints/bringMesh.ts';
 import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
 
@@ -9,6 +10,7 @@ export const TASKS = {
   shelf: bringShelfFile,
   stock: bringStockFile,
   mesh: bringMesh,
+  artwork: bringArtwork,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -1,6 +1,7 @@
 import * as act from './act.ts';
 import * as catalogue from './catalogue.ts';
 import * as colour from './colour.ts';
+import * as decal from './decal.ts';
 import * as drying from './drying.ts';
 import * as house from './house.ts';
 import * as opening from './opening.ts';
@@ -29,4 +30,5 @@ export const ENTITIES = [
   stock,
   order,
   print,
+  decal,
 ].flatMap((room) => Object.values(room));

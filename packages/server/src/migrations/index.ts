@@ -1,3 +1,4 @@
+import { Decals1796170000000 } from './1796170000000-Decals.ts';
 import { Prints1796160000000 } from './1796160000000-Prints.ts';
 import { WantBits1796150000000 } from './1796150000000-WantBits.ts';
 import { PotLog1796140000000 } from './1796140000000-PotLog.ts';
@@ -46,4 +47,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   PotLog1796140000000,
   WantBits1796150000000,
   Prints1796160000000,
+  Decals1796170000000,
 ];

@@ -1,12 +1,6 @@
-import type { Artwork } from '../../model/decal.ts';
+import type { Artwork, InkShare } from '../../model/decal.ts';
 import { computeDistances } from './distanceField.ts';
 import { rasterArtwork } from './rasterArtwork.ts';
-
-export interface InkShare {
-  readonly hex: string;
-  /** Of all that is printed. */
-  readonly share: number;
-}
 
 export interface InkSum {
   /** The most of it first; what lies wholly under another is not there. */

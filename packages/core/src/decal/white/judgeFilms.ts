@@ -1,7 +1,7 @@
 import { convertHexToLab } from '../../colour/display.ts';
 import type { Spectrum } from '../../colour/colorimetry.ts';
 import { computeDe00 } from '../../colour/difference.ts';
-import type { InkShare } from '../artwork/listInks.ts';
+import type { InkShare } from '../../model/decal.ts';
 import { judgeInk, USUAL_TERMS, type JudgedInk, type WhiteTerms } from './judgeWhite.ts';
 import { predictOnBody } from './printedInk.ts';
 

@@ -1,11 +1,23 @@
-import { ChangeOrder, ChangePrint, ChangeSupplier, ChangeThing, CreateSupplier, CreateThing } from '@sardonyx/contract';
+import {
+  ChangeArtwork,
+  ChangeDecalPlan,
+  ChangeOrder,
+  ChangePrint,
+  ChangeSupplier,
+  ChangeThing,
+  CreateDecalPlan,
+  CreateSupplier,
+  CreateThing,
+} from '@sardonyx/contract';
 import { EMPTY_STOCK, listFaults } from '@sardonyx/core';
 import { IsNull, Not } from 'typeorm';
+import { DecalArtworkRow, DecalPlanRow } from '../../entities/decal.ts';
 import { PrintPartRow, PrintRunRow } from '../../entities/print.ts';
 import { StockMovementRow, StockThingRow, SupplierRow } from '../../entities/stock.ts';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { refused } from '../../http/errors.ts';
 import { keepWantsInStep, letGoOfWants } from '../orders/orderedWants.ts';
+import { assertDecalPlanned, assertNotPlanned, assertStateKnown } from '../decals/decalRowRules.ts';
 import { noJob, type RowKind } from './rowKind.ts';
 import { findRow } from './versionedRows.ts';
 
@@ -73,6 +85,24 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
       if (await manager.existsBy(PrintRunRow, { printId: id }))
         throw refused('logged', `${name} was printed: it stays, with what was learned from it.`);
     },
+  },
+  {
+    ...common,
+    path: 'artworks',
+    what: 'This artwork',
+    type: DecalArtworkRow,
+    change: ChangeArtwork,
+    check: assertStateKnown,
+    checkDelete: assertNotPlanned,
+  },
+  {
+    ...common,
+    path: 'decal-plans',
+    what: 'This decal',
+    type: DecalPlanRow,
+    create: CreateDecalPlan,
+    change: ChangeDecalPlan,
+    check: assertDecalPlanned,
   },
   {
     ...common,

@@ -1,0 +1,65 @@
+import { FILMS, PAPERS, QUARTERS, type Film, type Paper, type Quarter } from '@sardonyx/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+import { A_NUMBER, IsChanged, IsChangedOrNull, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
+
+const NAMED = { message: 'Name it.' };
+const COPIES = { message: 'How many in one set: a whole number from 1 to 20.' };
+const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
+
+export class ChangeArtwork extends VersionedChange {
+  @IsChanged() @IsString() @IsNotEmpty(NAMED) @MaxLength(120) name?: string;
+  @IsChangedOrNull() @IsString() featureStateId?: string | null;
+  @IsChanged() @IsString() @MaxLength(500) note?: string;
+}
+
+export class SizeArtwork {
+  @IsNumber({}, A_NUMBER) widthMm!: number;
+}
+
+export class CreateDecalPlan {
+  @IsString() @IsNotEmpty() layerId!: string;
+  @OrNull() @IsString() artworkId!: string | null;
+  @IsInt(COPIES) @NotBelow(1, COPIES) @NotAbove(20, COPIES) copies!: number;
+}
+
+export class ChangeDecalPlan extends VersionedChange {
+  @IsChangedOrNull() @IsString() artworkId?: string | null;
+  @IsChanged() @IsInt(COPIES) @NotBelow(1, COPIES) @NotAbove(20, COPIES) copies?: number;
+}
+
+class PieceOfSheet {
+  @IsString() @IsNotEmpty() layerId!: string;
+  @IsString() @IsNotEmpty() artworkId!: string;
+  @IsNumber({}, A_NUMBER) x!: number;
+  @IsNumber({}, A_NUMBER) y!: number;
+  @IsIn(QUARTERS) turn!: Quarter;
+}
+
+export class PrintSheet {
+  @IsIn(PAPER_NAMES) paper!: Paper;
+  @IsIn(FILMS) film!: Film;
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Nothing lies on the sheet.' })
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => PieceOfSheet)
+  pieces!: PieceOfSheet[];
+  @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+}
+
+export class MeasureRules {
+  @IsNumber({}, A_NUMBER) alongMm!: number;
+  @IsNumber({}, A_NUMBER) downMm!: number;
+}

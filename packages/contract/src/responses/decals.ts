@@ -1,0 +1,32 @@
+import type { DecalArtwork, DecalPlan, DecalSheet, DecalSize, JudgedArtwork, PrinterScale } from '@sardonyx/core';
+
+/** A decal that some open job plans, with what is known of it. */
+export interface PlannedDecalView {
+  readonly layerId: string;
+  readonly name: string;
+  readonly jobId: string;
+  readonly jobNumber: string;
+  readonly specimenId: string;
+  readonly model: string;
+  readonly part: string;
+  readonly area: string;
+  /** What it lies on: the colour that is planned, or is there. */
+  readonly body: { readonly name: string; readonly hex: string } | null;
+  /** As somebody measured it, before there was an artwork. */
+  readonly sizeMm: DecalSize | null;
+  readonly isPlaced: boolean;
+  readonly plan: DecalPlan | null;
+  /** Sets by how it will be placed. */
+  readonly sets: number;
+  readonly toPrint: number;
+  /** What each film can do of its artwork on that colour; null without either. */
+  readonly judged: JudgedArtwork | null;
+}
+
+export interface DecalsView {
+  readonly artworks: readonly DecalArtwork[];
+  readonly decals: readonly PlannedDecalView[];
+  /** The last first. */
+  readonly sheets: readonly DecalSheet[];
+  readonly printer: PrinterScale;
+}

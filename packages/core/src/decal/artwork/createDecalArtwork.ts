@@ -1,0 +1,43 @@
+import svgpath from 'svgpath';
+import { InvalidInputError } from '../../model/errors.ts';
+import type { Artwork, DecalArtwork } from '../../model/decal.ts';
+import { computeCutLine } from './computeCutLine.ts';
+import { listInks } from './listInks.ts';
+import { readDecalSvg } from './readDecalSvg.ts';
+
+/** What is worked out of an artwork once, when it comes or its size changes. */
+export type WorkedOut = Pick<
+  DecalArtwork,
+  'widthMm' | 'heightMm' | 'shapes' | 'cutLine' | 'inks' | 'bareShare' | 'sizeFrom'
+>;
+
+const workOut = (artwork: Artwork, sizeFrom: DecalArtwork['sizeFrom']): WorkedOut => ({
+  ...{ ...artwork, ...listInks(artwork), sizeFrom },
+  cutLine: computeCutLine(artwork).map(({ x, y }) => ({ x: +x.toFixed(3), y: +y.toFixed(3) })),
+});
+
+/** An artwork out of the text of an SVG file. Throws InvalidInputError as readDecalSvg does. */
+export function createDecalArtwork(svg: string): WorkedOut {
+  const { artwork, isSizeSure } = readDecalSvg(svg);
+  return workOut(artwork, isSizeSure ? 'units of the file' : 'px of the file');
+}
+
+const [LEAST_MM, MOST_MM] = [0.3, 400];
+
+/** The same artwork so wide, its height in proportion. Throws InvalidInputError for a size that no decal has. */
+export function resizeArtwork({ widthMm, heightMm, shapes }: Artwork, wantedMm: number): WorkedOut {
+  const scale = wantedMm / widthMm;
+  const sizes = [wantedMm, heightMm * scale];
+  if (!sizes.every((mm) => mm >= LEAST_MM && mm <= MOST_MM))
+    throw new InvalidInputError(
+      'size',
+      `It would be ${sizes.map((mm) => mm.toFixed(2)).join(' × ')} mm; a decal has ${LEAST_MM} to ${MOST_MM} mm.`,
+      'widthMm',
+    );
+  const scaled = shapes.map((shape) => ({
+    ...shape,
+    d: svgpath(shape.d).scale(scale).abs().round(3).toString(),
+    strokeMm: shape.strokeMm * scale,
+  }));
+  return workOut({ widthMm: wantedMm, heightMm: heightMm * scale, shapes: scaled }, 'typed');
+}

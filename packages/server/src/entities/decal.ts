@@ -1,0 +1,100 @@
+import type {
+  ArtworkSize,
+  Film,
+  InkShape,
+  InkShare,
+  MeasuredRules,
+  Paper,
+  PrintedArtwork,
+  PrinterScale,
+  SheetPiece,
+} from '@sardonyx/core';
+import { Column, Entity, Index, PrimaryColumn, type Relation } from 'typeorm';
+import { References, VersionedRow } from './versionedRow.ts';
+import { CoatingLayerRow } from './workpiece.ts';
+
+/** Artwork as it was read out of a file: geometry and flat colours, nothing of the file's own text. */
+@Entity('decal_artwork')
+export class DecalArtworkRow extends VersionedRow {
+  @Column('text')
+  name!: string;
+
+  @Column('text', { nullable: true })
+  featureStateId!: string | null;
+
+  @Column('real')
+  widthMm!: number;
+
+  @Column('real')
+  heightMm!: number;
+
+  @Column('text')
+  sizeFrom!: ArtworkSize;
+
+  @Column('simple-json')
+  shapes!: readonly InkShape[];
+
+  @Column('simple-json')
+  cutLine!: readonly { readonly x: number; readonly y: number }[];
+
+  @Column('simple-json')
+  inks!: readonly InkShare[];
+
+  @Column('real')
+  bareShare!: number;
+
+  @Column('text', { default: '' })
+  note!: string;
+}
+
+/** Which artwork a planned decal is. It goes with the plan. */
+@Entity('decal_plan')
+export class DecalPlanRow extends VersionedRow {
+  @Index({ unique: true })
+  @Column('text')
+  layerId!: string;
+
+  @Index()
+  @Column('text', { nullable: true })
+  artworkId!: string | null;
+
+  @Column('integer', { default: 1 })
+  copies!: number;
+
+  @References(() => CoatingLayerRow, 'layerId')
+  layer?: Relation<CoatingLayerRow>;
+
+  @References(() => DecalArtworkRow, 'artworkId', 'SET NULL')
+  artwork?: Relation<DecalArtworkRow>;
+}
+
+/** A sheet that was printed: written once, its rules measured afterwards. */
+@Entity('decal_sheet')
+export class DecalSheetRow {
+  @PrimaryColumn('text')
+  id!: string;
+
+  @Column('text')
+  at!: string;
+
+  @Column('text')
+  who!: string;
+
+  @Column('text')
+  paper!: Paper;
+
+  @Column('text')
+  film!: Film;
+
+  @Column('simple-json')
+  pieces!: readonly SheetPiece[];
+
+  @Column('simple-json')
+  artworks!: readonly PrintedArtwork[];
+
+  @Column('simple-json')
+  correctedBy!: PrinterScale;
+
+  @Column('simple-json', { nullable: true })
+  measured!: MeasuredRules | null;
+}

@@ -1,0 +1,86 @@
+import { MeasureRules, PrintSheet, SizeArtwork } from '@sardonyx/contract';
+import { drawSheet, resizeArtwork, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
+import express, { Router } from 'express';
+import type { EntityManager } from 'typeorm';
+import { runAside } from '../../aside/runAside.ts';
+import { DecalArtworkRow, type DecalSheetRow } from '../../entities/decal.ts';
+import { badInput } from '../../http/errors.ts';
+import { validateBody } from '../../http/validateBody.ts';
+import { change, look, type Workroom } from '../../workroom.ts';
+import { findRow } from '../rows/versionedRows.ts';
+import { workOut } from './bringArtwork.ts';
+import { createSheetPdf } from './createSheetPdf.ts';
+import { findSheet, measureRules, printSheet } from './printSheet.ts';
+import { readDecals } from './readDecals.ts';
+
+const SVG = 'image/svg+xml';
+const MOST_LETTERS = 120;
+/** What comes out is ours, and still it runs nothing and reaches nowhere. */
+const SHUT = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
+
+/** Artworks in and out, and sheets of decals. */
+export function createDecalRoutes(room: Workroom): Router {
+  const router = Router();
+  router.get('/decals', async (_request, response) => {
+    response.json(await look(room, readDecals));
+  });
+  router.post('/artworks', express.text({ type: SVG, limit: '4mb' }), async (request, response) => {
+    const { name } = request.query;
+    if (typeof request.body !== 'string' || request.body.trim() === '')
+      throw badInput('The file is empty, or no SVG file.', { file: 'Choose an SVG file.' });
+    if (typeof name !== 'string' || name.trim() === '' || name.length > MOST_LETTERS)
+      throw badInput('Say what the file is called.', { name: `Up to ${MOST_LETTERS} letters.` });
+    response.status(201).json(await runAside(room, 'artwork', { fileName: name.trim(), text: request.body }).ended);
+  });
+  router.post('/artworks/:id/size', async (request, response) => {
+    const { widthMm } = await validateBody(SizeArtwork, request.body);
+    response.json(
+      await change(room, async (manager) => {
+        const row = await findRow(manager, DecalArtworkRow, request.params.id, 'This artwork');
+        const resized = workOut(() => resizeArtwork(row, widthMm));
+        return manager.save(Object.assign(row, resized, { version: row.version + 1 }));
+      }),
+    );
+  });
+  router.get('/artworks/:id/file.svg', async (request, response) => {
+    const row = await look(room, (manager) => findRow(manager, DecalArtworkRow, request.params.id, 'This artwork'));
+    response.set('Content-Security-Policy', SHUT).attachment(`${row.name}.svg`).type(SVG).send(writeDecalSvg(row));
+  });
+  router.post('/decal-sheets', async (request, response) => {
+    const body = await validateBody(PrintSheet, request.body);
+    response.status(201).json(await change(room, (manager) => printSheet(manager, body, room.now())));
+  });
+  router.post('/decal-sheets/:id/rules', async (request, response) => {
+    const body = await validateBody(MeasureRules, request.body);
+    response.json(await change(room, (manager) => measureRules(manager, request.params.id, body)));
+  });
+  router.get('/decal-sheets/:id/sheet.pdf', async (request, response) => {
+    const { sheet, drawing } = await look(room, (manager) => readDrawing(manager, request.params.id));
+    const words = `Print at 100 %, never "fit to page". ${sheet.film}; ${sheet.at.slice(0, 10)}, ${sheet.who}`;
+    response
+      .attachment(`decals-${sheet.at.slice(0, 10)}.pdf`)
+      .type('pdf')
+      .send(Buffer.from(await createSheetPdf(drawing, words)));
+  });
+  router.get('/decal-sheets/:id/sheet.svg', async (request, response) => {
+    const { sheet, drawing } = await look(room, (manager) => readDrawing(manager, request.params.id));
+    response
+      .set('Content-Security-Policy', SHUT)
+      .attachment(`decals-${sheet.at.slice(0, 10)}.svg`)
+      .type(SVG)
+      .send(writeSheetSvg(drawing, request.query.cuts === 'yes'));
+  });
+  return router;
+}
+
+async function readDrawing(
+  manager: EntityManager,
+  id: string,
+): Promise<{ readonly sheet: DecalSheetRow; readonly drawing: SheetDrawing }> {
+  const sheet = await findSheet(manager, id);
+  const pieces = sheet.pieces.map((piece) => ({
+    ...piece,
+    artwork: sheet.artworks.find((one) => one.id === piece.artworkId)!,
+  }));
+  return { sheet, drawing: drawSheet(sheet.paper, pieces, sheet.correctedBy) };
+}

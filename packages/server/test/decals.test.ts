@@ -1,0 +1,153 @@
+import type { DecalsView, ErrorBody, JobView } from '@sardonyx/contract';
+import type { DecalArtwork, DecalPlan, DecalSheet } from '@sardonyx/core';
+import { expect } from 'chai';
+import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
+import { readPdfShapes } from './support/readPdfShapes.ts';
+
+const who = 'Osric Bell';
+const BAND = `<svg xmlns="http://www.w3.org/2000/svg" width="58mm" height="6mm" viewBox="0 0 58 6">
+  <rect width="58" height="6" fill="#e8dfc4"/><rect x="2" y="1" width="10" height="4" fill="#101010"/></svg>`;
+
+describe('decals over HTTP', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await createTestBench()));
+  afterEach(() => bench.clear());
+
+  const bring = (text: string, name = 'Waistband.svg') =>
+    bench.http.post('/api/artworks').query({ name }).set('content-type', 'image/svg+xml').send(text);
+  const bringBand = async () => (await bring(BAND).expect(201)).body as DecalArtwork;
+  const view = () => bench.get<DecalsView>('decals');
+  const libraryDecal = async () => (await view()).decals.find(({ jobId }) => jobId === 'sg-03')!;
+  const plan = async (artworkId: string | null, copies = 1): Promise<DecalPlan> => {
+    const { layerId } = await libraryDecal();
+    return (await bench.http.post('/api/decal-plans').send({ layerId, artworkId, copies }).expect(201))
+      .body as DecalPlan;
+  };
+
+  it('take an artwork out of SVG at its true size, and give back nothing but its shapes', async () => {
+    const artwork = await bringBand();
+    expect(artwork).deep.include({ name: 'Waistband', widthMm: 58, heightMm: 6, sizeFrom: 'units of the file' });
+    expect(artwork.inks.map(({ hex }) => hex)).deep.equal(['#e8dfc4', '#101010']);
+    const out = await bench.http.get(`/api/artworks/${artwork.id}/file.svg`).buffer(true).parse(readBinary).expect(200);
+    expect(out.headers['content-security-policy']).match(/default-src 'none'/);
+    expect((out.body as Buffer).toString()).match(/width="58mm" height="6mm"/);
+  });
+
+  it('refuse what is hostile, empty or no SVG, with the reason, and keep nothing of it', async () => {
+    const before = (await view()).artworks.length;
+    const cases: [text: string, words: RegExp][] = [
+      ['<svg width="3mm"><script>x</script><rect width="3" height="3"/></svg>', /runs or moves/],
+      ['<svg width="3mm"><rect width="3" height="3" onload="x"/></svg>', /answers to an event/],
+      ['<!DOCTYPE svg [<!ENTITY a "b">]><svg><rect width="3" height="3"/></svg>', /entities/],
+      ['<svg width="3mm"><text>SALTGATE</text></svg>', /Convert the text to paths/],
+      ['hello', /no SVG file/],
+    ];
+    for (const [text, words] of cases) {
+      const { body } = await bring(text).expect(400);
+      expect((body as ErrorBody).message).match(words);
+    }
+    await bring('', 'x.svg').expect(400);
+    await bench.http.post('/api/artworks').set('content-type', 'image/svg+xml').send(BAND).expect(400);
+    expect((await view()).artworks).lengthOf(before);
+  });
+
+  it('are told what each film can do of them on the colour that they will lie on', async () => {
+    const artwork = await bringBand();
+    expect((await libraryDecal()).judged).equal(null);
+    const row = await plan(artwork.id);
+    const decal = await libraryDecal();
+    expect(decal).deep.include({ jobNumber: 'SG-03', isPlaced: false, sets: 1, toPrint: 1 });
+    expect(decal.plan).deep.equal(row);
+    expect(decal.body).not.equal(null);
+    // Cream on slate blue shows the blue; solid to its edge, white film does it.
+    expect(decal.judged!.white).equal('white');
+    const answers = Object.fromEntries(decal.judged!.films.map(({ film, answer }) => [film, answer]));
+    expect(answers['clear, office printer']).equal('does not');
+    expect(answers['white, office printer']).equal('does');
+  });
+
+  it('are one plan a decal, of what is planned and there', async () => {
+    const artwork = await bringBand();
+    const row = await plan(artwork.id);
+    const { layerId } = await libraryDecal();
+    await bench.http.post('/api/decal-plans').send({ layerId, artworkId: 'none', copies: 1 }).expect(404);
+    await bench.http.post('/api/decal-plans').send({ layerId: 'none', artworkId: null, copies: 1 }).expect(404);
+    await bench.http.post('/api/decal-plans').send({ layerId, artworkId: null, copies: 1, colour: 1 }).expect(400);
+    await bench.http.patch(`/api/decal-plans/${row.id}`).send({ version: row.version, copies: 0 }).expect(400);
+    const { body } = await bench.http.delete(`/api/artworks/${artwork.id}?version=1`);
+    expect((body as ErrorBody).message).match(/planned once/);
+    const found = (await bench.get<JobView>('jobs/sg-03')).specimens[0]!.layers.find(({ stage }) => stage === 'found')!;
+    await bench.http.post('/api/decal-plans').send({ layerId: found.id, artworkId: null, copies: 1 }).expect(422);
+  });
+
+  it('get another size, and what was printed at the old one does not count', async () => {
+    const artwork = await bringBand();
+    await plan(artwork.id);
+    const { layerId } = await libraryDecal();
+    const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
+    const body = { paper: 'A6', film: 'white, office printer', pieces: [piece, { ...piece, y: 20 }], who };
+    await bench.http.post('/api/decal-sheets').send(body).expect(201);
+    expect((await libraryDecal()).toPrint).equal(0);
+    const sized = await bench.http.post(`/api/artworks/${artwork.id}/size`).send({ widthMm: 56.4 }).expect(200);
+    expect(sized.body).deep.include({ widthMm: 56.4, sizeFrom: 'typed', version: 2 });
+    expect((sized.body as DecalArtwork).heightMm).closeTo((6 * 56.4) / 58, 1e-9);
+    expect((await libraryDecal()).toPrint).equal(1);
+    expect((await view()).sheets[0]!.artworks[0]!.widthMm, 'the sheet is as it was').equal(58);
+    await bench.http.post(`/api/artworks/${artwork.id}/size`).send({ widthMm: 0.1 }).expect(400);
+  });
+
+  it('are not printed on each other, nor off the sheet', async () => {
+    const artwork = await bringBand();
+    const { layerId } = await libraryDecal();
+    const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
+    const print = (pieces: object[]) =>
+      bench.http.post('/api/decal-sheets').send({ paper: 'A6', film: 'white, office printer', pieces, who });
+    expect(((await print([piece, { ...piece, x: 30 }]).expect(422)).body as ErrorBody).message).match(
+      /Piece 2 lies on/,
+    );
+    await print([{ ...piece, x: 120 }]).expect(422);
+    await print([]).expect(400);
+    await print([{ ...piece, turn: 45 }]).expect(400);
+    await print([{ ...piece, layerId: 'nothing' }]).expect(404);
+  });
+
+  it('come out of PDF where they lie, within 0.05 mm, and the next sheet is corrected by its rules', async () => {
+    const artwork = await bringBand();
+    const { layerId } = await libraryDecal();
+    const pieces = [
+      { layerId, artworkId: artwork.id, x: 3, y: 2, turn: 0 },
+      { layerId, artworkId: artwork.id, x: 70, y: 10, turn: 90 },
+    ];
+    const print = async () =>
+      (await bench.http.post('/api/decal-sheets').send({ paper: 'A5', film: 'white, office printer', pieces, who }))
+        .body as DecalSheet;
+    const read = async ({ id }: DecalSheet) =>
+      readPdfShapes(
+        (await bench.http.get(`/api/decal-sheets/${id}/sheet.pdf`).buffer(true).parse(readBinary).expect(200))
+          .body as Buffer,
+      );
+    const sheet = await print();
+    const pdf = await read(sheet);
+    expect(pdf.widthMm).closeTo(210, 0.05);
+    expect(pdf.heightMm).closeTo(148, 0.05);
+    const near = (got: readonly number[], wanted: readonly number[]) =>
+      wanted.forEach((mm, i) => expect(got[i], `${got.join(' ')} for ${wanted.join(' ')}`).closeTo(mm, 0.05));
+    // The room begins at 12 and 5 mm; ink lies within its cut line by the rim.
+    const rim = -Math.min(...artwork.cutLine.map(({ x }) => x));
+    const rimY = -Math.min(...artwork.cutLine.map(({ y }) => y));
+    near(pdf.fills[0]!.box, [12 + 3 + rim, 5 + 2 + rimY, 12 + 3 + rim + 58, 5 + 2 + rimY + 6]);
+    const [left, top, right, bottom] = pdf.fills[2]!.box as [number, number, number, number];
+    near([right - left, bottom - top], [6, 58]);
+    near(pdf.fills[1]!.rgb, [16 / 255, 16 / 255, 16 / 255]);
+    const along = pdf.lines.find(([x1, y1, x2, y2]) => Math.abs(y1 - y2) < 0.01 && Math.abs(x2 - x1 - 190) < 0.05);
+    expect(along, 'the rule of 190 mm').not.equal(undefined);
+
+    await bench.http.post(`/api/decal-sheets/${sheet.id}/rules`).send({ alongMm: 150, downMm: 130 }).expect(400);
+    await bench.http.post(`/api/decal-sheets/${sheet.id}/rules`).send({ alongMm: 191.9, downMm: 129.35 }).expect(200);
+    expect((await view()).printer.along).closeTo(191.9 / 190, 1e-9);
+    const next = await read(await print());
+    const box = next.fills[0]!.box as [number, number, number, number];
+    near([(box[2] - box[0]) * (191.9 / 190), (box[3] - box[1]) * (129.35 / 130)], [58, 6]);
+    near(await read(sheet).then(({ fills }) => fills[0]!.box), pdf.fills[0]!.box);
+  });
+});
