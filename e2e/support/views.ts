@@ -147,6 +147,7 @@ export const VIEWS: readonly View[] = [
   },
   { name: 'Drawers', picture: 'drawers', path: '/drawers?drawer=B3', ready: 'Drawer B3' },
   { name: 'Orders', picture: 'orders', path: '/orders', ready: 'Suppliers' },
+  { name: 'Decals', picture: 'decals', path: '/decals', ready: 'Planned on open jobs' },
   { name: 'Printed parts', picture: null, path: '/prints', ready: 'As it lay' },
   { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
   { name: 'Put on the bench', picture: null, path: '/put-on-bench', ready: 'Put it on the bench' },

@@ -630,8 +630,9 @@ export { computePrinterScale, TRUE_SCALE, type MeasuredRules, type PrinterScale 
 export { writeSheetSvg } from './decal/print/writeSheetSvg.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
 export { findOverlap } from './decal/sheet/findOverlap.ts';
+export { listPieces, type PiecesOfFilm, type WantedPiece } from './decal/sheet/listPieces.ts';
 export type { Nest, NestQuestion } from './decal/sheet/nestQuestion.ts';
-export { nestSheets, USUAL_ROUNDS } from './decal/sheet/nestSheets.ts';
+export { nestSheets, USUAL_ROUNDS, type NestStep } from './decal/sheet/nestSheets.ts';
 export { boundSheets, type SheetBound } from './decal/sheet/sheetBound.ts';
 export { FILMS, judgeFilms, type Film, type JudgedArtwork, type JudgedFilm } from './decal/white/judgeFilms.ts';
 export { reflectBody } from './decal/white/reflectBody.ts';

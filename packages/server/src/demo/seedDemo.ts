@@ -11,6 +11,7 @@ import { seedMixes } from './colours.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedDrawers } from './seedDrawers.ts';
 import { seedJob } from './seedJob.ts';
+import { seedDecals } from './seedDecals.ts';
 import { seedPrints } from './seedPrints.ts';
 import { seedOrders } from './seedOrders.ts';
 import { seedWorkshop } from './workshop.ts';
@@ -27,6 +28,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedDrawers(manager, now);
     await seedOrders(manager, now);
     await seedPrints(manager, now);
+    await seedDecals(manager);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
     await sortPotLogs(manager);

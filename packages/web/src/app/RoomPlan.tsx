@@ -11,6 +11,7 @@ const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = 
   ['/drawers', 'Drawers', 'Axles, tyres, screws, small stock'],
   ['/orders', 'Orders', 'What all jobs lack, and what is on its way'],
   ['/prints', 'Printed parts', 'Meshes, their size, copies'],
+  ['/decals', 'Decals', 'Artwork, white, sheets'],
   ['/workshop', 'Workshop', 'Tools, baths, oven'],
   ['/house', 'House style', 'What holds for every job'],
   ['/practice', 'Practice', 'Read the casting, match the pot'],

@@ -81,6 +81,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/prints/index.ts').then((module) => module.PrintsPage)),
       },
       {
+        path: 'decals',
+        lazy: lazyPage(() => import('../features/decals/index.ts').then((module) => module.DecalsPage)),
+      },
+      {
         path: 'orders',
         lazy: lazyPage(() => import('../features/orders/index.ts').then((module) => module.OrdersPage)),
       },

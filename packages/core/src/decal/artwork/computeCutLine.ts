@@ -10,7 +10,7 @@ import { rasterArtwork } from './rasterArtwork.ts';
 export const USUAL_RIM = 0.6;
 const CELL = 0.15;
 /** Bays narrower than twice this are bridged: a knife does not go there. */
-const BRIDGE = 2;
+const BRIDGE = 4;
 const WIDER = 1.6;
 const MOST_BRIDGE = 80;
 /** A cut may be so far off, mm. */

@@ -1,0 +1,140 @@
+import type { DecalsView, JobView } from '@sardonyx/contract';
+import type { Area, Casting, CoatingLayer, Job } from '@sardonyx/core';
+import { expect } from 'chai';
+import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
+import { choose } from './support/choose.ts';
+import { expectNoFaults } from './support/restorer.ts';
+import { sendTo } from './support/sendTo.ts';
+import { useBench } from './support/useBench.ts';
+
+const svg = (head: string, inner: string) =>
+  Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inner}</svg>`);
+const PANEL = '<rect width="22" height="9" fill="#f3e6c0"/><path d="M3 2H19V4H3ZM3 5H15V7H3Z" fill="#9c1f22"/>';
+
+/** A lorry of one's own that is to have a panel on its door, by somebody who changes her mind. */
+describe('Decals on an empty bench, clumsily', function () {
+  this.timeout(120_000);
+  const test = useBench({ isDemo: false }, { who: 'Nell' });
+  let jobId = '';
+  const send = <T>(method: 'GET' | 'POST' | 'PATCH', path: string, body?: object) =>
+    sendTo<T>(test.bench.address, method, path, body);
+  const view = () => send<DecalsView>('GET', 'decals');
+  const bring = (name: string, buffer: Buffer) =>
+    test.page.getByLabel(/^Bring artwork in/).setInputFiles({ name, mimeType: 'image/svg+xml', buffer });
+  const list = () => test.page.getByRole('region', { name: 'Planned decals' });
+  const sheet = () => test.page.getByRole('region', { name: 'The next sheet' });
+
+  before(async () => {
+    const { id } = await send<Casting>('POST', 'castings', OWN_LORRY);
+    jobId = (await send<Job>('POST', 'jobs', ownJob(id))).id;
+  });
+
+  it('says that nothing is planned, and takes artwork all the same; what is hostile it does not', async () => {
+    await test.page.goto(`${test.bench.address}/decals`);
+    await test.page.getByText('No open job plans a decal.').waitFor();
+    await bring('bad.svg', svg('width="9mm"', '<script>alert(1)</script><rect width="9" height="9"/>'));
+    await test.page.getByText(/runs or moves something/).waitFor();
+    await bring('words.svg', svg('width="9mm"', '<text>DAIRY</text>'));
+    await test.page.getByText(/Convert the text to paths/).waitFor();
+    await bring('Dairy panel.svg', svg('width="88" height="36" viewBox="0 0 22 9"', PANEL));
+    const artwork = test.page.getByRole('region', { name: 'Dairy panel' });
+    await artwork
+      .getByText('23.28 × 9.53 mm, by the px of the file')
+      .or(artwork.getByText(/by the px of the file/))
+      .first()
+      .waitFor();
+    await artwork.getByText(/names no unit of length/).waitFor();
+    await artwork.getByLabel('Width, mm').fill('wide');
+    await artwork.getByLabel('Width, mm').press('Enter');
+    await artwork.getByRole('alert').or(artwork.locator('[aria-invalid="true"]')).first().waitFor();
+    await artwork.getByLabel('Width, mm').fill('22');
+    await artwork.getByLabel('Width, mm').press('Enter');
+    await artwork.getByText('22.00 × 9.00 mm').waitFor();
+    expect((await view()).artworks).lengthOf(1);
+  });
+
+  it('names a decal that is planned as that artwork, tells what it needs, and lets her change her mind', async () => {
+    const { specimens } = await send<JobView>('GET', `jobs/${jobId}`);
+    const body = specimens[0]!.parts.find(({ role }) => role === 'body')!;
+    const outside = specimens[0]!.areas.find(
+      (area: Area) => area.specimenPartId === body.id && area.kind === 'outside',
+    )!;
+    const layer = (kind: string, name: string, colourHex: string) => ({
+      ...{
+        areaId: outside.id,
+        stage: 'planned',
+        kind,
+        name,
+        colourHex,
+        thicknessUm: 20,
+        seq: kind === 'decal' ? 9 : 1,
+      },
+      ...{ thicknessOrigin: 'planning estimate', productId: null, whose: 'restorer' },
+    });
+    await send<CoatingLayer>('POST', 'layers', layer('colour', 'Deep green', '#1f3d2b'));
+    await send<CoatingLayer>('POST', 'layers', layer('decal', 'Door panel', '#f3e6c0'));
+    await test.page.goto(`${test.bench.address}/decals`);
+    await test.page.getByRole('heading', { name: '1 decal on 1 job: 1 without artwork' }).waitFor();
+    await choose(list().getByLabel('Artwork'), 'Dairy panel');
+    await list()
+      .getByText(/2 to print, the spare set included; needs white: white film does it/)
+      .waitFor();
+    await choose(list().getByLabel('In a set'), '2');
+    await list()
+      .getByText(/4 to print/)
+      .waitFor();
+    await choose(list().getByLabel('Artwork'), 'none yet');
+    await list()
+      .getByText(/No artwork/)
+      .waitFor();
+    await choose(list().getByLabel('Artwork'), 'Dairy panel');
+    const artwork = test.page.getByRole('region', { name: 'Dairy panel' });
+    await artwork.getByText(/does not: the paint shows through the ink/).waitFor();
+  });
+
+  it('lays the pieces, prints them on white film, and asks for none again', async () => {
+    await choose(sheet().getByLabel('Film'), 'Clear film, office printer');
+    await sheet()
+      .getByText(/Not on this film: .*Door panel/)
+      .waitFor();
+    await choose(sheet().getByLabel('Film'), 'White film, office printer');
+    await sheet().getByRole('button', { name: 'Lay 4 pieces' }).click();
+    await sheet()
+      .getByText(/^1 sheet, fewer are not possible/)
+      .waitFor();
+    await sheet().getByRole('img', { name: 'Sheet 1: 4 pieces' }).waitFor();
+    await sheet().getByRole('button', { name: 'Take this sheet to the printer' }).click();
+    await list()
+      .getByText(/printed/)
+      .waitFor();
+    await sheet().getByText('Nothing is to be printed on this film.').waitFor();
+    const { sheets } = await view();
+    expect(sheets.map(({ who, pieces }) => [who, pieces.length])).deep.equal([['Nell', 4]]);
+  });
+
+  it('corrects the next sheet by the rule that she measured, and not by one that cannot be', async () => {
+    const printed = test.page.getByRole('region', { name: 'Printed sheets' });
+    await printed.getByLabel(/^Rule along, drawn 130 mm/).fill('113');
+    await printed.getByLabel(/^Rule down, drawn 80 mm/).fill('80.4');
+    await printed.getByRole('button', { name: 'So it came out' }).click();
+    await printed.getByText(/fit to page/).waitFor();
+    await printed.getByLabel(/^Rule along/).fill('131,3');
+    await printed.getByRole('button', { name: 'So it came out' }).click();
+    await printed.getByText(/1.00 % too large along and 0.50 % too large down/).waitFor();
+    // Another size is another print.
+    const artwork = test.page.getByRole('region', { name: 'Dairy panel' });
+    await artwork.getByLabel('Width, mm').fill('21.5');
+    await artwork.getByLabel('Width, mm').press('Enter');
+    await list()
+      .getByText(/4 to print/)
+      .waitFor();
+    await sheet().getByRole('button', { name: 'Lay 4 pieces' }).click();
+    await sheet().getByRole('button', { name: 'Take this sheet to the printer' }).click();
+    await printed.getByRole('listitem').nth(1).waitFor();
+    const { sheets } = await view();
+    expect(sheets[0]!.correctedBy.along).closeTo(1.01, 1e-6);
+    const pdf = await test.page.request.get(`${test.bench.address}/api/decal-sheets/${sheets[0]!.id}/sheet.pdf`);
+    expect(pdf.headers()['content-type']).match(/pdf/);
+    expectNoFaults(test.page);
+  });
+});

@@ -1,0 +1,86 @@
+import type { DecalsView } from '@sardonyx/contract';
+import { useSearchParams } from 'react-router';
+import { readAppError } from '../../shared/api/appError.ts';
+import { useBringArtworkMutation, useGetDecalsQuery } from '../../shared/api/decalApi.ts';
+import { FilePick } from '../../shared/ui/FilePick.tsx';
+import { EmptyNote, ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Pending } from '../../shared/ui/Pending.tsx';
+import { ArtworkDetails } from './ArtworkDetails.tsx';
+import { DecalList } from './DecalList.tsx';
+import { PrintedSheets } from './PrintedSheets.tsx';
+import { SheetBench } from './SheetBench.tsx';
+
+/** Decals over all jobs: which artwork each is, what it needs to show on its paint, and the sheets. */
+export function DecalsPage() {
+  const { data, error } = useGetDecalsQuery();
+  const [params, setParams] = useSearchParams();
+  const [bring, { error: refused, isLoading }] = useBringArtworkMutation();
+  if (!data) return <Pending what="the decals" error={error} />;
+  const planned = data.decals.find(({ plan }) => plan?.artworkId)?.plan?.artworkId;
+  const open = data.artworks.find(({ id }) => id === (params.get('artwork') ?? planned)) ?? data.artworks[0];
+  const choose = (id: string) => setParams({ artwork: id }, { replace: true });
+  const read = async (file: File) => {
+    const { data: brought } = await bring(file);
+    if (brought) choose(brought.id);
+  };
+  return (
+    <div className="mx-auto max-w-7xl space-y-6 p-6">
+      <h1>{sayTitle(data)}</h1>
+      <div className="grid items-start gap-6 min-[1100px]:grid-cols-[1fr_34rem]">
+        <div className="space-y-6">
+          {data.decals.length === 0 ? (
+            <EmptyNote title="No open job plans a decal.">
+              A decal is planned at Finish, among the coats of its area. Artwork can be brought in before that.
+            </EmptyNote>
+          ) : (
+            <DecalList view={data} onOpen={choose} />
+          )}
+          <section aria-label="Artwork" className="space-y-2">
+            <h2>Artwork</h2>
+            {data.artworks.length > 1 && (
+              <ul className="flex flex-wrap gap-2">
+                {data.artworks.map(({ id, name }) => (
+                  <li key={id}>
+                    <button
+                      type="button"
+                      className={id === open?.id ? 'main-button' : 'plain-button'}
+                      aria-pressed={id === open?.id}
+                      onClick={() => choose(id)}
+                    >
+                      {name}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            )}
+            <FilePick
+              label="Bring artwork in: SVG with plain shapes and flat colours, text as paths"
+              accept=".svg,image/svg+xml"
+              isDisabled={isLoading}
+              onFile={(file) => void read(file)}
+            />
+            {isLoading && <p role="status">It is read and measured …</p>}
+            {refused !== undefined && <ErrorNote error={readAppError(refused)} />}
+          </section>
+          <SheetBench view={data} />
+          <PrintedSheets view={data} />
+        </div>
+        {open && <ArtworkDetails key={open.id} artwork={open} view={data} />}
+      </div>
+    </div>
+  );
+}
+
+function sayTitle({ decals }: DecalsView): string {
+  const waiting = decals.filter(({ isPlaced }) => !isPlaced);
+  if (waiting.length === 0) return 'No decal is waiting';
+  const jobs = new Set(waiting.map(({ jobNumber }) => jobNumber)).size;
+  const bare = waiting.filter(({ plan }) => !plan?.artworkId).length;
+  const toPrint = waiting.reduce((sum, decal) => sum + decal.toPrint, 0);
+  const count = `${waiting.length} ${waiting.length === 1 ? 'decal' : 'decals'} on ${jobs} ${jobs === 1 ? 'job' : 'jobs'}`;
+  const rest = [
+    ...(toPrint > 0 ? [`${toPrint} ${toPrint === 1 ? 'piece' : 'pieces'} to print`] : []),
+    ...(bare > 0 ? [`${bare} without artwork`] : []),
+  ];
+  return rest.length === 0 ? `${count}, all printed` : `${count}: ${rest.join(', ')}`;
+}

@@ -1,0 +1,156 @@
+import type { DecalsView } from '@sardonyx/contract';
+import {
+  boundSheets,
+  drawSheet,
+  FILMS,
+  findRoom,
+  listPieces,
+  PAPERS,
+  type Film,
+  type Nest,
+  type NestQuestion,
+  type Paper,
+  type WantedPiece,
+} from '@sardonyx/core';
+import { useState } from 'react';
+import { usePrintSheetMutation } from '../../shared/api/decalApi.ts';
+import { readAppError } from '../../shared/api/appError.ts';
+import { readNumber } from '../../shared/form/readNumber.ts';
+import { Field } from '../../shared/ui/Field.tsx';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Progress } from '../../shared/ui/Progress.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
+import { useWho } from '../../shared/ui/useWho.ts';
+import { sayFilm } from './sayFilms.ts';
+import { SheetPicture } from './SheetPicture.tsx';
+import { useNest } from './worker/useNest.ts';
+
+const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
+const [LEAST_SPACING, MOST_SPACING] = [0.5, 20];
+
+/** The next sheet: which film, which paper, how the pieces lie, and printing it. */
+export function SheetBench({ view }: { readonly view: DecalsView }) {
+  const [film, setFilm] = useState<Film>(() => findBusiestFilm(view));
+  const [paper, setPaper] = useState<Paper>('A6');
+  const [spacing, setSpacing] = useState('2');
+  const [who] = useWho();
+  const [print, { error, isLoading }] = usePrintSheetMutation();
+  const { pieces, notOnFilm } = listPieces(view.decals, view.artworks, film);
+  const spacingMm = readNumber(spacing);
+  const isSpaced = spacingMm !== null && spacingMm >= LEAST_SPACING && spacingMm <= MOST_SPACING;
+  const question: NestQuestion = { pieces, sheet: findRoom(paper), begun: [], spacingMm: isSpaced ? spacingMm : 2 };
+  const asked = JSON.stringify([film, paper, spacing, pieces.map(({ id, artworkId }) => [id, artworkId])]);
+  const nesting = useNest();
+  const [laidFor, setLaidFor] = useState<string | null>(null);
+  // What was laid for other decals, or another sheet, is not shown for these.
+  const nest = laidFor === asked ? nesting.nest : null;
+  const lay = () => {
+    setLaidFor(asked);
+    nesting.start(question);
+  };
+  const printAll = async (done: Nest) => {
+    for (const sheetPieces of groupSheets(done, pieces))
+      await print({ paper, film, who: who.trim(), pieces: sheetPieces }).unwrap();
+    setLaidFor(null);
+  };
+  return (
+    <section aria-label="The next sheet" className="space-y-3">
+      <h2>The next sheet</h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label="Film" width="26rem">
+          <Select value={film} options={FILMS.map((one) => ({ value: one, label: sayFilm(one) }))} onChange={setFilm} />
+        </Field>
+        <Field label="Paper" width="6rem">
+          <Select value={paper} options={PAPER_NAMES} onChange={setPaper} />
+        </Field>
+        <Field
+          label="Between pieces, mm"
+          width="10rem"
+          error={isSpaced ? undefined : `${LEAST_SPACING} to ${MOST_SPACING} mm`}
+        >
+          <input inputMode="decimal" value={spacing} onChange={(event) => setSpacing(event.target.value)} />
+        </Field>
+        <button
+          type="button"
+          className="main-button"
+          disabled={pieces.length === 0 || !isSpaced || nesting.isRunning}
+          onClick={lay}
+        >
+          {pieces.length > 1 ? `Lay ${pieces.length} pieces` : 'Lay the piece'}
+        </button>
+      </div>
+      <p>{sayPieces(view, pieces, notOnFilm)}</p>
+      {laidFor === asked && nesting.isRunning && (
+        <Progress what="Laying the pieces closer" share={nesting.share} onEnd={nesting.end} />
+      )}
+      {nesting.problem && <p role="alert">{nesting.problem}</p>}
+      {nest && (
+        <>
+          <p role="status">{sayNest(nest, question)}</p>
+          <div className="grid gap-4 min-[900px]:grid-cols-2">
+            {groupSheets(nest, pieces).map((own, i) => (
+              <SheetPicture
+                key={i}
+                label={`Sheet ${i + 1}: ${own.length} ${own.length === 1 ? 'piece' : 'pieces'}`}
+                drawing={drawSheet(
+                  paper,
+                  own.map((piece) => ({ ...piece, artwork: view.artworks.find(({ id }) => id === piece.artworkId)! })),
+                )}
+              />
+            ))}
+          </div>
+          {nest.placements.length > 0 && (
+            <button
+              type="button"
+              className="main-button"
+              disabled={nesting.isRunning || isLoading || who.trim() === ''}
+              onClick={() => void printAll(nest)}
+            >
+              {nest.newSheets === 1 ? 'Take this sheet' : `Take these ${nest.newSheets} sheets`} to the printer
+            </button>
+          )}
+          {who.trim() === '' && <p className="text-note">Say at the top who stands at the bench.</p>}
+        </>
+      )}
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+    </section>
+  );
+}
+
+/** The film that does most of what is to be printed; clear first. */
+function findBusiestFilm({ decals, artworks }: DecalsView): Film {
+  const counts = FILMS.slice(0, 2).map((film) => listPieces(decals, artworks, film).pieces.length);
+  return counts[1]! > counts[0]! ? FILMS[1] : FILMS[0];
+}
+
+const groupSheets = ({ placements, newSheets }: Nest, pieces: readonly WantedPiece[]) =>
+  Array.from({ length: newSheets }, (_, sheet) =>
+    placements
+      .filter((one) => one.sheet === sheet)
+      .map(({ id, x, y, turn }) => {
+        const { layerId, artworkId } = pieces.find((piece) => piece.id === id)!;
+        return { layerId, artworkId, x, y, turn };
+      }),
+  );
+
+function sayPieces(view: DecalsView, pieces: readonly WantedPiece[], notOnFilm: readonly string[]): string {
+  const jobs = new Set(pieces.map(({ layerId }) => view.decals.find((one) => one.layerId === layerId)!.jobNumber));
+  const wanted =
+    pieces.length === 0
+      ? 'Nothing is to be printed on this film.'
+      : `${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'} for ${[...jobs].join(', ')}.`;
+  const names = notOnFilm.map((layerId) => {
+    const decal = view.decals.find((one) => one.layerId === layerId)!;
+    return `${decal.jobNumber} ${decal.name}`;
+  });
+  return names.length === 0 ? wanted : `${wanted} Not on this film: ${names.join(', ')}.`;
+}
+
+function sayNest(nest: Nest, question: NestQuestion): string {
+  const bound = boundSheets(question);
+  const sheets = `${nest.newSheets} ${nest.newSheets === 1 ? 'sheet' : 'sheets'}`;
+  const least =
+    nest.newSheets === bound.newSheets ? 'fewer are not possible' : `${bound.newSheets} would be the least by area`;
+  const tooLarge = nest.tooLarge.length > 0 ? ` ${nest.tooLarge.length} larger than the sheet, left out.` : '';
+  return `${sheets}, ${least}; ${nest.lengthMm.toFixed(0)} mm of ${question.sheet.lengthMm} mm of the last is used.${tooLarge}`;
+}

@@ -1,0 +1,1 @@
+export { DecalsPage } from './DecalsPage.tsx';

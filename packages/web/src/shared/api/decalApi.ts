@@ -1,0 +1,50 @@
+import type { DecalsView, MeasureRules, PrintSheet } from '@sardonyx/contract';
+import type { DecalArtwork, DecalSheet } from '@sardonyx/core';
+import { api } from './api.ts';
+
+export const decalApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    getDecals: build.query<DecalsView, void>({
+      query: () => 'decals',
+      providesTags: ['Decals', 'Job', 'Shelf', 'House'],
+    }),
+    bringArtwork: build.mutation<DecalArtwork, File>({
+      query: (file) => ({
+        url: 'artworks',
+        method: 'POST',
+        params: { name: file.name },
+        headers: { 'content-type': 'image/svg+xml' },
+        body: file,
+      }),
+      invalidatesTags: ['Decals'],
+    }),
+    sizeArtwork: build.mutation<DecalArtwork, { readonly artworkId: string; readonly widthMm: number }>({
+      query: ({ artworkId, ...body }) => ({
+        url: `artworks/${encodeURIComponent(artworkId)}/size`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ['Decals'],
+    }),
+    printSheet: build.mutation<DecalSheet, PrintSheet>({
+      query: (body) => ({ url: 'decal-sheets', method: 'POST', body }),
+      invalidatesTags: ['Decals'],
+    }),
+    measureRules: build.mutation<DecalSheet, { readonly sheetId: string } & MeasureRules>({
+      query: ({ sheetId, ...body }) => ({
+        url: `decal-sheets/${encodeURIComponent(sheetId)}/rules`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ['Decals'],
+    }),
+  }),
+});
+
+export const {
+  useGetDecalsQuery,
+  useBringArtworkMutation,
+  useSizeArtworkMutation,
+  usePrintSheetMutation,
+  useMeasureRulesMutation,
+} = decalApi;
