@@ -7,7 +7,10 @@ module.exports = {
     rule(
       'core-stands-alone',
       { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
-      { pathNot: '^(packages/core/src|node_modules/papaparse|node_modules/@types/papaparse|node_modules/svgpath)' },
+      {
+        pathNot:
+          '^(packages/core/src|node_modules/papaparse|node_modules/@types/papaparse|node_modules/svgpath|node_modules/svgson|node_modules/(@types/)?d3-(color|contour))',
+      },
       'The computation must run anywhere: no DOM, Node, framework or database.',
     ),
     rule('core-model-imports-nothing', { path: '^packages/core/src/model' }, { pathNot: '^packages/core/src/model' }),

@@ -8,7 +8,8 @@ export const trustFuzz: Topic = {
   names: ['trust.fuzz5xx', 'trust.fuzzSlowMs'],
   measure: async () => {
     const { faults, slowestHealthMs } = await fuzzDemo(24, REQUESTS);
-    for (const { method, path, status } of faults.slice(0, 5)) console.error(`${method} ${path}: ${status}`);
+    for (const { method, path, status, text } of faults.slice(0, 5))
+      console.error(`${method} ${path}: ${status} ${text.slice(0, 80)}`);
     return [
       {
         ...{ name: 'trust.fuzz5xx', value: faults.length, unit: '', goal: { kind: 'at most', value: 0 } },

@@ -122,7 +122,11 @@ export async function fuzz(
         },
       );
       outgoing.setTimeout(5000, () => outgoing.destroy());
-      outgoing.on('error', (error) => done({ status: 0, text: error.message }));
+      outgoing.on('error', (error: NodeJS.ErrnoException) => {
+        // The server let an idle connection go in the same moment: no answer was lost, none was begun.
+        if (outgoing.reusedSocket && error.code === 'ECONNRESET') return void ask(asked).then(done);
+        done({ status: 0, text: error.message });
+      });
       outgoing.end(body ?? undefined);
     });
 

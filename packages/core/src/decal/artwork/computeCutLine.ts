@@ -7,7 +7,7 @@ import { computeDistances } from './distanceField.ts';
 import { rasterArtwork } from './rasterArtwork.ts';
 
 /** Film that is left round the ink, mm (planning estimate: cut close, but not into the ink). */
-export const USUAL_RIM = 0.6;
+const USUAL_RIM = 0.6;
 const CELL = 0.15;
 /** Bays narrower than twice this are bridged: a knife does not go there. */
 const BRIDGE = 4;

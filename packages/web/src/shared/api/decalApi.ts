@@ -2,7 +2,7 @@ import type { DecalsView, MeasureRules, PrintSheet } from '@sardonyx/contract';
 import type { DecalArtwork, DecalSheet } from '@sardonyx/core';
 import { api } from './api.ts';
 
-export const decalApi = api.injectEndpoints({
+const decalApi = api.injectEndpoints({
   endpoints: (build) => ({
     getDecals: build.query<DecalsView, void>({
       query: () => 'decals',
