@@ -89,7 +89,7 @@ export const NOUNS = {
   },
   prints: { views: ['Prints'], kept: null },
   artworks: { views: ['Decals'], kept: null },
-  'decal-plans': { views: ['Decals'], kept: ['layerId', 'artworkId', 'copies'] },
+  'decal-plans': { views: ['Decals'], kept: ['layerId', 'artworkId', 'copies', 'panel'] },
   'stock-orders': { views: ['Orders', 'Stock', 'Job', 'Bench'], kept: null },
   suppliers: { views: ['Stock', 'Orders'], kept: ['name', 'promisedDays', 'note'] },
   'paint-products': { views: ['Shelf', 'Job', 'Bench'], kept: null },

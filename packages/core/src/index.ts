@@ -628,6 +628,8 @@ export { drawSheet, type SheetDrawing } from './decal/print/drawSheet.ts';
 export { findRoom, PAPERS, placeRules, type Paper } from './decal/print/paper.ts';
 export { computePrinterScale, TRUE_SCALE, type MeasuredRules, type PrinterScale } from './decal/print/printerScale.ts';
 export { writeSheetSvg } from './decal/print/writeSheetSvg.ts';
+export { findPanel, type FoundPanel } from './decal/panel/findPanel.ts';
+export { fitPanel, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
 export { findOverlap } from './decal/sheet/findOverlap.ts';
 export { listPieces, type PiecesOfFilm, type WantedPiece } from './decal/sheet/listPieces.ts';
@@ -643,6 +645,7 @@ export {
   type DecalArtwork,
   type DecalPlan,
   type InkShape,
+  type MeasuredPanel,
   type InkShare,
 } from './model/decal.ts';
 export { flattenPath } from './drawing/flattenPath.ts';

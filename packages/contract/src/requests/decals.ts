@@ -8,6 +8,7 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   MaxLength,
   ValidateNested,
@@ -28,15 +29,26 @@ export class SizeArtwork {
   @IsNumber({}, A_NUMBER) widthMm!: number;
 }
 
+const PANEL = { message: 'A length in mm, above 0, at most 400.' };
+const SPREAD = { message: 'How far it may be off: 0.01 to 5 mm.' };
+
+class PanelMeasured {
+  @IsNumber({}, PANEL) @NotBelow(0.5, PANEL) @NotAbove(400, PANEL) widthMm!: number;
+  @IsNumber({}, PANEL) @NotBelow(0.5, PANEL) @NotAbove(400, PANEL) heightMm!: number;
+  @IsNumber({}, SPREAD) @NotBelow(0.01, SPREAD) @NotAbove(5, SPREAD) sdMm!: number;
+}
+
 export class CreateDecalPlan {
   @IsString() @IsNotEmpty() layerId!: string;
   @OrNull() @IsString() artworkId!: string | null;
   @IsInt(COPIES) @NotBelow(1, COPIES) @NotAbove(20, COPIES) copies!: number;
+  @OrNull() @IsObject() @ValidateNested() @Type(() => PanelMeasured) panel!: PanelMeasured | null;
 }
 
 export class ChangeDecalPlan extends VersionedChange {
   @IsChangedOrNull() @IsString() artworkId?: string | null;
   @IsChanged() @IsInt(COPIES) @NotBelow(1, COPIES) @NotAbove(20, COPIES) copies?: number;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => PanelMeasured) panel?: PanelMeasured | null;
 }
 
 class PieceOfSheet {

@@ -1,4 +1,13 @@
-import type { DecalArtwork, DecalPlan, DecalSheet, DecalSize, JudgedArtwork, PrinterScale } from '@sardonyx/core';
+import type {
+  DecalArtwork,
+  DecalPlan,
+  DecalSheet,
+  DecalSize,
+  FoundPanel,
+  JudgedArtwork,
+  PanelFit,
+  PrinterScale,
+} from '@sardonyx/core';
 
 /** A decal that some open job plans, with what is known of it. */
 export interface PlannedDecalView {
@@ -14,6 +23,11 @@ export interface PlannedDecalView {
   readonly body: { readonly name: string; readonly hex: string } | null;
   /** As somebody measured it, before there was an artwork. */
   readonly sizeMm: DecalSize | null;
+  /** It lies over a joint: not before that is closed for good. */
+  readonly crossesSeam: boolean;
+  readonly panel: FoundPanel | null;
+  /** Of its artwork on that panel; null without either. */
+  readonly fit: PanelFit | null;
   readonly isPlaced: boolean;
   readonly plan: DecalPlan | null;
   /** Sets by how it will be placed. */

@@ -49,4 +49,13 @@ export interface DecalPlan extends Versioned {
   readonly artworkId: string | null;
   /** In one set: the same on both sides is two. */
   readonly copies: number;
+  /** The panel it is for, as somebody measured it; null: as the drawing has it. */
+  readonly panel: MeasuredPanel | null;
+}
+
+/** Both with one spread, mm. */
+export interface MeasuredPanel {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly sdMm: number;
 }

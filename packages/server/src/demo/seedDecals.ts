@@ -68,6 +68,13 @@ export async function seedDecals(manager: EntityManager): Promise<void> {
     ...{ kind: 'decal', stage: 'planned', name: 'Waistband decal' },
   });
   await manager.insert(DecalPlanRow, {
-    ...{ id: 'decal-waistband', version: 1, layerId: waistband.id, artworkId: 'artwork-waistband', copies: 2 },
+    ...{
+      id: 'decal-waistband',
+      version: 1,
+      layerId: waistband.id,
+      artworkId: 'artwork-waistband',
+      copies: 2,
+      panel: null,
+    },
   });
 }

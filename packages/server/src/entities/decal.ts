@@ -3,6 +3,7 @@ import type {
   Film,
   InkShape,
   InkShare,
+  MeasuredPanel,
   MeasuredRules,
   Paper,
   PrintedArtwork,
@@ -60,6 +61,9 @@ export class DecalPlanRow extends VersionedRow {
 
   @Column('integer', { default: 1 })
   copies!: number;
+
+  @Column('simple-json', { nullable: true })
+  panel!: MeasuredPanel | null;
 
   @References(() => CoatingLayerRow, 'layerId')
   layer?: Relation<CoatingLayerRow>;

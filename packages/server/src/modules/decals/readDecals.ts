@@ -4,6 +4,8 @@ import {
   computePrinterScale,
   countSets,
   countWanted,
+  findPanel,
+  fitPanel,
   judgeFilms,
   nameOfArea,
   reflectBody,
@@ -17,6 +19,7 @@ import { DecalArtworkRow, DecalPlanRow, DecalSheetRow } from '../../entities/dec
 import { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { readDrawing } from '../catalogue/readDrawing.ts';
 import { readStoredFacts } from '../tasks/recompilePlan.ts';
 
 /** Artworks, the decals that open jobs plan, and the sheets that were printed. */
@@ -60,11 +63,13 @@ async function readPlanned(
       }),
   );
   const found = (await Promise.all(read)).flat();
-  return found.map(({ body, product, ...decal }) => {
+  return found.map(({ body, product, partKey, place, drawing, ...decal }) => {
     const plan = plans.find(({ layerId }) => layerId === decal.layerId) ?? null;
     const artwork = artworks.find(({ id }) => id === plan?.artworkId);
+    const panel = findPanel(plan?.panel ?? null, drawing, partKey, place);
     return {
-      ...decal,
+      ...{ ...decal, panel },
+      fit: artwork && panel ? fitPanel(artwork, panel) : null,
       body: body && { name: body.name, hex: body.colourHex },
       plan,
       toPrint: countWanted({ ...decal, artwork: artwork ?? null, copies: plan?.copies ?? 1 }, sheets),
@@ -91,7 +96,8 @@ async function readOne(manager: EntityManager, { layer, area, part, specimen, jo
   return {
     ...{ layerId: layer.id, name: layer.name, sizeMm: layer.decalMm, sets },
     ...{ jobId: job.id, jobNumber: job.number, specimenId: specimen.id, model: specimen.name },
-    ...{ part: part.name, area: nameOfArea(area), body, product },
+    ...{ part: part.name, partKey: part.key, area: nameOfArea(area), place: area, crossesSeam: area.crossesSeam },
+    ...{ body, product, drawing: specimen.castingId ? await readDrawing(manager, specimen.castingId) : null },
     isPlaced: layers.some(
       (one) =>
         one.stage === 'applied' &&

@@ -7,6 +7,7 @@ import { Dab } from '../../shared/ui/Dab.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
+import { PanelFitting } from './PanelFitting.tsx';
 import { sayWhite } from './sayFilms.ts';
 
 interface DecalListProps {
@@ -46,7 +47,10 @@ function Planned({
     if (plan) void dispatch(changeRow({ kind: 'decal-plans', row: plan, changes, label }));
     else
       void dispatch(
-        createRow({ kind: 'decal-plans', body: { layerId, artworkId: null, copies: 1, ...changes }, label }),
+        createRow({
+          ...{ kind: 'decal-plans', label },
+          body: { layerId, artworkId: null, copies: 1, panel: null, ...changes },
+        }),
       );
   };
   const artwork = artworks.find(({ id }) => id === plan?.artworkId);
@@ -69,6 +73,11 @@ function Planned({
           )}
         </p>
         <p>{sayState(decal, artwork)}</p>
+        {decal.crossesSeam && !decal.isPlaced && (
+          <p className="text-note">
+            <Sign of="stop" /> It crosses a joint: not before that is closed for good.
+          </p>
+        )}
       </div>
       <Field label="Artwork">
         <Select
@@ -83,6 +92,7 @@ function Planned({
       <Field label="In a set">
         <Select value={plan?.copies ?? 1} options={COPIES} onChange={(copies) => save({ copies })} />
       </Field>
+      {artwork && !decal.isPlaced && <PanelFitting decal={decal} artwork={artwork} />}
       {artwork && (
         <p className="sm:col-span-3">
           <button type="button" className="quiet-button" onClick={() => onOpen(artwork.id)}>

@@ -1,0 +1,124 @@
+import type { PlannedDecalView } from '@sardonyx/contract';
+import type { DecalArtwork, FoundPanel, PanelFit } from '@sardonyx/core';
+import { useState } from 'react';
+import { useSizeArtworkMutation } from '../../shared/api/decalApi.ts';
+import { readAppError, type AppError } from '../../shared/api/appError.ts';
+import { changeRow } from '../../shared/edits/editRow.ts';
+import { readNumber } from '../../shared/form/readNumber.ts';
+import { useTextFields } from '../../shared/form/useTextFields.tsx';
+import { useAppDispatch } from '../../shared/store.ts';
+import { Fold } from '../../shared/ui/Fold.tsx';
+import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Sign } from '../../shared/ui/Sign.tsx';
+
+interface PanelFittingProps {
+  readonly decal: PlannedDecalView;
+  readonly artwork: DecalArtwork;
+}
+
+/** Whether a decal fits its panel, the size that would, and the panel as somebody measured it. */
+export function PanelFitting({ decal: { plan, panel, fit, name }, artwork }: PanelFittingProps) {
+  const [size, { error, isLoading }] = useSizeArtworkMutation();
+  if (!plan) return null;
+  const wanted = fit?.largestScale == null ? null : artwork.widthMm * fit.largestScale;
+  return (
+    <div className="space-y-1 sm:col-span-3">
+      {panel && fit ? (
+        <p>
+          <Sign of={fit.verdict === 'fits' ? 'done' : 'warning'} /> {sayFit(fit, panel)}
+        </p>
+      ) : (
+        <p>Nobody knows its panel: measure it, and it is told whether the decal fits.</p>
+      )}
+      {fit && fit.verdict !== 'fits' && wanted !== null && (
+        <button
+          type="button"
+          className="plain-button"
+          disabled={isLoading}
+          onClick={() => void size({ artworkId: artwork.id, widthMm: Math.floor(100 * wanted) / 100 })}
+        >
+          Make the artwork {wanted.toFixed(2)} mm wide
+        </button>
+      )}
+      {error !== undefined && <ErrorNote error={readAppError(error)} />}
+      <Fold title={panel?.from === 'measured' ? 'The panel was measured' : 'Measure the panel'}>
+        <PanelForm key={JSON.stringify(plan.panel)} plan={plan} name={name} />
+      </Fold>
+    </div>
+  );
+}
+
+function PanelForm({ plan, name }: { readonly plan: NonNullable<PlannedDecalView['plan']>; readonly name: string }) {
+  const dispatch = useAppDispatch();
+  const [problem, setProblem] = useState<AppError | null>(null);
+  const { fields, field } = useTextFields(
+    {
+      widthMm: String(plan.panel?.widthMm ?? ''),
+      heightMm: String(plan.panel?.heightMm ?? ''),
+      sdMm: String(plan.panel?.sdMm ?? '0.1'),
+    },
+    { numbers: ['widthMm', 'heightMm', 'sdMm'], errors: problem?.fields && withoutPath(problem.fields) },
+  );
+  const save = async (panel: object | null) =>
+    setProblem(
+      await dispatch(
+        changeRow({
+          kind: 'decal-plans',
+          row: plan,
+          changes: { panel },
+          label: `panel of ${name}`,
+          isShownInPlace: true,
+        }),
+      ).unwrap(),
+    );
+  return (
+    <form
+      aria-label={`Panel of ${name}`}
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const [widthMm, heightMm, sdMm] = [fields.widthMm, fields.heightMm, fields.sdMm].map(readNumber);
+        void save({ widthMm, heightMm, sdMm });
+      }}
+    >
+      <div className="flex flex-wrap items-end gap-2">
+        {field('widthMm', 'Width, mm', '7rem')}
+        {field('heightMm', 'Height, mm', '7rem')}
+        {field('sdMm', 'May be off, ± mm', '8rem')}
+        <button type="submit" className="plain-button">
+          So it measures
+        </button>
+        {plan.panel && (
+          <button type="button" className="quiet-button" onClick={() => void save(null)}>
+            Go by the drawing again
+          </button>
+        )}
+      </div>
+      {problem && !problem.fields && <ErrorNote error={problem} />}
+    </form>
+  );
+}
+
+/** "panel.widthMm" is said at "widthMm". */
+const withoutPath = (fields: Readonly<Record<string, string>>) =>
+  Object.fromEntries(Object.entries(fields).map(([path, words]) => [path.replace(/^panel\./, ''), words]));
+
+const sayMargin = ({ mm, sd }: PanelFit['sideMargin']) => `${mm.toFixed(1)} ± ${sd.toFixed(1)} mm`;
+
+function sayFit(fit: PanelFit, { width, height, from }: FoundPanel): string {
+  const panel = `${width.mm.toFixed(1)} × ${height.mm.toFixed(1)} mm ${from === 'measured' ? 'as measured' : 'by the drawing'}`;
+  const margins = `${sayMargin(fit.sideMargin)} at each end, ${sayMargin(fit.endMargin)} above and below`;
+  const percent = `${Math.round(100 * fit.chance)} %`;
+  const over = [
+    ...(fit.tooWide > 0 ? [`${fit.tooWide.toFixed(1)} mm too long`] : []),
+    ...(fit.tooHigh > 0 ? [`${fit.tooHigh.toFixed(1)} mm too high`] : []),
+  ].join(' and ');
+  switch (fit.verdict) {
+    case 'fits':
+      return `Fits its panel (${panel}): ${margins}; holds all margins ${percent} of the time.`;
+    case 'tight':
+      return `Tight on its panel (${panel}): ${margins}; holds all margins only ${percent} of the time.`;
+    case 'does not fit':
+      return `Does not fit its panel (${panel})${over ? `: ${over} for margins of 0.5 mm` : `: margins hold ${percent} of the time`}.`;
+  }
+}
