@@ -112,6 +112,37 @@ describe('Decals on an empty bench, clumsily', function () {
     expect(sheets.map(({ who, pieces }) => [who, pieces.length])).deep.equal([['Nell', 4]]);
   });
 
+  it('leads through placing one; when it folds the rescue stands there, and a lost one takes the spare', async () => {
+    await list().getByRole('button', { name: 'Place it' }).click();
+    const card = test.page.getByRole('region', { name: 'Placing Door panel' });
+    await card.getByText(/planning estimate by its length/).waitFor();
+    await card.getByRole('button', { name: 'Into the water' }).click();
+    await card.getByText(/^[1-9] s$/).waitFor();
+    await card.getByRole('button', { name: 'It slides' }).click();
+    await card.getByText(/learned from 1/).waitFor();
+    await card.getByRole('radio', { name: 'folded' }).click();
+    await card.getByText(/Flood it/).waitFor();
+    await card.getByText(/Never pull two sides that stick together/).waitFor();
+    await card.getByRole('radio', { name: 'torn' }).click();
+    await card.getByText(/Never overlap the edges/).waitFor();
+    await card.getByRole('button', { name: 'It is lost: take the spare' }).click();
+    await list()
+      .getByText(/1 to print/)
+      .waitFor();
+    for (const left of [2, 1]) {
+      await card.getByRole('radio', { name: 'torn' }).click();
+      await card.getByRole('button', { name: 'It is lost: take the spare' }).click();
+      await list()
+        .getByText(`${4 - left} to print`, { exact: false })
+        .waitFor();
+    }
+    await card.getByText('It is the last one:').waitFor();
+    const { decals } = await view();
+    expect(decals[0]!.acts.map(({ act, trouble }) => trouble ?? act)).deep.equal([
+      ...['slid', 'folded', 'torn', 'lost', 'torn', 'lost', 'torn', 'lost'],
+    ]);
+  });
+
   it('corrects the next sheet by the rule that she measured, and not by one that cannot be', async () => {
     const printed = test.page.getByRole('region', { name: 'Printed sheets' });
     await printed.getByLabel(/^Rule along, drawn 130 mm/).fill('113');

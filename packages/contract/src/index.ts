@@ -88,6 +88,7 @@ export {
   ChangeArtwork,
   ChangeDecalPlan,
   CreateDecalPlan,
+  LogDecal,
   MeasureRules,
   PrintSheet,
   SizeArtwork,

@@ -1,5 +1,5 @@
 import type { DecalsView, ErrorBody, JobView } from '@sardonyx/contract';
-import type { DecalArtwork, DecalPlan, DecalSheet } from '@sardonyx/core';
+import type { DecalAct, DecalArtwork, DecalPlan, DecalSheet } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 import { readPdfShapes } from './support/readPdfShapes.ts';
@@ -136,6 +136,48 @@ describe('decals over HTTP', () => {
     expect((await libraryDecal()).toPrint).equal(1);
     expect((await view()).sheets[0]!.artworks[0]!.widthMm, 'the sheet is as it was').equal(58);
     await bench.http.post(`/api/artworks/${artwork.id}/size`).send({ widthMm: 0.1 }).expect(400);
+  });
+
+  it('tell their steps, learn from what happened to them, and take the spare when one is lost', async () => {
+    const artwork = await bringBand();
+    expect((await libraryDecal()).placing).equal(null);
+    await plan(artwork.id, 2);
+    const { layerId } = await libraryDecal();
+    const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
+    const body = { paper: 'A6', film: 'white, office printer', pieces: [piece, { ...piece, y: 20 }], who };
+    await bench.http.post('/api/decal-sheets').send(body).expect(201);
+    const fresh = await libraryDecal();
+    expect([fresh.inHand, fresh.toPrint]).deep.equal([2, 0]);
+    expect(fresh.placing!.soak).deep.include({ seconds: 30, learnedFrom: 0 });
+    expect(fresh.placing!.fold).deep.include({ placed: 0 });
+    expect(fresh.placing!.because, 'the flap is open').equal('seam is open');
+    bench.pass(365 * 24 * 60);
+    expect((await libraryDecal()).placing!.soak.seconds).closeTo(38, 0.01);
+    const log = (act: object, status = 201) =>
+      bench.http
+        .post(`/api/decals/${layerId}/acts`)
+        .send({ act: 'slid', trouble: null, soakS: null, who, note: '', ...act })
+        .expect(status);
+    const slid = (await log({ soakS: 52 })).body as DecalAct;
+    expect(slid).deep.include({ film: 'white, office printer', soakS: 52 });
+    expect(slid.ageDays).closeTo(365, 0.01);
+    await log({ act: 'trouble', trouble: 'folded' });
+    await log({ act: 'lost' });
+    const after = await libraryDecal();
+    expect([after.inHand, after.toPrint, after.acts.length]).deep.equal([1, 1, 3]);
+    expect(after.placing!.soak).deep.include({ learnedFrom: 1 });
+    expect(after.placing!.soak.seconds).closeTo(38 + (52 - 38) / 3, 0.01);
+    expect(after.placing!.fold.placed).equal(1);
+    expect(after.placing!.fold.chance).above(fresh.placing!.fold.chance);
+    await log({ act: 'trouble' }, 422);
+    await log({ act: 'lost', soakS: 30 }, 422);
+    await log({ soakS: 0 }, 400);
+    await log({ act: 'melted' }, 400);
+    await log({ who: '' }, 400);
+    await bench.http
+      .post('/api/decals/nothing/acts')
+      .send({ act: 'lost', trouble: null, soakS: null, who, note: '' })
+      .expect(404);
   });
 
   it('are not printed on each other, nor off the sheet', async () => {

@@ -1,4 +1,14 @@
-import { FILMS, PAPERS, QUARTERS, type Film, type Paper, type Quarter } from '@sardonyx/core';
+import {
+  DECAL_TROUBLES,
+  FILMS,
+  PAPERS,
+  QUARTERS,
+  type DecalAct,
+  type DecalTrouble,
+  type Film,
+  type Paper,
+  type Quarter,
+} from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -57,6 +67,17 @@ class PieceOfSheet {
   @IsNumber({}, A_NUMBER) x!: number;
   @IsNumber({}, A_NUMBER) y!: number;
   @IsIn(QUARTERS) turn!: Quarter;
+}
+
+const SOAK = { message: 'Seconds in water until it slid by itself: 1 to 900.' };
+
+/** What happened to a piece while it was placed. */
+export class LogDecal {
+  @IsIn(['slid', 'trouble', 'lost']) act!: DecalAct['act'];
+  @OrNull() @IsIn(DECAL_TROUBLES) trouble!: DecalTrouble | null;
+  @OrNull() @IsNumber({}, SOAK) @NotBelow(1, SOAK) @NotAbove(900, SOAK) soakS!: number | null;
+  @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+  @IsString() @MaxLength(500) note!: string;
 }
 
 export class PrintSheet {

@@ -1,5 +1,7 @@
 import type {
   ArtworkSize,
+  DecalAct,
+  DecalTrouble,
   Film,
   InkShape,
   InkShare,
@@ -70,6 +72,41 @@ export class DecalPlanRow extends VersionedRow {
 
   @References(() => DecalArtworkRow, 'artworkId', 'SET NULL')
   artwork?: Relation<DecalArtworkRow>;
+}
+
+/** What happened to a piece while it was placed: written once. */
+@Entity('decal_act')
+export class DecalActRow {
+  @PrimaryColumn('text')
+  id!: string;
+
+  @Index()
+  @Column('text')
+  layerId!: string;
+
+  @Column('text')
+  at!: string;
+
+  @Column('text')
+  who!: string;
+
+  @Column('text')
+  act!: DecalAct['act'];
+
+  @Column('text', { nullable: true })
+  trouble!: DecalTrouble | null;
+
+  @Column('real', { nullable: true })
+  soakS!: number | null;
+
+  @Column('text', { nullable: true })
+  film!: Film | null;
+
+  @Column('real', { nullable: true })
+  ageDays!: number | null;
+
+  @Column('text', { default: '' })
+  note!: string;
 }
 
 /** A sheet that was printed: written once, its rules measured afterwards. */

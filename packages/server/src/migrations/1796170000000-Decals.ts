@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** Artworks of decals, which planned decal is which, and the sheets that were printed. */
+/** Artworks of decals, which planned decal is which, the sheets that were printed, and what happened to their pieces. */
 export class Decals1796170000000 implements MigrationInterface {
   name = 'Decals1796170000000';
 
@@ -14,12 +14,16 @@ export class Decals1796170000000 implements MigrationInterface {
     await queryRunner.query(
       `CREATE TABLE "decal_sheet" ("id" text PRIMARY KEY NOT NULL, "at" text NOT NULL, "who" text NOT NULL, "paper" text NOT NULL, "film" text NOT NULL, "pieces" text NOT NULL, "artworks" text NOT NULL, "correctedBy" text NOT NULL, "measured" text)`,
     );
+    await queryRunner.query(
+      `CREATE TABLE "decal_act" ("id" text PRIMARY KEY NOT NULL, "layerId" text NOT NULL, "at" text NOT NULL, "who" text NOT NULL, "act" text NOT NULL, "trouble" text, "soakS" real, "film" text, "ageDays" real, "note" text NOT NULL DEFAULT (''))`,
+    );
     await queryRunner.query(`CREATE UNIQUE INDEX "IDX_a6242fdd1adaaa5573d5788e40" ON "decal_plan" ("layerId") `);
+    await queryRunner.query(`CREATE INDEX "IDX_49533905eb21948501041cbc38" ON "decal_act" ("layerId") `);
     await queryRunner.query(`CREATE INDEX "IDX_31eb5c4384b40c52f10b7c8abb" ON "decal_plan" ("artworkId") `);
   }
 
   async down(queryRunner: QueryRunner): Promise<void> {
-    for (const table of ['decal_sheet', 'decal_plan', 'decal_artwork'])
+    for (const table of ['decal_act', 'decal_sheet', 'decal_plan', 'decal_artwork'])
       await queryRunner.query(`DROP TABLE "${table}"`);
   }
 }

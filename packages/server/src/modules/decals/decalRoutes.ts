@@ -1,4 +1,4 @@
-import { MeasureRules, PrintSheet, SizeArtwork } from '@sardonyx/contract';
+import { LogDecal, MeasureRules, PrintSheet, SizeArtwork } from '@sardonyx/contract';
 import { drawSheet, resizeArtwork, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
 import express, { Router } from 'express';
 import type { EntityManager } from 'typeorm';
@@ -10,6 +10,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { workOut } from './bringArtwork.ts';
 import { createSheetPdf } from './createSheetPdf.ts';
+import { logDecal } from './logDecal.ts';
 import { findSheet, measureRules, printSheet } from './printSheet.ts';
 import { readDecals } from './readDecals.ts';
 
@@ -22,7 +23,7 @@ const SHUT = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
 export function createDecalRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/decals', async (_request, response) => {
-    response.json(await look(room, readDecals));
+    response.json(await look(room, (manager) => readDecals(manager, room.now())));
   });
   router.post('/artworks', express.text({ type: SVG, limit: '4mb' }), async (request, response) => {
     const { name } = request.query;
@@ -45,6 +46,12 @@ export function createDecalRoutes(room: Workroom): Router {
   router.get('/artworks/:id/file.svg', async (request, response) => {
     const row = await look(room, (manager) => findRow(manager, DecalArtworkRow, request.params.id, 'This artwork'));
     response.set('Content-Security-Policy', SHUT).attachment(`${row.name}.svg`).type(SVG).send(writeDecalSvg(row));
+  });
+  router.post('/decals/:layerId/acts', async (request, response) => {
+    const body = await validateBody(LogDecal, request.body);
+    response
+      .status(201)
+      .json(await change(room, (manager) => logDecal(manager, request.params.layerId, body, room.now())));
   });
   router.post('/decal-sheets', async (request, response) => {
     const body = await validateBody(PrintSheet, request.body);

@@ -7,6 +7,8 @@ import { Dab } from '../../shared/ui/Dab.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
+import { PlacingCard } from '../../shared/decal/PlacingCard.tsx';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { PanelFitting } from './PanelFitting.tsx';
 import { sayWhite } from './sayFilms.ts';
 
@@ -93,6 +95,11 @@ function Planned({
         <Select value={plan?.copies ?? 1} options={COPIES} onChange={(copies) => save({ copies })} />
       </Field>
       {artwork && !decal.isPlaced && <PanelFitting decal={decal} artwork={artwork} />}
+      {decal.placing && !decal.isPlaced && (
+        <Fold title="Place it" className="sm:col-span-3">
+          <PlacingCard decal={decal} />
+        </Fold>
+      )}
       {artwork && (
         <p className="sm:col-span-3">
           <button type="button" className="quiet-button" onClick={() => onOpen(artwork.id)}>

@@ -1,5 +1,5 @@
-import type { DecalsView, MeasureRules, PrintSheet } from '@sardonyx/contract';
-import type { DecalArtwork, DecalSheet } from '@sardonyx/core';
+import type { DecalsView, LogDecal, MeasureRules, PrintSheet } from '@sardonyx/contract';
+import type { DecalAct, DecalArtwork, DecalSheet } from '@sardonyx/core';
 import { api } from './api.ts';
 
 const decalApi = api.injectEndpoints({
@@ -26,6 +26,10 @@ const decalApi = api.injectEndpoints({
       }),
       invalidatesTags: ['Decals'],
     }),
+    logDecal: build.mutation<DecalAct, { readonly layerId: string } & LogDecal>({
+      query: ({ layerId, ...body }) => ({ url: `decals/${encodeURIComponent(layerId)}/acts`, method: 'POST', body }),
+      invalidatesTags: ['Decals'],
+    }),
     printSheet: build.mutation<DecalSheet, PrintSheet>({
       query: (body) => ({ url: 'decal-sheets', method: 'POST', body }),
       invalidatesTags: ['Decals'],
@@ -45,6 +49,7 @@ export const {
   useGetDecalsQuery,
   useBringArtworkMutation,
   useSizeArtworkMutation,
+  useLogDecalMutation,
   usePrintSheetMutation,
   useMeasureRulesMutation,
 } = decalApi;

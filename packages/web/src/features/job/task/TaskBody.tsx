@@ -7,6 +7,7 @@ import { LiveReading } from '../../workshop/index.ts';
 import { useJob } from '../JobContext.tsx';
 import { StripPasses } from '../stations/strip/StripPasses.tsx';
 import { CoatOfTask } from './CoatOfTask.tsx';
+import { DecalInHand } from './DecalInHand.tsx';
 import { LookAgain } from './LookAgain.tsx';
 import { Otherwise } from './Otherwise.tsx';
 import { TaskActs } from './TaskActs.tsx';
@@ -46,6 +47,7 @@ export function TaskBody({ task, waits }: { readonly task: Task; readonly waits:
         </>
       )}
       {!isClosed && isOpen && isReady && <CoatOfTask task={task} />}
+      {!isClosed && isOpen && task.act === 'decal' && <DecalInHand task={task} />}
       {!isClosed && <TaskActs task={task} isReady={isReady} />}
       {!isClosed && (
         <div className="flex flex-wrap items-start gap-x-6 gap-y-3">

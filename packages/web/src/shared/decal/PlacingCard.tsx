@@ -1,0 +1,160 @@
+import type { PlannedDecalView } from '@sardonyx/contract';
+import { DECAL_TROUBLES, PLACING_WORDS, RESCUES, type DecalTrouble, type OrderReason } from '@sardonyx/core';
+import { useEffect, useRef, useState } from 'react';
+import { readAppError } from '../api/appError.ts';
+import { useLogDecalMutation } from '../api/decalApi.ts';
+import { ErrorNote } from '../ui/Notice.tsx';
+import { Sign } from '../ui/Sign.tsx';
+import { Toggles } from '../ui/Toggles.tsx';
+import { useWho } from '../ui/useWho.ts';
+
+/** How a decal is placed: its turn, its steps with a clock on the water, and what helps when it goes wrong. */
+export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
+  const { placing, inHand, layerId, isPlaced } = decal;
+  const [trouble, setTrouble] = useState<DecalTrouble | undefined>();
+  const [who] = useWho();
+  const [log, { error, isLoading }] = useLogDecalMutation();
+  if (!placing || isPlaced) return null;
+  const isNameless = who.trim() === '';
+  const write = (act: 'slid' | 'trouble' | 'lost', more: { trouble?: DecalTrouble; soakS?: number } = {}) =>
+    void log({ layerId, act, trouble: null, soakS: null, who: who.trim(), note: '', ...more });
+  const meet = (one: DecalTrouble) => {
+    setTrouble(one);
+    if (!isNameless) write('trouble', { trouble: one });
+  };
+  return (
+    <section aria-label={`Placing ${decal.name}`} className="space-y-3 border border-strong-line bg-sheet p-4">
+      <p>
+        {sayTurn(placing.turn, placing.because)}It folds {placing.fold.word} ({Math.round(100 * placing.fold.chance)} %,{' '}
+        {placing.fold.placed === 0
+          ? 'planning estimate by its length'
+          : `with ${placing.fold.placed} of such a shape placed here`}
+        ).
+      </p>
+      {inHand === 1 && (
+        <p>
+          <Sign of="warning" /> <strong>It is the last one:</strong> there is no spare when it folds. Print another
+          first.
+        </p>
+      )}
+      {inHand === 0 && (
+        <p>
+          <Sign of="stop" /> None of it is printed here.
+        </p>
+      )}
+      <ol className="list-decimal space-y-1 pl-6">
+        {placing.steps.map(({ step, seconds }) => (
+          <li key={step}>
+            {PLACING_WORDS[step]}
+            {step === 'soak' && (
+              <WaterClock
+                seconds={seconds!}
+                sd={placing.soak.sd}
+                learnedFrom={placing.soak.learnedFrom}
+                isDisabled={isNameless || isLoading}
+                onSlid={(soakS) => write('slid', { soakS })}
+              />
+            )}
+            {step === 'leave it' && seconds !== null && ` ${Math.round(seconds / 3600)} hours (planning estimate).`}
+          </li>
+        ))}
+      </ol>
+      <div className="space-y-2 border-t border-hairline pt-3">
+        <p className="font-semibold">Something goes wrong? Press it, and keep it wet:</p>
+        <Toggles aria-label="What goes wrong" value={trouble} options={DECAL_TROUBLES} onChange={meet} isApart />
+        {trouble && (
+          <div role="status" className="space-y-2">
+            <ol className="list-decimal space-y-1 pl-6 text-lead">
+              {RESCUES[trouble].now.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ol>
+            <p>
+              <Sign of="never" /> <strong>{RESCUES[trouble].never}</strong>
+            </p>
+            <button
+              type="button"
+              className="plain-button"
+              disabled={isNameless || isLoading}
+              onClick={() => {
+                write('lost');
+                setTrouble(undefined);
+              }}
+            >
+              It is lost: {inHand > 1 ? 'take the spare' : 'another is to be printed'}
+            </button>
+          </div>
+        )}
+        {isNameless && <p className="text-note">Say at the top who stands at the bench.</p>}
+        {error !== undefined && <ErrorNote error={readAppError(error)} />}
+      </div>
+    </section>
+  );
+}
+
+const REASON_WORDS: Readonly<Record<OrderReason, string>> = {
+  'under another': 'it lies under another',
+  longest: 'it is the longest of those left',
+  lowest: 'it lies lowest of those left',
+  'seam is open': 'it crosses a joint that is open still: that is closed for good first',
+};
+
+function sayTurn(turn: number, because: OrderReason | null): string {
+  if (because === 'seam is open') return `Last of all: ${REASON_WORDS[because]}. `;
+  return because === null ? '' : `Number ${turn} on this model: ${REASON_WORDS[because]}. `;
+}
+
+interface WaterClockProps {
+  readonly seconds: number;
+  readonly sd: number;
+  readonly learnedFrom: number;
+  readonly isDisabled: boolean;
+  readonly onSlid: (seconds: number) => void;
+}
+
+/** Seconds in water: runs until it slides by itself, which is what is learned. */
+function WaterClock({ seconds, sd, learnedFrom, isDisabled, onSlid }: WaterClockProps) {
+  const [since, setSince] = useState<number | null>(null);
+  const [passed, setPassed] = useState(0);
+  const timer = useRef<number | null>(null);
+  useEffect(() => {
+    if (since === null) return;
+    timer.current = window.setInterval(() => setPassed(Math.floor((Date.now() - since) / 1000)), 250);
+    return () => window.clearInterval(timer.current!);
+  }, [since]);
+  const from = learnedFrom === 0 ? 'planning estimate' : `learned from ${learnedFrom}`;
+  return (
+    <span className="my-2 flex flex-wrap items-center gap-3">
+      {since === null ? (
+        <button
+          type="button"
+          className="plain-button"
+          onClick={() => {
+            setPassed(0);
+            setSince(Date.now());
+          }}
+        >
+          Into the water
+        </button>
+      ) : (
+        <button
+          type="button"
+          className="main-button"
+          disabled={isDisabled}
+          onClick={() => {
+            setSince(null);
+            onSlid(Math.max(1, (Date.now() - since) / 1000));
+          }}
+        >
+          It slides
+        </button>
+      )}
+      <span role="timer" className="figure text-lead">
+        {passed} s
+      </span>
+      <span className="text-note">
+        about {seconds} ± {Math.round(sd)} s ({from})
+      </span>
+    </span>
+  );
+}
