@@ -88,6 +88,25 @@ describe('Decals on an empty bench, clumsily', function () {
       .getByText(/No artwork/)
       .waitFor();
     await choose(list().getByLabel('Artwork'), 'Dairy panel');
+    // The door of this casting is on no drawing: she measures it, wrongly first.
+    await list().getByText('Nobody knows its panel').waitFor();
+    await list().getByRole('button', { name: 'Measure the panel' }).click();
+    const panel = list().getByRole('form', { name: 'Panel of Door panel' });
+    await panel.getByLabel('Width, mm').fill('about 22');
+    await panel.getByLabel('Height, mm').fill('11');
+    await panel.getByRole('button', { name: 'So it measures' }).click();
+    await panel.locator('[aria-invalid="true"]').first().waitFor();
+    await panel.getByLabel('Width, mm').fill('22,4');
+    await panel.getByRole('button', { name: 'So it measures' }).click();
+    await list()
+      .getByText(/Does not fit its panel .22.4 × 11.0 mm as measured.: 0.6 mm too long/)
+      .waitFor();
+    await list()
+      .getByRole('button', { name: /^Make the artwork 2\d\.\d\d mm wide/ })
+      .click();
+    await list()
+      .getByText(/Fits its panel/)
+      .waitFor();
     const artwork = test.page.getByRole('region', { name: 'Dairy panel' });
     await artwork.getByText(/does not: the paint shows through the ink/).waitFor();
   });

@@ -635,7 +635,7 @@ export { listPlacingSteps, type PlacingStep, type TimedStep } from './decal/plac
 export { orderDecals, type DecalToPlace, type OrderReason } from './decal/placing/orderDecals.ts';
 export { PLACING_WORDS, RESCUES } from './words/decalPlacingWords.ts';
 export { findPanel, type FoundPanel } from './decal/panel/findPanel.ts';
-export { fitPanel, type PanelFit } from './decal/panel/fitPanel.ts';
+export { fitPanel, USUAL_PLACING, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
 export { findOverlap } from './decal/sheet/findOverlap.ts';
 export { listPieces, type PiecesOfFilm, type WantedPiece } from './decal/sheet/listPieces.ts';

@@ -83,11 +83,16 @@ describe('decals over HTTP', () => {
     const measure = (panel: object | null, version: number) =>
       bench.http.patch(`/api/decal-plans/${row.id}`).send({ version, panel });
     await measure({ widthMm: 57.5, heightMm: 9 }, 1).expect(400);
-    await measure({ widthMm: 57.5, heightMm: 9, sdMm: 0.1, colour: 'red' }, 1).expect(400);
-    await measure({ widthMm: -3, heightMm: 9, sdMm: 0.1 }, 1).expect(400);
-    await measure({ widthMm: 57.5, heightMm: 9, sdMm: 0.1 }, 1).expect(200);
+    await measure({ widthMm: 57.5, heightMm: 9, sdMm: 0.1, marginMm: 0.5, colour: 'red' }, 1).expect(400);
+    await measure({ widthMm: -3, heightMm: 9, sdMm: 0.1, marginMm: 0.5 }, 1).expect(400);
+    await measure({ widthMm: 57.5, heightMm: 9, sdMm: 0.1, marginMm: 0.5 }, 1).expect(200);
     const measured = await libraryDecal();
-    expect(measured.panel).deep.equal({ width: { mm: 57.5, sd: 0.1 }, height: { mm: 9, sd: 0.1 }, from: 'measured' });
+    expect(measured.panel).deep.equal({
+      width: { mm: 57.5, sd: 0.1 },
+      height: { mm: 9, sd: 0.1 },
+      from: 'measured',
+      marginMm: 0.5,
+    });
     expect(measured.fit!.tooWide).closeTo(1.5, 1e-9);
     const { largestScale } = measured.fit!;
     await bench.http
@@ -95,7 +100,12 @@ describe('decals over HTTP', () => {
       .send({ widthMm: 58 * largestScale! })
       .expect(200);
     expect((await libraryDecal()).fit!.verdict).equal('fits');
-    await measure(null, 2).expect(200);
+    // In a band that it fills no margin is wanted: the other answer.
+    await measure({ widthMm: 60, heightMm: 6, sdMm: 0.1, marginMm: 0.5 }, 2).expect(200);
+    expect((await libraryDecal()).fit!.tooHigh).above(0);
+    await measure({ widthMm: 60, heightMm: 6, sdMm: 0.1, marginMm: 0 }, 3).expect(200);
+    expect((await libraryDecal()).fit!.tooHigh).equal(0);
+    await measure(null, 4).expect(200);
     expect((await libraryDecal()).panel!.from).equal('drawing');
   });
 

@@ -40,12 +40,14 @@ export class SizeArtwork {
 }
 
 const PANEL = { message: 'A length in mm, above 0, at most 400.' };
+const MARGIN = { message: 'Paint that should show round it: 0 to 20 mm.' };
 const SPREAD = { message: 'How far it may be off: 0.01 to 5 mm.' };
 
 class PanelMeasured {
   @IsNumber({}, PANEL) @NotBelow(0.5, PANEL) @NotAbove(400, PANEL) widthMm!: number;
   @IsNumber({}, PANEL) @NotBelow(0.5, PANEL) @NotAbove(400, PANEL) heightMm!: number;
   @IsNumber({}, SPREAD) @NotBelow(0.01, SPREAD) @NotAbove(5, SPREAD) sdMm!: number;
+  @IsNumber({}, MARGIN) @NotBelow(0, MARGIN) @NotAbove(20, MARGIN) marginMm!: number;
 }
 
 export class CreateDecalPlan {

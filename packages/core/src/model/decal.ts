@@ -58,4 +58,6 @@ export interface MeasuredPanel {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly sdMm: number;
+  /** Paint that should be seen round the decal: 0 where it fills a band. */
+  readonly marginMm: number;
 }

@@ -18,9 +18,9 @@ const drawing: Drawing = {
 
 describe('the panel that a decal is for', () => {
   it('is what was measured, before all else', () => {
-    const measured = { widthMm: 31, heightMm: 7, sdMm: 0.1 };
+    const measured = { widthMm: 31, heightMm: 7, sdMm: 0.1, marginMm: 0.2 };
     expect(findPanel(measured, drawing, 'body', { name: 'panel', outline: null })).deep.equal({
-      ...{ width: { mm: 31, sd: 0.1 }, height: { mm: 7, sd: 0.1 }, from: 'measured' },
+      ...{ width: { mm: 31, sd: 0.1 }, height: { mm: 7, sd: 0.1 }, from: 'measured', marginMm: 0.2 },
     });
   });
 

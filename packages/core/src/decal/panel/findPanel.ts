@@ -1,13 +1,14 @@
 import type { Box, Drawing } from '../../model/drawing.ts';
 import type { MeasuredPanel } from '../../model/decal.ts';
 import type { Area } from '../../model/workpiece.ts';
-import type { Panel } from './fitPanel.ts';
+import { USUAL_PLACING, type Panel } from './fitPanel.ts';
 
 /** How far the drawing of a casting may be off at a panel's two edges together, mm (planning estimate). */
 const DRAWN_SD = 0.4;
 
 export interface FoundPanel extends Panel {
   readonly from: 'measured' | 'drawing';
+  readonly marginMm: number;
 }
 
 /**
@@ -21,8 +22,8 @@ export function findPanel(
   area: Pick<Area, 'name' | 'outline'>,
 ): FoundPanel | null {
   if (measured) {
-    const { widthMm, heightMm, sdMm } = measured;
-    return { width: { mm: widthMm, sd: sdMm }, height: { mm: heightMm, sd: sdMm }, from: 'measured' };
+    const { widthMm, heightMm, sdMm, marginMm } = measured;
+    return { width: { mm: widthMm, sd: sdMm }, height: { mm: heightMm, sd: sdMm }, from: 'measured', marginMm };
   }
   const box = area.outline ? boxRound(area.outline.points) : drawing && findBox(drawing, partKey, area.name);
   if (!box) return null;
@@ -30,7 +31,7 @@ export function findPanel(
   return {
     width: { mm: right - left, sd: DRAWN_SD },
     height: { mm: bottom - top, sd: DRAWN_SD },
-    from: 'drawing',
+    ...{ from: 'drawing', marginMm: USUAL_PLACING.marginMm },
   };
 }
 

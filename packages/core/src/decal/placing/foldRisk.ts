@@ -36,7 +36,7 @@ export function estimateFold(
   return { chance, word: chance < 0.15 ? 'seldom' : chance < 0.4 ? 'sometimes' : 'often', placed: alike.length };
 }
 
-export const ratioOf = ({ widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number }): number =>
+const ratioOf = ({ widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number }): number =>
   Math.max(widthMm, heightMm) / Math.min(widthMm, heightMm);
 
 /** One entry for each piece that slid: whether it folded, by what was logged of its decal between. */

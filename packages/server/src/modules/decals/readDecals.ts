@@ -13,6 +13,7 @@ import {
   nameOfArea,
   reflectBody,
   TRUE_SCALE,
+  USUAL_PLACING,
   type Area,
   type DecalAct,
   type DecalSheet,
@@ -88,7 +89,7 @@ async function readPlanned(
     const panel = findPanel(plan?.panel ?? null, drawing, partKey, place);
     return {
       ...{ ...decal, panel },
-      fit: artwork && panel ? fitPanel(artwork, panel) : null,
+      fit: artwork && panel ? fitPanel(artwork, panel, { ...USUAL_PLACING, marginMm: panel.marginMm }) : null,
       body: body && { name: body.name, hex: body.colourHex },
       plan,
       acts: acts.filter(({ layerId }) => layerId === decal.layerId),

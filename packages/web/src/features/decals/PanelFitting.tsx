@@ -1,5 +1,5 @@
 import type { PlannedDecalView } from '@sardonyx/contract';
-import type { DecalArtwork, FoundPanel, PanelFit } from '@sardonyx/core';
+import { USUAL_PLACING, type DecalArtwork, type FoundPanel, type PanelFit } from '@sardonyx/core';
 import { useState } from 'react';
 import { useSizeArtworkMutation } from '../../shared/api/decalApi.ts';
 import { readAppError, type AppError } from '../../shared/api/appError.ts';
@@ -16,11 +16,15 @@ interface PanelFittingProps {
   readonly artwork: DecalArtwork;
 }
 
+/** A size smaller than this share of the artwork is no way out: the panel is to be measured, or another artwork found. */
+const LEAST_SHARE = 0.7;
+
 /** Whether a decal fits its panel, the size that would, and the panel as somebody measured it. */
 export function PanelFitting({ decal: { plan, panel, fit, name }, artwork }: PanelFittingProps) {
   const [size, { error, isLoading }] = useSizeArtworkMutation();
   if (!plan) return null;
-  const wanted = fit?.largestScale == null ? null : artwork.widthMm * fit.largestScale;
+  const scale = fit?.largestScale ?? null;
+  const wanted = scale === null ? null : artwork.widthMm * scale;
   return (
     <div className="space-y-1 sm:col-span-3">
       {panel && fit ? (
@@ -30,7 +34,7 @@ export function PanelFitting({ decal: { plan, panel, fit, name }, artwork }: Pan
       ) : (
         <p>Nobody knows its panel: measure it, and it is told whether the decal fits.</p>
       )}
-      {fit && fit.verdict !== 'fits' && wanted !== null && (
+      {fit && fit.verdict !== 'fits' && wanted !== null && wanted >= LEAST_SHARE * artwork.widthMm && (
         <button
           type="button"
           className="plain-button"
@@ -56,8 +60,9 @@ function PanelForm({ plan, name }: { readonly plan: NonNullable<PlannedDecalView
       widthMm: String(plan.panel?.widthMm ?? ''),
       heightMm: String(plan.panel?.heightMm ?? ''),
       sdMm: String(plan.panel?.sdMm ?? '0.1'),
+      marginMm: String(plan.panel?.marginMm ?? USUAL_PLACING.marginMm),
     },
-    { numbers: ['widthMm', 'heightMm', 'sdMm'], errors: problem?.fields && withoutPath(problem.fields) },
+    { numbers: ['widthMm', 'heightMm', 'sdMm', 'marginMm'], errors: problem?.fields && withoutPath(problem.fields) },
   );
   const save = async (panel: object | null) =>
     setProblem(
@@ -77,14 +82,18 @@ function PanelForm({ plan, name }: { readonly plan: NonNullable<PlannedDecalView
       className="space-y-2"
       onSubmit={(event) => {
         event.preventDefault();
-        const [widthMm, heightMm, sdMm] = [fields.widthMm, fields.heightMm, fields.sdMm].map(readNumber);
-        void save({ widthMm, heightMm, sdMm });
+        const { widthMm, heightMm, sdMm, marginMm } = fields;
+        void save({
+          ...{ widthMm: readNumber(widthMm), heightMm: readNumber(heightMm) },
+          ...{ sdMm: readNumber(sdMm), marginMm: readNumber(marginMm) },
+        });
       }}
     >
       <div className="flex flex-wrap items-end gap-2">
         {field('widthMm', 'Width, mm', '7rem')}
         {field('heightMm', 'Height, mm', '7rem')}
         {field('sdMm', 'May be off, ± mm', '8rem')}
+        {field('marginMm', 'Paint round it, mm', '8rem')}
         <button type="submit" className="plain-button">
           So it measures
         </button>
@@ -105,7 +114,7 @@ const withoutPath = (fields: Readonly<Record<string, string>>) =>
 
 const sayMargin = ({ mm, sd }: PanelFit['sideMargin']) => `${mm.toFixed(1)} ± ${sd.toFixed(1)} mm`;
 
-function sayFit(fit: PanelFit, { width, height, from }: FoundPanel): string {
+function sayFit(fit: PanelFit, { width, height, from, marginMm }: FoundPanel): string {
   const panel = `${width.mm.toFixed(1)} × ${height.mm.toFixed(1)} mm ${from === 'measured' ? 'as measured' : 'by the drawing'}`;
   const margins = `${sayMargin(fit.sideMargin)} at each end, ${sayMargin(fit.endMargin)} above and below`;
   const percent = `${Math.round(100 * fit.chance)} %`;
@@ -119,6 +128,6 @@ function sayFit(fit: PanelFit, { width, height, from }: FoundPanel): string {
     case 'tight':
       return `Tight on its panel (${panel}): ${margins}; holds all margins only ${percent} of the time.`;
     case 'does not fit':
-      return `Does not fit its panel (${panel})${over ? `: ${over} for margins of 0.5 mm` : `: margins hold ${percent} of the time`}.`;
+      return `Does not fit its panel (${panel})${over ? `: ${over} for ${marginMm > 0 ? `margins of ${marginMm} mm` : 'it'}` : `: margins hold ${percent} of the time`}.`;
   }
 }
