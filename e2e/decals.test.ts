@@ -119,7 +119,7 @@ describe('Decals on an empty bench, clumsily', function () {
     await choose(sheet().getByLabel('Film'), 'White film, office printer');
     await sheet().getByRole('button', { name: 'Lay 4 pieces' }).click();
     await sheet()
-      .getByText(/^1 sheet, fewer are not possible/)
+      .getByText(/^1 new sheet, fewer are not possible/)
       .waitFor();
     await sheet().getByRole('img', { name: 'Sheet 1: 4 pieces' }).waitFor();
     await sheet().getByRole('button', { name: 'Take this sheet to the printer' }).click();
@@ -178,11 +178,14 @@ describe('Decals on an empty bench, clumsily', function () {
     await list()
       .getByText(/4 to print/)
       .waitFor();
+    await choose(sheet().getByLabel('On which sheet'), /begun$/);
     await sheet().getByRole('button', { name: 'Lay 4 pieces' }).click();
+    await sheet().getByText('What is left of the sheet is enough', { exact: false }).waitFor();
     await sheet().getByRole('button', { name: 'Take this sheet to the printer' }).click();
     await printed.getByRole('listitem').nth(1).waitFor();
     const { sheets } = await view();
     expect(sheets[0]!.correctedBy.along).closeTo(1.01, 1e-6);
+    expect(sheets[0]!.continuesId).equal(sheets[1]!.id);
     const pdf = await test.page.request.get(`${test.bench.address}/api/decal-sheets/${sheets[0]!.id}/sheet.pdf`);
     expect(pdf.headers()['content-type']).match(/pdf/);
     expectNoFaults(test.page);

@@ -106,7 +106,7 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'Parts and joints',
-    picture: 'parts-and-joints',
+    picture: null,
     path: '/catalogue/milk-float',
     ready: 'What was said of its dates',
     act: async (page) => {

@@ -637,6 +637,8 @@ export { PLACING_WORDS, RESCUES } from './words/decalPlacingWords.ts';
 export { findPanel, type FoundPanel } from './decal/panel/findPanel.ts';
 export { fitPanel, USUAL_PLACING, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
+export { cutFor } from './decal/sheet/cutFor.ts';
+export { listGone } from './decal/sheet/listGone.ts';
 export { findOverlap } from './decal/sheet/findOverlap.ts';
 export { listPieces, type PiecesOfFilm, type WantedPiece } from './decal/sheet/listPieces.ts';
 export type { Nest, NestQuestion } from './decal/sheet/nestQuestion.ts';

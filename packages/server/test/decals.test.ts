@@ -137,7 +137,13 @@ describe('decals over HTTP', () => {
     await plan(artwork.id);
     const { layerId } = await libraryDecal();
     const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
-    const body = { paper: 'A6', film: 'white, office printer', pieces: [piece, { ...piece, y: 20 }], who };
+    const body = {
+      paper: 'A6',
+      film: 'white, office printer',
+      continuesId: null,
+      pieces: [piece, { ...piece, y: 20 }],
+      who,
+    };
     await bench.http.post('/api/decal-sheets').send(body).expect(201);
     expect((await libraryDecal()).toPrint).equal(0);
     const sized = await bench.http.post(`/api/artworks/${artwork.id}/size`).send({ widthMm: 56.4 }).expect(200);
@@ -154,7 +160,13 @@ describe('decals over HTTP', () => {
     await plan(artwork.id, 2);
     const { layerId } = await libraryDecal();
     const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
-    const body = { paper: 'A6', film: 'white, office printer', pieces: [piece, { ...piece, y: 20 }], who };
+    const body = {
+      paper: 'A6',
+      film: 'white, office printer',
+      continuesId: null,
+      pieces: [piece, { ...piece, y: 20 }],
+      who,
+    };
     await bench.http.post('/api/decal-sheets').send(body).expect(201);
     const fresh = await libraryDecal();
     expect([fresh.inHand, fresh.toPrint]).deep.equal([2, 0]);
@@ -195,7 +207,9 @@ describe('decals over HTTP', () => {
     const { layerId } = await libraryDecal();
     const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
     const print = (pieces: object[]) =>
-      bench.http.post('/api/decal-sheets').send({ paper: 'A6', film: 'white, office printer', pieces, who });
+      bench.http
+        .post('/api/decal-sheets')
+        .send({ paper: 'A6', film: 'white, office printer', continuesId: null, pieces, who });
     expect(((await print([piece, { ...piece, x: 30 }]).expect(422)).body as ErrorBody).message).match(
       /Piece 2 lies on/,
     );
@@ -203,6 +217,27 @@ describe('decals over HTTP', () => {
     await print([]).expect(400);
     await print([{ ...piece, turn: 45 }]).expect(400);
     await print([{ ...piece, layerId: 'nothing' }]).expect(404);
+  });
+
+  it('go on a sheet that was begun where nothing is gone yet, of the same film and paper, once', async () => {
+    const artwork = await bringBand();
+    const { layerId } = await libraryDecal();
+    const piece = { layerId, artworkId: artwork.id, x: 0, y: 0, turn: 0 };
+    const print = async (changes: object, status = 201) =>
+      (
+        await bench.http
+          .post('/api/decal-sheets')
+          .send({ paper: 'A6', film: 'white, office printer', continuesId: null, pieces: [piece], who, ...changes })
+          .expect(status)
+      ).body as DecalSheet;
+    const first = await print({});
+    await print({ continuesId: first.id }, 422);
+    await print({ continuesId: first.id, paper: 'A5', pieces: [{ ...piece, y: 20 }] }, 422);
+    await print({ continuesId: 'none', pieces: [{ ...piece, y: 20 }] }, 404);
+    const second = await print({ continuesId: first.id, pieces: [{ ...piece, y: 20 }] });
+    await print({ continuesId: first.id, pieces: [{ ...piece, y: 40 }] }, 422);
+    await print({ continuesId: second.id }, 422);
+    await print({ continuesId: second.id, pieces: [{ ...piece, y: 40 }] });
   });
 
   it('come out of PDF where they lie, within 0.05 mm, and the next sheet is corrected by its rules', async () => {
@@ -213,8 +248,11 @@ describe('decals over HTTP', () => {
       { layerId, artworkId: artwork.id, x: 70, y: 10, turn: 90 },
     ];
     const print = async () =>
-      (await bench.http.post('/api/decal-sheets').send({ paper: 'A5', film: 'white, office printer', pieces, who }))
-        .body as DecalSheet;
+      (
+        await bench.http
+          .post('/api/decal-sheets')
+          .send({ paper: 'A5', film: 'white, office printer', continuesId: null, pieces, who })
+      ).body as DecalSheet;
     const read = async ({ id }: DecalSheet) =>
       readPdfShapes(
         (await bench.http.get(`/api/decal-sheets/${id}/sheet.pdf`).buffer(true).parse(readBinary).expect(200))
@@ -226,9 +264,9 @@ describe('decals over HTTP', () => {
     expect(pdf.heightMm).closeTo(148, 0.05);
     const near = (got: readonly number[], wanted: readonly number[]) =>
       wanted.forEach((mm, i) => expect(got[i], `${got.join(' ')} for ${wanted.join(' ')}`).closeTo(mm, 0.05));
-    // The room begins at 12 and 5 mm; ink lies within its cut line by the rim.
-    const rim = -Math.min(...artwork.cutLine.map(({ x }) => x));
-    const rimY = -Math.min(...artwork.cutLine.map(({ y }) => y));
+    // The room begins at 12 and 5 mm; out of white film it is cut on the edge of its ink.
+    const rim = -Math.min(...artwork.inkLine.map(({ x }) => x));
+    const rimY = -Math.min(...artwork.inkLine.map(({ y }) => y));
     near(pdf.fills[0]!.box, [12 + 3 + rim, 5 + 2 + rimY, 12 + 3 + rim + 58, 5 + 2 + rimY + 6]);
     const [left, top, right, bottom] = pdf.fills[2]!.box as [number, number, number, number];
     near([right - left, bottom - top], [6, 58]);

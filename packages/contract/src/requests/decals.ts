@@ -85,6 +85,8 @@ export class LogDecal {
 export class PrintSheet {
   @IsIn(PAPER_NAMES) paper!: Paper;
   @IsIn(FILMS) film!: Film;
+  /** A print of the same film and paper, whose sheet is not used up. */
+  @OrNull() @IsString() continuesId!: string | null;
   @IsArray()
   @ArrayMinSize(1, { message: 'Nothing lies on the sheet.' })
   @ArrayMaxSize(500)

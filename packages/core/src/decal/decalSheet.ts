@@ -23,6 +23,8 @@ export interface DecalSheet {
   readonly who: string;
   readonly paper: Paper;
   readonly film: Film;
+  /** The sheet of film that was begun with that print; null for a new one. */
+  readonly continuesId: string | null;
   readonly pieces: readonly SheetPiece[];
   /** As they were when it was printed: what changes afterwards is on no paper. */
   readonly artworks: readonly PrintedArtwork[];

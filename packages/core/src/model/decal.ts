@@ -34,8 +34,10 @@ export interface DecalArtwork extends Versioned, Artwork {
   /** The state of a feature that says an issue left with it; null where it belongs to none. */
   readonly featureStateId: string | null;
   readonly sizeFrom: ArtworkSize;
-  /** Along which it is cut, by the artwork itself. */
+  /** Along which it is cut out of clear film: round its ink, a rim away. */
   readonly cutLine: readonly Point[];
+  /** Along which it is cut out of white film: on the ink's own edge, so that no white is seen. */
+  readonly inkLine: readonly Point[];
   readonly inks: readonly InkShare[];
   /** What of the piece within its ink's own outline is not printed, 0 to 1. */
   readonly bareShare: number;

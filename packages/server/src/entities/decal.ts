@@ -41,6 +41,9 @@ export class DecalArtworkRow extends VersionedRow {
   cutLine!: readonly { readonly x: number; readonly y: number }[];
 
   @Column('simple-json')
+  inkLine!: readonly { readonly x: number; readonly y: number }[];
+
+  @Column('simple-json')
   inks!: readonly InkShare[];
 
   @Column('real')
@@ -126,6 +129,9 @@ export class DecalSheetRow {
 
   @Column('text')
   film!: Film;
+
+  @Column('text', { nullable: true })
+  continuesId!: string | null;
 
   @Column('simple-json')
   pieces!: readonly SheetPiece[];

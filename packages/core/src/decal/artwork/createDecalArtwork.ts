@@ -1,6 +1,7 @@
 import svgpath from 'svgpath';
 import { InvalidInputError } from '../../model/errors.ts';
 import type { Artwork, DecalArtwork } from '../../model/decal.ts';
+import type { Point } from '../../model/plane.ts';
 import { computeCutLine } from './computeCutLine.ts';
 import { listInks } from './listInks.ts';
 import { readDecalSvg } from './readDecalSvg.ts';
@@ -8,12 +9,15 @@ import { readDecalSvg } from './readDecalSvg.ts';
 /** What is worked out of an artwork once, when it comes or its size changes. */
 export type WorkedOut = Pick<
   DecalArtwork,
-  'widthMm' | 'heightMm' | 'shapes' | 'cutLine' | 'inks' | 'bareShare' | 'sizeFrom'
+  'widthMm' | 'heightMm' | 'shapes' | 'cutLine' | 'inkLine' | 'inks' | 'bareShare' | 'sizeFrom'
 >;
+
+const roundPoint = ({ x, y }: Point): Point => ({ x: +x.toFixed(3), y: +y.toFixed(3) });
 
 const workOut = (artwork: Artwork, sizeFrom: DecalArtwork['sizeFrom']): WorkedOut => ({
   ...{ ...artwork, ...listInks(artwork), sizeFrom },
-  cutLine: computeCutLine(artwork).map(({ x, y }) => ({ x: +x.toFixed(3), y: +y.toFixed(3) })),
+  cutLine: computeCutLine(artwork).map(roundPoint),
+  inkLine: computeCutLine(artwork, 0).map(roundPoint),
 });
 
 /** An artwork out of the text of an SVG file. Throws InvalidInputError as readDecalSvg does. */

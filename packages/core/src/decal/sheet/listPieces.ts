@@ -1,5 +1,6 @@
 import type { DecalArtwork } from '../../model/decal.ts';
 import type { Film, JudgedArtwork } from '../white/judgeFilms.ts';
+import { cutFor } from './cutFor.ts';
 import type { CutPiece } from './cutPiece.ts';
 
 /** A planned decal, as a sheet asks about it. */
@@ -25,7 +26,7 @@ export interface PiecesOfFilm {
 /** What goes on a sheet of one film: all that is still to be printed and that this film does. */
 export function listPieces(
   decals: readonly DecalToPrint[],
-  artworks: readonly Pick<DecalArtwork, 'id' | 'cutLine'>[],
+  artworks: readonly Pick<DecalArtwork, 'id' | 'cutLine' | 'inkLine'>[],
   film: Film,
 ): PiecesOfFilm {
   const pieces: WantedPiece[] = [];
@@ -38,7 +39,7 @@ export function listPieces(
       continue;
     }
     for (let copy = 1; copy <= toPrint; copy++)
-      pieces.push({ id: `${layerId} ${copy}`, layerId, artworkId: artwork.id, outline: artwork.cutLine });
+      pieces.push({ id: `${layerId} ${copy}`, layerId, artworkId: artwork.id, outline: cutFor(film, artwork) });
   }
   return { pieces, notOnFilm };
 }

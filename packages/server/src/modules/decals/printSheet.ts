@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { PrintSheet } from '@sardonyx/contract';
-import { computePrinterScale, findOverlap, findRoom } from '@sardonyx/core';
+import { computePrinterScale, cutFor, findOverlap, findRoom, listGone } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { DecalArtworkRow, DecalSheetRow } from '../../entities/decal.ts';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
@@ -17,23 +17,46 @@ export async function printSheet(manager: EntityManager, body: PrintSheet, now: 
   if (layers !== layerIds.length) throw notFound('One of these decals');
   const laid = body.pieces.map((piece, i) => ({
     ...{ id: String(i), x: piece.x, y: piece.y, turn: piece.turn },
-    outline: artworks.find(({ id }) => id === piece.artworkId)!.cutLine,
+    outline: cutFor(
+      body.film,
+      artworks.find(({ id }) => id === piece.artworkId)!,
+    ),
   }));
-  const overlap = findOverlap(laid, findRoom(body.paper));
-  if (overlap !== null)
-    throw refused('overlap', `Piece ${Number(overlap) + 1} lies on another, or off what can be printed on.`, {
-      pieces: 'Lay the sheet again.',
-    });
   const sheets = await manager.find(DecalSheetRow, { order: { at: 'DESC' } });
+  const printer = findPrinterScale(sheets);
+  const begun = findBegun(sheets, body);
+  const gone = begun ? listGone(sheets, begun.id, printer) : [];
+  const overlap = findOverlap(laid, findRoom(body.paper), gone);
+  if (overlap !== null)
+    throw refused(
+      'overlap',
+      `Piece ${Number(overlap) + 1} lies on another, on what is gone, or off what can be printed on.`,
+      {
+        pieces: 'Lay the sheet again.',
+      },
+    );
   const sheet = manager.create(DecalSheetRow, {
-    ...{ id: randomUUID(), at: now.toISOString(), measured: null, correctedBy: findPrinterScale(sheets) },
+    ...{ id: randomUUID(), at: now.toISOString(), measured: null, correctedBy: printer },
     ...body,
-    artworks: artworks.map(({ id, name, widthMm, heightMm, shapes, cutLine }) => ({
-      ...{ id, name, widthMm, heightMm, shapes, cutLine },
-    })),
+    artworks: artworks.map((artwork) => {
+      const { id, name, widthMm, heightMm, shapes } = artwork;
+      return { id, name, widthMm, heightMm, shapes, cutLine: cutFor(body.film, artwork) };
+    }),
   });
   await manager.insert(DecalSheetRow, sheet);
   return sheet;
+}
+
+/** The print whose sheet is gone on with: of the same film and paper, and the last one on it. */
+function findBegun(sheets: readonly DecalSheetRow[], { continuesId, film, paper }: PrintSheet): DecalSheetRow | null {
+  if (continuesId === null) return null;
+  const begun = sheets.find(({ id }) => id === continuesId);
+  if (!begun) throw notFound('The sheet that was begun');
+  if (begun.film !== film || begun.paper !== paper || sheets.some((one) => one.continuesId === continuesId))
+    throw refused('begun', 'That sheet is of another film or paper, or was gone on with already.', {
+      continuesId: 'Lay the sheet again.',
+    });
+  return begun;
 }
 
 /** Its rules were measured: the next sheet is corrected by them. */

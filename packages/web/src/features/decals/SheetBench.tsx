@@ -1,9 +1,11 @@
 import type { DecalsView } from '@sardonyx/contract';
 import {
   boundSheets,
+  cutFor,
   drawSheet,
   FILMS,
   findRoom,
+  listGone,
   listPieces,
   PAPERS,
   type Film,
@@ -15,6 +17,7 @@ import {
 import { useState } from 'react';
 import { usePrintSheetMutation } from '../../shared/api/decalApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
+import { formatDay } from '../../shared/dates/sayDates.ts';
 import { readNumber } from '../../shared/form/readNumber.ts';
 import { Field } from '../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
@@ -32,25 +35,40 @@ const [LEAST_SPACING, MOST_SPACING] = [0.5, 20];
 export function SheetBench({ view }: { readonly view: DecalsView }) {
   const [film, setFilm] = useState<Film>(() => findBusiestFilm(view));
   const [paper, setPaper] = useState<Paper>('A6');
+  const [wantedId, setWantedId] = useState<string | null>(null);
   const [spacing, setSpacing] = useState('2');
   const [who] = useWho();
   const [print, { error, isLoading }] = usePrintSheetMutation();
   const { pieces, notOnFilm } = listPieces(view.decals, view.artworks, film);
   const spacingMm = readNumber(spacing);
   const isSpaced = spacingMm !== null && spacingMm >= LEAST_SPACING && spacingMm <= MOST_SPACING;
-  const question: NestQuestion = { pieces, sheet: findRoom(paper), begun: [], spacingMm: isSpaced ? spacingMm : 2 };
-  const asked = JSON.stringify([film, paper, spacing, pieces.map(({ id, artworkId }) => [id, artworkId])]);
+  // What another print went on with, or is of another film, is no sheet that was begun.
+  const mayContinue = view.sheets.filter(
+    (one) => one.film === film && one.paper === paper && !view.sheets.some(({ continuesId }) => continuesId === one.id),
+  );
+  const begunId = mayContinue.some(({ id }) => id === wantedId) ? wantedId : null;
+  const room = findRoom(paper);
+  const question: NestQuestion = {
+    ...{ pieces, sheet: room, spacingMm: isSpaced ? spacingMm : 2 },
+    begun: begunId === null ? [] : [listGone(view.sheets, begunId, view.printer)],
+  };
+  const asked = JSON.stringify([film, paper, spacing, begunId, pieces.map(({ id, artworkId }) => [id, artworkId])]);
   const nesting = useNest();
   const [laidFor, setLaidFor] = useState<string | null>(null);
   // What was laid for other decals, or another sheet, is not shown for these.
   const nest = laidFor === asked ? nesting.nest : null;
+  const sheetCount = nest ? groupSheets(nest, pieces).filter((own) => own.length > 0).length : 0;
   const lay = () => {
     setLaidFor(asked);
     nesting.start(question);
   };
   const printAll = async (done: Nest) => {
-    for (const sheetPieces of groupSheets(done, pieces))
-      await print({ paper, film, who: who.trim(), pieces: sheetPieces }).unwrap();
+    for (const [i, sheetPieces] of groupSheets(done, pieces).entries()) {
+      const continuesId = i === 0 ? begunId : null;
+      if (sheetPieces.length > 0)
+        await print({ paper, film, continuesId, who: who.trim(), pieces: sheetPieces }).unwrap();
+    }
+    setWantedId(null);
     setLaidFor(null);
   };
   return (
@@ -70,6 +88,18 @@ export function SheetBench({ view }: { readonly view: DecalsView }) {
         >
           <input inputMode="decimal" value={spacing} onChange={(event) => setSpacing(event.target.value)} />
         </Field>
+        {mayContinue.length > 0 && (
+          <Field label="On which sheet" width="16rem">
+            <Select
+              value={begunId}
+              options={[
+                { value: null, label: 'a new one' },
+                ...mayContinue.map(({ id, at }) => ({ value: id, label: `the one of ${formatDay(at)}, begun` })),
+              ]}
+              onChange={setWantedId}
+            />
+          </Field>
+        )}
         <button
           type="button"
           className="main-button"
@@ -91,10 +121,16 @@ export function SheetBench({ view }: { readonly view: DecalsView }) {
             {groupSheets(nest, pieces).map((own, i) => (
               <SheetPicture
                 key={i}
+                gone={(question.begun[i] ?? []).map((outline) =>
+                  outline.map(({ x, y }) => ({ x: x + room.x, y: y + room.y })),
+                )}
                 label={`Sheet ${i + 1}: ${own.length} ${own.length === 1 ? 'piece' : 'pieces'}`}
                 drawing={drawSheet(
                   paper,
-                  own.map((piece) => ({ ...piece, artwork: view.artworks.find(({ id }) => id === piece.artworkId)! })),
+                  own.map((piece) => {
+                    const artwork = view.artworks.find(({ id }) => id === piece.artworkId)!;
+                    return { ...piece, artwork: { ...artwork, cutLine: cutFor(film, artwork) } };
+                  }),
                 )}
               />
             ))}
@@ -106,7 +142,7 @@ export function SheetBench({ view }: { readonly view: DecalsView }) {
               disabled={nesting.isRunning || isLoading || who.trim() === ''}
               onClick={() => void printAll(nest)}
             >
-              {nest.newSheets === 1 ? 'Take this sheet' : `Take these ${nest.newSheets} sheets`} to the printer
+              {sheetCount === 1 ? 'Take this sheet' : `Take these ${sheetCount} sheets`} to the printer
             </button>
           )}
           {who.trim() === '' && <p className="text-note">Say at the top who stands at the bench.</p>}
@@ -123,8 +159,8 @@ function findBusiestFilm({ decals, artworks }: DecalsView): Film {
   return counts[1]! > counts[0]! ? FILMS[1] : FILMS[0];
 }
 
-const groupSheets = ({ placements, newSheets }: Nest, pieces: readonly WantedPiece[]) =>
-  Array.from({ length: newSheets }, (_, sheet) =>
+const groupSheets = ({ placements }: Nest, pieces: readonly WantedPiece[]) =>
+  Array.from({ length: 1 + Math.max(-1, ...placements.map(({ sheet }) => sheet)) }, (_, sheet) =>
     placements
       .filter((one) => one.sheet === sheet)
       .map(({ id, x, y, turn }) => {
@@ -148,7 +184,9 @@ function sayPieces(view: DecalsView, pieces: readonly WantedPiece[], notOnFilm: 
 
 function sayNest(nest: Nest, question: NestQuestion): string {
   const bound = boundSheets(question);
-  const sheets = `${nest.newSheets} ${nest.newSheets === 1 ? 'sheet' : 'sheets'}`;
+  if (question.begun.length > 0 && nest.newSheets === 0 && nest.placements.length > 0)
+    return `What is left of the sheet is enough; ${nest.lengthMm.toFixed(0)} mm of ${question.sheet.lengthMm} mm of it is used then.`;
+  const sheets = `${nest.newSheets} new ${nest.newSheets === 1 ? 'sheet' : 'sheets'}`;
   const least =
     nest.newSheets === bound.newSheets ? 'fewer are not possible' : `${bound.newSheets} would be the least by area`;
   const tooLarge = nest.tooLarge.length > 0 ? ` ${nest.tooLarge.length} larger than the sheet, left out.` : '';

@@ -1,14 +1,15 @@
-import type { SheetDrawing } from '@sardonyx/core';
+import type { Point, SheetDrawing } from '@sardonyx/core';
 import { drawLine, Inks } from './ArtworkPicture.tsx';
 
 interface SheetPictureProps {
   readonly drawing: SheetDrawing;
-  /** White ink shows on neither paper; the film is drawn as grey. */
+  /** What was printed on it before, as it lies on the paper. */
+  readonly gone?: readonly (readonly Point[])[];
   readonly label: string;
 }
 
-/** A sheet as it will be printed, with its crop marks and rules; cut lines are dashed and not printed. */
-export function SheetPicture({ drawing, label }: SheetPictureProps) {
+/** A sheet as it will be printed, with its crop marks and rules; cut lines are dashed and not printed, what is gone is grey. */
+export function SheetPicture({ drawing, gone = [], label }: SheetPictureProps) {
   const { lengthMm, widthMm, inks, cuts, lines } = drawing;
   return (
     <svg
@@ -18,6 +19,9 @@ export function SheetPicture({ drawing, label }: SheetPictureProps) {
       className="w-full border border-strong-line"
       style={{ background: '#d9d9d9' }}
     >
+      {gone.map((outline, i) => (
+        <path key={i} d={drawLine(outline)} fill="#a8a8a8" />
+      ))}
       <Inks shapes={inks} />
       {cuts.map((cut, i) => (
         <path
