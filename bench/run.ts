@@ -8,6 +8,7 @@ import { colourCard } from './colour/card.ts';
 import { colourMatch } from './colour/match.ts';
 import { colourMix } from './colour/mix.ts';
 import { decalPanel } from './decal/panel.ts';
+import { decalPrint } from './decal/print.ts';
 import { decalSheets } from './decal/sheets.ts';
 import { decalWhite } from './decal/white.ts';
 import { demo } from './demo.ts';
@@ -76,6 +77,7 @@ const topics = [
   decalSheets,
   decalWhite,
   decalPanel,
+  decalPrint,
   stockLedgers,
   stockRead,
   demo,
