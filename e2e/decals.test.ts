@@ -162,6 +162,15 @@ describe('Decals on an empty bench, clumsily', function () {
     ]);
   });
 
+  it('has the same at the step, where the model is closed', async () => {
+    await test.page.goto(`${test.bench.address}/jobs/${jobId}/close`);
+    await test.page.getByText('Place the Door panel').first().click();
+    const card = test.page.getByRole('region', { name: 'Placing Door panel' });
+    await card.getByText('It is the last one:').waitFor();
+    await card.getByText(/learned from 1/).waitFor();
+    await test.page.goto(`${test.bench.address}/decals`);
+  });
+
   it('corrects the next sheet by the rule that she measured, and not by one that cannot be', async () => {
     const printed = test.page.getByRole('region', { name: 'Printed sheets' });
     await printed.getByLabel(/^Rule along, drawn 130 mm/).fill('113');

@@ -22,6 +22,7 @@ export interface PlannedDecalView {
   readonly jobNumber: string;
   readonly specimenId: string;
   readonly model: string;
+  readonly partKey: string;
   readonly part: string;
   readonly area: string;
   /** From 1: which of the planned decals of its area. */

@@ -83,10 +83,10 @@ async function readPlanned(
   const planOf = (layerId: string) => plans.find((one) => one.layerId === layerId) ?? null;
   const artworkOf = (layerId: string) => artworks.find(({ id }) => id === planOf(layerId)?.artworkId) ?? null;
   const turns = listTurns(found, artworkOf);
-  return found.map(({ body, product, partKey, place, drawing, seq: _, isSeamOpen: __, way, ...decal }) => {
+  return found.map(({ body, product, place, drawing, seq: _, isSeamOpen: __, way, ...decal }) => {
     const plan = planOf(decal.layerId);
     const artwork = artworkOf(decal.layerId);
-    const panel = findPanel(plan?.panel ?? null, drawing, partKey, place);
+    const panel = findPanel(plan?.panel ?? null, drawing, decal.partKey, place);
     return {
       ...{ ...decal, panel },
       fit: artwork && panel ? fitPanel(artwork, panel, { ...USUAL_PLACING, marginMm: panel.marginMm }) : null,

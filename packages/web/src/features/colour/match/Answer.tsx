@@ -6,7 +6,8 @@ import { findProduct, nameOfProduct, useColourBench } from '../ColourContext.tsx
 
 interface AnswerProps {
   readonly progress: number | null;
-  readonly onEnd: () => void;
+  /** null while nothing is looked for yet: it is not known how much is needed. */
+  readonly onEnd: (() => void) | null;
   readonly proposals: readonly Proposal[] | null;
   readonly chosen: Proposal | null;
   readonly problem: string | null;
@@ -31,7 +32,7 @@ export function Answer({ progress, onEnd, proposals, chosen, problem, dosing, ta
       <Progress
         what={progress !== null ? 'Working through all mixes of your pots' : 'Looking for recipes'}
         share={progress}
-        onEnd={onEnd}
+        {...(onEnd && { onEnd })}
       />
     );
   if (!chosen)

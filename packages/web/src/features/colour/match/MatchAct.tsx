@@ -86,7 +86,7 @@ function Match({ target }: { readonly target: WantedColour }) {
         <>
           <Answer
             progress={worker.progress}
-            onEnd={end}
+            onEnd={wish ? end : null}
             proposals={proposals}
             chosen={chosen}
             problem={problem}
