@@ -92,8 +92,9 @@ export {
   MeasureRules,
   PrintSheet,
   SizeArtwork,
+  SpoilSheet,
 } from './requests/decals.ts';
-export type { DecalsView, PlannedDecalView } from './responses/decals.ts';
+export type { DecalSheetView, DecalsView, PlannedDecalView } from './responses/decals.ts';
 export { ChangePrint, LogPrint } from './requests/prints.ts';
 export type { PrintableWant, PrintsView, PrintView } from './responses/prints.ts';
 export type { PotLog, StockView, ThingLog, ThingView } from './responses/stock.ts';

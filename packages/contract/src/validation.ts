@@ -18,6 +18,7 @@ export function IsChangedOrNull(options?: ValidationOptions): PropertyDecorator 
 }
 
 export const A_NUMBER: ValidationOptions = { message: 'Give a number.' };
+export const NAMED: ValidationOptions = { message: 'Name it.' };
 export const WHOLE: ValidationOptions = { message: 'Give a whole number.' };
 
 /** What is no number at all is for the check beside it to say: one plain word instead of two that contradict. */

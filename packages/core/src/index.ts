@@ -622,20 +622,17 @@ export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/
 export { watchStock, type StockNotice } from './stock/watchStock.ts';
 export { createDecalArtwork, resizeArtwork } from './decal/artwork/createDecalArtwork.ts';
 export { writeDecalSvg } from './decal/artwork/writeDecalSvg.ts';
-export { countInHand, countSets, countWanted } from './decal/countWanted.ts';
+export { describeDecal, findFilm, type DescribedDecal } from './decal/describeDecal.ts';
 export type { DecalSheet, PrintedArtwork, SheetPiece } from './decal/decalSheet.ts';
 export { drawSheet, type SheetDrawing } from './decal/print/drawSheet.ts';
 export { findRoom, PAPERS, placeRules, type Paper } from './decal/print/paper.ts';
 export { computePrinterScale, TRUE_SCALE, type MeasuredRules, type PrinterScale } from './decal/print/printerScale.ts';
 export { writeSheetSvg } from './decal/print/writeSheetSvg.ts';
-export { DECAL_TROUBLES, type DecalAct, type DecalTrouble } from './decal/placing/decalAct.ts';
-export { estimateSoak, type Soak } from './decal/placing/estimateSoak.ts';
-export { estimateFold, listFolds, type FoldRisk } from './decal/placing/foldRisk.ts';
-export { listPlacingSteps, type PlacingStep, type TimedStep } from './decal/placing/listPlacingSteps.ts';
-export { orderDecals, type DecalToPlace, type OrderReason } from './decal/placing/orderDecals.ts';
+export { DECAL_TROUBLES, selectStandingActs, type DecalAct, type DecalTrouble } from './decal/placing/decalAct.ts';
+export { orderDecals, type OrderReason } from './decal/placing/orderDecals.ts';
 export { PLACING_WORDS, RESCUES } from './words/decalPlacingWords.ts';
-export { findPanel, type FoundPanel } from './decal/panel/findPanel.ts';
-export { fitPanel, USUAL_PLACING, type PanelFit } from './decal/panel/fitPanel.ts';
+export { findHeight, type FoundPanel } from './decal/panel/findPanel.ts';
+export { USUAL_PLACING, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
 export { cutFor } from './decal/sheet/cutFor.ts';
 export { listGone } from './decal/sheet/listGone.ts';
@@ -644,7 +641,8 @@ export { listPieces, type PiecesOfFilm, type WantedPiece } from './decal/sheet/l
 export type { Nest, NestQuestion } from './decal/sheet/nestQuestion.ts';
 export { nestSheets, USUAL_ROUNDS, type NestStep } from './decal/sheet/nestSheets.ts';
 export { boundSheets, type SheetBound } from './decal/sheet/sheetBound.ts';
-export { FILMS, judgeFilms, type Film, type JudgedArtwork, type JudgedFilm } from './decal/white/judgeFilms.ts';
+export { FILMS, type Film, type JudgedArtwork, type JudgedFilm } from './decal/white/judgeFilms.ts';
+export { findBody } from './decal/white/findBody.ts';
 export { reflectBody } from './decal/white/reflectBody.ts';
 export {
   ARTWORK_SIZES,
@@ -656,4 +654,5 @@ export {
   type MeasuredPanel,
   type InkShare,
 } from './model/decal.ts';
+export { flattenLines } from './drawing/flattenLines.ts';
 export { flattenPath } from './drawing/flattenPath.ts';

@@ -1,6 +1,7 @@
 import type { DecalsView, ErrorBody, JobView } from '@sardonyx/contract';
 import type { DecalAct, DecalArtwork, DecalPlan, DecalSheet } from '@sardonyx/core';
 import { expect } from 'chai';
+import { CoatingLayerRow } from '../src/entities/workpiece.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 import { readPdfShapes } from './support/readPdfShapes.ts';
 
@@ -109,6 +110,22 @@ describe('decals over HTTP', () => {
     expect((await libraryDecal()).panel!.from).equal('drawing');
   });
 
+  it('lie on the colour that is on, also where another was planned afterwards', async () => {
+    const artwork = await bringBand();
+    await plan(artwork.id);
+    const before = (await libraryDecal()).body!;
+    const { specimens } = await bench.get<JobView>('jobs/sg-03');
+    const planned = specimens[0]!.layers.find(({ name, stage }) => stage === 'planned' && name === before.name)!;
+    // Sprayed in another colour than is planned by now: as a log line, past the gates of the plan.
+    const { manager } = bench.room.source;
+    const coat = await manager.findOneByOrFail(CoatingLayerRow, { id: planned.id });
+    await manager.insert(CoatingLayerRow, {
+      ...{ ...coat, id: 'sprayed', stage: 'applied', seq: 90, name: 'Marlstone Signal red', colourHex: '#b01020' },
+      ...{ productId: null, appliedAt: '2026-11-25T10:00:00Z', appliedBy: 'Nell' },
+    });
+    expect((await libraryDecal()).body).deep.equal({ name: 'Marlstone Signal red', hex: '#b01020' });
+  });
+
   it('are one plan a decal, of what is planned and there', async () => {
     const artwork = await bringBand();
     const row = await plan(artwork.id);
@@ -172,13 +189,13 @@ describe('decals over HTTP', () => {
     expect([fresh.inHand, fresh.toPrint]).deep.equal([2, 0]);
     expect(fresh.placing!.soak).deep.include({ seconds: 30, learnedFrom: 0 });
     expect(fresh.placing!.fold).deep.include({ placed: 0 });
-    expect(fresh.placing!.because, 'the flap is open').equal('seam is open');
+    expect(fresh.turn, 'the flap is open').deep.equal({ nth: 1, because: 'seam is open' });
     bench.pass(365 * 24 * 60);
     expect((await libraryDecal()).placing!.soak.seconds).closeTo(38, 0.01);
     const log = (act: object, status = 201) =>
       bench.http
         .post(`/api/decals/${layerId}/acts`)
-        .send({ act: 'slid', trouble: null, soakS: null, who, note: '', ...act })
+        .send({ act: 'slid', trouble: null, soakS: null, ofId: null, who, note: '', ...act })
         .expect(status);
     const slid = (await log({ soakS: 52 })).body as DecalAct;
     expect(slid).deep.include({ film: 'white, office printer', soakS: 52 });
@@ -191,6 +208,13 @@ describe('decals over HTTP', () => {
     expect(after.placing!.soak.seconds).closeTo(38 + (52 - 38) / 3, 0.01);
     expect(after.placing!.fold.placed).equal(1);
     expect(after.placing!.fold.chance).above(fresh.placing!.fold.chance);
+    const lost = after.acts.at(-1)!;
+    await log({ act: 'taken back', ofId: 'nothing' }, 422);
+    await log({ act: 'slid', ofId: lost.id }, 422);
+    await log({ act: 'taken back', ofId: lost.id });
+    await log({ act: 'taken back', ofId: lost.id }, 422);
+    const back = await libraryDecal();
+    expect([back.inHand, back.toPrint, back.acts.length]).deep.equal([2, 0, 2]);
     await log({ act: 'trouble' }, 422);
     await log({ act: 'lost', soakS: 30 }, 422);
     await log({ soakS: 0 }, 400);
@@ -198,7 +222,7 @@ describe('decals over HTTP', () => {
     await log({ who: '' }, 400);
     await bench.http
       .post('/api/decals/nothing/acts')
-      .send({ act: 'lost', trouble: null, soakS: null, who, note: '' })
+      .send({ act: 'lost', trouble: null, soakS: null, ofId: null, who, note: '' })
       .expect(404);
   });
 
@@ -237,7 +261,18 @@ describe('decals over HTTP', () => {
     const second = await print({ continuesId: first.id, pieces: [{ ...piece, y: 20 }] });
     await print({ continuesId: first.id, pieces: [{ ...piece, y: 40 }] }, 422);
     await print({ continuesId: second.id }, 422);
-    await print({ continuesId: second.id, pieces: [{ ...piece, y: 40 }] });
+    const third = await print({ continuesId: second.id, pieces: [{ ...piece, y: 40 }] });
+    // What did not come out is to be printed again, and its film is gone all the same.
+    await plan(artwork.id, 3);
+    expect((await libraryDecal()).inHand).equal(3);
+    const spoil = (isSpoiled: unknown, status = 200) =>
+      bench.http.post(`/api/decal-sheets/${third.id}/spoiled`).send({ isSpoiled }).expect(status);
+    await spoil('yes', 400);
+    await spoil(true);
+    expect([(await libraryDecal()).inHand, (await libraryDecal()).toPrint]).deep.equal([2, 1]);
+    await print({ continuesId: third.id, pieces: [{ ...piece, y: 40 }] }, 422);
+    await spoil(false);
+    expect((await libraryDecal()).toPrint).equal(0);
   });
 
   it('come out of PDF where they lie, within 0.05 mm, and the next sheet is corrected by its rules', async () => {

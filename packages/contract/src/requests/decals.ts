@@ -14,6 +14,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -23,9 +24,17 @@ import {
   MaxLength,
   ValidateNested,
 } from 'class-validator';
-import { A_NUMBER, IsChanged, IsChangedOrNull, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  NAMED,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+} from '../validation.ts';
 
-const NAMED = { message: 'Name it.' };
 const COPIES = { message: 'How many in one set: a whole number from 1 to 20.' };
 const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
 
@@ -75,7 +84,8 @@ const SOAK = { message: 'Seconds in water until it slid by itself: 1 to 900.' };
 
 /** What happened to a piece while it was placed. */
 export class LogDecal {
-  @IsIn(['slid', 'trouble', 'lost']) act!: DecalAct['act'];
+  @IsIn(['slid', 'trouble', 'lost', 'taken back']) act!: DecalAct['act'];
+  @OrNull() @IsString() ofId!: string | null;
   @OrNull() @IsIn(DECAL_TROUBLES) trouble!: DecalTrouble | null;
   @OrNull() @IsNumber({}, SOAK) @NotBelow(1, SOAK) @NotAbove(900, SOAK) soakS!: number | null;
   @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
@@ -94,6 +104,11 @@ export class PrintSheet {
   @Type(() => PieceOfSheet)
   pieces!: PieceOfSheet[];
   @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+}
+
+/** Whether a sheet did not come out. */
+export class SpoilSheet {
+  @IsBoolean() isSpoiled!: boolean;
 }
 
 export class MeasureRules {

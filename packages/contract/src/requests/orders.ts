@@ -26,6 +26,7 @@ import {
   IsChanged,
   IsChangedOrNull,
   IsDay,
+  NAMED,
   NotAbove,
   NotBelow,
   OrNull,
@@ -76,7 +77,7 @@ export class TakeFromDonor {
 /** Where something that never lay in a drawer is put. */
 class NewPlace {
   @IsIn(STOCK_KIND_NAMES) kind!: StockKind;
-  @IsString() @IsNotEmpty({ message: 'Name it.' }) @MaxLength(120) name!: string;
+  @IsString() @IsNotEmpty(NAMED) @MaxLength(120) name!: string;
   @IsString() @MaxLength(40) drawer!: string;
 }
 

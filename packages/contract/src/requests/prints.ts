@@ -11,9 +11,8 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
-import { A_NUMBER, IsChanged, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
+import { A_NUMBER, IsChanged, NAMED, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
 
-const NAMED = { message: 'Name it.' };
 const SIZE = { message: 'A length in mm, above 0, at most 1000; empty where it may be as it comes out.' };
 
 /** Each of three lengths, or nothing. */

@@ -9,10 +9,18 @@ import {
   type StockTraits,
 } from '@sardonyx/core';
 import { IsBoolean, IsIn, IsNotEmpty, IsNumber, IsString, MaxLength, ValidateBy } from 'class-validator';
-import { A_NUMBER, IsChanged, IsChangedOrNull, NotAbove, NotBelow, OrNull, VersionedChange } from '../validation.ts';
+import {
+  A_NUMBER,
+  IsChanged,
+  IsChangedOrNull,
+  NAMED,
+  NotAbove,
+  NotBelow,
+  OrNull,
+  VersionedChange,
+} from '../validation.ts';
 import { FILE_TAKES } from './colour.ts';
 
-const NAMED = { message: 'Name it.' };
 const MOST = 1_000_000;
 
 /** A table by the names of a list; each value as it must be. */

@@ -4,63 +4,47 @@ import type {
   DecalPlan,
   DecalSheet,
   DecalSize,
-  FoldRisk,
-  FoundPanel,
-  JudgedArtwork,
+  DescribedDecal,
   OrderReason,
-  PanelFit,
+  PrintedArtwork,
   PrinterScale,
-  Soak,
-  TimedStep,
 } from '@sardonyx/core';
 
 /** A decal that some open job plans, with what is known of it. */
-export interface PlannedDecalView {
+export interface PlannedDecalView extends DescribedDecal {
   readonly layerId: string;
   readonly name: string;
   readonly jobId: string;
   readonly jobNumber: string;
   readonly specimenId: string;
-  readonly model: string;
   readonly partKey: string;
   readonly part: string;
   readonly area: string;
   /** From 1: which of the planned decals of its area. */
   readonly nth: number;
-  /** What it lies on: the colour that is planned, or is there. */
+  /** What it lies on: the colour that is there, or is planned. */
   readonly body: { readonly name: string; readonly hex: string } | null;
   /** As somebody measured it, before there was an artwork. */
   readonly sizeMm: DecalSize | null;
   /** It lies over a joint: not before that is closed for good. */
   readonly crossesSeam: boolean;
-  readonly panel: FoundPanel | null;
-  /** Of its artwork on that panel; null without either. */
-  readonly fit: PanelFit | null;
-  /** How it is placed, where its artwork is known. */
-  readonly placing: {
-    readonly steps: readonly TimedStep[];
-    readonly fold: FoldRisk;
-    readonly soak: Soak;
-    /** Its turn among the decals of its model, from 1, and why. */
-    readonly turn: number;
-    readonly because: OrderReason | null;
-  } | null;
-  /** Pieces that were printed and are not lost. */
-  readonly inHand: number;
+  /** Its turn among the decals of its model, from 1, and why; null once it lies. */
+  readonly turn: { readonly nth: number; readonly because: OrderReason | null } | null;
+  /** What stands of its log. */
   readonly acts: readonly DecalAct[];
   readonly isPlaced: boolean;
   readonly plan: DecalPlan | null;
-  /** Sets by how it will be placed. */
-  readonly sets: number;
-  readonly toPrint: number;
-  /** What each film can do of its artwork on that colour; null without either. */
-  readonly judged: JudgedArtwork | null;
+}
+
+/** A printed sheet without the shapes of its artworks, which only its files need. */
+export interface DecalSheetView extends Omit<DecalSheet, 'artworks'> {
+  readonly artworks: readonly Omit<PrintedArtwork, 'shapes'>[];
 }
 
 export interface DecalsView {
   readonly artworks: readonly DecalArtwork[];
   readonly decals: readonly PlannedDecalView[];
   /** The last first. */
-  readonly sheets: readonly DecalSheet[];
+  readonly sheets: readonly DecalSheetView[];
   readonly printer: PrinterScale;
 }

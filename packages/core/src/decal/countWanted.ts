@@ -1,6 +1,11 @@
 import type { SchoolOption } from '../model/school.ts';
 import type { DecalSheet } from './decalSheet.ts';
-import type { DecalAct } from './placing/decalAct.ts';
+import { selectStandingActs, type DecalAct } from './placing/decalAct.ts';
+
+/** What is asked of a sheet: which pieces, and how large their artworks were. */
+export type PrintedPieces = Pick<DecalSheet, 'at' | 'pieces' | 'isSpoiled'> & {
+  readonly artworks: readonly { readonly id: string; readonly widthMm: number }[];
+};
 
 interface DecalAsked {
   readonly layerId: string;
@@ -18,11 +23,7 @@ export const countSets = (way: SchoolOption<'S20'>): number =>
 const SAME_MM = 0.01;
 
 /** How many of a planned decal are still to be printed: all sets, less what is in hand; none once it lies. */
-export function countWanted(
-  decal: DecalAsked,
-  sheets: readonly Pick<DecalSheet, 'pieces' | 'artworks'>[],
-  acts: readonly Pick<DecalAct, 'layerId' | 'act'>[],
-): number {
+export function countWanted(decal: DecalAsked, sheets: readonly PrintedPieces[], acts: readonly DecalAct[]): number {
   if (decal.isPlaced || decal.artwork === null) return 0;
   return Math.max(0, decal.copies * decal.sets - countInHand(decal, sheets, acts));
 }
@@ -30,15 +31,22 @@ export function countWanted(
 /** Pieces that were printed of its artwork for it, at its present size, and are not lost. */
 export function countInHand(
   { layerId, artwork }: Pick<DecalAsked, 'layerId' | 'artwork'>,
-  sheets: readonly Pick<DecalSheet, 'pieces' | 'artworks'>[],
-  acts: readonly Pick<DecalAct, 'layerId' | 'act'>[],
+  sheets: readonly PrintedPieces[],
+  acts: readonly DecalAct[],
 ): number {
   if (artwork === null) return 0;
-  const printed = sheets.flatMap(({ pieces, artworks }) =>
-    artworks.some(({ id, widthMm }) => id === artwork.id && Math.abs(widthMm - artwork.widthMm) < SAME_MM)
-      ? pieces.filter((piece) => piece.layerId === layerId && piece.artworkId === artwork.id)
-      : [],
+  const same = sheets.filter(
+    ({ isSpoiled, artworks }) =>
+      !isSpoiled &&
+      artworks.some(({ id, widthMm }) => id === artwork.id && Math.abs(widthMm - artwork.widthMm) < SAME_MM),
   );
-  const lost = acts.filter((one) => one.layerId === layerId && one.act === 'lost').length;
-  return Math.max(0, printed.length - lost);
+  const printed = same.flatMap(({ pieces }) =>
+    pieces.filter((piece) => piece.layerId === layerId && piece.artworkId === artwork.id),
+  );
+  // What was lost before any of this size was there was of another.
+  const since = same.map(({ at }) => at).sort()[0] ?? '';
+  const lost = selectStandingActs(acts).filter(
+    (one) => one.layerId === layerId && one.act === 'lost' && one.at >= since,
+  );
+  return Math.max(0, printed.length - lost.length);
 }

@@ -25,6 +25,8 @@ export interface DecalSheet {
   readonly film: Film;
   /** The sheet of film that was begun with that print; null for a new one. */
   readonly continuesId: string | null;
+  /** It did not come out: its pieces are none, its film is gone all the same. */
+  readonly isSpoiled: boolean;
   readonly pieces: readonly SheetPiece[];
   /** As they were when it was printed: what changes afterwards is on no paper. */
   readonly artworks: readonly PrintedArtwork[];

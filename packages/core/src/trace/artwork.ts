@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
 import { outlineElement } from '../drawing/outlineElement.ts';
+import { PX_MM, readLength } from '../drawing/readLength.ts';
 import { InvalidInputError } from '../model/errors.ts';
 import { SURFACES, type Box, type DrawingShape, type DrawingView, type Surface } from '../model/drawing.ts';
 
@@ -25,7 +26,6 @@ export interface Artwork {
 
 /** One part's path may hold so much: a file is artwork, not a photograph in vectors. */
 const MOST_PATH = 200_000;
-const MM_PER: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / 96 };
 
 /** A view as SVG, one group for each part, named as the part is; lengths are millimetres. */
 export function writeArtwork({ widthMm, heightMm, shapes }: DrawingView, parts: readonly NamedPart[]): string {
@@ -114,14 +114,13 @@ function unitsOf({ attributes }: SvgElement): string {
     ?.trim()
     .split(/[\s,]+/)
     .map(Number);
-  const [, size, unit] = /^([\d.]+)\s*(mm|cm|in|pt|px)?$/.exec(attributes.width?.trim() ?? '') ?? [];
-  const width = size ? Number(size) * (MM_PER[unit ?? 'px'] ?? 1) : null;
+  const width = readLength(attributes.width);
   if (box?.length === 4 && box.every(Number.isFinite)) {
     // Without a unit of length a unit of the drawing is a millimetre.
-    const scale = width !== null && unit !== undefined && unit !== 'px' && box[2]! > 0 ? width / box[2]! : 1;
+    const scale = width?.isPhysical && box[2]! > 0 ? width.mm / box[2]! : 1;
     return `scale(${scale}) translate(${-box[0]!} ${-box[1]!})`;
   }
-  return width === null ? 'scale(1)' : `scale(${MM_PER.px})`;
+  return width === null ? 'scale(1)' : `scale(${PX_MM})`;
 }
 
 const namesOf = ({ title, attributes }: SvgElement): string[] =>

@@ -97,6 +97,9 @@ export class DecalActRow {
   act!: DecalAct['act'];
 
   @Column('text', { nullable: true })
+  ofId!: string | null;
+
+  @Column('text', { nullable: true })
   trouble!: DecalTrouble | null;
 
   @Column('real', { nullable: true })
@@ -132,6 +135,9 @@ export class DecalSheetRow {
 
   @Column('text', { nullable: true })
   continuesId!: string | null;
+
+  @Column('boolean', { default: false })
+  isSpoiled!: boolean;
 
   @Column('simple-json')
   pieces!: readonly SheetPiece[];

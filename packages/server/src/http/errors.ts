@@ -16,6 +16,16 @@ export class HttpError extends Error {
 export const badInput = (message: string, fields?: Record<string, string>, code = 'bad-input') =>
   new HttpError(400, { code, message, ...(fields ? { fields } : {}) });
 
+/** What the core refuses of an input is said at its field. */
+export function sayAtField<T>(work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof InvalidInputError) throw badInput(error.message, { [error.path]: error.message }, error.code);
+    throw error;
+  }
+}
+
 export const notFound = (what: string) =>
   new HttpError(404, { code: 'not-found', message: `${what} is not here any more, or never was.` });
 

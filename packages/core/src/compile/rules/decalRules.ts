@@ -1,3 +1,4 @@
+import { countSets } from '../../decal/countWanted.ts';
 import type { SchoolOption } from '../../model/school.ts';
 import { uses, type Use } from '../../model/supply.ts';
 import type { PlanCoat, PlanPart } from '../../facts/specimenFacts.ts';
@@ -7,12 +8,8 @@ import { DECAL_DRIES_MIN } from '../../film/planDrying.ts';
 import { dryingOf, hasBrightworkOn, isSlowInk, ofCoat } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
-const DECAL_USES: Readonly<Record<SchoolOption<'S20'>, readonly Use[]>> = {
-  'wet pad and two sets': uses(['decal set', 2]),
-  'bare paper slide': uses(['decal set', 2]),
-  'setting fluid': uses(['decal set', 1], ['setting fluid', 1]),
-  'one set': uses(['decal set', 1]),
-};
+const usesOf = (way: SchoolOption<'S20'>): readonly Use[] =>
+  uses(['decal set', countSets(way)], ...(way === 'setting fluid' ? ([['setting fluid', 1]] as const) : []));
 
 const eachDecal = (
   { input: { parts }, pieces }: PlanContext,
@@ -55,7 +52,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
         tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
         handsOnMin: 20,
         passiveMin: DECAL_DRIES_MIN,
-        uses: DECAL_USES[context.option('S20')],
+        uses: usesOf(context.option('S20')),
         detail: { name: coat.name, crossesSeam: coat.crossesSeam },
       })),
   },

@@ -1,5 +1,6 @@
+import { flattenLines } from '../../drawing/flattenLines.ts';
 import { flattenPath } from '../../drawing/flattenPath.ts';
-import type { Artwork, InkShape } from '../../model/decal.ts';
+import type { Artwork } from '../../model/decal.ts';
 import type { Point } from '../../model/plane.ts';
 
 /** An artwork in square cells, with so much room round it; each holds 0 or one more than the place of the ink that is seen there. */
@@ -34,7 +35,7 @@ export function rasterArtwork(artwork: Artwork, cellMm: number, roomMm: number):
     const rings = flattenPath(shape.d).map((ring) => ring.map(toCells));
     if (shape.fill !== null) fillRings(target, rings, shape.isEvenOdd, indexOf(shape.fill));
     if (shape.stroke !== null)
-      for (const line of listLines(shape))
+      for (const line of flattenLines(shape.d))
         drawLine(target, line.map(toCells), shape.strokeMm / 2 / cell, indexOf(shape.stroke));
   }
   return { cellMm: cell, roomMm, columns, rows, cells, inks };
@@ -66,14 +67,6 @@ function fillRings({ cells, columns, rows }: Target, rings: readonly Point[][], 
       for (let column = Math.max(0, Math.ceil(list[i]!.x)); column < to; column++) cells[row * columns + column] = ink;
     }
   });
-}
-
-/** flattenPath joins the ends of every line: one that is not closed is drawn without its way back. */
-function listLines({ d }: InkShape): Point[][] {
-  const closed = d.split(/(?=[Mm])/).map((part) => /[Zz]/.test(part));
-  return d
-    .split(/(?=[Mm])/)
-    .flatMap((part, i) => flattenPath(part).map((ring) => (closed[i] ? [...ring, ring[0]!] : ring)));
 }
 
 function drawLine({ cells, columns, rows }: Target, points: readonly Point[], radius: number, ink: number): void {

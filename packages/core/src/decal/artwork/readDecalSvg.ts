@@ -7,7 +7,7 @@ import { boundPath } from './boundPath.ts';
 
 import { parseSafely } from './parseSafely.ts';
 import { readInk } from './readInk.ts';
-import { readLength } from './readLength.ts';
+import { PX_MM, readLength } from '../../drawing/readLength.ts';
 
 const MOST_PATH = 200_000;
 const MOST_SHAPES = 2000;
@@ -127,7 +127,7 @@ function readStyle({ name, attributes }: INode, styles: Styles, above: Style): S
   const rule = own['fill-rule'];
   return {
     ...{ fill: ink('fill'), stroke: ink('stroke') },
-    strokeWidth: width ? (width.mm * 96) / 25.4 : above.strokeWidth,
+    strokeWidth: width ? width.mm / PX_MM : above.strokeWidth,
     isEvenOdd: rule ? rule === 'evenodd' : above.isEvenOdd,
   };
 }
@@ -163,14 +163,13 @@ function readUnits({ attributes }: INode): { readonly toMm: string; readonly isS
     .map(Number);
   const [width, height] = [readLength(attributes.width), readLength(attributes.height)];
   const isSizeSure = Boolean(width?.isPhysical ?? height?.isPhysical);
-  const pixel = 25.4 / 96;
   if (box.length !== 4 || !box.every(Number.isFinite) || !(box[2]! > 0 && box[3]! > 0))
-    return { toMm: `scale(${pixel})`, isSizeSure: false };
+    return { toMm: `scale(${PX_MM})`, isSizeSure: false };
   const scales = [
     ...(width && width.mm > 0 ? [width.mm / box[2]!] : []),
     ...(height && height.mm > 0 ? [height.mm / box[3]!] : []),
   ];
-  const scale = scales.length > 0 ? Math.min(...scales) : pixel;
+  const scale = scales.length > 0 ? Math.min(...scales) : PX_MM;
   return { toMm: `scale(${scale}) translate(${-box[0]!} ${-box[1]!})`, isSizeSure };
 }
 

@@ -11,6 +11,16 @@ export interface FoundPanel extends Panel {
   readonly marginMm: number;
 }
 
+/** How high over the foot of its drawing an area lies, mm; null where it is not drawn. Low ones are placed first. */
+export function findHeight(
+  drawing: Drawing | null,
+  partKey: string,
+  area: Pick<Area, 'name' | 'outline'>,
+): number | null {
+  const drawn = findDrawn(drawing, partKey, area);
+  return drawn && drawn.footMm - drawn.box[3];
+}
+
 /**
  * The panel that a decal is for: as somebody measured it, else the box of its area on the drawing, where that has a name or an outline of
  * its own. null where neither is known: a whole side is no panel.
@@ -25,9 +35,9 @@ export function findPanel(
     const { widthMm, heightMm, sdMm, marginMm } = measured;
     return { width: { mm: widthMm, sd: sdMm }, height: { mm: heightMm, sd: sdMm }, from: 'measured', marginMm };
   }
-  const box = area.outline ? boxRound(area.outline.points) : drawing && findBox(drawing, partKey, area.name);
-  if (!box) return null;
-  const [left, top, right, bottom] = box;
+  const drawn = findDrawn(drawing, partKey, area);
+  if (!drawn) return null;
+  const [left, top, right, bottom] = drawn.box;
   return {
     width: { mm: right - left, sd: DRAWN_SD },
     height: { mm: bottom - top, sd: DRAWN_SD },
@@ -35,18 +45,30 @@ export function findPanel(
   };
 }
 
-/** In the first view that shows it. */
-function findBox({ views }: Drawing, partKey: string, name: string): Box | null {
-  if (name === '') return null;
-  for (const { shapes } of views) {
-    const own = shapes.filter((shape) => shape.partKey === partKey && shape.mask === name).map(({ box }) => box);
-    if (own.length > 0)
-      return [
-        Math.min(...own.map(([left]) => left)),
-        Math.min(...own.map(([, top]) => top)),
-        Math.max(...own.map(([, , right]) => right)),
-        Math.max(...own.map(([, , , bottom]) => bottom)),
-      ];
+interface Drawn {
+  readonly box: Box;
+  /** Where the view ends below. */
+  readonly footMm: number;
+}
+
+/** By its own outline, else in the first view that shows what has its name. */
+function findDrawn(
+  drawing: Drawing | null,
+  partKey: string,
+  { name, outline }: Pick<Area, 'name' | 'outline'>,
+): Drawn | null {
+  const views = drawing?.views ?? [];
+  if (outline) {
+    const box = boxRound(outline.points);
+    return { box, footMm: views.find(({ view }) => view === outline.view)?.heightMm ?? box[3] };
+  }
+  for (const { shapes, heightMm } of views) {
+    const own = shapes.filter((shape) => name !== '' && shape.partKey === partKey && shape.mask === name);
+    const corners = own.flatMap(({ box: [left, top, right, bottom] }) => [
+      { x: left, y: top },
+      { x: right, y: bottom },
+    ]);
+    if (corners.length > 0) return { box: boxRound(corners), footMm: heightMm };
   }
   return null;
 }

@@ -1,5 +1,5 @@
 import type { Film } from '../white/judgeFilms.ts';
-import type { DecalAct } from './decalAct.ts';
+import { selectStandingActs, type DecalAct } from './decalAct.ts';
 
 /** Until it slides by itself, seconds (planning estimates: 20 to 60 by film and age). */
 const FRESH_S: Readonly<Record<Film, number>> = {
@@ -25,7 +25,7 @@ export interface Soak {
 /** How long a decal lies in water, by its film and the age of its sheet; learned from how long others of that film took. */
 export function estimateSoak(film: Film, ageDays: number, acts: readonly DecalAct[]): Soak {
   const expect = (days: number) => Math.min(MOST_S, Math.max(LEAST_S, FRESH_S[film] + (YEAR_S * days) / YEAR_DAYS));
-  const own = acts.filter((one) => one.act === 'slid' && one.film === film && one.soakS !== null);
+  const own = selectStandingActs(acts).filter((one) => one.act === 'slid' && one.film === film && one.soakS !== null);
   // What is learned is how much longer this film takes than was thought, whatever its age.
   const later = own.reduce((sum, { soakS, ageDays: age }) => sum + soakS! - expect(age ?? 0), 0);
   const seconds = expect(ageDays) + later / (PRIOR_SOAKS + own.length);

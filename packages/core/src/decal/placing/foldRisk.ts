@@ -1,5 +1,5 @@
 import type { SchoolOption } from '../../model/school.ts';
-import type { DecalAct } from './decalAct.ts';
+import { selectStandingActs, type DecalAct } from './decalAct.ts';
 
 /** A decal so many times as long as it is high folds every other time (planning estimates: it is the long ones that fold). */
 const EVEN_RATIO = 14;
@@ -39,7 +39,10 @@ export function estimateFold(
 const ratioOf = ({ widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number }): number =>
   Math.max(widthMm, heightMm) / Math.min(widthMm, heightMm);
 
-/** One entry for each piece that slid: whether it folded, by what was logged of its decal between. */
+/**
+ * One entry for each piece: whether it folded. A piece begins when it slides, or with its first fold where nobody stopped the water's clock;
+ * it ends with the next one, or when it is lost.
+ */
 export function listFolds(
   acts: readonly DecalAct[],
   sizeOf: (layerId: string) => { readonly widthMm: number; readonly heightMm: number } | null,
@@ -47,17 +50,19 @@ export function listFolds(
   const sorted = [...acts].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
   const found: { ratio: number; hasFolded: boolean }[] = [];
   const open = new Map<string, { ratio: number; hasFolded: boolean }>();
-  for (const { layerId, act, trouble } of sorted) {
+  for (const { layerId, act, trouble } of selectStandingActs(sorted)) {
     const size = sizeOf(layerId);
     if (!size) continue;
-    if (act === 'slid') {
-      const piece = { ratio: ratioOf(size), hasFolded: false };
+    const begin = (hasFolded: boolean) => {
+      const piece = { ratio: ratioOf(size), hasFolded };
       open.set(layerId, piece);
       found.push(piece);
-    } else if (trouble === 'folded') {
-      const piece = open.get(layerId);
-      if (piece) piece.hasFolded = true;
-    }
+    };
+    const piece = open.get(layerId);
+    if (act === 'slid') begin(false);
+    else if (act === 'lost') open.delete(layerId);
+    else if (trouble === 'folded' && piece) piece.hasFolded = true;
+    else if (trouble === 'folded') begin(true);
   }
   return found;
 }

@@ -9,7 +9,17 @@ import { orderDecals, type DecalToPlace } from './orderDecals.ts';
 const FILM = 'white, office printer';
 let last = 0;
 const act = (changes: Partial<DecalAct>): DecalAct => ({
-  ...{ id: `a${++last}`, layerId: 'band', who: 'Nell', act: 'slid', trouble: null, soakS: null, film: FILM, note: '' },
+  ...{
+    id: `a${++last}`,
+    layerId: 'band',
+    who: 'Nell',
+    act: 'slid',
+    trouble: null,
+    soakS: null,
+    film: FILM,
+    note: '',
+    ofId: null,
+  },
   ...{ ageDays: 0, at: `2026-11-0${(last % 9) + 1}T10:00:00Z`, ...changes },
 });
 
@@ -40,7 +50,7 @@ describe('fold risk', () => {
     expect(estimateFold(crest, 'bare paper slide', held).placed).equal(0);
   });
 
-  it('counts a piece once, however often it folded, and none before one slid', () => {
+  it('counts a piece once, however often it folded, also where nobody stopped the clock, and not what was taken back', () => {
     const acts = [
       act({ act: 'trouble', trouble: 'folded', at: '2026-11-01T09:00:00Z' }),
       act({ at: '2026-11-02T09:00:00Z' }),
@@ -48,9 +58,14 @@ describe('fold risk', () => {
       act({ act: 'trouble', trouble: 'folded', at: '2026-11-02T09:02:00Z' }),
       act({ at: '2026-11-03T09:00:00Z' }),
       act({ layerId: 'gone', at: '2026-11-03T09:00:00Z' }),
+      act({ act: 'lost', at: '2026-11-04T09:00:00Z' }),
+      act({ act: 'trouble', trouble: 'folded', at: '2026-11-05T09:00:00Z' }),
+      act({ act: 'lost', at: '2026-11-06T09:00:00Z' }),
+      act({ id: 'wrong', act: 'trouble', trouble: 'folded', at: '2026-11-07T09:00:00Z' }),
+      act({ act: 'taken back', ofId: 'wrong', at: '2026-11-07T09:01:00Z' }),
     ];
     const folds = listFolds(acts, (layerId) => (layerId === 'band' ? band : null));
-    expect(folds.map(({ hasFolded }) => hasFolded)).deep.equal([true, false]);
+    expect(folds.map(({ hasFolded }) => hasFolded)).deep.equal([true, true, false, true]);
   });
 });
 

@@ -4,15 +4,16 @@ import { findRoom } from '../print/paper.ts';
 import type { PrinterScale } from '../print/printerScale.ts';
 import { layOutline } from './cutPiece.ts';
 
+/** What is asked of a sheet: which pieces lie where, and along which line each was cut. */
+type PrintedLines = Pick<DecalSheet, 'id' | 'paper' | 'continuesId' | 'pieces' | 'correctedBy'> & {
+  readonly artworks: readonly { readonly id: string; readonly cutLine: readonly Point[] }[];
+};
+
 /**
  * What is gone of a sheet of film: all that was printed on it, one print after the other, as it lies. A print that was not corrected, or
  * by another measure, lies elsewhere by what the printer really does.
  */
-export function listGone(
-  sheets: readonly Pick<DecalSheet, 'id' | 'paper' | 'continuesId' | 'pieces' | 'artworks' | 'correctedBy'>[],
-  id: string,
-  printer: PrinterScale,
-): Point[][] {
+export function listGone(sheets: readonly PrintedLines[], id: string, printer: PrinterScale): Point[][] {
   const gone: Point[][] = [];
   const seen = new Set<string>();
   for (let next: string | null = id; next !== null && !seen.has(next);) {

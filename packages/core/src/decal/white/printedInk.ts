@@ -8,16 +8,13 @@ import {
   type Xyz,
 } from '../../colour/colorimetry.ts';
 import { addSurface, removeSurface, USUAL_SURFACE } from '../../colour/kubelkaMunk.ts';
-import { reconstructFromLab } from '../../colour/smoothReflectance.ts';
+import { reconstructNear } from '../../colour/reconstructNear.ts';
 
 /** White of a screen, on which artwork is drawn: bare paper. */
 export const SCREEN_WHITE: Lab = [100, 0, 0];
 
 /** No reflectance gives a white of 100; everything is taken so much darker, which falls out again. */
 const DARKER = 0.9;
-/** A hue brighter than any reflectance gives is brought so much nearer to grey at a time. */
-const PALER = 0.94;
-const MOST_PALER = 30;
 
 /**
  * What passes an ink down and up again, T squared per band, by its colour on white paper and that of the bare paper: reflectance within
@@ -39,16 +36,7 @@ export function predictOnBody(inkPass: Spectrum, body: Spectrum): Lab {
 
 const WITHIN = { ...USUAL_SURFACE, hasGloss: false };
 
-function reconstructPrint(lab: Lab): Float64Array {
-  const l = Math.max(1, lab[0]);
-  let [, a, b] = lab;
-  for (let step = 0; step <= MOST_PALER; step++) {
-    const xyz = convertLabToXyz([l, a, b]).map((one) => one * DARKER) as unknown as Xyz;
-    try {
-      return reconstructFromLab(convertXyzToLab(xyz));
-    } catch {
-      [a, b] = [PALER * a, PALER * b];
-    }
-  }
-  return new Float64Array(BANDS).fill(DARKER);
+function reconstructPrint([l, a, b]: Lab): Float64Array {
+  const xyz = convertLabToXyz([Math.max(1, l), a, b]).map((one) => one * DARKER) as unknown as Xyz;
+  return reconstructNear(convertXyzToLab(xyz));
 }

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { createDecalArtwork, InvalidInputError } from '@sardonyx/core';
+import { createDecalArtwork } from '@sardonyx/core';
 import type { Hands } from '../../aside/asideTask.ts';
 import { DecalArtworkRow } from '../../entities/decal.ts';
-import { badInput } from '../../http/errors.ts';
+import { sayAtField } from '../../http/errors.ts';
 
 export interface BroughtArtwork {
   readonly fileName: string;
@@ -11,7 +11,7 @@ export interface BroughtArtwork {
 
 /** An SVG file becomes an artwork: read, made safe and measured before anything is kept. */
 export async function bringArtwork({ fileName, text }: BroughtArtwork, hands: Hands): Promise<DecalArtworkRow> {
-  const read = workOut(() => createDecalArtwork(text));
+  const read = sayAtField(() => createDecalArtwork(text));
   hands.goOn();
   return hands.change(async (manager) => {
     const row = manager.create(DecalArtworkRow, {
@@ -22,14 +22,4 @@ export async function bringArtwork({ fileName, text }: BroughtArtwork, hands: Ha
     await manager.insert(DecalArtworkRow, row);
     return row;
   });
-}
-
-/** What the core refuses is said at the file. */
-export function workOut<T>(work: () => T): T {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof InvalidInputError) throw badInput(error.message, { file: error.message }, error.code);
-    throw error;
-  }
 }

@@ -1,5 +1,4 @@
-import type { InkShape, SheetDrawing } from '@sardonyx/core';
-import { flattenPath } from '@sardonyx/core';
+import { flattenLines, flattenPath, type InkShape, type Point, type SheetDrawing } from '@sardonyx/core';
 import type { Color, PDFOperator } from 'pdf-lib';
 
 const PT_PER_MM = 72 / 25.4;
@@ -18,23 +17,20 @@ export async function createSheetPdf(drawing: SheetDrawing, words: string): Prom
     const [r, g, b] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255);
     return lib.rgb(r!, g!, b!);
   };
-  const follow = (d: string, isClosed: boolean): PDFOperator[] =>
-    flattenPath(d).flatMap((ring) => [
-      ...ring.map(({ x, y }, i) => (i === 0 ? lib.moveTo : lib.lineTo)(x * PT_PER_MM, (widthMm - y) * PT_PER_MM)),
-      ...(isClosed ? [lib.closePath()] : []),
-    ]);
+  const trace = (line: readonly Point[]): PDFOperator[] =>
+    line.map(({ x, y }, i) => (i === 0 ? lib.moveTo : lib.lineTo)(x * PT_PER_MM, (widthMm - y) * PT_PER_MM));
   const draw = ({ d, fill, isEvenOdd, stroke, strokeMm }: InkShape) => {
     if (fill !== null)
       page.pushOperators(
         lib.setFillingColor(colourOf(fill)),
-        ...follow(d, true),
+        ...flattenPath(d).flatMap((ring) => [...trace(ring), lib.closePath()]),
         operator(isEvenOdd ? 'FillEvenOdd' : 'FillNonZero'),
       );
     if (stroke !== null)
       page.pushOperators(
         lib.setStrokingColor(colourOf(stroke)),
         lib.setLineWidth(strokeMm * PT_PER_MM),
-        ...d.split(/(?=[Mm])/).flatMap((part) => follow(part, /[Zz]/.test(part))),
+        ...flattenLines(d).flatMap(trace),
         lib.stroke(),
       );
   };

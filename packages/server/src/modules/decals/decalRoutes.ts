@@ -1,21 +1,20 @@
-import { LogDecal, MeasureRules, PrintSheet, SizeArtwork } from '@sardonyx/contract';
+import { LogDecal, MeasureRules, PrintSheet, SizeArtwork, SpoilSheet } from '@sardonyx/contract';
 import { drawSheet, resizeArtwork, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
 import express, { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { runAside } from '../../aside/runAside.ts';
 import { DecalArtworkRow, type DecalSheetRow } from '../../entities/decal.ts';
-import { badInput } from '../../http/errors.ts';
+import { badInput, sayAtField } from '../../http/errors.ts';
+import { readFileName } from '../../http/readFileName.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { workOut } from './bringArtwork.ts';
 import { createSheetPdf } from './createSheetPdf.ts';
 import { logDecal } from './logDecal.ts';
 import { findSheet, measureRules, printSheet } from './printSheet.ts';
 import { readDecals } from './readDecals.ts';
 
 const SVG = 'image/svg+xml';
-const MOST_LETTERS = 120;
 /** What comes out is ours, and still it runs nothing and reaches nowhere. */
 const SHUT = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
 
@@ -26,19 +25,17 @@ export function createDecalRoutes(room: Workroom): Router {
     response.json(await look(room, (manager) => readDecals(manager, room.now())));
   });
   router.post('/artworks', express.text({ type: SVG, limit: '4mb' }), async (request, response) => {
-    const { name } = request.query;
     if (typeof request.body !== 'string' || request.body.trim() === '')
       throw badInput('The file is empty, or no SVG file.', { file: 'Choose an SVG file.' });
-    if (typeof name !== 'string' || name.trim() === '' || name.length > MOST_LETTERS)
-      throw badInput('Say what the file is called.', { name: `Up to ${MOST_LETTERS} letters.` });
-    response.status(201).json(await runAside(room, 'artwork', { fileName: name.trim(), text: request.body }).ended);
+    const fileName = readFileName(request);
+    response.status(201).json(await runAside(room, 'artwork', { fileName, text: request.body }).ended);
   });
   router.post('/artworks/:id/size', async (request, response) => {
     const { widthMm } = await validateBody(SizeArtwork, request.body);
     response.json(
       await change(room, async (manager) => {
         const row = await findRow(manager, DecalArtworkRow, request.params.id, 'This artwork');
-        const resized = workOut(() => resizeArtwork(row, widthMm));
+        const resized = sayAtField(() => resizeArtwork(row, widthMm));
         return manager.save(Object.assign(row, resized, { version: row.version + 1 }));
       }),
     );
@@ -60,6 +57,14 @@ export function createDecalRoutes(room: Workroom): Router {
   router.post('/decal-sheets/:id/rules', async (request, response) => {
     const body = await validateBody(MeasureRules, request.body);
     response.json(await change(room, (manager) => measureRules(manager, request.params.id, body)));
+  });
+  router.post('/decal-sheets/:id/spoiled', async (request, response) => {
+    const { isSpoiled } = await validateBody(SpoilSheet, request.body);
+    response.json(
+      await change(room, async (manager) =>
+        manager.save(Object.assign(await findSheet(manager, request.params.id), { isSpoiled })),
+      ),
+    );
   });
   router.get('/decal-sheets/:id/sheet.pdf', async (request, response) => {
     const { sheet, drawing } = await look(room, (manager) => readDrawing(manager, request.params.id));

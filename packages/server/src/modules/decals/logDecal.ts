@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { LogDecal } from '@sardonyx/contract';
+import { findFilm, selectStandingActs } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { DecalActRow, DecalSheetRow } from '../../entities/decal.ts';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { findFilmOf } from './describePlacing.ts';
 
 /** What happened to a piece while it was placed is written down, with the film and the age of its sheet. */
 export async function logDecal(
@@ -21,10 +21,15 @@ export async function logDecal(
     throw refused('trouble', 'Say what went wrong, and only then.', { trouble: 'What went wrong?' });
   if (body.act !== 'slid' && body.soakS !== null)
     throw refused('soak', 'Seconds in water belong to a decal that slid.', { soakS: 'Leave it empty.' });
+  const acts = await manager.findBy(DecalActRow, { layerId });
+  if ((body.act === 'taken back') !== selectStandingActs(acts).some(({ id }) => id === body.ofId))
+    throw refused('taken-back', 'That is taken back already, or was never written down.', {
+      ofId: 'Only what stands of this decal.',
+    });
   const sheets = await manager.find(DecalSheetRow, { order: { at: 'DESC' } });
   const act = manager.create(DecalActRow, {
     ...{ id: randomUUID(), layerId, at: now.toISOString() },
-    ...findFilmOf(layerId, sheets, now),
+    ...findFilm(layerId, sheets, now),
     ...body,
   });
   await manager.insert(DecalActRow, act);

@@ -4,7 +4,7 @@ import { computePrinterScale, cutFor, findOverlap, findRoom, listGone } from '@s
 import { In, type EntityManager } from 'typeorm';
 import { DecalArtworkRow, DecalSheetRow } from '../../entities/decal.ts';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
-import { notFound, refused } from '../../http/errors.ts';
+import { notFound, refused, sayAtField } from '../../http/errors.ts';
 import { findPrinterScale } from './readDecals.ts';
 
 /** A sheet is printed: what lies on it is written down, with what the printer was corrected by. */
@@ -36,7 +36,7 @@ export async function printSheet(manager: EntityManager, body: PrintSheet, now: 
       },
     );
   const sheet = manager.create(DecalSheetRow, {
-    ...{ id: randomUUID(), at: now.toISOString(), measured: null, correctedBy: printer },
+    ...{ id: randomUUID(), at: now.toISOString(), measured: null, isSpoiled: false, correctedBy: printer },
     ...body,
     artworks: artworks.map((artwork) => {
       const { id, name, widthMm, heightMm, shapes } = artwork;
@@ -66,7 +66,7 @@ export async function measureRules(
   measured: { readonly alongMm: number; readonly downMm: number },
 ): Promise<DecalSheetRow> {
   const sheet = await findSheet(manager, id);
-  computePrinterScale(sheet.paper, measured, sheet.correctedBy);
+  sayAtField(() => computePrinterScale(sheet.paper, measured, sheet.correctedBy));
   return manager.save(Object.assign(sheet, { measured: { alongMm: measured.alongMm, downMm: measured.downMm } }));
 }
 

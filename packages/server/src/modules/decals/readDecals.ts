@@ -1,25 +1,20 @@
-import type { DecalsView, PlannedDecalView } from '@sardonyx/contract';
+import type { DecalSheetView, DecalsView, PlannedDecalView } from '@sardonyx/contract';
 import {
   chooseOption,
   computePrinterScale,
-  countInHand,
-  countSets,
-  countWanted,
-  findPanel,
-  fitPanel,
+  describeDecal,
+  findBody,
+  findHeight,
   isSettled,
-  orderDecals,
-  judgeFilms,
+  isStanding,
   nameOfArea,
+  orderDecals,
   reflectBody,
+  selectStandingActs,
   TRUE_SCALE,
-  USUAL_PLACING,
-  type Area,
   type DecalAct,
   type DecalSheet,
-  type OrderReason,
   type PrinterScale,
-  type SchoolOption,
 } from '@sardonyx/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { DecalActRow, DecalArtworkRow, DecalPlanRow, DecalSheetRow } from '../../entities/decal.ts';
@@ -27,7 +22,6 @@ import { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow, TaskRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
 import { readDrawing } from '../catalogue/readDrawing.ts';
-import { describePlacing } from './describePlacing.ts';
 import { readStoredFacts } from '../tasks/recompilePlan.ts';
 
 /** Artworks, the decals that open jobs plan, and the sheets that were printed. */
@@ -35,8 +29,15 @@ export async function readDecals(manager: EntityManager, now: Date): Promise<Dec
   const artworks = await manager.find(DecalArtworkRow, { order: { name: 'ASC', id: 'ASC' } });
   const sheets = await manager.find(DecalSheetRow, { order: { at: 'DESC' } });
   const acts = await manager.find(DecalActRow, { order: { at: 'ASC' } });
-  const decals = await readPlanned(manager, { artworks, sheets, acts, now });
-  return { artworks, sheets, printer: findPrinterScale(sheets), decals };
+  const plans = await manager.find(DecalPlanRow);
+  const known = { artworks, sheets, acts, plans, now };
+  const jobs = await manager.find(JobRow, { where: { signedOffAt: IsNull() }, order: { number: 'ASC' } });
+  const decals: PlannedDecalView[] = [];
+  for (const job of jobs) {
+    const specimens = await manager.findBy(SpecimenRow, { jobId: job.id });
+    for (const specimen of specimens) decals.push(...(await readModel(manager, job, specimen, known)));
+  }
+  return { artworks, decals, sheets: sheets.map(withoutShapes), printer: findPrinterScale(sheets) };
 }
 
 /** By the last sheet whose rules were measured. */
@@ -45,152 +46,92 @@ export function findPrinterScale(sheets: readonly DecalSheet[]): PrinterScale {
   return last ? computePrinterScale(last.paper, last.measured!, last.correctedBy) : TRUE_SCALE;
 }
 
-interface KnownOfDecals {
+const withoutShapes = ({ artworks, ...sheet }: DecalSheet): DecalSheetView => ({
+  ...sheet,
+  artworks: artworks.map(({ shapes: _, ...artwork }) => artwork),
+});
+
+interface Known {
   readonly artworks: readonly DecalArtworkRow[];
   readonly sheets: readonly DecalSheet[];
   readonly acts: readonly DecalAct[];
+  readonly plans: readonly DecalPlanRow[];
   readonly now: Date;
 }
 
-async function readPlanned(
+/** The planned decals of a model. */
+async function readModel(
   manager: EntityManager,
-  { artworks, sheets, acts, now }: KnownOfDecals,
+  job: JobRow,
+  specimen: SpecimenRow,
+  { artworks, sheets, acts, plans, now }: Known,
 ): Promise<PlannedDecalView[]> {
-  const decals = await manager.find(CoatingLayerRow, { where: { kind: 'decal', stage: 'planned' } });
-  const areas = await manager.findBy(AreaRow, { id: In(decals.map(({ areaId }) => areaId)) });
-  const parts = await manager.findBy(SpecimenPartRow, { id: In(areas.map(({ specimenPartId }) => specimenPartId)) });
-  const specimens = await manager.findBy(SpecimenRow, { id: In(parts.map(({ specimenId }) => specimenId)) });
-  const jobs = await manager.find(JobRow, { where: { signedOffAt: IsNull() }, order: { number: 'ASC' } });
-  const plans = await manager.find(DecalPlanRow);
-  const read = jobs.flatMap((job) =>
-    specimens
-      .filter(({ jobId }) => jobId === job.id)
-      .map(async (specimen) => {
-        const { facts } = await readStoredFacts(manager, job, specimen);
-        const way = chooseOption('S20', facts.decisions);
-        const isSeamOpen = await hasOpenSeam(manager, specimen.id);
-        const own = parts.filter(({ specimenId }) => specimenId === specimen.id);
-        return Promise.all(
-          decals.flatMap((layer) => {
-            const area = areas.find(({ id }) => id === layer.areaId);
-            const part = area && own.find(({ id }) => id === area.specimenPartId);
-            return part ? [readOne(manager, { layer, area, part, specimen, job, way, isSeamOpen })] : [];
-          }),
-        );
-      }),
-  );
-  const found = (await Promise.all(read)).flat();
+  const parts = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
+  const areas = await manager.findBy(AreaRow, { specimenPartId: In(parts.map(({ id }) => id)) });
+  const layers = await manager.findBy(CoatingLayerRow, { areaId: In(areas.map(({ id }) => id)) });
+  const planned = layers
+    .filter(({ kind, stage }) => kind === 'decal' && stage === 'planned')
+    .sort((a, b) => a.seq - b.seq);
+  if (planned.length === 0) return [];
+  const { facts } = await readStoredFacts(manager, job, specimen);
+  const way = chooseOption('S20', facts.decisions);
+  const drawing = specimen.castingId ? await readDrawing(manager, specimen.castingId) : null;
+  const tasks = await manager.findBy(TaskRow, { specimenId: specimen.id });
+  const products = await manager.find(PaintProductRow);
   const planOf = (layerId: string) => plans.find((one) => one.layerId === layerId) ?? null;
   const artworkOf = (layerId: string) => artworks.find(({ id }) => id === planOf(layerId)?.artworkId) ?? null;
-  const turns = listTurns(found, artworkOf);
-  return found.map(({ body, product, place, drawing, seq: _, isSeamOpen: __, way, ...decal }) => {
-    const plan = planOf(decal.layerId);
-    const artwork = artworkOf(decal.layerId);
-    const panel = findPanel(plan?.panel ?? null, drawing, decal.partKey, place);
+
+  const found = planned.map((layer) => {
+    const area = areas.find(({ id }) => id === layer.areaId)!;
+    const part = parts.find(({ id }) => id === area.specimenPartId)!;
+    const own = layers.filter(({ areaId }) => areaId === area.id);
+    const nth = 1 + planned.filter(({ areaId }) => areaId === area.id).indexOf(layer);
+    const isPlaced = own.some((one) => one.kind === 'decal' && one.name === layer.name && isStanding(one));
+    return { layer, area, part, nth, isPlaced };
+  });
+  const turns = orderDecals(
+    found
+      .filter(({ isPlaced }) => !isPlaced)
+      .map(({ layer, area, part, nth }) => {
+        const artwork = artworkOf(layer.id);
+        return {
+          ...{ layerId: layer.id, areaId: area.id, seq: layer.seq },
+          lengthMm: artwork ? Math.max(artwork.widthMm, artwork.heightMm) : 0,
+          heightAboveMm: findHeight(drawing, part.key, area),
+          isSeamOpen: hasOpenSeam(tasks, part.key, nameOfArea(area), nth),
+        };
+      }),
+  );
+  return found.map(({ layer, area, part, nth, isPlaced }): PlannedDecalView => {
+    const ownAreas = areas.filter(({ specimenPartId }) => specimenPartId === part.id);
+    const ownLayers = layers.filter(({ areaId }) => ownAreas.some(({ id }) => id === areaId));
+    const body = findBody(layer, area, ownAreas, ownLayers);
+    const product = products.find(({ id }) => id === body?.productId) ?? null;
+    const [plan, at] = [planOf(layer.id), turns.findIndex(({ layerId }) => layerId === layer.id)];
     return {
-      ...{ ...decal, panel },
-      fit: artwork && panel ? fitPanel(artwork, panel, { ...USUAL_PLACING, marginMm: panel.marginMm }) : null,
+      ...describeDecal(
+        {
+          ...{ layerId: layer.id, partKey: part.key, area, drawing, plan, way, isPlaced },
+          artwork: artworkOf(layer.id),
+          body: body && reflectBody(product, body.colourHex),
+        },
+        { sheets, acts, sizeOf: artworkOf, now },
+      ),
+      ...{ layerId: layer.id, name: layer.name, nth, plan, isPlaced, sizeMm: layer.decalMm },
+      ...{ jobId: job.id, jobNumber: job.number, specimenId: specimen.id },
+      ...{ partKey: part.key, part: part.name, area: nameOfArea(area), crossesSeam: area.crossesSeam },
       body: body && { name: body.name, hex: body.colourHex },
-      plan,
-      acts: acts.filter(({ layerId }) => layerId === decal.layerId),
-      inHand: countInHand({ layerId: decal.layerId, artwork }, sheets, acts),
-      toPrint: countWanted({ ...decal, artwork, copies: plan?.copies ?? 1 }, sheets, acts),
-      placing: artwork && {
-        ...describePlacing(
-          { layerId: decal.layerId, size: artwork, way, isOnRelief: decal.crossesSeam, sizeOf: artworkOf },
-          sheets,
-          acts,
-          now,
-        ),
-        ...turns.get(decal.layerId)!,
-      },
-      judged:
-        artwork && body ? judgeFilms(artwork.inks, artwork.bareShare, reflectBody(product, body.colourHex)) : null,
+      turn: at < 0 ? null : { nth: at + 1, because: turns[at]!.because },
+      acts: selectStandingActs(acts.filter(({ layerId }) => layerId === layer.id)),
     };
   });
 }
 
-interface Found {
-  readonly layer: CoatingLayerRow;
-  readonly area: AreaRow;
-  readonly part: SpecimenPartRow;
-  readonly specimen: SpecimenRow;
-  readonly job: JobRow;
-  readonly way: SchoolOption<'S20'>;
-  readonly isSeamOpen: boolean;
-}
-
-/** Something that moves, or a joint, of this model is still to be closed. */
-async function hasOpenSeam(manager: EntityManager, specimenId: string): Promise<boolean> {
-  const tasks = await manager.findBy(TaskRow, { specimenId });
-  return tasks.some(
-    (task) => !isSettled(task) && (task.tags.includes('close joint') || task.tags.includes('mechanism in')),
+/** What the plan says of it: its step waits for something to be closed for good (O30). */
+function hasOpenSeam(tasks: readonly TaskRow[], partKey: string, area: string, nth: number): boolean {
+  const own = tasks.find(
+    ({ act, partKeys, of }) => act === 'decal' && partKeys[0] === partKey && of.area === area && (of.nth ?? 1) === nth,
   );
-}
-
-/** Whose turn it is, model by model. */
-function listTurns(
-  found: readonly Awaited<ReturnType<typeof readOne>>[],
-  artworkOf: (layerId: string) => DecalArtworkRow | null,
-): Map<string, { readonly turn: number; readonly because: OrderReason | null }> {
-  const turns = new Map<string, { readonly turn: number; readonly because: OrderReason | null }>();
-  for (const specimenId of new Set(found.map((one) => one.specimenId))) {
-    const own = found.filter((one) => one.specimenId === specimenId && !one.isPlaced);
-    const ordered = orderDecals(
-      own.map(({ layerId, place, seq, crossesSeam, isSeamOpen }) => {
-        const artwork = artworkOf(layerId);
-        const lengthMm = artwork ? Math.max(artwork.widthMm, artwork.heightMm) : 0;
-        return { layerId, areaId: place.id, seq, lengthMm, heightAboveMm: null, isSeamOpen: crossesSeam && isSeamOpen };
-      }),
-    );
-    ordered.forEach(({ layerId, because }, i) => turns.set(layerId, { turn: i + 1, because }));
-  }
-  for (const { layerId } of found) if (!turns.has(layerId)) turns.set(layerId, { turn: 0, because: null });
-  return turns;
-}
-
-async function readOne(manager: EntityManager, { layer, area, part, specimen, job, way, isSeamOpen }: Found) {
-  const near = await manager.findBy(AreaRow, { specimenPartId: part.id });
-  const layers = await manager.findBy(CoatingLayerRow, { areaId: In(near.map(({ id }) => id)) });
-  const body = findColourUnder(layer, area, near, layers);
-  const product = body?.productId ? await manager.findOneBy(PaintProductRow, { id: body.productId }) : null;
-  return {
-    ...{ layerId: layer.id, name: layer.name, sizeMm: layer.decalMm, sets: countSets(way), way },
-    ...{ seq: layer.seq, isSeamOpen, nth: countBefore(layer, layers) },
-    ...{ jobId: job.id, jobNumber: job.number, specimenId: specimen.id, model: specimen.name },
-    ...{ part: part.name, partKey: part.key, area: nameOfArea(area), place: area, crossesSeam: area.crossesSeam },
-    ...{ body, product, drawing: specimen.castingId ? await readDrawing(manager, specimen.castingId) : null },
-    isPlaced: layers.some(
-      (one) =>
-        one.stage === 'applied' &&
-        one.kind === 'decal' &&
-        one.areaId === area.id &&
-        one.name === layer.name &&
-        one.rejection === null,
-    ),
-  };
-}
-
-/** From 1: which of the planned decals of its area it is. */
-const countBefore = (decal: CoatingLayerRow, layers: readonly CoatingLayerRow[]): number =>
-  layers.filter(
-    (one) => one.areaId === decal.areaId && one.stage === 'planned' && one.kind === 'decal' && one.seq <= decal.seq,
-  ).length;
-
-/** The colour that a decal will lie on: planned below it on its own area, else on the outside of its part; else what is there. */
-function findColourUnder(
-  decal: CoatingLayerRow,
-  area: AreaRow,
-  areas: readonly Pick<Area, 'id' | 'kind'>[],
-  layers: readonly CoatingLayerRow[],
-): CoatingLayerRow | null {
-  const outside = areas.find(({ kind }) => kind === 'outside');
-  const of = (areaId: string | undefined, stage: CoatingLayerRow['stage']) =>
-    layers
-      .filter((one) => one.areaId === areaId && one.stage === stage && one.kind === 'colour')
-      .filter((one) => one.areaId !== decal.areaId || stage !== 'planned' || one.seq < decal.seq)
-      .sort((a, b) => b.seq - a.seq)[0];
-  return (
-    of(area.id, 'planned') ?? of(outside?.id, 'planned') ?? of(area.id, 'found') ?? of(outside?.id, 'found') ?? null
-  );
+  const holds = own?.after.filter(({ rule }) => rule === 'O30') ?? [];
+  return holds.some(({ key }) => tasks.some((task) => task.key === key && !isSettled(task)));
 }

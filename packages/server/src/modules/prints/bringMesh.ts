@@ -1,10 +1,10 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
-import { InvalidInputError, measureMesh, readStl, type MeshSize } from '@sardonyx/core';
+import { measureMesh, readStl } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import type { Hands } from '../../aside/asideTask.ts';
 import { MeshRow, PrintPartRow } from '../../entities/print.ts';
-import { badInput } from '../../http/errors.ts';
+import { sayAtField } from '../../http/errors.ts';
 
 export interface BroughtMesh {
   readonly fileName: string;
@@ -13,7 +13,7 @@ export interface BroughtMesh {
 
 /** An STL file becomes a part that can be printed: read and measured before anything is kept. */
 export async function bringMesh({ fileName, bytes }: BroughtMesh, hands: Hands): Promise<PrintPartRow> {
-  const size = measure(bytes);
+  const size = sayAtField(() => measureMesh(readStl(bytes)));
   const hash = createHash('sha256').update(bytes).digest('hex');
   const packed = gzipSync(bytes);
   hands.goOn();
@@ -21,15 +21,6 @@ export async function bringMesh({ fileName, bytes }: BroughtMesh, hands: Hands):
     if (!(await manager.existsBy(MeshRow, { hash }))) await manager.insert(MeshRow, { hash, packed });
     return insertPrint(manager, { fileName, meshHash: hash, size });
   });
-}
-
-function measure(bytes: Uint8Array): MeshSize {
-  try {
-    return measureMesh(readStl(bytes));
-  } catch (error) {
-    if (error instanceof InvalidInputError) throw badInput(error.message, { file: error.message }, error.code);
-    throw error;
-  }
 }
 
 async function insertPrint(

@@ -5,6 +5,7 @@ import express, { Router } from 'express';
 import { runAside } from '../../aside/runAside.ts';
 import { MeshRow, PrintPartRow } from '../../entities/print.ts';
 import { badInput } from '../../http/errors.ts';
+import { readFileName } from '../../http/readFileName.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
@@ -12,7 +13,6 @@ import { logPrint } from './logPrint.ts';
 import { readPrints } from './readPrints.ts';
 
 const STL = 'model/stl';
-const MOST_LETTERS = 120;
 const unpack = promisify(gunzip);
 
 /** Parts that can be printed: their meshes in and out, and what was printed of them. */
@@ -22,12 +22,10 @@ export function createPrintRoutes(room: Workroom): Router {
     response.json(await look(room, readPrints));
   });
   router.post('/prints', express.raw({ type: STL, limit: '64mb' }), async (request, response) => {
-    const { name } = request.query;
     if (!Buffer.isBuffer(request.body) || request.body.length === 0)
       throw badInput('The file is empty, or no STL file.', { file: 'Choose an STL file.' });
-    if (typeof name !== 'string' || name.trim() === '' || name.length > MOST_LETTERS)
-      throw badInput('Say what the file is called.', { name: `Up to ${MOST_LETTERS} letters.` });
-    response.status(201).json(await runAside(room, 'mesh', { fileName: name.trim(), bytes: request.body }).ended);
+    const fileName = readFileName(request);
+    response.status(201).json(await runAside(room, 'mesh', { fileName, bytes: request.body }).ended);
   });
   router.get('/prints/:id/mesh', async (request, response) => {
     const { fileName, packed } = await look(room, async (manager) => {

@@ -144,7 +144,7 @@ function WidthField({ artwork }: { readonly artwork: DecalArtwork }) {
   const known = error === undefined || draft === null ? null : readAppError(error);
   return (
     <>
-      <Field label="Width, mm" error={known?.fields?.widthMm ?? known?.fields?.file}>
+      <Field label="Width, mm" error={known?.fields?.widthMm}>
         <input
           inputMode="decimal"
           value={draft ?? String(+artwork.widthMm.toFixed(3))}

@@ -1,14 +1,14 @@
 import type { DecalsView } from '@sardonyx/contract';
 import { useSearchParams } from 'react-router';
-import { readAppError } from '../../shared/api/appError.ts';
 import { useBringArtworkMutation, useGetDecalsQuery } from '../../shared/api/decalApi.ts';
-import { FilePick } from '../../shared/ui/FilePick.tsx';
-import { EmptyNote, ErrorNote } from '../../shared/ui/Notice.tsx';
+import { BringFile } from '../../shared/form/BringFile.tsx';
+import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { OneOfNames } from '../../shared/ui/OneOfNames.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { ArtworkDetails } from './ArtworkDetails.tsx';
 import { DecalList } from './DecalList.tsx';
 import { PrintedSheets } from './PrintedSheets.tsx';
-import { SheetBench } from './SheetBench.tsx';
+import { NextSheet } from './NextSheet.tsx';
 
 /** Decals over all jobs: which artwork each is, what it needs to show on its paint, and the sheets. */
 export function DecalsPage() {
@@ -37,32 +37,16 @@ export function DecalsPage() {
           )}
           <section aria-label="Artwork" className="space-y-2">
             <h2>Artwork</h2>
-            {data.artworks.length > 1 && (
-              <ul className="flex flex-wrap gap-2">
-                {data.artworks.map(({ id, name }) => (
-                  <li key={id}>
-                    <button
-                      type="button"
-                      className={id === open?.id ? 'main-button' : 'plain-button'}
-                      aria-pressed={id === open?.id}
-                      onClick={() => choose(id)}
-                    >
-                      {name}
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            )}
-            <FilePick
+            <OneOfNames label="Artworks" of={data.artworks} value={open?.id} onChange={choose} />
+            <BringFile
               label="Bring artwork in: SVG with plain shapes and flat colours, text as paths"
               accept=".svg,image/svg+xml"
-              isDisabled={isLoading}
+              isReading={isLoading}
+              refused={refused}
               onFile={(file) => void read(file)}
             />
-            {isLoading && <p role="status">It is read and measured …</p>}
-            {refused !== undefined && <ErrorNote error={readAppError(refused)} />}
           </section>
-          <SheetBench view={data} />
+          <NextSheet view={data} />
           <PrintedSheets view={data} />
         </div>
         {open && <ArtworkDetails key={open.id} artwork={open} view={data} />}

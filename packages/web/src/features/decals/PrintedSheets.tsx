@@ -1,6 +1,6 @@
-import type { DecalsView } from '@sardonyx/contract';
-import { placeRules, type DecalSheet } from '@sardonyx/core';
-import { useMeasureRulesMutation } from '../../shared/api/decalApi.ts';
+import type { DecalSheetView, DecalsView } from '@sardonyx/contract';
+import { placeRules } from '@sardonyx/core';
+import { useMeasureRulesMutation, useSpoilSheetMutation } from '../../shared/api/decalApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { readNumber } from '../../shared/form/readNumber.ts';
 import { useTextFields } from '../../shared/form/useTextFields.tsx';
@@ -29,8 +29,9 @@ export function PrintedSheets({ view: { sheets, printer } }: { readonly view: De
   );
 }
 
-function Printed({ sheet }: { readonly sheet: DecalSheet }) {
-  const { id, at, who, paper, film, pieces, measured } = sheet;
+function Printed({ sheet }: { readonly sheet: DecalSheetView }) {
+  const { id, at, who, paper, film, pieces, measured, isSpoiled } = sheet;
+  const [spoil] = useSpoilSheetMutation();
   const path = `/api/decal-sheets/${encodeURIComponent(id)}/sheet`;
   return (
     <li
@@ -41,6 +42,7 @@ function Printed({ sheet }: { readonly sheet: DecalSheet }) {
         <p>
           <strong>{formatDay(at)}</strong>: {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}, {paper},{' '}
           {sayFilm(film).toLowerCase()} ({who})
+          {isSpoiled && '; it did not come out, its pieces are to be printed again'}
         </p>
         <p className="flex flex-wrap gap-x-5">
           <a className="quiet-button" href={`${path}.pdf`} download>
@@ -52,6 +54,13 @@ function Printed({ sheet }: { readonly sheet: DecalSheet }) {
           <a className="quiet-button" href={`${path}.svg?cuts=yes`} download>
             SVG with cut lines
           </a>
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={() => void spoil({ sheetId: id, isSpoiled: !isSpoiled })}
+          >
+            {isSpoiled ? 'It did come out' : 'It did not come out'}
+          </button>
         </p>
       </div>
       <RuleForm key={JSON.stringify(measured)} sheet={sheet} />
@@ -59,7 +68,7 @@ function Printed({ sheet }: { readonly sheet: DecalSheet }) {
   );
 }
 
-function RuleForm({ sheet: { id, paper, measured } }: { readonly sheet: DecalSheet }) {
+function RuleForm({ sheet: { id, paper, measured } }: { readonly sheet: DecalSheetView }) {
   const [measure, { error, isLoading }] = useMeasureRulesMutation();
   const known = error === undefined ? null : readAppError(error);
   const { along, down } = placeRules(paper);
@@ -83,7 +92,7 @@ function RuleForm({ sheet: { id, paper, measured } }: { readonly sheet: DecalShe
           {measured ? 'Measured again' : 'So it came out'}
         </button>
       </div>
-      {known && <ErrorNote error={known} />}
+      {known && !known.fields && <ErrorNote error={known} />}
     </form>
   );
 }

@@ -1,9 +1,9 @@
 import type { PrintsView } from '@sardonyx/contract';
 import { useSearchParams } from 'react-router';
-import { readAppError } from '../../shared/api/appError.ts';
 import { useBringMeshMutation, useGetPrintsQuery } from '../../shared/api/stockApi.ts';
-import { FilePick } from '../../shared/ui/FilePick.tsx';
-import { EmptyNote, ErrorNote } from '../../shared/ui/Notice.tsx';
+import { BringFile } from '../../shared/form/BringFile.tsx';
+import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { OneOfNames } from '../../shared/ui/OneOfNames.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { PrintDetails } from './PrintDetails.tsx';
 
@@ -29,32 +29,16 @@ export function PrintsPage() {
           its resin loses, and written again for the printer.
         </EmptyNote>
       )}
-      {prints.length > 1 && (
-        <ul aria-label="Parts" className="flex flex-wrap gap-2">
-          {prints.map(({ id, name }) => (
-            <li key={id}>
-              <button
-                type="button"
-                className={id === open?.id ? 'main-button' : 'plain-button'}
-                aria-pressed={id === open?.id}
-                onClick={() => choose(id)}
-              >
-                {name}
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
+      <OneOfNames label="Parts" of={prints} value={open?.id} onChange={choose} />
       {open && <PrintDetails key={open.id} print={open} wants={data.wants} />}
       <section aria-label="Another part" className="space-y-2">
-        <FilePick
+        <BringFile
           label="Bring a mesh: STL, binary or text, in mm, up to 64 MB"
           accept=".stl,model/stl"
-          isDisabled={isLoading}
+          isReading={isLoading}
+          refused={refused}
           onFile={(file) => void read(file)}
         />
-        {isLoading && <p role="status">It is read and measured …</p>}
-        {refused !== undefined && <ErrorNote error={readAppError(refused)} />}
       </section>
     </div>
   );

@@ -1,4 +1,4 @@
-import type { DecalsView, LogDecal, MeasureRules, PrintSheet } from '@sardonyx/contract';
+import type { DecalsView, LogDecal, MeasureRules, PrintSheet, SpoilSheet } from '@sardonyx/contract';
 import type { DecalAct, DecalArtwork, DecalSheet } from '@sardonyx/core';
 import { api } from './api.ts';
 
@@ -34,6 +34,14 @@ const decalApi = api.injectEndpoints({
       query: (body) => ({ url: 'decal-sheets', method: 'POST', body }),
       invalidatesTags: ['Decals'],
     }),
+    spoilSheet: build.mutation<DecalSheet, { readonly sheetId: string } & SpoilSheet>({
+      query: ({ sheetId, ...body }) => ({
+        url: `decal-sheets/${encodeURIComponent(sheetId)}/spoiled`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ['Decals'],
+    }),
     measureRules: build.mutation<DecalSheet, { readonly sheetId: string } & MeasureRules>({
       query: ({ sheetId, ...body }) => ({
         url: `decal-sheets/${encodeURIComponent(sheetId)}/rules`,
@@ -52,4 +60,5 @@ export const {
   useLogDecalMutation,
   usePrintSheetMutation,
   useMeasureRulesMutation,
+  useSpoilSheetMutation,
 } = decalApi;

@@ -1,5 +1,12 @@
 import type { PlannedDecalView } from '@sardonyx/contract';
-import { DECAL_TROUBLES, PLACING_WORDS, RESCUES, type DecalTrouble, type OrderReason } from '@sardonyx/core';
+import {
+  DECAL_TROUBLES,
+  PLACING_WORDS,
+  RESCUES,
+  type DecalAct,
+  type DecalTrouble,
+  type OrderReason,
+} from '@sardonyx/core';
 import { useEffect, useRef, useState } from 'react';
 import { readAppError } from '../api/appError.ts';
 import { useLogDecalMutation } from '../api/decalApi.ts';
@@ -10,22 +17,20 @@ import { useWho } from '../ui/useWho.ts';
 
 /** How a decal is placed: its turn, its steps with a clock on the water, and what helps when it goes wrong. */
 export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
-  const { placing, inHand, layerId, isPlaced } = decal;
+  const { placing, inHand, layerId, isPlaced, turn, acts } = decal;
   const [trouble, setTrouble] = useState<DecalTrouble | undefined>();
   const [who] = useWho();
   const [log, { error, isLoading }] = useLogDecalMutation();
   if (!placing || isPlaced) return null;
   const isNameless = who.trim() === '';
-  const write = (act: 'slid' | 'trouble' | 'lost', more: { trouble?: DecalTrouble; soakS?: number } = {}) =>
-    void log({ layerId, act, trouble: null, soakS: null, who: who.trim(), note: '', ...more });
-  const meet = (one: DecalTrouble) => {
-    setTrouble(one);
-    if (!isNameless) write('trouble', { trouble: one });
-  };
+  const write = (act: DecalAct['act'], more: Partial<Pick<DecalAct, 'trouble' | 'soakS' | 'ofId'>> = {}) =>
+    void log({ layerId, act, trouble: null, soakS: null, ofId: null, who: who.trim(), note: '', ...more });
+  const last = acts.at(-1);
   return (
     <section aria-label={`Placing ${decal.name}`} className="space-y-3 border border-strong-line bg-sheet p-4">
       <p>
-        {sayTurn(placing.turn, placing.because)}It folds {placing.fold.word} ({Math.round(100 * placing.fold.chance)} %,{' '}
+        {turn && sayTurn(turn.nth, turn.because)}It folds {placing.fold.word} ({Math.round(100 * placing.fold.chance)}{' '}
+        %,{' '}
         {placing.fold.placed === 0
           ? 'planning estimate by its length'
           : `with ${placing.fold.placed} of such a shape placed here`}
@@ -60,8 +65,8 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
         ))}
       </ol>
       <div className="space-y-2 border-t border-hairline pt-3">
-        <p className="font-semibold">Something goes wrong? Press it, and keep it wet:</p>
-        <Toggles aria-label="What goes wrong" value={trouble} options={DECAL_TROUBLES} onChange={meet} isApart />
+        <p className="font-semibold">Something goes wrong? Keep it wet, and press it:</p>
+        <Toggles aria-label="What goes wrong" value={trouble} options={DECAL_TROUBLES} onChange={setTrouble} isApart />
         {trouble && (
           <div role="status" className="space-y-2">
             <ol className="list-decimal space-y-1 pl-6 text-lead">
@@ -72,18 +77,41 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
             <p>
               <Sign of="never" /> <strong>{RESCUES[trouble].never}</strong>
             </p>
+            <div className="flex flex-wrap gap-3">
+              <button
+                type="button"
+                className="plain-button"
+                disabled={isNameless || isLoading}
+                onClick={() => write('trouble', { trouble })}
+              >
+                Write down: {trouble}
+              </button>
+              <button
+                type="button"
+                className="plain-button"
+                disabled={isNameless || isLoading}
+                onClick={() => {
+                  write('lost');
+                  setTrouble(undefined);
+                }}
+              >
+                It is lost: {inHand > 1 ? 'take the spare' : 'another is to be printed'}
+              </button>
+            </div>
+          </div>
+        )}
+        {last && (
+          <p className="flex flex-wrap items-center gap-x-3">
+            Written down last: {sayAct(last)}.
             <button
               type="button"
-              className="plain-button"
+              className="quiet-button"
               disabled={isNameless || isLoading}
-              onClick={() => {
-                write('lost');
-                setTrouble(undefined);
-              }}
+              onClick={() => write('taken back', { ofId: last.id })}
             >
-              It is lost: {inHand > 1 ? 'take the spare' : 'another is to be printed'}
+              Take it back
             </button>
-          </div>
+          </p>
         )}
         {isNameless && <p className="text-note">Say at the top who stands at the bench.</p>}
         {error !== undefined && <ErrorNote error={readAppError(error)} />}
@@ -91,6 +119,11 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
     </section>
   );
 }
+
+const sayAct = ({ act, trouble, soakS }: DecalAct): string => {
+  if (act === 'slid') return soakS === null ? 'it slid' : `it slid after ${Math.round(soakS)} s`;
+  return act === 'lost' ? 'one was lost' : (trouble ?? '');
+};
 
 const REASON_WORDS: Readonly<Record<OrderReason, string>> = {
   'under another': 'it lies under another',

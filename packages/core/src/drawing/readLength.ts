@@ -1,6 +1,9 @@
+/** Of CSS, mm. */
+export const PX_MM = 25.4 / 96;
+
 /** CSS units (CSS Values 3, 5.2), mm. */
 const MM_PER: Readonly<Record<string, number>> = {
-  ...{ mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, px: 25.4 / 96, q: 0.25 },
+  ...{ mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, px: PX_MM, q: 0.25 },
 };
 
 /** A length of an SVG file; a number alone is px, a share of something or a word is none. */

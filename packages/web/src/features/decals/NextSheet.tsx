@@ -32,7 +32,7 @@ const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
 const [LEAST_SPACING, MOST_SPACING] = [0.5, 20];
 
 /** The next sheet: which film, which paper, how the pieces lie, and printing it. */
-export function SheetBench({ view }: { readonly view: DecalsView }) {
+export function NextSheet({ view }: { readonly view: DecalsView }) {
   const [film, setFilm] = useState<Film>(() => findBusiestFilm(view));
   const [paper, setPaper] = useState<Paper>('A6');
   const [wantedId, setWantedId] = useState<string | null>(null);
@@ -62,11 +62,13 @@ export function SheetBench({ view }: { readonly view: DecalsView }) {
     setLaidFor(asked);
     nesting.start(question);
   };
+  /** One after the other: what was refused ends it, what went before stands. */
   const printAll = async (done: Nest) => {
     for (const [i, sheetPieces] of groupSheets(done, pieces).entries()) {
       const continuesId = i === 0 ? begunId : null;
-      if (sheetPieces.length > 0)
-        await print({ paper, film, continuesId, who: who.trim(), pieces: sheetPieces }).unwrap();
+      if (sheetPieces.length === 0) continue;
+      const { data } = await print({ paper, film, continuesId, who: who.trim(), pieces: sheetPieces });
+      if (!data) return;
     }
     setWantedId(null);
     setLaidFor(null);

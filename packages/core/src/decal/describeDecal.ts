@@ -1,0 +1,93 @@
+import { estimateSoak, type Soak } from './placing/estimateSoak.ts';
+import { estimateFold, listFolds, type FoldRisk } from './placing/foldRisk.ts';
+import { listPlacingSteps, type TimedStep } from './placing/listPlacingSteps.ts';
+import { fitPanel, USUAL_PLACING, type PanelFit } from './panel/fitPanel.ts';
+import { findPanel, type FoundPanel } from './panel/findPanel.ts';
+import { judgeFilms, type Film, type JudgedArtwork } from './white/judgeFilms.ts';
+import { countInHand, countSets, countWanted, type PrintedPieces } from './countWanted.ts';
+import type { DecalSheet } from './decalSheet.ts';
+import type { DecalAct } from './placing/decalAct.ts';
+import type { Spectrum } from '../colour/colorimetry.ts';
+import type { DecalArtwork, DecalPlan } from '../model/decal.ts';
+import type { Drawing } from '../model/drawing.ts';
+import type { SchoolOption } from '../model/school.ts';
+import type { Area } from '../model/workpiece.ts';
+
+/** What is known of a planned decal. */
+export interface DecalFacts {
+  readonly layerId: string;
+  readonly partKey: string;
+  readonly area: Pick<Area, 'name' | 'outline' | 'crossesSeam' | 'reliefUm'>;
+  readonly drawing: Drawing | null;
+  readonly plan: DecalPlan | null;
+  readonly artwork: DecalArtwork | null;
+  /** How decals are placed on this model. */
+  readonly way: SchoolOption<'S20'>;
+  /** Reflectance of what it will lie on; null where nobody knows. */
+  readonly body: Spectrum | null;
+  readonly isPlaced: boolean;
+}
+
+/** What this bench did with decals so far. */
+export interface DecalHistory {
+  /** The last first. */
+  readonly sheets: readonly (PrintedPieces & Pick<DecalSheet, 'film'>)[];
+  readonly acts: readonly DecalAct[];
+  /** How large the artwork of a planned decal is. */
+  readonly sizeOf: (layerId: string) => { readonly widthMm: number; readonly heightMm: number } | null;
+  readonly now: Date;
+}
+
+export interface DescribedDecal {
+  readonly panel: FoundPanel | null;
+  /** Of its artwork on that panel; null without either. */
+  readonly fit: PanelFit | null;
+  /** Sets by how it will be placed. */
+  readonly sets: number;
+  /** Pieces that were printed and are not lost. */
+  readonly inHand: number;
+  readonly toPrint: number;
+  /** What each film can do of its artwork on what it lies on; null without either. */
+  readonly judged: JudgedArtwork | null;
+  /** How it is placed; null while its artwork is not known. */
+  readonly placing: { readonly steps: readonly TimedStep[]; readonly fold: FoldRisk; readonly soak: Soak } | null;
+}
+
+/** Until one was printed: what most have. */
+const USUAL_FILM: Film = 'clear, office printer';
+const DAY_MS = 86_400_000;
+
+/** Everything that is told of a planned decal. */
+export function describeDecal(facts: DecalFacts, history: DecalHistory): DescribedDecal {
+  const { layerId, artwork, plan, area, body, way, isPlaced } = facts;
+  const { sheets, acts } = history;
+  const panel = findPanel(plan?.panel ?? null, facts.drawing, facts.partKey, area);
+  const sets = countSets(way);
+  return {
+    ...{ panel, sets },
+    fit: artwork && panel && fitPanel(artwork, panel, { ...USUAL_PLACING, marginMm: panel.marginMm }),
+    inHand: countInHand({ layerId, artwork }, sheets, acts),
+    toPrint: countWanted({ layerId, artwork, copies: plan?.copies ?? 1, sets, isPlaced }, sheets, acts),
+    judged: artwork && body && judgeFilms(artwork.inks, artwork.bareShare, body),
+    placing: artwork && describePlacing(facts, artwork, history),
+  };
+}
+
+function describePlacing({ layerId, area, way }: DecalFacts, artwork: DecalArtwork, history: DecalHistory) {
+  const { film, ageDays } = findFilm(layerId, history.sheets, history.now);
+  const soak = estimateSoak(film ?? USUAL_FILM, ageDays ?? 0, history.acts);
+  const fold = estimateFold(artwork, way, listFolds(history.acts, history.sizeOf));
+  const isOnRelief = area.crossesSeam || area.reliefUm !== null;
+  return { soak, fold, steps: listPlacingSteps(way, { soak, fold, isOnRelief }) };
+}
+
+/** Film and age of the sheet that a decal was printed on last; null where it was not. */
+export function findFilm(
+  layerId: string,
+  sheets: readonly Pick<DecalSheet, 'at' | 'film' | 'pieces' | 'isSpoiled'>[],
+  now: Date,
+): { readonly film: Film | null; readonly ageDays: number | null } {
+  const sheet = sheets.find(({ pieces, isSpoiled }) => !isSpoiled && pieces.some((one) => one.layerId === layerId));
+  if (!sheet) return { film: null, ageDays: null };
+  return { film: sheet.film, ageDays: Math.max(0, (now.getTime() - Date.parse(sheet.at)) / DAY_MS) };
+}
