@@ -17,7 +17,7 @@ export const PLACING_WORDS: Readonly<Record<PlacingStep, string>> = {
   'look at the margins': 'While it floats: the same paint above and below, at both ends. Move it with a wet brush.',
   'roll out': 'Lift the water off with the edge of a tissue, roll a damp bud from the middle to the ends.',
   'softener on relief': 'A drop of softener where it bridges relief, after a test; then hands off, it wrinkles first.',
-  'leave it': 'Leave it. Tomorrow it is looked at by raking light.',
+  'leave it': 'Leave it until it is dry, then look at it by raking light.',
 };
 
 export interface Rescue {

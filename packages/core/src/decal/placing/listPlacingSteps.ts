@@ -1,3 +1,4 @@
+import { DECAL_DRIES_MIN } from '../../film/planDrying.ts';
 import type { SchoolOption } from '../../model/school.ts';
 import type { FoldRisk } from './foldRisk.ts';
 import type { Soak } from './estimateSoak.ts';
@@ -27,8 +28,6 @@ export interface TimedStep {
 
 /** Until it slides from the middle, after the water, seconds (planning estimate). */
 const PAD_S = 45;
-/** Not touched for so long once it lies, seconds (planning estimate; the paint's own sheet goes first). */
-const LEAVE_S = 12 * 3600;
 
 /** The steps of placing one decal, by how it is placed: the paper is drawn away from under it, never the decal from the paper. */
 export function listPlacingSteps(
@@ -50,6 +49,6 @@ export function listPlacingSteps(
     step('look at the margins'),
     step('roll out'),
     ...(usesFluid && isOnRelief ? [step('softener on relief')] : []),
-    step('leave it', LEAVE_S),
+    step('leave it', 60 * DECAL_DRIES_MIN),
   ];
 }

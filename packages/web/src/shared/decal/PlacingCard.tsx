@@ -10,6 +10,7 @@ import {
 import { useEffect, useRef, useState } from 'react';
 import { readAppError } from '../api/appError.ts';
 import { useLogDecalMutation } from '../api/decalApi.ts';
+import { formatMinutes } from '../format.ts';
 import { ErrorNote } from '../ui/Notice.tsx';
 import { Sign } from '../ui/Sign.tsx';
 import { Toggles } from '../ui/Toggles.tsx';
@@ -29,8 +30,8 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
   return (
     <section aria-label={`Placing ${decal.name}`} className="space-y-3 border border-strong-line bg-sheet p-4">
       <p>
-        {turn && sayTurn(turn.nth, turn.because)}It folds {placing.fold.word} ({Math.round(100 * placing.fold.chance)}{' '}
-        %,{' '}
+        {turn && sayTurn(turn.nth, turn.because)}It folds {placing.fold.word} (
+        {`${Math.round(100 * placing.fold.chance)}\u00a0%`},{' '}
         {placing.fold.placed === 0
           ? 'planning estimate by its length'
           : `with ${placing.fold.placed} of such a shape placed here`}
@@ -60,7 +61,7 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
                 onSlid={(soakS) => write('slid', { soakS })}
               />
             )}
-            {step === 'leave it' && seconds !== null && ` ${Math.round(seconds / 3600)} hours (planning estimate).`}
+            {step === 'leave it' && seconds !== null && ` ${formatMinutes(seconds / 60)} (planning estimate).`}
           </li>
         ))}
       </ol>
