@@ -86,15 +86,17 @@ export type { DonorOffer, DonorsView, OrderLineView, OrdersView, OrderView, Supp
 export { ChangeSupplier, ChangeThing, CreateSupplier, CreateThing, MoveStock, StockFile } from './requests/stock.ts';
 export {
   ChangeArtwork,
+  ChangeDecalOrder,
   ChangeDecalPlan,
   CreateDecalPlan,
   LogDecal,
   MeasureRules,
+  OrderDecal,
   PrintSheet,
   SizeArtwork,
   SpoilSheet,
 } from './requests/decals.ts';
-export type { DecalSheetView, DecalsView, PlannedDecalView } from './responses/decals.ts';
+export type { DecalOrderView, DecalSheetView, DecalState, DecalsView, PlannedDecalView } from './responses/decals.ts';
 export { ChangePrint, LogPrint } from './requests/prints.ts';
 export type { PrintableWant, PrintsView, PrintView } from './responses/prints.ts';
 export type { PotLog, StockView, ThingLog, ThingView } from './responses/stock.ts';

@@ -209,6 +209,7 @@ export { believeUnlisted, countSettled } from './identify/believeUnlisted.ts';
 export { sayLossShare } from './identify/computeExpectedLoss.ts';
 export type { MeasuredState } from './identify/weighMeasured.ts';
 export { answerAll, identifySpecimen, type Identification } from './identify/identifySpecimen.ts';
+export { shareLeftStates, type LeftFeature } from './identify/shareLeftStates.ts';
 export {
   createPracticeRound,
   findLookPath,
@@ -622,7 +623,18 @@ export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/
 export { watchStock, type StockNotice } from './stock/watchStock.ts';
 export { createDecalArtwork, resizeArtwork } from './decal/artwork/createDecalArtwork.ts';
 export { writeDecalSvg } from './decal/artwork/writeDecalSvg.ts';
+export { judgeIssue, type IssueAnswer } from './decal/judgeIssue.ts';
 export { describeDecal, findFilm, type DescribedDecal } from './decal/describeDecal.ts';
+export type { DecalOrder } from './decal/decalOrder.ts';
+export {
+  listBought,
+  RATED,
+  rateSuppliers,
+  type FollowedOrder,
+  type Rated,
+  type RatedSupplier,
+} from './decal/orderedDecals.ts';
+export { nameOrderFile, writeDecalOrder } from './decal/writeDecalOrder.ts';
 export type { DecalSheet, PrintedArtwork, SheetPiece } from './decal/decalSheet.ts';
 export { drawSheet, type SheetDrawing } from './decal/print/drawSheet.ts';
 export { findRoom, PAPERS, placeRules, type Paper } from './decal/print/paper.ts';
@@ -649,7 +661,12 @@ export {
   type Artwork as InkArtwork,
   type ArtworkSize,
   type DecalArtwork,
+  type DecalPlace,
   type DecalPlan,
+  type DecalRating,
+  type DrawnDecal,
+  type DrawnElement,
+  type DrawnPoint,
   type InkShape,
   type MeasuredPanel,
   type InkShare,

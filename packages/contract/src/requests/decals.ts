@@ -3,11 +3,13 @@ import {
   FILMS,
   PAPERS,
   QUARTERS,
+  VIEW_KINDS,
   type DecalAct,
   type DecalTrouble,
   type Film,
   type Paper,
   type Quarter,
+  type ViewKind,
 } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
@@ -36,6 +38,7 @@ import {
 } from '../validation.ts';
 
 const COPIES = { message: 'How many in one set: a whole number from 1 to 20.' };
+const COUNT = { message: 'How many pieces: a whole number from 1 to 200.' };
 const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
 
 export class ChangeArtwork extends VersionedChange {
@@ -51,6 +54,16 @@ export class SizeArtwork {
 const PANEL = { message: 'A length in mm, above 0, at most 400.' };
 const MARGIN = { message: 'Paint that should show round it: 0 to 20 mm.' };
 const SPREAD = { message: 'How far it may be off: 0.01 to 5 mm.' };
+
+const TURN = { message: 'Degrees from -180 to 180.' };
+const ON_VIEW = { message: 'A place on the drawing, mm.' };
+
+class PlaceOfDecal {
+  @IsIn(VIEW_KINDS) view!: ViewKind;
+  @IsNumber({}, ON_VIEW) @NotBelow(-500, ON_VIEW) @NotAbove(500, ON_VIEW) x!: number;
+  @IsNumber({}, ON_VIEW) @NotBelow(-500, ON_VIEW) @NotAbove(500, ON_VIEW) y!: number;
+  @IsNumber({}, TURN) @NotBelow(-180, TURN) @NotAbove(180, TURN) turnDegrees!: number;
+}
 
 class PanelMeasured {
   @IsNumber({}, PANEL) @NotBelow(0.5, PANEL) @NotAbove(400, PANEL) widthMm!: number;
@@ -70,6 +83,7 @@ export class ChangeDecalPlan extends VersionedChange {
   @IsChangedOrNull() @IsString() artworkId?: string | null;
   @IsChanged() @IsInt(COPIES) @NotBelow(1, COPIES) @NotAbove(20, COPIES) copies?: number;
   @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => PanelMeasured) panel?: PanelMeasured | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => PlaceOfDecal) place?: PlaceOfDecal | null;
 }
 
 class PieceOfSheet {
@@ -104,6 +118,24 @@ export class PrintSheet {
   @Type(() => PieceOfSheet)
   pieces!: PieceOfSheet[];
   @IsString() @IsNotEmpty({ message: 'Say who.' }) @MaxLength(80) who!: string;
+}
+
+/** Pieces are wanted of a supplier: as a want of their own, or as one that is there already. */
+export class OrderDecal {
+  @IsInt(COUNT) @NotBelow(1, COUNT) @NotAbove(200, COUNT) count!: number;
+  @OrNull() @IsString() wantId!: string | null;
+}
+
+class RatingOfSheet {
+  @OrNull() @IsBoolean() isSharp!: boolean | null;
+  @OrNull() @IsBoolean() isInRegister!: boolean | null;
+  @OrNull() @IsBoolean() isWhiteDense!: boolean | null;
+  @OrNull() @IsBoolean() releasesWell!: boolean | null;
+  @IsString() @MaxLength(300) note!: string;
+}
+
+export class ChangeDecalOrder extends VersionedChange {
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => RatingOfSheet) rating?: RatingOfSheet | null;
 }
 
 /** Whether a sheet did not come out. */

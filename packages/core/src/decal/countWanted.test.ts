@@ -12,7 +12,7 @@ const act = (id: string, at: string, changes: Partial<DecalAct> = {}): DecalAct 
   ...{ id, at, layerId: 'band', who: 'Nell', act: 'lost', trouble: null, ofId: null, soakS: null, film: null },
   ...{ ageDays: null, note: '', ...changes },
 });
-const band = { layerId: 'band', artwork: { id: 'art', widthMm: 58 }, copies: 2, sets: 2, isPlaced: false };
+const band = { layerId: 'band', artwork: { id: 'art', widthMm: 58 }, copies: 2, sets: 2, isPlaced: false, coming: 0 };
 
 describe('decals to print', () => {
   it('are all sets, less what is in hand; none of what lies or has no artwork', () => {
@@ -21,6 +21,8 @@ describe('decals to print', () => {
     expect(countWanted(band, [sheet('2026-11-01', 9)], [])).equal(0);
     expect(countWanted({ ...band, isPlaced: true }, [], [])).equal(0);
     expect(countWanted({ ...band, artwork: null }, [], [])).equal(0);
+    expect(countWanted({ ...band, coming: 3 }, [], [])).equal(1);
+    expect(countWanted({ ...band, coming: 3 }, [sheet('2026-11-01', 4)], [])).equal(0);
     expect([countSets('wet pad and two sets'), countSets('setting fluid')]).deep.equal([2, 1]);
   });
 

@@ -1,18 +1,21 @@
 import type { SchoolOption } from '../model/school.ts';
-import type { DecalSheet } from './decalSheet.ts';
+import type { DecalSheet, SheetPiece } from './decalSheet.ts';
 import { selectStandingActs, type DecalAct } from './placing/decalAct.ts';
 
 /** What is asked of a sheet: which pieces, and how large their artworks were. */
-export type PrintedPieces = Pick<DecalSheet, 'at' | 'pieces' | 'isSpoiled'> & {
+export type PrintedPieces = Pick<DecalSheet, 'at' | 'isSpoiled'> & {
+  readonly pieces: readonly Pick<SheetPiece, 'layerId' | 'artworkId'>[];
   readonly artworks: readonly { readonly id: string; readonly widthMm: number }[];
 };
 
-interface DecalAsked {
+export interface DecalAsked {
   readonly layerId: string;
   readonly artwork: { readonly id: string; readonly widthMm: number } | null;
   readonly copies: number;
   readonly sets: number;
   readonly isPlaced: boolean;
+  /** Pieces that a supplier is to send. */
+  readonly coming: number;
 }
 
 /** Sets that are printed or ordered, by how decals are placed: a second one costs nothing when the first folds. */
@@ -20,12 +23,12 @@ export const countSets = (way: SchoolOption<'S20'>): number =>
   way === 'wet pad and two sets' || way === 'bare paper slide' ? 2 : 1;
 
 /** A size that differs by less is the same, mm. */
-const SAME_MM = 0.01;
+export const SAME_MM = 0.01;
 
-/** How many of a planned decal are still to be printed: all sets, less what is in hand; none once it lies. */
+/** How many of a planned decal are still to be had: all sets, less what is in hand and on its way; none once it lies. */
 export function countWanted(decal: DecalAsked, sheets: readonly PrintedPieces[], acts: readonly DecalAct[]): number {
   if (decal.isPlaced || decal.artwork === null) return 0;
-  return Math.max(0, decal.copies * decal.sets - countInHand(decal, sheets, acts));
+  return Math.max(0, decal.copies * decal.sets - countInHand(decal, sheets, acts) - decal.coming);
 }
 
 /** Pieces that were printed of its artwork for it, at its present size, and are not lost. */

@@ -6,6 +6,7 @@ import { findPanel, type FoundPanel } from './panel/findPanel.ts';
 import { judgeFilms, type Film, type JudgedArtwork } from './white/judgeFilms.ts';
 import { countInHand, countSets, countWanted, type PrintedPieces } from './countWanted.ts';
 import type { DecalSheet } from './decalSheet.ts';
+import { countComing, listBought, type FollowedOrder } from './orderedDecals.ts';
 import type { DecalAct } from './placing/decalAct.ts';
 import type { Spectrum } from '../colour/colorimetry.ts';
 import type { DecalArtwork, DecalPlan } from '../model/decal.ts';
@@ -30,8 +31,10 @@ export interface DecalFacts {
 
 /** What this bench did with decals so far. */
 export interface DecalHistory {
-  /** The last first. */
+  /** What was printed here, the last first. */
   readonly sheets: readonly (PrintedPieces & Pick<DecalSheet, 'film'>)[];
+  /** What suppliers were to send. */
+  readonly orders: readonly FollowedOrder[];
   readonly acts: readonly DecalAct[];
   /** How large the artwork of a planned decal is. */
   readonly sizeOf: (layerId: string) => { readonly widthMm: number; readonly heightMm: number } | null;
@@ -44,8 +47,10 @@ export interface DescribedDecal {
   readonly fit: PanelFit | null;
   /** Sets by how it will be placed. */
   readonly sets: number;
-  /** Pieces that were printed and are not lost. */
+  /** Pieces that were printed, or came, and are not lost. */
   readonly inHand: number;
+  /** Pieces that are wanted of a supplier, or on their way. */
+  readonly coming: number;
   readonly toPrint: number;
   /** What each film can do of its artwork on what it lies on; null without either. */
   readonly judged: JudgedArtwork | null;
@@ -60,16 +65,18 @@ const DAY_MS = 86_400_000;
 /** Everything that is told of a planned decal. */
 export function describeDecal(facts: DecalFacts, history: DecalHistory): DescribedDecal {
   const { layerId, artwork, plan, area, body, way, isPlaced } = facts;
-  const { sheets, acts } = history;
+  const { acts } = history;
+  const sheets = [...listBought(history.orders), ...history.sheets];
+  const coming = countComing({ layerId, artwork }, history.orders);
   const panel = findPanel(plan?.panel ?? null, facts.drawing, facts.partKey, area);
   const sets = countSets(way);
   return {
-    ...{ panel, sets },
+    ...{ panel, sets, coming },
     fit: artwork && panel && fitPanel(artwork, panel, { ...USUAL_PLACING, marginMm: panel.marginMm }),
     inHand: countInHand({ layerId, artwork }, sheets, acts),
-    toPrint: countWanted({ layerId, artwork, copies: plan?.copies ?? 1, sets, isPlaced }, sheets, acts),
+    toPrint: countWanted({ layerId, artwork, copies: plan?.copies ?? 1, sets, isPlaced, coming }, sheets, acts),
     judged: artwork && body && judgeFilms(artwork.inks, artwork.bareShare, body),
-    placing: artwork && describePlacing(facts, artwork, history),
+    placing: artwork && describePlacing(facts, artwork, { ...history, sheets }),
   };
 }
 
@@ -81,13 +88,17 @@ function describePlacing({ layerId, area, way }: DecalFacts, artwork: DecalArtwo
   return { soak, fold, steps: listPlacingSteps(way, { soak, fold, isOnRelief }) };
 }
 
-/** Film and age of the sheet that a decal was printed on last; null where it was not. */
+/** Film and age of the sheet that the last piece of a decal is of; null where there is none. */
 export function findFilm(
   layerId: string,
-  sheets: readonly Pick<DecalSheet, 'at' | 'film' | 'pieces' | 'isSpoiled'>[],
+  sheets: readonly (Omit<PrintedPieces, 'artworks'> & Pick<DecalSheet, 'film'>)[],
   now: Date,
 ): { readonly film: Film | null; readonly ageDays: number | null } {
-  const sheet = sheets.find(({ pieces, isSpoiled }) => !isSpoiled && pieces.some((one) => one.layerId === layerId));
+  const own = sheets.filter(({ pieces, isSpoiled }) => !isSpoiled && pieces.some((one) => one.layerId === layerId));
+  const sheet = own.sort((a, b) => (a.at < b.at ? 1 : -1))[0];
   if (!sheet) return { film: null, ageDays: null };
-  return { film: sheet.film, ageDays: Math.max(0, (now.getTime() - Date.parse(sheet.at)) / DAY_MS) };
+  return {
+    film: sheet.film,
+    ageDays: sheet.at === '' ? null : Math.max(0, (now.getTime() - Date.parse(sheet.at)) / DAY_MS),
+  };
 }

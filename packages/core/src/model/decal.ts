@@ -1,4 +1,5 @@
 import type { Versioned } from './catalogue.ts';
+import type { ViewKind } from './drawing.ts';
 import type { Point } from './plane.ts';
 
 /** One flat shape of an artwork, millimetres from the artwork's own corner, y down; later ones lie on earlier ones. */
@@ -25,8 +26,43 @@ export interface InkShare {
 }
 
 /** How the size of an artwork is known: px depend on the program that wrote the file. */
-export const ARTWORK_SIZES = ['units of the file', 'px of the file', 'typed'] as const;
+export const ARTWORK_SIZES = ['units of the file', 'px of the file', 'typed', 'traced'] as const;
 export type ArtworkSize = (typeof ARTWORK_SIZES)[number];
+
+/** One line, area or text of a decal that was traced, over what lies before it; millimetres from its own corner, y down. */
+export type DrawnElement =
+  | {
+      readonly kind: 'area' | 'line';
+      /** A corner, or what the line bends round by (a quadratic control point between two corners). */
+      readonly points: readonly DrawnPoint[];
+      readonly ink: string;
+      /** Of a line. */
+      readonly strokeMm: number;
+    }
+  | {
+      readonly kind: 'text';
+      readonly text: string;
+      /** Where its first letter stands. */
+      readonly x: number;
+      readonly y: number;
+      /** Of a capital letter. */
+      readonly heightMm: number;
+      /** As wide as this, whatever its letters take; null: as they are. */
+      readonly widthMm: number | null;
+      readonly isBold: boolean;
+      readonly ink: string;
+    };
+
+export interface DrawnPoint extends Point {
+  readonly isBend: boolean;
+}
+
+/** A decal as somebody traced it. */
+export interface DrawnDecal {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly elements: readonly DrawnElement[];
+}
 
 /** An artwork that is kept, for every job that wants it. */
 export interface DecalArtwork extends Versioned, Artwork {
@@ -41,6 +77,8 @@ export interface DecalArtwork extends Versioned, Artwork {
   readonly inks: readonly InkShare[];
   /** What of the piece within its ink's own outline is not printed, 0 to 1. */
   readonly bareShare: number;
+  /** What it was traced as, to go on with; null for one that came as a file. */
+  readonly drawn: DrawnDecal | null;
   readonly note: string;
 }
 
@@ -53,6 +91,26 @@ export interface DecalPlan extends Versioned {
   readonly copies: number;
   /** The panel it is for, as somebody measured it; null: as the drawing has it. */
   readonly panel: MeasuredPanel | null;
+  /** Where it was tried on the drawing; null: in the middle of its panel. */
+  readonly place: DecalPlace | null;
+}
+
+/** Where the middle of a decal lies on a view of its casting's drawing, mm, y down. On the other side it is the mirror image of that. */
+export interface DecalPlace {
+  readonly view: ViewKind;
+  readonly x: number;
+  readonly y: number;
+  /** Clockwise as the view is seen. */
+  readonly turnDegrees: number;
+}
+
+/** How a supplier's sheet is: true of it or not, null where nobody looked. */
+export interface DecalRating {
+  readonly isSharp: boolean | null;
+  readonly isInRegister: boolean | null;
+  readonly isWhiteDense: boolean | null;
+  readonly releasesWell: boolean | null;
+  readonly note: string;
 }
 
 /** Both with one spread, mm. */

@@ -62,7 +62,7 @@ const ARTWORKS: readonly { readonly id: string; readonly name: string; readonly 
 export async function seedDecals(manager: EntityManager): Promise<void> {
   for (const { svg: text, ...known } of ARTWORKS)
     await manager.insert(DecalArtworkRow, {
-      ...{ version: 1, featureStateId: null, ...known, ...createDecalArtwork(text) },
+      ...{ version: 1, featureStateId: null, drawn: null, ...known, ...createDecalArtwork(text) },
     });
   const waistband = await manager.findOneByOrFail(CoatingLayerRow, {
     ...{ kind: 'decal', stage: 'planned', name: 'Waistband decal' },
@@ -74,7 +74,7 @@ export async function seedDecals(manager: EntityManager): Promise<void> {
       layerId: waistband.id,
       artworkId: 'artwork-waistband',
       copies: 2,
-      panel: null,
+      ...{ panel: null, place: null },
     },
   });
 }

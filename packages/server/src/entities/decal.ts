@@ -1,6 +1,9 @@
 import type {
   ArtworkSize,
   DecalAct,
+  DecalPlace,
+  DecalRating,
+  DrawnDecal,
   DecalTrouble,
   Film,
   InkShape,
@@ -13,8 +16,9 @@ import type {
   SheetPiece,
 } from '@sardonyx/core';
 import { Column, Entity, Index, PrimaryColumn, type Relation } from 'typeorm';
+import { FeatureStateRow } from './catalogue.ts';
 import { References, VersionedRow } from './versionedRow.ts';
-import { CoatingLayerRow } from './workpiece.ts';
+import { CoatingLayerRow, WantRow } from './workpiece.ts';
 
 /** Artwork as it was read out of a file: geometry and flat colours, nothing of the file's own text. */
 @Entity('decal_artwork')
@@ -49,8 +53,14 @@ export class DecalArtworkRow extends VersionedRow {
   @Column('real')
   bareShare!: number;
 
+  @Column('simple-json', { nullable: true })
+  drawn!: DrawnDecal | null;
+
   @Column('text', { default: '' })
   note!: string;
+
+  @References(() => FeatureStateRow, 'featureStateId', 'SET NULL')
+  featureState?: Relation<FeatureStateRow>;
 }
 
 /** Which artwork a planned decal is. It goes with the plan. */
@@ -70,11 +80,41 @@ export class DecalPlanRow extends VersionedRow {
   @Column('simple-json', { nullable: true })
   panel!: MeasuredPanel | null;
 
+  @Column('simple-json', { nullable: true })
+  place!: DecalPlace | null;
+
   @References(() => CoatingLayerRow, 'layerId')
   layer?: Relation<CoatingLayerRow>;
 
   @References(() => DecalArtworkRow, 'artworkId', 'SET NULL')
   artwork?: Relation<DecalArtworkRow>;
+}
+
+/** Pieces that are wanted of a supplier: the want goes the way of all wants, and says when they are here. */
+@Entity('decal_order')
+export class DecalOrderRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  layerId!: string;
+
+  @Index({ unique: true })
+  @Column('text')
+  wantId!: string;
+
+  @Column('integer')
+  count!: number;
+
+  @Column('simple-json')
+  artwork!: PrintedArtwork;
+
+  @Column('simple-json', { nullable: true })
+  rating!: DecalRating | null;
+
+  @References(() => CoatingLayerRow, 'layerId')
+  layer?: Relation<CoatingLayerRow>;
+
+  @References(() => WantRow, 'wantId')
+  want?: Relation<WantRow>;
 }
 
 /** What happened to a piece while it was placed: written once. */

@@ -1,4 +1,5 @@
 import { Decals1796170000000 } from './1796170000000-Decals.ts';
+import { DecalOrders1796180000000 } from './1796180000000-DecalOrders.ts';
 import { Prints1796160000000 } from './1796160000000-Prints.ts';
 import { WantBits1796150000000 } from './1796150000000-WantBits.ts';
 import { PotLog1796140000000 } from './1796140000000-PotLog.ts';
@@ -48,4 +49,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   WantBits1796150000000,
   Prints1796160000000,
   Decals1796170000000,
+  DecalOrders1796180000000,
 ];

@@ -15,7 +15,7 @@ export async function bringArtwork({ fileName, text }: BroughtArtwork, hands: Ha
   hands.goOn();
   return hands.change(async (manager) => {
     const row = manager.create(DecalArtworkRow, {
-      ...{ id: randomUUID(), version: 1, featureStateId: null, note: '' },
+      ...{ id: randomUUID(), version: 1, featureStateId: null, drawn: null, note: '' },
       ...read,
       name: fileName.replace(/\.svg$/i, '') || 'Decal',
     });

@@ -1,17 +1,21 @@
-import { LogDecal, MeasureRules, PrintSheet, SizeArtwork, SpoilSheet } from '@sardonyx/contract';
+import { LogDecal, MeasureRules, OrderDecal, PrintSheet, SizeArtwork, SpoilSheet } from '@sardonyx/contract';
 import { drawSheet, resizeArtwork, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
+import { pipeline } from 'node:stream/promises';
 import express, { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { runAside } from '../../aside/runAside.ts';
 import { DecalArtworkRow, type DecalSheetRow } from '../../entities/decal.ts';
-import { badInput, sayAtField } from '../../http/errors.ts';
+import { badInput, refused, sayAtField } from '../../http/errors.ts';
 import { readFileName } from '../../http/readFileName.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { createSheetPdf } from './createSheetPdf.ts';
 import { logDecal } from './logDecal.ts';
+import { orderDecal } from './orderDecal.ts';
+import { packDecalOrder } from './packDecalOrder.ts';
 import { findSheet, measureRules, printSheet } from './printSheet.ts';
+import { readDecalOrders } from './readDecalOrders.ts';
 import { readDecals } from './readDecals.ts';
 
 const SVG = 'image/svg+xml';
@@ -49,6 +53,19 @@ export function createDecalRoutes(room: Workroom): Router {
     response
       .status(201)
       .json(await change(room, (manager) => logDecal(manager, request.params.layerId, body, room.now())));
+  });
+  router.post('/decals/:layerId/orders', async (request, response) => {
+    const body = await validateBody(OrderDecal, request.body);
+    response
+      .status(201)
+      .json(await change(room, (manager) => orderDecal(manager, request.params.layerId, body, room.now())));
+  });
+  router.get('/decal-orders/order.zip', async (_request, response) => {
+    const orders = await look(room, readDecalOrders);
+    const open = orders.filter(({ state }) => state === 'open' || state === 'ordered').reverse();
+    if (open.length === 0) throw refused('nothing', 'No decal is wanted of a supplier.');
+    response.attachment('decal-order.zip').type('zip');
+    await pipeline(packDecalOrder(open, room.now()), response);
   });
   router.post('/decal-sheets', async (request, response) => {
     const body = await validateBody(PrintSheet, request.body);

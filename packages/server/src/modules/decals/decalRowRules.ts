@@ -1,8 +1,8 @@
 import { refused } from '../../http/errors.ts';
 import type { EntityManager } from 'typeorm';
-import { DecalArtworkRow, DecalPlanRow } from '../../entities/decal.ts';
+import { DecalArtworkRow, DecalPlanRow, type DecalOrderRow } from '../../entities/decal.ts';
 import { FeatureStateRow } from '../../entities/catalogue.ts';
-import { CoatingLayerRow } from '../../entities/workpiece.ts';
+import { CoatingLayerRow, WantRow } from '../../entities/workpiece.ts';
 import { findRow } from '../rows/versionedRows.ts';
 
 /** A plan is of a decal that is planned, and of an artwork that is there. */
@@ -25,4 +25,11 @@ export async function assertNotPlanned(manager: EntityManager, { id, name }: Dec
       'in-use',
       `${name} is planned ${planned === 1 ? 'once' : `${planned} times`}: take it off there first.`,
     );
+}
+
+/** Only what lies on the bench can be looked at. */
+export async function assertCame(manager: EntityManager, { wantId, rating }: DecalOrderRow): Promise<void> {
+  const { state, what } = await findRow(manager, WantRow, wantId, 'This want');
+  if (rating !== null && state !== 'solved')
+    throw refused('not-here', `“${what}” is not here yet: it is rated when it has come.`);
 }

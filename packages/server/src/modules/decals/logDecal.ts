@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { LogDecal } from '@sardonyx/contract';
-import { findFilm, selectStandingActs } from '@sardonyx/core';
+import { findFilm, listBought, selectStandingActs } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { DecalActRow, DecalSheetRow } from '../../entities/decal.ts';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
 import { refused } from '../../http/errors.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { readDecalOrders } from './readDecalOrders.ts';
 
 /** What happened to a piece while it was placed is written down, with the film and the age of its sheet. */
 export async function logDecal(
@@ -26,7 +27,10 @@ export async function logDecal(
     throw refused('taken-back', 'That is taken back already, or was never written down.', {
       ofId: 'Only what stands of this decal.',
     });
-  const sheets = await manager.find(DecalSheetRow, { order: { at: 'DESC' } });
+  const sheets = [
+    ...listBought(await readDecalOrders(manager)),
+    ...(await manager.find(DecalSheetRow, { order: { at: 'DESC' } })),
+  ];
   const act = manager.create(DecalActRow, {
     ...{ id: randomUUID(), layerId, at: now.toISOString() },
     ...findFilm(layerId, sheets, now),

@@ -1,4 +1,4 @@
-import type { DecalSheetView, DecalsView, PlannedDecalView } from '@sardonyx/contract';
+import type { DecalOrderView, DecalSheetView, DecalsView, PlannedDecalView } from '@sardonyx/contract';
 import {
   chooseOption,
   computePrinterScale,
@@ -9,20 +9,24 @@ import {
   isStanding,
   nameOfArea,
   orderDecals,
+  rateSuppliers,
   reflectBody,
   selectStandingActs,
   TRUE_SCALE,
   type DecalAct,
   type DecalSheet,
+  type FollowedOrder,
   type PrinterScale,
 } from '@sardonyx/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { DecalActRow, DecalArtworkRow, DecalPlanRow, DecalSheetRow } from '../../entities/decal.ts';
 import { PaintProductRow } from '../../entities/paint.ts';
 import { JobRow, TaskRow } from '../../entities/work.ts';
-import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow } from '../../entities/workpiece.ts';
+import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
 import { readDrawing } from '../catalogue/readDrawing.ts';
 import { readStoredFacts } from '../tasks/recompilePlan.ts';
+import { readDecalOrders } from './readDecalOrders.ts';
+import { readDecalStates, readLeft } from './readLeft.ts';
 
 /** Artworks, the decals that open jobs plan, and the sheets that were printed. */
 export async function readDecals(manager: EntityManager, now: Date): Promise<DecalsView> {
@@ -30,14 +34,19 @@ export async function readDecals(manager: EntityManager, now: Date): Promise<Dec
   const sheets = await manager.find(DecalSheetRow, { order: { at: 'DESC' } });
   const acts = await manager.find(DecalActRow, { order: { at: 'ASC' } });
   const plans = await manager.find(DecalPlanRow);
-  const known = { artworks, sheets, acts, plans, now };
+  const orders = await readDecalOrders(manager);
+  const known = { artworks, sheets, acts, plans, orders, now };
   const jobs = await manager.find(JobRow, { where: { signedOffAt: IsNull() }, order: { number: 'ASC' } });
   const decals: PlannedDecalView[] = [];
   for (const job of jobs) {
     const specimens = await manager.findBy(SpecimenRow, { jobId: job.id });
     for (const specimen of specimens) decals.push(...(await readModel(manager, job, specimen, known)));
   }
-  return { artworks, decals, sheets: sheets.map(withoutShapes), printer: findPrinterScale(sheets) };
+  return {
+    ...{ artworks, decals, sheets: sheets.map(withoutShapes), printer: findPrinterScale(sheets) },
+    ...{ states: await readDecalStates(manager), orders: orders.map(withoutOwnShapes) },
+    suppliers: rateSuppliers(orders),
+  };
 }
 
 /** By the last sheet whose rules were measured. */
@@ -51,11 +60,20 @@ const withoutShapes = ({ artworks, ...sheet }: DecalSheet): DecalSheetView => ({
   artworks: artworks.map(({ shapes: _, ...artwork }) => artwork),
 });
 
+const withoutOwnShapes = ({
+  artwork: { shapes: _, cutLine: __, ...artwork },
+  ...order
+}: FollowedOrder): DecalOrderView => ({
+  ...order,
+  artwork,
+});
+
 interface Known {
   readonly artworks: readonly DecalArtworkRow[];
   readonly sheets: readonly DecalSheet[];
   readonly acts: readonly DecalAct[];
   readonly plans: readonly DecalPlanRow[];
+  readonly orders: readonly FollowedOrder[];
   readonly now: Date;
 }
 
@@ -64,7 +82,7 @@ async function readModel(
   manager: EntityManager,
   job: JobRow,
   specimen: SpecimenRow,
-  { artworks, sheets, acts, plans, now }: Known,
+  { artworks, sheets, acts, plans, orders, now }: Known,
 ): Promise<PlannedDecalView[]> {
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: specimen.id });
   const areas = await manager.findBy(AreaRow, { specimenPartId: In(parts.map(({ id }) => id)) });
@@ -78,6 +96,10 @@ async function readModel(
   const drawing = specimen.castingId ? await readDrawing(manager, specimen.castingId) : null;
   const tasks = await manager.findBy(TaskRow, { specimenId: specimen.id });
   const products = await manager.find(PaintProductRow);
+  const left = await readLeft(manager, specimen);
+  const wants = await manager.findBy(WantRow, {
+    ...{ specimenPartId: In(parts.map(({ id }) => id)), kind: 'decal', state: In(['open', 'ordered', 'solved']) },
+  });
   const planOf = (layerId: string) => plans.find((one) => one.layerId === layerId) ?? null;
   const artworkOf = (layerId: string) => artworks.find(({ id }) => id === planOf(layerId)?.artworkId) ?? null;
 
@@ -115,13 +137,17 @@ async function readModel(
           artwork: artworkOf(layer.id),
           body: body && reflectBody(product, body.colourHex),
         },
-        { sheets, acts, sizeOf: artworkOf, now },
+        { sheets, orders, acts, sizeOf: artworkOf, now },
       ),
       ...{ layerId: layer.id, name: layer.name, nth, plan, isPlaced, sizeMm: layer.decalMm },
       ...{ jobId: job.id, jobNumber: job.number, specimenId: specimen.id },
       ...{ partKey: part.key, part: part.name, area: nameOfArea(area), crossesSeam: area.crossesSeam },
       body: body && { name: body.name, hex: body.colourHex },
       turn: at < 0 ? null : { nth: at + 1, because: turns[at]!.because },
+      left,
+      freeWants: wants
+        .filter((want) => want.specimenPartId === part.id && !orders.some(({ wantId }) => wantId === want.id))
+        .map(({ id, what }) => ({ id, what })),
       acts: selectStandingActs(acts.filter(({ layerId }) => layerId === layer.id)),
     };
   });

@@ -34,7 +34,7 @@ async function wantPiece(manager: EntityManager, { id, specimenPartId, feature }
   await insertWant(manager, { id: pieceOf(id), specimenPartId, kind: 'feature', feature, what });
 }
 
-const insertWant = (
+export const insertWant = (
   manager: EntityManager,
   want: Pick<WantRow, 'id' | 'specimenPartId' | 'kind' | 'what'> & Partial<WantRow>,
 ) =>

@@ -1,5 +1,6 @@
 import {
   ChangeArtwork,
+  ChangeDecalOrder,
   ChangeDecalPlan,
   ChangeOrder,
   ChangePrint,
@@ -11,13 +12,13 @@ import {
 } from '@sardonyx/contract';
 import { EMPTY_STOCK, listFaults } from '@sardonyx/core';
 import { IsNull, Not } from 'typeorm';
-import { DecalArtworkRow, DecalPlanRow } from '../../entities/decal.ts';
+import { DecalArtworkRow, DecalOrderRow, DecalPlanRow } from '../../entities/decal.ts';
 import { PrintPartRow, PrintRunRow } from '../../entities/print.ts';
 import { StockMovementRow, StockThingRow, SupplierRow } from '../../entities/stock.ts';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { refused } from '../../http/errors.ts';
 import { keepWantsInStep, letGoOfWants } from '../orders/orderedWants.ts';
-import { assertDecalPlanned, assertNotPlanned, assertStateKnown } from '../decals/decalRowRules.ts';
+import { assertCame, assertDecalPlanned, assertNotPlanned, assertStateKnown } from '../decals/decalRowRules.ts';
 import { noJob, type RowKind } from './rowKind.ts';
 import { findRow } from './versionedRows.ts';
 
@@ -101,8 +102,17 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
     what: 'This decal',
     type: DecalPlanRow,
     create: CreateDecalPlan,
+    defaults: { place: null },
     change: ChangeDecalPlan,
     check: assertDecalPlanned,
+  },
+  {
+    ...common,
+    path: 'decal-orders',
+    what: 'This order',
+    type: DecalOrderRow,
+    change: ChangeDecalOrder,
+    check: assertCame,
   },
   {
     ...common,

@@ -3,12 +3,15 @@ import { convertLabToHex, type DecalArtwork, type JudgedArtwork } from '@sardony
 import { useState } from 'react';
 import { useSizeArtworkMutation } from '../../shared/api/decalApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
+import { changeRow } from '../../shared/edits/editRow.ts';
 import { TakeOffList } from '../../shared/edits/TakeOffList.tsx';
 import { Autosaved } from '../../shared/form/Autosaved.tsx';
 import { readNumber } from '../../shared/form/readNumber.ts';
+import { useAppDispatch } from '../../shared/store.ts';
 import { Dab } from '../../shared/ui/Dab.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { Select } from '../../shared/ui/Select.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Toggles } from '../../shared/ui/Toggles.tsx';
 import { ArtworkPicture } from './ArtworkPicture.tsx';
@@ -104,8 +107,9 @@ export function ArtworkDetails({ artwork, view }: ArtworkDetailsProps) {
       ) : (
         <p>{users.length === 0 ? 'No planned decal is this artwork yet.' : 'No colour is planned under it yet.'}</p>
       )}
-      <div className="grid gap-3 sm:grid-cols-3">
+      <div className="grid gap-3 sm:grid-cols-2">
         <Autosaved kind="artworks" row={artwork} field="name" label="Name" />
+        <BelongsTo artwork={artwork} states={view.states} />
         <WidthField artwork={artwork} />
         <Autosaved kind="artworks" row={artwork} field="note" label="Note" />
       </div>
@@ -129,7 +133,29 @@ const SIZE_WORDS: Readonly<Record<DecalArtwork['sizeFrom'], string>> = {
   'units of the file': 'as the file says',
   'px of the file': 'by the px of the file',
   typed: 'as it was typed',
+  traced: 'as it was traced',
 };
+
+/** The state of a feature that it shows: an issue that left with it wants this one. */
+function BelongsTo({ artwork, states }: { readonly artwork: DecalArtwork; readonly states: DecalsView['states'] }) {
+  const dispatch = useAppDispatch();
+  const save = (featureStateId: string | null) =>
+    void dispatch(
+      changeRow({ kind: 'artworks', row: artwork, changes: { featureStateId }, label: `issue of ${artwork.name}` }),
+    );
+  return (
+    <Field label="Left the works on issues with">
+      <Select
+        value={artwork.featureStateId}
+        options={[
+          { value: null, label: 'none: our own' },
+          ...states.map(({ id, label, feature }) => ({ value: id, label, group: feature })),
+        ]}
+        onChange={save}
+      />
+    </Field>
+  );
+}
 
 /** The height follows in proportion. */
 function WidthField({ artwork }: { readonly artwork: DecalArtwork }) {

@@ -1,5 +1,6 @@
 import type { DecalsView, PlannedDecalView } from '@sardonyx/contract';
-import type { DecalArtwork } from '@sardonyx/core';
+import { judgeIssue, type DecalArtwork, type IssueAnswer, type LeftFeature } from '@sardonyx/core';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { changeRow, createRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
@@ -10,6 +11,7 @@ import { Sign } from '../../shared/ui/Sign.tsx';
 import { PlacingCard } from '../../shared/decal/PlacingCard.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { PanelFitting } from './PanelFitting.tsx';
+import { SendFor } from './SendFor.tsx';
 import { sayWhite } from './sayFilms.ts';
 
 interface DecalListProps {
@@ -24,7 +26,7 @@ export function DecalList({ view, onOpen }: DecalListProps) {
       <h2>Planned on open jobs</h2>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {view.decals.map((decal) => (
-          <Planned key={decal.layerId} decal={decal} artworks={view.artworks} onOpen={onOpen} />
+          <Planned key={decal.layerId} decal={decal} view={view} onOpen={onOpen} />
         ))}
       </ul>
     </section>
@@ -35,11 +37,11 @@ const COPIES = Array.from({ length: 8 }, (_, i) => i + 1);
 
 function Planned({
   decal,
-  artworks,
+  view: { artworks, states, orders },
   onOpen,
 }: {
   readonly decal: PlannedDecalView;
-  readonly artworks: readonly DecalArtwork[];
+  readonly view: DecalsView;
   readonly onOpen: (artworkId: string) => void;
 }) {
   const dispatch = useAppDispatch();
@@ -56,6 +58,9 @@ function Planned({
       );
   };
   const artwork = artworks.find(({ id }) => id === plan?.artworkId);
+  const judge = (one: DecalArtwork) =>
+    judgeIssue(one.featureStateId, decal.left, (id) => states.find((state) => state.id === id)?.featureId ?? null);
+  const issue = artwork ? judge(artwork) : null;
   return (
     <li aria-label={`${jobNumber} ${name}`} className="grid gap-x-4 gap-y-1 py-3 sm:grid-cols-[1fr_15rem_5rem]">
       <div>
@@ -75,6 +80,8 @@ function Planned({
           )}
         </p>
         <p>{sayState(decal, artwork)}</p>
+        {issue && !decal.isPlaced && <p>{sayIssue(issue)}</p>}
+        {!artwork && decal.left.map((feature) => <p key={feature.featureId}>{sayLeft(feature)}</p>)}
         {decal.crossesSeam && !decal.isPlaced && (
           <p className="text-note">
             <Sign of="stop" /> It crosses a joint: not before that is closed for good.
@@ -86,7 +93,10 @@ function Planned({
           value={plan?.artworkId ?? null}
           options={[
             { value: null, label: 'none yet' },
-            ...artworks.map(({ id, name: one }) => ({ value: id, label: one })),
+            ...artworks.map((one) => ({
+              ...{ value: one.id, label: one.name },
+              ...(judge(one)?.answer === 'as it left' ? { note: 'as this issue left the works' } : {}),
+            })),
           ]}
           onChange={(artworkId) => save({ artworkId })}
         />
@@ -95,6 +105,7 @@ function Planned({
         <Select value={plan?.copies ?? 1} options={COPIES} onChange={(copies) => save({ copies })} />
       </Field>
       {artwork && !decal.isPlaced && <PanelFitting decal={decal} artwork={artwork} />}
+      {artwork && !decal.isPlaced && <SendFor decal={decal} orders={orders} />}
       {decal.placing && !decal.isPlaced && (
         <Fold title="Place it" className="sm:col-span-3">
           <PlacingCard decal={decal} />
@@ -111,18 +122,34 @@ function Planned({
   );
 }
 
+function sayIssue({ answer, label, chance }: IssueAnswer) {
+  const left = `${label} (${Math.round(100 * chance)}\u00a0%)`;
+  if (answer === 'as it left') return <Marked of="done">As this issue left the works: {left}.</Marked>;
+  if (answer === 'not sure') return <>It is not sure which decal this issue left with; most probably {left}.</>;
+  return <Marked of="warning">Another issue’s: this one left the works with {left}.</Marked>;
+}
+
+const sayLeft = ({ label, states }: LeftFeature) =>
+  `${label}, as this issue left the works: ${states.map((state) => `${state.label} (${Math.round(100 * state.chance)}\u00a0%)`).join(', ')}.`;
+
 function sayState(decal: PlannedDecalView, artwork: DecalArtwork | undefined) {
   if (decal.isPlaced) return <Marked of="done">It lies.</Marked>;
   if (!artwork) return <Marked of="warning">No artwork: choose one, or bring it in below.</Marked>;
-  const toPrint =
-    decal.toPrint === 0
-      ? 'printed'
-      : `${decal.toPrint} to print${decal.sets === 2 ? ', the spare set included' : ', no spare set'}`;
+  const toPrint = sayToPrint(decal);
   const white = decal.judged ? `; ${sayWhite(decal.judged)}` : '; no colour is planned under it yet';
   return `${toPrint}${white}.`;
 }
 
-function Marked({ of, children }: { readonly of: 'done' | 'warning'; readonly children: string }) {
+function sayToPrint({ toPrint, inHand, coming, sets }: PlannedDecalView): string {
+  const there = [
+    ...(inHand > 0 ? [`${inHand} in hand`] : []),
+    ...(coming > 0 ? [`${coming} wanted of a supplier`] : []),
+    ...(toPrint > 0 ? [`${toPrint} to print${sets === 2 ? ', the spare set included' : ', no spare set'}`] : []),
+  ];
+  return there.join(', ');
+}
+
+function Marked({ of, children }: { readonly of: 'done' | 'warning'; readonly children: ReactNode }) {
   return (
     <>
       <Sign of={of} /> {children}

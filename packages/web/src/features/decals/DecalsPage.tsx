@@ -7,6 +7,7 @@ import { OneOfNames } from '../../shared/ui/OneOfNames.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { ArtworkDetails } from './ArtworkDetails.tsx';
 import { DecalList } from './DecalList.tsx';
+import { FromSuppliers } from './FromSuppliers.tsx';
 import { PrintedSheets } from './PrintedSheets.tsx';
 import { NextSheet } from './NextSheet.tsx';
 
@@ -48,6 +49,7 @@ export function DecalsPage() {
           </section>
           <NextSheet view={data} />
           <PrintedSheets view={data} />
+          <FromSuppliers view={data} />
         </div>
         {open && <ArtworkDetails key={open.id} artwork={open} view={data} />}
       </div>
@@ -66,5 +68,5 @@ function sayTitle({ decals }: DecalsView): string {
     ...(toPrint > 0 ? [`${toPrint} ${toPrint === 1 ? 'piece' : 'pieces'} to print`] : []),
     ...(bare > 0 ? [`${bare} without artwork`] : []),
   ];
-  return rest.length === 0 ? `${count}, all printed` : `${count}: ${rest.join(', ')}`;
+  return rest.length === 0 ? `${count}, none to print` : `${count}: ${rest.join(', ')}`;
 }

@@ -1,5 +1,5 @@
-import type { DecalsView, LogDecal, MeasureRules, PrintSheet, SpoilSheet } from '@sardonyx/contract';
-import type { DecalAct, DecalArtwork, DecalSheet } from '@sardonyx/core';
+import type { DecalsView, LogDecal, MeasureRules, OrderDecal, PrintSheet, SpoilSheet } from '@sardonyx/contract';
+import type { DecalAct, DecalArtwork, DecalOrder, DecalSheet } from '@sardonyx/core';
 import { api } from './api.ts';
 
 const decalApi = api.injectEndpoints({
@@ -30,6 +30,10 @@ const decalApi = api.injectEndpoints({
       query: ({ layerId, ...body }) => ({ url: `decals/${encodeURIComponent(layerId)}/acts`, method: 'POST', body }),
       invalidatesTags: ['Decals'],
     }),
+    orderDecal: build.mutation<DecalOrder, { readonly layerId: string } & OrderDecal>({
+      query: ({ layerId, ...body }) => ({ url: `decals/${encodeURIComponent(layerId)}/orders`, method: 'POST', body }),
+      invalidatesTags: ['Decals', 'Job', 'House'],
+    }),
     printSheet: build.mutation<DecalSheet, PrintSheet>({
       query: (body) => ({ url: 'decal-sheets', method: 'POST', body }),
       invalidatesTags: ['Decals'],
@@ -58,6 +62,7 @@ export const {
   useBringArtworkMutation,
   useSizeArtworkMutation,
   useLogDecalMutation,
+  useOrderDecalMutation,
   usePrintSheetMutation,
   useMeasureRulesMutation,
   useSpoilSheetMutation,
