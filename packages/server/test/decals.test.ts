@@ -132,6 +132,16 @@ describe('decals over HTTP', () => {
     expect((await libraryDecal()).body).deep.equal({ name: 'Marlstone Signal red', hex: '#b01020' });
   });
 
+  it('are no set out of a drawer once their artwork is known', async () => {
+    const sets = async () =>
+      (await bench.get<JobView>('jobs/sg-03')).supplies.filter(({ what }) => what === 'decal set').length;
+    expect(await sets()).equal(1);
+    const { id, version } = await plan((await bringBand()).id);
+    expect(await sets()).equal(0);
+    await bench.http.patch(`/api/decal-plans/${id}`).send({ version, artworkId: null }).expect(200);
+    expect(await sets()).equal(1);
+  });
+
   it('are one plan a decal, of what is planned and there', async () => {
     const artwork = await bringBand();
     const row = await plan(artwork.id);

@@ -34,7 +34,10 @@ export interface SpecimenRows extends JointRows {
   >[];
   readonly areas: readonly Pick<Area, 'id' | 'specimenPartId' | 'kind' | 'name' | 'crossesSeam' | 'size' | 'outline'>[];
   readonly layers: readonly (CountedLayer &
-    Pick<CoatingLayer, 'seq' | 'colourHex' | 'whose' | 'productId' | 'coats' | 'appliedAt'>)[];
+    Pick<CoatingLayer, 'seq' | 'colourHex' | 'whose' | 'productId' | 'coats' | 'appliedAt'> & {
+      /** Of a planned decal; absent: nobody said which it is. */
+      readonly hasArtwork?: boolean;
+    })[];
   /** What is in the pots that are planned for it. */
   readonly paints: readonly (CountedPaint &
     Parameters<typeof planDrying>[0] &
@@ -145,6 +148,7 @@ function createPart(
         areaKind: area.kind,
         areaName: nameOfArea(area),
         crossesSeam: area.crossesSeam,
+        hasArtwork: layer.hasArtwork ?? false,
         kind: layer.kind,
         name: layer.name,
         colourHex: layer.colourHex,

@@ -107,6 +107,8 @@ export interface PlanCoat {
   readonly areaKind: AreaKind;
   readonly areaName: string;
   readonly crossesSeam: boolean;
+  /** Of a decal: which artwork it is is known; it is printed, or wanted of a supplier, piece by piece. */
+  readonly hasArtwork: boolean;
   readonly kind: LayerKind;
   readonly name: string;
   readonly colourHex: string;

@@ -182,7 +182,7 @@ describe('createSpecimenFacts', () => {
     expect(of(layer('i', 'planned', 'Red')).coats).deep.equal([
       {
         ...{ areaKind: 'inside', areaName: 'inside', crossesSeam: false, kind: 'colour', name: 'Red' },
-        ...{ colourHex: '#111111', coats: 2, dries: null, pour: null },
+        ...{ colourHex: '#111111', coats: 2, dries: null, pour: null, hasArtwork: false },
       },
     ]);
     expect(of(layer('i', 'planned', 'Red', { productId: 'red' })).coats[0]!.dries).deep.equal({

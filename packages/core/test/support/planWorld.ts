@@ -82,6 +82,7 @@ export const makeCoat = (kind: PlanCoat['kind'], changes: Partial<PlanCoat> = {}
   coats: 1,
   dries: null,
   pour: null,
+  hasArtwork: false,
   ...changes,
 });
 

@@ -32,6 +32,10 @@ export interface CoatNote {
   /** Ids of paints on the shelf (or [kind, name, colour] for decals), from the metal outwards. */
   readonly planned?: readonly (string | readonly ['decal', string, string])[];
   readonly crossesSeam?: true;
+  /** A rectangle on the side view, mm: left, top, width, height. */
+  readonly outline?: readonly number[];
+  /** The finest relief on it, micrometres, as measured. */
+  readonly reliefUm?: number;
 }
 
 export interface SpecimenNote {

@@ -2,6 +2,7 @@ import { createDecalArtwork } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { DecalArtworkRow, DecalPlanRow } from '../entities/decal.ts';
 import { CoatingLayerRow } from '../entities/workpiece.ts';
+import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
 
 const INK = '#101010';
 const CREAM = '#e8dfc4';
@@ -37,44 +38,63 @@ function write(text: string, x: number, y: number, heightMm: number, ink: string
 const svg = (widthMm: number, heightMm: number, inner: string) =>
   `<svg width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">${inner}</svg>`;
 
-const ARTWORKS: readonly { readonly id: string; readonly name: string; readonly note: string; readonly svg: string }[] =
-  [
-    {
-      ...{ id: 'artwork-waistband', name: 'Waistband, BOROUGH LIBRARY' },
-      note: 'Drawn after the old one, which was cut at the flap.',
-      svg: svg(
-        69.6,
-        2.4,
-        `<rect width="69.6" height="2.4" fill="${CREAM}"/>${write('BOROUGH LIBRARY', 18, 0.5, 1.4, INK)}`,
-      ),
+interface ArtworkNote {
+  readonly id: string;
+  readonly name: string;
+  readonly featureStateId: string | null;
+  readonly note: string;
+  readonly svg: string;
+}
+
+const ARTWORKS: readonly ArtworkNote[] = [
+  {
+    ...{ id: 'artwork-waistband', name: 'Waistband, BOROUGH LIBRARY', featureStateId: 'hand-span.decal.large' },
+    note: 'Drawn after the old one, which was cut at the flap.',
+    svg: svg(
+      69.6,
+      2.4,
+      `<rect width="69.6" height="2.4" fill="${CREAM}"/>${write('BOROUGH LIBRARY', 18, 0.5, 1.4, INK)}`,
+    ),
+  },
+  {
+    ...{
+      id: 'artwork-fleet-number',
+      name: 'Fleet number 31',
+      featureStateId: null,
+      note: 'Black on the white of the tug.',
     },
-    {
-      ...{ id: 'artwork-fleet-number', name: 'Fleet number 31', note: 'Black on the white of the tug.' },
-      svg: svg(7, 5, write('31', 1, 0.6, 3.8, INK)),
+    svg: svg(6, 4, write('31', 0.6, 0.6, 2.8, INK)),
+  },
+  {
+    ...{
+      id: 'artwork-stables',
+      name: 'STABLES panel',
+      featureStateId: null,
+      note: 'Cream letters; the maroon shows between them.',
     },
-    {
-      ...{ id: 'artwork-stables', name: 'STABLES panel', note: 'Cream letters; the maroon shows between them.' },
-      svg: svg(30, 6, write('STABLES', 1, 1, 3.6, CREAM)),
-    },
-  ];
+    svg: svg(30, 6, write('STABLES', 1, 1, 3.6, CREAM)),
+  },
+];
 
 /** Artwork for what is planned, and for what is not planned yet. */
-export async function seedDecals(manager: EntityManager): Promise<void> {
+export async function seedDecals(manager: EntityManager, now: Date): Promise<void> {
   for (const { svg: text, ...known } of ARTWORKS)
     await manager.insert(DecalArtworkRow, {
-      ...{ version: 1, featureStateId: null, drawn: null, ...known, ...createDecalArtwork(text) },
+      ...{ version: 1, drawn: null, ...known, ...createDecalArtwork(text) },
     });
-  const waistband = await manager.findOneByOrFail(CoatingLayerRow, {
-    ...{ kind: 'decal', stage: 'planned', name: 'Waistband decal' },
-  });
-  await manager.insert(DecalPlanRow, {
-    ...{
-      id: 'decal-waistband',
-      version: 1,
-      layerId: waistband.id,
-      artworkId: 'artwork-waistband',
-      copies: 2,
+  for (const { layer: name, artworkId, copies } of PLANS) {
+    const layer = await manager.findOneByOrFail(CoatingLayerRow, { kind: 'decal', stage: 'planned', name });
+    await manager.insert(DecalPlanRow, {
+      ...{ id: artworkId.replace('artwork', 'decal'), version: 1, layerId: layer.id, artworkId, copies },
       ...{ panel: null, place: null },
-    },
-  });
+    });
+  }
+  for (const jobId of new Set(PLANS.map((plan) => plan.jobId))) await recompilePlan(manager, jobId, now);
 }
+
+/** Both sides have one each. */
+const PLANS = [
+  { jobId: 'sg-03', layer: 'Waistband decal', artworkId: 'artwork-waistband', copies: 2 },
+  { jobId: 'sg-05', layer: 'STABLES decal', artworkId: 'artwork-stables', copies: 2 },
+  { jobId: 'sg-07', layer: 'Fleet number 31', artworkId: 'artwork-fleet-number', copies: 2 },
+] as const;

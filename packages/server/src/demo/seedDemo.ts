@@ -28,7 +28,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedDrawers(manager, now);
     await seedOrders(manager, now);
     await seedPrints(manager, now);
-    await seedDecals(manager);
+    await seedDecals(manager, now);
     await seedTimers(manager, now);
     await seedMixes(manager, now);
     await sortPotLogs(manager);

@@ -7,6 +7,7 @@ import {
   STATIONS,
   type CoatingLayer,
   nameOfArea,
+  type Area,
 } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../entities/catalogue.ts';
@@ -140,6 +141,18 @@ async function seedSpecimen(
   for (const coat of note.coats ?? []) await seedCoats(manager, note.id, coat);
 }
 
+function outlineOf({ outline }: CoatNote): Area['outline'] {
+  if (!outline) return null;
+  const [x, y, width, height] = outline as [number, number, number, number];
+  const corners = [
+    [x, y],
+    [x + width, y],
+    [x + width, y + height],
+    [x, y + height],
+  ] as const;
+  return { view: 'side', points: corners.map(([across, down]) => ({ x: across, y: down })) };
+}
+
 async function seedCoats(manager: EntityManager, specimenId: string, note: CoatNote): Promise<void> {
   const specimenPartId = `${specimenId}.${note.part}`;
   const name = note.area;
@@ -153,7 +166,7 @@ async function seedCoats(manager: EntityManager, specimenId: string, note: CoatN
       kind: MASKS.has(name) ? (name as 'outside') : 'mask',
       name,
       ...BLANK_AREA,
-      crossesSeam: note.crossesSeam ?? false,
+      ...{ crossesSeam: note.crossesSeam ?? false, reliefUm: note.reliefUm ?? null, outline: outlineOf(note) },
     });
   else if (note.crossesSeam) await manager.update(AreaRow, { id: areaId }, { crossesSeam: true });
   for (const [seq, [kind, layerName, colourHex, thicknessUm, whose = 'unknown']] of (note.found ?? []).entries()) {

@@ -8,8 +8,12 @@ import { DECAL_DRIES_MIN } from '../../film/planDrying.ts';
 import { dryingOf, hasBrightworkOn, isSlowInk, ofCoat } from './coats.ts';
 import type { PlanRule } from './planRule.ts';
 
-const usesOf = (way: SchoolOption<'S20'>): readonly Use[] =>
-  uses(['decal set', countSets(way)], ...(way === 'setting fluid' ? ([['setting fluid', 1]] as const) : []));
+/** Of the drawers; a decal whose artwork is known is no set out of one: its pieces are counted by themselves. */
+const usesOf = (way: SchoolOption<'S20'>, { hasArtwork }: PlanCoat): readonly Use[] =>
+  uses(
+    ...(hasArtwork ? [] : ([['decal set', countSets(way)]] as const)),
+    ...(way === 'setting fluid' ? ([['setting fluid', 1]] as const) : []),
+  );
 
 const eachDecal = (
   { input: { parts }, pieces }: PlanContext,
@@ -52,7 +56,7 @@ export const DECAL_RULES: readonly PlanRule[] = [
         tags: ['decal', 'handling', ...(coat.crossesSeam ? (['decal across seam'] as const) : [])],
         handsOnMin: 20,
         passiveMin: DECAL_DRIES_MIN,
-        uses: usesOf(context.option('S20')),
+        uses: usesOf(context.option('S20'), coat),
         detail: { name: coat.name, crossesSeam: coat.crossesSeam },
       })),
   },

@@ -18,6 +18,7 @@ import { StockMovementRow, StockThingRow, SupplierRow } from '../../entities/sto
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { refused } from '../../http/errors.ts';
 import { keepWantsInStep, letGoOfWants } from '../orders/orderedWants.ts';
+import { jobOfDecal } from '../decals/jobOfDecal.ts';
 import { assertCame, assertDecalPlanned, assertNotPlanned, assertStateKnown } from '../decals/decalRowRules.ts';
 import { noJob, type RowKind } from './rowKind.ts';
 import { findRow } from './versionedRows.ts';
@@ -103,6 +104,9 @@ export const STOCK_ROW_KINDS: readonly RowKind[] = [
     type: DecalPlanRow,
     create: CreateDecalPlan,
     defaults: { place: null },
+    // What its step takes of the drawers follows from whether its artwork is known.
+    movesPlan: true,
+    jobOf: jobOfDecal,
     change: ChangeDecalPlan,
     check: assertDecalPlanned,
   },

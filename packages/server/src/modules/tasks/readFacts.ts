@@ -61,7 +61,7 @@ async function readRows(
     `SELECT id, specimenPartId, kind, name, crossesSeam, size, outline FROM area ${OF_PARTS} ORDER BY rowid`,
   );
   const layers = await read<Stored<RowOf<'layers'>, 'rejection'>>(
-    `SELECT id, areaId, stage, seq, kind, name, colourHex, whose, productId, coats, appliedAt, rejection, removedAt FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
+    `SELECT id, areaId, stage, seq, kind, name, colourHex, whose, productId, coats, appliedAt, rejection, removedAt, EXISTS (SELECT 1 FROM decal_plan WHERE layerId = coating_layer.id AND artworkId IS NOT NULL) AS hasArtwork FROM coating_layer WHERE areaId IN (SELECT id FROM area ${OF_PARTS}) ORDER BY seq, rowid`,
   );
   return {
     parts: (
@@ -77,6 +77,7 @@ async function readRows(
     })),
     layers: layers.map((layer) => ({
       ...layer,
+      hasArtwork: Boolean(layer.hasArtwork),
       rejection: layer.rejection ? (JSON.parse(layer.rejection) as RowOf<'layers'>['rejection']) : null,
     })),
     paints: (
