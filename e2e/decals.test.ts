@@ -124,7 +124,7 @@ describe('Decals on an empty bench, clumsily', function () {
     await sheet().getByRole('img', { name: 'Sheet 1: 4 pieces' }).waitFor();
     await sheet().getByRole('button', { name: 'Take this sheet to the printer' }).click();
     await list()
-      .getByText(/printed/)
+      .getByText(/4 in hand/)
       .waitFor();
     await sheet().getByText('Nothing is to be printed on this film.').waitFor();
     const { sheets } = await view();
@@ -209,7 +209,7 @@ describe('Decals on an empty bench, clumsily', function () {
     expect(sheets[0]!.continuesId).equal(sheets[1]!.id);
     // Those that were lost were of the old size: four of the new one are in hand, until the sheet jams.
     await list()
-      .getByText(/^printed; needs white/)
+      .getByText(/^4 in hand; needs white/)
       .waitFor();
     await printed.getByRole('button', { name: 'It did not come out' }).first().click();
     await list()
@@ -217,7 +217,7 @@ describe('Decals on an empty bench, clumsily', function () {
       .waitFor();
     await printed.getByRole('button', { name: 'It did come out' }).click();
     await list()
-      .getByText(/^printed; needs white/)
+      .getByText(/^4 in hand; needs white/)
       .waitFor();
     const pdf = await test.page.request.get(`${test.bench.address}/api/decal-sheets/${sheets[0]!.id}/sheet.pdf`);
     expect(pdf.headers()['content-type']).match(/pdf/);

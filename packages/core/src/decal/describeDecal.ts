@@ -1,7 +1,8 @@
 import { estimateSoak, type Soak } from './placing/estimateSoak.ts';
 import { estimateFold, listFolds, type FoldRisk } from './placing/foldRisk.ts';
 import { listPlacingSteps, type TimedStep } from './placing/listPlacingSteps.ts';
-import { fitPanel, USUAL_PLACING, type PanelFit } from './panel/fitPanel.ts';
+import type { PanelFit } from './panel/fitPanel.ts';
+import { tryPlace, type TriedPlace } from './placing/tryPlace.ts';
 import { findPanel, type FoundPanel } from './panel/findPanel.ts';
 import { judgeFilms, type Film, type JudgedArtwork } from './white/judgeFilms.ts';
 import { countInHand, countSets, countWanted, type PrintedPieces } from './countWanted.ts';
@@ -45,6 +46,8 @@ export interface DescribedDecal {
   readonly panel: FoundPanel | null;
   /** Of its artwork on that panel; null without either. */
   readonly fit: PanelFit | null;
+  /** Where it lies by the plan, and what it lies across; null without an artwork. */
+  readonly tried: TriedPlace | null;
   /** Sets by how it will be placed. */
   readonly sets: number;
   /** Pieces that were printed, or came, and are not lost. */
@@ -69,22 +72,38 @@ export function describeDecal(facts: DecalFacts, history: DecalHistory): Describ
   const sheets = [...listBought(history.orders), ...history.sheets];
   const coming = countComing({ layerId, artwork }, history.orders);
   const panel = findPanel(plan?.panel ?? null, facts.drawing, facts.partKey, area);
+  const tried =
+    artwork &&
+    tryPlace({
+      size: artwork,
+      drawing: facts.drawing,
+      partKey: facts.partKey,
+      area,
+      panel,
+      place: plan?.place ?? null,
+    });
   const sets = countSets(way);
   return {
     ...{ panel, sets, coming },
-    fit: artwork && panel && fitPanel(artwork, panel, { ...USUAL_PLACING, marginMm: panel.marginMm }),
+    fit: tried?.fit ?? null,
+    tried,
     inHand: countInHand({ layerId, artwork }, sheets, acts),
     toPrint: countWanted({ layerId, artwork, copies: plan?.copies ?? 1, sets, isPlaced, coming }, sheets, acts),
     judged: artwork && body && judgeFilms(artwork.inks, artwork.bareShare, body),
-    placing: artwork && describePlacing(facts, artwork, { ...history, sheets }),
+    placing: artwork && describePlacing(facts, artwork, { ...history, sheets }, tried!),
   };
 }
 
-function describePlacing({ layerId, area, way }: DecalFacts, artwork: DecalArtwork, history: DecalHistory) {
+function describePlacing(
+  { layerId, area, way }: DecalFacts,
+  artwork: DecalArtwork,
+  history: DecalHistory,
+  { crossed }: TriedPlace,
+) {
   const { film, ageDays } = findFilm(layerId, history.sheets, history.now);
   const soak = estimateSoak(film ?? USUAL_FILM, ageDays ?? 0, history.acts);
   const fold = estimateFold(artwork, way, listFolds(history.acts, history.sizeOf));
-  const isOnRelief = area.crossesSeam || area.reliefUm !== null;
+  const isOnRelief = area.crossesSeam || area.reliefUm !== null || crossed.length > 0;
   return { soak, fold, steps: listPlacingSteps(way, { soak, fold, isOnRelief }) };
 }
 

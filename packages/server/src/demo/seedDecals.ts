@@ -6,6 +6,7 @@ import { recompilePlan } from '../modules/tasks/recompilePlan.ts';
 
 const INK = '#101010';
 const CREAM = '#e8dfc4';
+const MAROON = '#6a2330';
 
 /** Letters as strokes on a ground of 4 by 6, drawn for this bench. */
 const STROKES: Readonly<Record<string, string>> = {
@@ -61,18 +62,18 @@ const ARTWORKS: readonly ArtworkNote[] = [
       id: 'artwork-fleet-number',
       name: 'Fleet number 31',
       featureStateId: null,
-      note: 'Black on the white of the tug.',
+      note: 'Black on a plate of cream.',
     },
-    svg: svg(6, 4, write('31', 0.6, 0.6, 2.8, INK)),
+    svg: svg(6, 4, `<rect width="6" height="4" fill="${CREAM}"/>${write('31', 0.75, 0.6, 2.8, INK)}`),
   },
   {
     ...{
       id: 'artwork-stables',
       name: 'STABLES panel',
       featureStateId: null,
-      note: 'Cream letters; the maroon shows between them.',
+      note: 'A cream board with maroon letters.',
     },
-    svg: svg(30, 6, write('STABLES', 1, 1, 3.6, CREAM)),
+    svg: svg(30, 6, `<rect width="30" height="6" fill="${CREAM}"/>${write('STABLES', 3.8, 1.2, 3.6, MAROON)}`),
   },
 ];
 

@@ -21,6 +21,7 @@ describe('the panel that a decal is for', () => {
     const measured = { widthMm: 31, heightMm: 7, sdMm: 0.1, marginMm: 0.2 };
     expect(findPanel(measured, drawing, 'body', { name: 'panel', outline: null })).deep.equal({
       ...{ width: { mm: 31, sd: 0.1 }, height: { mm: 7, sd: 0.1 }, from: 'measured', marginMm: 0.2 },
+      middle: { view: 'side', x: 25, y: 11.5 },
     });
   });
 

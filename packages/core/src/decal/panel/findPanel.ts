@@ -1,4 +1,4 @@
-import type { Box, Drawing } from '../../model/drawing.ts';
+import type { Box, Drawing, ViewKind } from '../../model/drawing.ts';
 import type { MeasuredPanel } from '../../model/decal.ts';
 import type { Area } from '../../model/workpiece.ts';
 import { USUAL_PLACING, type Panel } from './fitPanel.ts';
@@ -9,6 +9,8 @@ const DRAWN_SD = 0.4;
 export interface FoundPanel extends Panel {
   readonly from: 'measured' | 'drawing';
   readonly marginMm: number;
+  /** Where its middle lies on a view of the drawing; null where it is not drawn. */
+  readonly middle: { readonly view: ViewKind; readonly x: number; readonly y: number } | null;
 }
 
 /** How high over the foot of its drawing an area lies, mm; null where it is not drawn. Low ones are placed first. */
@@ -31,21 +33,27 @@ export function findPanel(
   partKey: string,
   area: Pick<Area, 'name' | 'outline'>,
 ): FoundPanel | null {
+  const drawn = findDrawn(drawing, partKey, area);
+  const middle = drawn && {
+    view: drawn.view,
+    x: (drawn.box[0] + drawn.box[2]) / 2,
+    y: (drawn.box[1] + drawn.box[3]) / 2,
+  };
   if (measured) {
     const { widthMm, heightMm, sdMm, marginMm } = measured;
-    return { width: { mm: widthMm, sd: sdMm }, height: { mm: heightMm, sd: sdMm }, from: 'measured', marginMm };
+    return { width: { mm: widthMm, sd: sdMm }, height: { mm: heightMm, sd: sdMm }, from: 'measured', marginMm, middle };
   }
-  const drawn = findDrawn(drawing, partKey, area);
   if (!drawn) return null;
   const [left, top, right, bottom] = drawn.box;
   return {
     width: { mm: right - left, sd: DRAWN_SD },
     height: { mm: bottom - top, sd: DRAWN_SD },
-    ...{ from: 'drawing', marginMm: USUAL_PLACING.marginMm },
+    ...{ from: 'drawing', marginMm: USUAL_PLACING.marginMm, middle },
   };
 }
 
 interface Drawn {
+  readonly view: ViewKind;
   readonly box: Box;
   /** Where the view ends below. */
   readonly footMm: number;
@@ -60,15 +68,15 @@ function findDrawn(
   const views = drawing?.views ?? [];
   if (outline) {
     const box = boxRound(outline.points);
-    return { box, footMm: views.find(({ view }) => view === outline.view)?.heightMm ?? box[3] };
+    return { view: outline.view, box, footMm: views.find(({ view }) => view === outline.view)?.heightMm ?? box[3] };
   }
-  for (const { shapes, heightMm } of views) {
+  for (const { view, shapes, heightMm } of views) {
     const own = shapes.filter((shape) => name !== '' && shape.partKey === partKey && shape.mask === name);
     const corners = own.flatMap(({ box: [left, top, right, bottom] }) => [
       { x: left, y: top },
       { x: right, y: bottom },
     ]);
-    if (corners.length > 0) return { box: boxRound(corners), footMm: heightMm };
+    if (corners.length > 0) return { view, box: boxRound(corners), footMm: heightMm };
   }
   return null;
 }

@@ -15,7 +15,7 @@ describe('a decal on its panel', () => {
     expect(fit.verdict).equal('does not fit');
     expect(fit.tooWide).closeTo(1.8, 1e-9);
     expect(fit.tooHigh).equal(0);
-    expect(fit.sideMargin.mm).closeTo(-0.4, 1e-9);
+    expect(fit.margins.left.mm).closeTo(-0.4, 1e-9);
     expect(fit.largestScale).within(0.95, 0.98);
     const smaller = { widthMm: 58 * fit.largestScale!, heightMm: 6 * fit.largestScale! };
     expect(fitPanel(smaller, panel(57.2, 9, 0.15), steady).chance).closeTo(0.95, 1e-4);
@@ -33,6 +33,19 @@ describe('a decal on its panel', () => {
     const spare = 1.644854 * steady.sd;
     const fit = fitPanel({ widthMm: 20 - 1 - 2 * spare, heightMm: 1 }, panel(20, 20, 0), steady);
     expect(fit.chance).closeTo(0.9, 1e-5);
+  });
+
+  it('laid off its middle it shows less on one side, and holds less often; a hand that never errs holds or not', () => {
+    const own = { widthMm: 18, heightMm: 4 };
+    const off = fitPanel(own, panel(20, 8, 0), steady, { x: 0.3, y: -1 });
+    expect([off.margins.left.mm, off.margins.right.mm].map((mm) => +mm.toFixed(6))).deep.equal([1.3, 0.7]);
+    expect([off.margins.above.mm, off.margins.below.mm].map((mm) => +mm.toFixed(6))).deep.equal([1, 3]);
+    expect(off.chance).below(fitPanel(own, panel(20, 8, 0), steady).chance);
+    // The other way round is the same.
+    expect(fitPanel(own, panel(20, 8, 0), steady, { x: -0.3, y: 1 }).chance).closeTo(off.chance, 1e-12);
+    const exact = { marginMm: 0.5, sd: 0 };
+    expect(fitPanel(own, panel(20, 8, 0), exact, { x: 0.5, y: 0 }).chance).equal(1);
+    expect(fitPanel(own, panel(20, 8, 0), exact, { x: 0.51, y: 0 }).chance).equal(0);
   });
 
   it('no size does on a panel that is smaller than its margins', () => {

@@ -1,4 +1,5 @@
 import type { Reading } from '../../fit/reading.ts';
+import type { Point } from '../../model/plane.ts';
 import { normalCdf } from '../../numeric/normal.ts';
 
 /** How far off its middle a decal comes to lie, one direction, mm (planning estimate for a steady hand). */
@@ -28,13 +29,19 @@ export interface Placing {
 
 export const USUAL_PLACING: Placing = { marginMm: USUAL_MARGIN, sd: USUAL_PLACING_SD };
 
+export interface Margins {
+  readonly left: Reading;
+  readonly right: Reading;
+  readonly above: Reading;
+  readonly below: Reading;
+}
+
 export interface PanelFit {
   readonly verdict: 'fits' | 'tight' | 'does not fit';
   /** That all four margins hold. */
   readonly chance: number;
-  /** Centred, on each side, with the spread of measuring and placing. */
-  readonly sideMargin: Reading;
-  readonly endMargin: Reading;
+  /** Paint that shows on each side, with the spread of measuring and placing. */
+  readonly margins: Margins;
   /** Bigger than the room within the margins, mm; 0 where it is not. */
   readonly tooWide: number;
   readonly tooHigh: number;
@@ -42,22 +49,31 @@ export interface PanelFit {
   readonly largestScale: number | null;
 }
 
-/** Whether a decal fits a panel when it is laid in its middle. */
-export function fitPanel(size: Size, panel: Panel, placing: Placing = USUAL_PLACING): PanelFit {
+/** Whether a decal fits a panel when its middle is laid so far right of and below the panel's, mm. */
+export function fitPanel(
+  size: Size,
+  panel: Panel,
+  placing: Placing = USUAL_PLACING,
+  off: Point = { x: 0, y: 0 },
+): PanelFit {
   const chanceAt = (scale: number) =>
-    chanceOfBoth(panel.width, scale * size.widthMm, placing) *
-    chanceOfBoth(panel.height, scale * size.heightMm, placing);
+    chanceOfBoth(panel.width, scale * size.widthMm, placing, off.x) *
+    chanceOfBoth(panel.height, scale * size.heightMm, placing, off.y);
   const chance = chanceAt(1);
-  const marginOf = ({ mm, sd }: Reading, own: number): Reading => ({
-    mm: (mm - own) / 2,
+  const marginOf = ({ mm, sd }: Reading, own: number, nearer: number): Reading => ({
+    mm: (mm - own) / 2 + nearer,
     sd: Math.hypot(sd / 2, placing.sd),
   });
   const over = ({ mm }: Reading, own: number) => Math.max(0, own - (mm - 2 * placing.marginMm));
   return {
     verdict: chance >= SURE ? 'fits' : chance >= HARDLY ? 'tight' : 'does not fit',
     chance,
-    sideMargin: marginOf(panel.width, size.widthMm),
-    endMargin: marginOf(panel.height, size.heightMm),
+    margins: {
+      left: marginOf(panel.width, size.widthMm, off.x),
+      right: marginOf(panel.width, size.widthMm, -off.x),
+      above: marginOf(panel.height, size.heightMm, off.y),
+      below: marginOf(panel.height, size.heightMm, -off.y),
+    },
     tooWide: over(panel.width, size.widthMm),
     tooHigh: over(panel.height, size.heightMm),
     largestScale: findLargest(chanceAt),
@@ -85,10 +101,14 @@ const REACH = 6;
  * That both margins of one direction hold: half of what is spare is normal by the panel, the place by the hand, and the hand may err so
  * far to either side. Integrated over the panel (midpoints); asking each side alone would call 95 % what holds 90.
  */
-function chanceOfBoth({ mm, sd }: Reading, own: number, placing: Placing): number {
+function chanceOfBoth({ mm, sd }: Reading, own: number, placing: Placing, off: number): number {
   const [middle, spread] = [(mm - own) / 2 - placing.marginMm, sd / 2];
   const held = (spare: number) =>
-    spare < 0 ? 0 : placing.sd > 0 ? normalCdf(spare / placing.sd) - normalCdf(-spare / placing.sd) : 1;
+    spare < 0
+      ? 0
+      : placing.sd > 0
+        ? normalCdf((spare - off) / placing.sd) - normalCdf((-spare - off) / placing.sd)
+        : Number(Math.abs(off) <= spare);
   if (spread === 0) return held(middle);
   let sum = 0;
   let weights = 0;

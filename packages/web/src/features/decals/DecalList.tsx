@@ -12,6 +12,7 @@ import { PlacingCard } from '../../shared/decal/PlacingCard.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { PanelFitting } from './PanelFitting.tsx';
 import { SendFor } from './SendFor.tsx';
+import { TrialPlacing } from './TrialPlacing.tsx';
 import { sayWhite } from './sayFilms.ts';
 
 interface DecalListProps {
@@ -112,10 +113,11 @@ function Planned({
         </Fold>
       )}
       {artwork && (
-        <p className="sm:col-span-3">
+        <p className="flex flex-wrap gap-x-5 sm:col-span-3">
           <button type="button" className="quiet-button" onClick={() => onOpen(artwork.id)}>
             See it on its colour<span className="sr-only">, {name}</span>
           </button>
+          {!decal.isPlaced && <TrialPlacing decal={decal} artwork={artwork} />}
         </p>
       )}
     </li>

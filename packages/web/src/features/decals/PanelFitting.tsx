@@ -1,5 +1,5 @@
 import type { PlannedDecalView } from '@sardonyx/contract';
-import { USUAL_PLACING, type DecalArtwork, type FoundPanel, type PanelFit } from '@sardonyx/core';
+import { USUAL_PLACING, type DecalArtwork, type FoundPanel, type Margins, type PanelFit } from '@sardonyx/core';
 import { useState } from 'react';
 import { useSizeArtworkMutation } from '../../shared/api/decalApi.ts';
 import { readAppError, type AppError } from '../../shared/api/appError.ts';
@@ -112,11 +112,23 @@ function PanelForm({ plan, name }: { readonly plan: NonNullable<PlannedDecalView
 const withoutPath = (fields: Readonly<Record<string, string>>) =>
   Object.fromEntries(Object.entries(fields).map(([path, words]) => [path.replace(/^panel\./, ''), words]));
 
-const sayMargin = ({ mm, sd }: PanelFit['sideMargin']) => `${mm.toFixed(1)} ± ${sd.toFixed(1)} mm`;
+const sayMargin = ({ mm, sd }: Margins['left']) => `${mm.toFixed(1)} ± ${sd.toFixed(1)} mm`;
+
+function sayMargins({ margins: { left, right, above, below } }: PanelFit): string {
+  const ends = isSame(left, right)
+    ? `${sayMargin(left)} at each end`
+    : `${sayMargin(left)} on the left, ${sayMargin(right)} on the right`;
+  const sides = isSame(above, below)
+    ? `${sayMargin(above)} above and below`
+    : `${sayMargin(above)} above, ${sayMargin(below)} below`;
+  return `${ends}, ${sides}`;
+}
+
+const isSame = (one: Margins['left'], other: Margins['left']) => Math.abs(one.mm - other.mm) < 0.05;
 
 function sayFit(fit: PanelFit, { width, height, from, marginMm }: FoundPanel): string {
   const panel = `${width.mm.toFixed(1)} × ${height.mm.toFixed(1)} mm ${from === 'measured' ? 'as measured' : 'by the drawing'}`;
-  const margins = `${sayMargin(fit.sideMargin)} at each end, ${sayMargin(fit.endMargin)} above and below`;
+  const margins = sayMargins(fit);
   const percent = `${Math.round(100 * fit.chance)} %`;
   const over = [
     ...(fit.tooWide > 0 ? [`${fit.tooWide.toFixed(1)} mm too long`] : []),

@@ -10,6 +10,7 @@ import {
 import { useEffect, useRef, useState } from 'react';
 import { readAppError } from '../api/appError.ts';
 import { useLogDecalMutation } from '../api/decalApi.ts';
+import { MarginDrawing } from './MarginDrawing.tsx';
 import { formatMinutes } from '../format.ts';
 import { ErrorNote } from '../ui/Notice.tsx';
 import { Sign } from '../ui/Sign.tsx';
@@ -37,6 +38,7 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
           : `with ${placing.fold.placed} of such a shape placed here`}
         ).
       </p>
+      {decal.panel && decal.fit && <MarginDrawing panel={decal.panel} fit={decal.fit} name={decal.name} />}
       {inHand === 1 && (
         <p>
           <Sign of="warning" /> <strong>It is the last one:</strong> there is no spare when it folds. Print another

@@ -28,7 +28,7 @@ interface PictureCanvasProps {
   readonly pointWord?: (index: number) => string;
   /** null while nothing is being pointed at. */
   readonly onAdd?: ((point: PicturePoint) => void) | null;
-  readonly onMove?: (index: number, point: PicturePoint) => void;
+  readonly onMove?: (index: number, point: PicturePoint, by: 'hand' | 'key') => void;
   /** How far an arrow key moves a point; a pixel of the screen where left out: the nearer one looks, the finer it is. */
   readonly nudge?: number;
   /** Drawn in the plane; k is the size of a screen pixel in it. */
@@ -78,7 +78,7 @@ export function PictureCanvas(props: PictureCanvasProps) {
     if (arrow && own !== null) {
       const { x, y } = points[Number(own)]!;
       const by = step * (nudge ?? k);
-      onMove?.(Number(own), { x: x + arrow[0] * by, y: y + arrow[1] * by });
+      onMove?.(Number(own), { x: x + arrow[0] * by, y: y + arrow[1] * by }, 'key');
     } else if (arrow) behaviour.current!.translateBy(all(), -arrow[0] * 16 * step * k, -arrow[1] * 16 * step * k);
     else if (event.key === '+') enlarge(STEP);
     else if (event.key === '-') enlarge(1 / STEP);
@@ -173,7 +173,7 @@ function useDraggedPoints(
         return { ...now.current.points[indexOf(this)]! };
       })
       .on('drag', function ({ x, y }: PicturePoint) {
-        now.current.onMove?.(indexOf(this), { x, y });
+        now.current.onMove?.(indexOf(this), { x, y }, 'hand');
       });
     const all = select(plane.current!).selectAll<SVGGElement, unknown>('[data-point]').call(own);
     return () => void all.on('.drag', null);
