@@ -1,6 +1,7 @@
 import type { DecalsView, JobView } from '@sardonyx/contract';
 import type { Area, Casting, CoatingLayer, Job } from '@sardonyx/core';
 import { expect } from 'chai';
+import sharp from 'sharp';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults } from './support/restorer.ts';
@@ -51,6 +52,25 @@ describe('Decals on an empty bench, clumsily', function () {
     await artwork.getByLabel('Width, mm').press('Enter');
     await artwork.getByText('22.00 × 9.00 mm').waitFor();
     expect((await view()).artworks).lengthOf(1);
+  });
+
+  it('makes artwork of a PNG once she says how wide it is, and keeps what she typed when that is too wide', async () => {
+    const board =
+      '<rect width="300" height="120" fill="#fff"/><rect x="30" y="30" width="240" height="60" fill="#24407a"/>';
+    const buffer = await sharp(svg('width="300" height="120"', board)).png().toBuffer();
+    await test.page.getByLabel(/^Bring artwork in/).setInputFiles({ name: 'Sign.png', mimeType: 'image/png', buffer });
+    const form = test.page.getByRole('form', { name: 'How large is Sign.png?' });
+    await form.getByRole('button', { name: 'Make it an artwork' }).click();
+    await form.getByText(/^How wide what is printed is/).waitFor();
+    await form.getByLabel('What is printed is wide, mm').fill('60');
+    await form.getByRole('button', { name: 'Make it an artwork' }).click();
+    await form.getByText(/takes at least 600 pixels across; here it has 240/).waitFor();
+    await form.getByLabel('What is printed is wide, mm').fill('12');
+    await form.getByRole('button', { name: 'Make it an artwork' }).click();
+    const sign = test.page.getByRole('region', { name: 'Sign' });
+    await sign.getByText('12.00 × 3.00 mm').waitFor();
+    await sign.getByText('as it was typed').waitFor();
+    await form.waitFor({ state: 'detached' });
   });
 
   it('names a decal that is planned as that artwork, tells what it needs, and lets her change her mind', async () => {

@@ -92,6 +92,7 @@ export {
   LogDecal,
   MeasureRules,
   OrderDecal,
+  PictureOfArtwork,
   PrintSheet,
   SizeArtwork,
   SpoilSheet,

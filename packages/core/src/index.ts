@@ -621,7 +621,12 @@ export { layDrawer, type LaidThing } from './stock/layDrawer.ts';
 export { listFaults } from './stock/listFaults.ts';
 export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/stockCsv.ts';
 export { watchStock, type StockNotice } from './stock/watchStock.ts';
-export { createDecalArtwork, resizeArtwork } from './decal/artwork/createDecalArtwork.ts';
+export {
+  createDecalArtwork,
+  createPictureArtwork,
+  resizeArtwork,
+  type WorkedOutArtwork,
+} from './decal/artwork/createDecalArtwork.ts';
 export { writeDecalSvg } from './decal/artwork/writeDecalSvg.ts';
 export { judgeIssue, type IssueAnswer } from './decal/judgeIssue.ts';
 export { describeDecal, findFilm, type DescribedDecal } from './decal/describeDecal.ts';

@@ -2,6 +2,7 @@ import type { DecalsView, ErrorBody, JobView, OrdersView } from '@sardonyx/contr
 import { judgeIssue, type DecalAct, type DecalArtwork, type DecalPlan, type DecalSheet } from '@sardonyx/core';
 import { expect } from 'chai';
 import { unzipSync } from 'fflate';
+import sharp from 'sharp';
 import { CoatingLayerRow } from '../src/entities/workpiece.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 import { readPdfShapes } from './support/readPdfShapes.ts';
@@ -57,6 +58,43 @@ describe('decals over HTTP', () => {
     await bring('', 'x.svg').expect(400);
     await bench.http.post('/api/artworks').set('content-type', 'image/svg+xml').send(BAND).expect(400);
     expect((await view()).artworks).lengthOf(before);
+  });
+
+  it('take an artwork out of PNG of flat colours at the size that is stated, and refuse what is no such picture', async () => {
+    const before = (await view()).artworks.length;
+    const bringPicture = (bytes: Buffer, query: object) =>
+      bench.http
+        .post('/api/artworks/pictures')
+        .query({ name: 'Sign.png', ...query })
+        .set('content-type', 'image/png')
+        .send(bytes);
+    // Drawn by another program than reads it: 20 by 8 mm at 20 pixels a mm, in the middle of white paper.
+    const drawn = (inner: string) =>
+      sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="480" height="240">${inner}</svg>`))
+        .png()
+        .toBuffer();
+    const sign = await drawn(
+      '<rect width="480" height="240" fill="#fff"/><rect x="40" y="40" width="400" height="160" fill="#e8dfc4"/><circle cx="240" cy="120" r="50" fill="#9c1f22"/>',
+    );
+    const { body } = await bringPicture(sign, { widthMm: 20, paper: 'white' }).expect(201);
+    const artwork = body as DecalArtwork;
+    expect(artwork).deep.include({ name: 'Sign', widthMm: 20, sizeFrom: 'typed', drawn: null });
+    expect(artwork.heightMm).closeTo(8, 0.03);
+    expect(artwork.inks.map(({ hex }) => hex)).deep.equal(['#e8dfc4', '#9c1f22']);
+    expect(artwork.inks[1]!.share).closeTo((Math.PI * 2.5 ** 2) / 160, 0.004);
+    const refusals: [bytes: Buffer, query: object, words: RegExp][] = [
+      [sign, { paper: 'white' }, /How wide/],
+      [sign, { widthMm: 'wide', paper: 'white' }, /How wide/],
+      [sign, { widthMm: 90, paper: 'white' }, /its steps are seen/],
+      [await sharp(sign).jpeg().toBuffer(), { widthMm: 20 }, /no PNG file/],
+      [sign.subarray(0, 900), { widthMm: 20 }, /no PNG file/],
+      [await drawn(''), { widthMm: 20 }, /Nothing of this picture/],
+    ];
+    for (const [bytes, query, words] of refusals) {
+      const refused = await bringPicture(bytes, query).expect(400);
+      expect(JSON.stringify(refused.body)).match(words);
+    }
+    expect((await view()).artworks).lengthOf(before + 1);
   });
 
   it('are told what each film can do of them on the colour that they will lie on', async () => {

@@ -47,6 +47,15 @@ export class ChangeArtwork extends VersionedChange {
   @IsChanged() @IsString() @MaxLength(500) note?: string;
 }
 
+const WIDTH = { message: 'How wide what is printed is: 0.3 to 400 mm.' };
+
+/** A picture of flat colours becomes an artwork. */
+export class PictureOfArtwork {
+  @IsNumber({}, WIDTH) @NotBelow(0.3, WIDTH) @NotAbove(400, WIDTH) widthMm!: number;
+  /** Its white is the paper, and not printed. */
+  @IsBoolean() isWhitePaper!: boolean;
+}
+
 export class SizeArtwork {
   @IsNumber({}, A_NUMBER) widthMm!: number;
 }

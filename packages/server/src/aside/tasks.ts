@@ -1,6 +1,6 @@
 import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
 import { bringStockFile } from '../modules/stock/bringStockFile.ts';
-import { bringArtwork } from '../modules/decals/bringArtwork.ts';
+import { bringArtwork, bringPicture } from '../modules/decals/bringArtwork.ts';
 import { bringMesh } from '../modules/prints/bringMesh.ts';
 import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
 
@@ -11,6 +11,7 @@ export const TASKS = {
   stock: bringStockFile,
   mesh: bringMesh,
   artwork: bringArtwork,
+  'artwork picture': bringPicture,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -2,7 +2,7 @@ import { contours } from 'd3-contour';
 import { enclose } from '../../drawing/computeOutlineArea.ts';
 import type { Artwork } from '../../model/decal.ts';
 import type { Point } from '../../model/plane.ts';
-import { simplifyLine } from '../../trace/simplifyLine.ts';
+import { simplifyRing } from '../../trace/simplifyRing.ts';
 import { computeDistances } from './distanceField.ts';
 import { rasterArtwork } from './rasterArtwork.ts';
 
@@ -47,20 +47,7 @@ function closeInk(artwork: Artwork, rimMm: number, bridge: number): Point[][] {
   const [shape] = contours().size([columns, rows]).thresholds([level])([...depth]);
   return shape!.coordinates.map(([outer]) => {
     const ring = outer!.slice(0, -1).map(([x, y]) => ({ x: x! * cellMm - room, y: y! * cellMm - room }));
-    return simplifyRing(ring);
+    const line = simplifyRing(ring, TOLERANCE);
+    return enclose(line) < 0 ? line.reverse() : line;
   });
-}
-
-/** From its two points that lie farthest apart, so that neither end is lost. */
-function simplifyRing(ring: readonly Point[]): Point[] {
-  const far = ring.reduce(
-    (best, point, i) => {
-      const away = Math.hypot(point.x - ring[0]!.x, point.y - ring[0]!.y);
-      return away > best.away ? { i, away } : best;
-    },
-    { i: 0, away: 0 },
-  ).i;
-  const [one, two] = [ring.slice(0, far + 1), [...ring.slice(far), ring[0]!]];
-  const line = [...simplifyLine(one, TOLERANCE).slice(0, -1), ...simplifyLine(two, TOLERANCE).slice(0, -1)];
-  return enclose(line) < 0 ? line.reverse() : line;
 }

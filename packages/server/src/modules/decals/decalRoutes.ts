@@ -1,4 +1,12 @@
-import { LogDecal, MeasureRules, OrderDecal, PrintSheet, SizeArtwork, SpoilSheet } from '@sardonyx/contract';
+import {
+  LogDecal,
+  MeasureRules,
+  OrderDecal,
+  PictureOfArtwork,
+  PrintSheet,
+  SizeArtwork,
+  SpoilSheet,
+} from '@sardonyx/contract';
 import { drawSheet, resizeArtwork, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
 import { pipeline } from 'node:stream/promises';
 import express, { Router } from 'express';
@@ -33,6 +41,18 @@ export function createDecalRoutes(room: Workroom): Router {
       throw badInput('The file is empty, or no SVG file.', { file: 'Choose an SVG file.' });
     const fileName = readFileName(request);
     response.status(201).json(await runAside(room, 'artwork', { fileName, text: request.body }).ended);
+  });
+  router.post('/artworks/pictures', express.raw({ type: 'image/png', limit: '32mb' }), async (request, response) => {
+    if (!Buffer.isBuffer(request.body) || request.body.length === 0)
+      throw badInput('The file is empty, or no PNG file.', { file: 'Choose a PNG file.' });
+    const fileName = readFileName(request);
+    const { widthMm, paper } = request.query;
+    const stated = await validateBody(PictureOfArtwork, {
+      widthMm: typeof widthMm === 'string' && widthMm.trim() !== '' ? Number(widthMm) : undefined,
+      isWhitePaper: paper === 'white',
+    });
+    const order = { fileName, bytes: request.body, ...stated };
+    response.status(201).json(await runAside(room, 'artwork picture', order).ended);
   });
   router.post('/artworks/:id/size', async (request, response) => {
     const { widthMm } = await validateBody(SizeArtwork, request.body);

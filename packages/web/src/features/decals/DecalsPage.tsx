@@ -1,10 +1,10 @@
 import type { DecalsView } from '@sardonyx/contract';
 import { useSearchParams } from 'react-router';
-import { useBringArtworkMutation, useGetDecalsQuery } from '../../shared/api/decalApi.ts';
-import { BringFile } from '../../shared/form/BringFile.tsx';
+import { useGetDecalsQuery } from '../../shared/api/decalApi.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { OneOfNames } from '../../shared/ui/OneOfNames.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
+import { BringArtwork } from './BringArtwork.tsx';
 import { ArtworkDetails } from './ArtworkDetails.tsx';
 import { DecalList } from './DecalList.tsx';
 import { FromSuppliers } from './FromSuppliers.tsx';
@@ -15,15 +15,10 @@ import { NextSheet } from './NextSheet.tsx';
 export function DecalsPage() {
   const { data, error } = useGetDecalsQuery();
   const [params, setParams] = useSearchParams();
-  const [bring, { error: refused, isLoading }] = useBringArtworkMutation();
   if (!data) return <Pending what="the decals" error={error} />;
   const planned = data.decals.find(({ plan }) => plan?.artworkId)?.plan?.artworkId;
   const open = data.artworks.find(({ id }) => id === (params.get('artwork') ?? planned)) ?? data.artworks[0];
   const choose = (id: string) => setParams({ artwork: id }, { replace: true });
-  const read = async (file: File) => {
-    const { data: brought } = await bring(file);
-    if (brought) choose(brought.id);
-  };
   return (
     <div className="mx-auto max-w-7xl space-y-6 p-6">
       <h1>{sayTitle(data)}</h1>
@@ -39,19 +34,17 @@ export function DecalsPage() {
           <section aria-label="Artwork" className="space-y-2">
             <h2>Artwork</h2>
             <OneOfNames label="Artworks" of={data.artworks} value={open?.id} onChange={choose} />
-            <BringFile
-              label="Bring artwork in: SVG with plain shapes and flat colours, text as paths"
-              accept=".svg,image/svg+xml"
-              isReading={isLoading}
-              refused={refused}
-              onFile={(file) => void read(file)}
-            />
+            <BringArtwork onBrought={choose} />
           </section>
           <NextSheet view={data} />
           <PrintedSheets view={data} />
           <FromSuppliers view={data} />
         </div>
-        {open && <ArtworkDetails key={open.id} artwork={open} view={data} />}
+        {open && (
+          <div className="min-[1100px]:sticky min-[1100px]:top-4">
+            <ArtworkDetails key={open.id} artwork={open} view={data} />
+          </div>
+        )}
       </div>
     </div>
   );

@@ -23,15 +23,18 @@ export function SendFor({ decal, orders }: SendForProps) {
       {own.map((order) => (
         <p key={order.id}>{sayOrder(order)}</p>
       ))}
-      <Fold title={own.length === 0 ? 'Have it printed by a supplier' : 'Have more printed by a supplier'}>
+      <Fold
+        key={own.length}
+        title={own.length === 0 ? 'Have it printed by a supplier' : 'Have more printed by a supplier'}
+      >
         <SendForm decal={decal} />
       </Fold>
     </div>
   );
 }
 
-function SendForm({ decal: { layerId, name, sets, plan, freeWants } }: { readonly decal: PlannedDecalView }) {
-  const [count, setCount] = useState(String(sets * (plan?.copies ?? 1)));
+function SendForm({ decal: { layerId, name, sets, toPrint, plan, freeWants } }: { readonly decal: PlannedDecalView }) {
+  const [count, setCount] = useState(String(toPrint || sets * (plan?.copies ?? 1)));
   const [wantId, setWantId] = useState<string | null>(null);
   const [order, { error, isLoading }] = useOrderDecalMutation();
   const known = error === undefined ? null : readAppError(error);

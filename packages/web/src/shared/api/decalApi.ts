@@ -1,4 +1,12 @@
-import type { DecalsView, LogDecal, MeasureRules, OrderDecal, PrintSheet, SpoilSheet } from '@sardonyx/contract';
+import type {
+  DecalsView,
+  LogDecal,
+  MeasureRules,
+  OrderDecal,
+  PictureOfArtwork,
+  PrintSheet,
+  SpoilSheet,
+} from '@sardonyx/contract';
 import type { DecalAct, DecalArtwork, DecalOrder, DecalSheet } from '@sardonyx/core';
 import { api } from './api.ts';
 
@@ -14,6 +22,16 @@ const decalApi = api.injectEndpoints({
         method: 'POST',
         params: { name: file.name },
         headers: { 'content-type': 'image/svg+xml' },
+        body: file,
+      }),
+      invalidatesTags: ['Decals'],
+    }),
+    bringPicture: build.mutation<DecalArtwork, { readonly file: File } & PictureOfArtwork>({
+      query: ({ file, widthMm, isWhitePaper }) => ({
+        url: 'artworks/pictures',
+        method: 'POST',
+        params: { name: file.name, widthMm, paper: isWhitePaper ? 'white' : 'printed' },
+        headers: { 'content-type': 'image/png' },
         body: file,
       }),
       invalidatesTags: ['Decals'],
@@ -60,6 +78,7 @@ const decalApi = api.injectEndpoints({
 export const {
   useGetDecalsQuery,
   useBringArtworkMutation,
+  useBringPictureMutation,
   useSizeArtworkMutation,
   useLogDecalMutation,
   useOrderDecalMutation,
