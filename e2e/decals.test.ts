@@ -5,6 +5,7 @@ import sharp from 'sharp';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
 import { expectNoFaults } from './support/restorer.ts';
+import { pressPlane } from './support/pressPlane.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
 
@@ -71,6 +72,57 @@ describe('Decals on an empty bench, clumsily', function () {
     await sign.getByText('12.00 × 3.00 mm').waitFor();
     await sign.getByText('as it was typed').waitFor();
     await form.waitFor({ state: 'detached' });
+  });
+
+  it('is traced: corners, a bend and text; what she began is there when she comes back, and can be changed afterwards', async () => {
+    await test.page.getByRole('link', { name: /^Trace one after the old decal/ }).click();
+    await test.page.getByRole('button', { name: 'Make it an artwork' }).click();
+    await test.page.getByText(/name/i).first().waitFor();
+    await test.page.getByLabel('Name', { exact: true }).fill('Arch');
+    await test.page.getByRole('button', { name: 'Make it an artwork' }).click();
+    await test.page.getByText('Nothing is traced yet.').waitFor();
+    await test.page.getByRole('button', { name: 'New area' }).click();
+    // An arch of 20 by 10: flat below, half a circle above.
+    await pressPlane(test.page, 5, 12);
+    await test.page.getByRole('button', { name: 'Make it an artwork' }).click();
+    await test.page.getByText(/An area has at least three points/).waitFor();
+    const hand = test.page.getByRole('region', { name: 'In hand' });
+    await hand.getByRole('radio', { name: 'a bend' }).click();
+    await pressPlane(test.page, 15, 2);
+    await hand.getByRole('radio', { name: 'a corner' }).click();
+    await pressPlane(test.page, 25, 12);
+    await test.page.getByRole('button', { name: 'New text' }).click();
+    await hand.getByLabel('Text', { exact: true }).fill('DAIRY Ω');
+    await hand.getByLabel('Capitals high, mm').fill('2,4');
+    await hand.getByLabel('Wide, mm').fill('12');
+    await pressPlane(test.page, 9, 11);
+    // She leaves, and comes back.
+    await test.page.goto(`${test.bench.address}/decals`);
+    await test.page.getByRole('link', { name: /^Trace one after the old decal/ }).click();
+    await test.page.getByRole('button', { name: '2. Text “DAIRY Ω”' }).waitFor();
+    await test.page.getByRole('button', { name: 'Make it an artwork' }).click();
+    await test.page.getByText('The font has no “Ω”.').waitFor();
+    await test.page.getByRole('button', { name: '2. Text “DAIRY Ω”' }).click();
+    await hand.getByLabel('Text', { exact: true }).fill('DAIRY');
+    await test.page.getByRole('button', { name: 'Make it an artwork' }).click();
+    const arch = test.page.getByRole('region', { name: 'Arch' });
+    await arch.getByText('as it was traced').waitFor();
+    const traced = (await view()).artworks.find(({ name }) => name === 'Arch')!;
+    expect(traced.widthMm).closeTo(20, 0.3);
+    expect(traced.heightMm).closeTo(10, 0.3);
+    expect(traced.inks.map(({ hex }) => hex)).deep.equal(['#e8dfc4', '#101010']);
+    // Twice as large it is traced on at that size.
+    await arch.getByLabel('Width, mm').fill('40');
+    await arch.getByLabel('Width, mm').press('Enter');
+    await arch.getByText(/^40\.00 × /).waitFor();
+    await arch.getByRole('link', { name: 'Go on tracing it' }).click();
+    await test.page.getByRole('button', { name: '2. Text “DAIRY”' }).click();
+    await hand.getByRole('button', { name: 'Take it off' }).click();
+    await test.page.getByRole('button', { name: 'Save it' }).click();
+    await arch.getByText('as it was traced').waitFor();
+    const changed = (await view()).artworks.find(({ name }) => name === 'Arch')!;
+    expect(changed.widthMm).closeTo(40, 0.6);
+    expect(changed.shapes).lengthOf(1);
   });
 
   it('names a decal that is planned as that artwork, tells what it needs, and lets her change her mind', async () => {

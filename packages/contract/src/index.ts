@@ -96,6 +96,7 @@ export {
   PrintSheet,
   SizeArtwork,
   SpoilSheet,
+  TraceArtwork,
 } from './requests/decals.ts';
 export type { DecalOrderView, DecalSheetView, DecalState, DecalsView, PlannedDecalView } from './responses/decals.ts';
 export { ChangePrint, LogPrint } from './requests/prints.ts';

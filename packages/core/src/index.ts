@@ -623,10 +623,12 @@ export { nameThing, readStockCsv, writeStockCsv, type StockLine } from './stock/
 export { watchStock, type StockNotice } from './stock/watchStock.ts';
 export {
   createDecalArtwork,
+  createDrawnArtwork,
   createPictureArtwork,
   resizeArtwork,
   type WorkedOutArtwork,
 } from './decal/artwork/createDecalArtwork.ts';
+export { drawDecal, drawElement, scaleDrawn } from './decal/artwork/drawDecal.ts';
 export { writeDecalSvg } from './decal/artwork/writeDecalSvg.ts';
 export { judgeIssue, type IssueAnswer } from './decal/judgeIssue.ts';
 export { describeDecal, findFilm, type DescribedDecal } from './decal/describeDecal.ts';

@@ -97,6 +97,36 @@ describe('decals over HTTP', () => {
     expect((await view()).artworks).lengthOf(before + 1);
   });
 
+  it('are traced, changed, and never by who read an older one; what no decal has is refused', async () => {
+    const corner = (x: number, y: number) => ({ x, y, isBend: false });
+    const area = { kind: 'area', ink: '#e8dfc4', strokeMm: 0, points: [corner(1, 1), corner(21, 1), corner(21, 7)] };
+    const drawn = (...elements: object[]) => ({ widthMm: 40, heightMm: 20, elements });
+    const trace = (body: object) => bench.http.post('/api/artworks/traced').send({ name: 'Flash', of: null, ...body });
+    const { id, version } = (await trace({ drawn: drawn(area) }).expect(201)).body as DecalArtwork;
+    const read = async () => (await view()).artworks.find((one) => one.id === id)!;
+    expect(await read()).deep.include({ widthMm: 20, heightMm: 6, sizeFrom: 'traced', drawn: drawn(area) });
+    const text = { kind: 'text', ink: '#101010', text: 'SALT', x: 3, y: 5, heightMm: 2, widthMm: null, isBold: true };
+    await trace({ drawn: drawn(area, text), of: { id, version } }).expect(201);
+    expect((await read()).shapes).lengthOf(2);
+    await trace({ drawn: drawn(area), of: { id, version } }).expect(409);
+    await bench.http.post(`/api/artworks/${id}/size`).send({ widthMm: 10 }).expect(200);
+    expect((await read()).drawn!.elements[1]).deep.include({ x: 1.5, heightMm: 1 });
+    const refusals: [body: object, words: RegExp][] = [
+      [{ drawn: drawn() }, /Nothing is traced/],
+      [{ drawn: drawn({ ...area, points: [corner(1, 1)] }) }, /at least three points/],
+      [{ drawn: drawn({ ...text, text: 'Ω' }) }, /The font has no/],
+      [{ drawn: drawn({ ...area, ink: 'cream' }) }, /#rrggbb/],
+      [{ drawn: drawn({ ...area, points: [corner(1, 9999)] }) }, /A length or a place/],
+      [{ drawn: drawn({ ...text, heightMm: undefined }) }, /A length or a place/],
+      [{ drawn: drawn({ kind: 'picture', ink: '#101010' }) }, /kind/],
+      [{ name: '', drawn: drawn(area) }, /name/i],
+    ];
+    for (const [body, words] of refusals) {
+      const refused = await trace(body).expect(400);
+      expect(JSON.stringify(refused.body)).match(words);
+    }
+  });
+
   it('are told what each film can do of them on the colour that they will lie on', async () => {
     const artwork = await bringBand();
     expect((await libraryDecal()).judged).equal(null);

@@ -6,6 +6,7 @@ import {
   VIEW_KINDS,
   type DecalAct,
   type DecalTrouble,
+  type DrawnElement,
   type Film,
   type Paper,
   type Quarter,
@@ -23,7 +24,9 @@ import {
   IsNumber,
   IsObject,
   IsString,
+  Matches,
   MaxLength,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 import {
@@ -41,6 +44,11 @@ const COPIES = { message: 'How many in one set: a whole number from 1 to 20.' };
 const COUNT = { message: 'How many pieces: a whole number from 1 to 200.' };
 const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
 
+class ArtworkAsRead {
+  @IsString() id!: string;
+  @IsInt() version!: number;
+}
+
 export class ChangeArtwork extends VersionedChange {
   @IsChanged() @IsString() @IsNotEmpty(NAMED) @MaxLength(120) name?: string;
   @IsChangedOrNull() @IsString() featureStateId?: string | null;
@@ -54,6 +62,55 @@ export class PictureOfArtwork {
   @IsNumber({}, WIDTH) @NotBelow(0.3, WIDTH) @NotAbove(400, WIDTH) widthMm!: number;
   /** Its white is the paper, and not printed. */
   @IsBoolean() isWhitePaper!: boolean;
+}
+
+const HEX = { message: 'A colour as #rrggbb.' };
+const ON_DECAL = { message: 'A length or a place, mm.' };
+
+class PointOfDecal {
+  @IsNumber({}, ON_DECAL) @NotBelow(-500, ON_DECAL) @NotAbove(500, ON_DECAL) x!: number;
+  @IsNumber({}, ON_DECAL) @NotBelow(-500, ON_DECAL) @NotAbove(500, ON_DECAL) y!: number;
+  @IsBoolean() isBend!: boolean;
+}
+
+const isText = ({ kind }: Pick<DrawnElement, 'kind'>) => kind === 'text';
+const isDrawn = ({ kind }: Pick<DrawnElement, 'kind'>) => kind !== 'text';
+
+/** One element; which fields it has goes by its kind. */
+class ElementOfDecal {
+  @IsIn(['area', 'line', 'text']) kind!: DrawnElement['kind'];
+  @Matches(/^#[0-9a-f]{6}$/, HEX) ink!: string;
+  @ValidateIf(isDrawn)
+  @IsArray()
+  @ArrayMaxSize(400)
+  @ValidateNested({ each: true })
+  @Type(() => PointOfDecal)
+  points?: PointOfDecal[];
+  @ValidateIf(isDrawn) @IsNumber({}, ON_DECAL) @NotBelow(0, ON_DECAL) @NotAbove(50, ON_DECAL) strokeMm?: number;
+  @ValidateIf(isText) @IsString() @MaxLength(200) text?: string;
+  @ValidateIf(isText) @IsNumber({}, ON_DECAL) @NotBelow(-500, ON_DECAL) @NotAbove(500, ON_DECAL) x?: number;
+  @ValidateIf(isText) @IsNumber({}, ON_DECAL) @NotBelow(-500, ON_DECAL) @NotAbove(500, ON_DECAL) y?: number;
+  @ValidateIf(isText) @IsNumber({}, ON_DECAL) @NotBelow(0.2, ON_DECAL) @NotAbove(200, ON_DECAL) heightMm?: number;
+  @ValidateIf((one: ElementOfDecal) => isText(one) && one.widthMm !== null)
+  @IsNumber({}, ON_DECAL)
+  @NotBelow(0.2, ON_DECAL)
+  @NotAbove(400, ON_DECAL)
+  widthMm?: number | null;
+  @ValidateIf(isText) @IsBoolean() isBold?: boolean;
+}
+
+class DrawnByHand {
+  @IsNumber({}, ON_DECAL) @NotBelow(0.3, ON_DECAL) @NotAbove(1000, ON_DECAL) widthMm!: number;
+  @IsNumber({}, ON_DECAL) @NotBelow(0.3, ON_DECAL) @NotAbove(1000, ON_DECAL) heightMm!: number;
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => ElementOfDecal) elements!: ElementOfDecal[];
+}
+
+/** A decal as somebody traced it: a new artwork, or another version of one. */
+export class TraceArtwork {
+  @IsString() @IsNotEmpty(NAMED) @MaxLength(120) name!: string;
+  @IsObject() @ValidateNested() @Type(() => DrawnByHand) drawn!: DrawnByHand;
+  /** The artwork that it takes the place of, as it was read; null for a new one. */
+  @OrNull() @IsObject() @ValidateNested() @Type(() => ArtworkAsRead) of!: ArtworkAsRead | null;
 }
 
 export class SizeArtwork {

@@ -33,7 +33,7 @@ export type ArtworkSize = (typeof ARTWORK_SIZES)[number];
 export type DrawnElement =
   | {
       readonly kind: 'area' | 'line';
-      /** A corner, or what the line bends round by (a quadratic control point between two corners). */
+      /** Corners, and bends between two of them: there the line is the arc through all three. */
       readonly points: readonly DrawnPoint[];
       readonly ink: string;
       /** Of a line. */

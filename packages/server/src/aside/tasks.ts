@@ -1,5 +1,6 @@
 import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
 import { bringStockFile } from '../modules/stock/bringStockFile.ts';
+import { traceArtwork } from '../modules/decals/traceArtwork.ts';
 import { bringArtwork, bringPicture } from '../modules/decals/bringArtwork.ts';
 import { bringMesh } from '../modules/prints/bringMesh.ts';
 import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
@@ -12,6 +13,7 @@ export const TASKS = {
   mesh: bringMesh,
   artwork: bringArtwork,
   'artwork picture': bringPicture,
+  'traced artwork': traceArtwork,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -85,6 +85,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/decals/index.ts').then((module) => module.DecalsPage)),
       },
       {
+        path: 'decals/trace/:artworkId?',
+        lazy: lazyPage(() => import('../features/decals/index.ts').then((module) => module.TraceDecalPage)),
+      },
+      {
         path: 'orders',
         lazy: lazyPage(() => import('../features/orders/index.ts').then((module) => module.OrdersPage)),
       },

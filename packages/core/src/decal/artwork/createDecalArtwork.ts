@@ -1,8 +1,9 @@
 import svgpath from 'svgpath';
 import { InvalidInputError } from '../../model/errors.ts';
-import type { Artwork, DecalArtwork } from '../../model/decal.ts';
+import type { Artwork, DecalArtwork, DrawnDecal } from '../../model/decal.ts';
 import type { Point } from '../../model/plane.ts';
 import { computeCutLine } from './computeCutLine.ts';
+import { drawDecal } from './drawDecal.ts';
 import { listInks } from './listInks.ts';
 import type { Picture } from '../../photo/picture.ts';
 import { tracePicture } from './tracePicture.ts';
@@ -33,6 +34,13 @@ export function createPictureArtwork(picture: Picture, widthMm: number, isWhiteP
   const artwork = tracePicture(picture, widthMm, isWhitePaper);
   assertSize([artwork.widthMm, artwork.heightMm]);
   return workOut(artwork, 'typed');
+}
+
+/** An artwork out of what somebody traced. Throws InvalidInputError as drawDecal does. */
+export function createDrawnArtwork(drawn: DrawnDecal): WorkedOutArtwork {
+  const artwork = drawDecal(drawn);
+  assertSize([artwork.widthMm, artwork.heightMm]);
+  return workOut(artwork, 'traced');
 }
 
 const [LEAST_MM, MOST_MM] = [0.3, 400];

@@ -6,8 +6,9 @@ import {
   PrintSheet,
   SizeArtwork,
   SpoilSheet,
+  TraceArtwork,
 } from '@sardonyx/contract';
-import { drawSheet, resizeArtwork, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
+import { drawSheet, resizeArtwork, scaleDrawn, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
 import { pipeline } from 'node:stream/promises';
 import express, { Router } from 'express';
 import type { EntityManager } from 'typeorm';
@@ -54,13 +55,18 @@ export function createDecalRoutes(room: Workroom): Router {
     const order = { fileName, bytes: request.body, ...stated };
     response.status(201).json(await runAside(room, 'artwork picture', order).ended);
   });
+  router.post('/artworks/traced', async (request, response) => {
+    const body = await validateBody(TraceArtwork, request.body);
+    response.status(201).json(await runAside(room, 'traced artwork', structuredClone({ ...body })).ended);
+  });
   router.post('/artworks/:id/size', async (request, response) => {
     const { widthMm } = await validateBody(SizeArtwork, request.body);
     response.json(
       await change(room, async (manager) => {
         const row = await findRow(manager, DecalArtworkRow, request.params.id, 'This artwork');
         const resized = sayAtField(() => resizeArtwork(row, widthMm));
-        return manager.save(Object.assign(row, resized, { version: row.version + 1 }));
+        const drawn = row.drawn && scaleDrawn(row.drawn, widthMm / row.widthMm);
+        return manager.save(Object.assign(row, resized, { drawn, version: row.version + 1 }));
       }),
     );
   });

@@ -1,6 +1,7 @@
 import type { DecalsView } from '@sardonyx/contract';
 import { convertLabToHex, type DecalArtwork, type JudgedArtwork } from '@sardonyx/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useSizeArtworkMutation } from '../../shared/api/decalApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { changeRow } from '../../shared/edits/editRow.ts';
@@ -117,6 +118,11 @@ export function ArtworkDetails({ artwork, view }: ArtworkDetailsProps) {
         <a className="quiet-button" href={`/api/artworks/${encodeURIComponent(artwork.id)}/file.svg`} download>
           As SVG, true size
         </a>
+        {artwork.drawn && (
+          <Link className="quiet-button" to={`/decals/trace/${encodeURIComponent(artwork.id)}`}>
+            Go on tracing it
+          </Link>
+        )}
         {users.length === 0 && <TakeOffList kind="artworks" row={artwork} label={artwork.name} />}
       </p>
     </section>

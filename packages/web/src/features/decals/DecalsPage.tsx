@@ -1,5 +1,5 @@
 import type { DecalsView } from '@sardonyx/contract';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useGetDecalsQuery } from '../../shared/api/decalApi.ts';
 import { EmptyNote } from '../../shared/ui/Notice.tsx';
 import { OneOfNames } from '../../shared/ui/OneOfNames.tsx';
@@ -35,6 +35,11 @@ export function DecalsPage() {
             <h2>Artwork</h2>
             <OneOfNames label="Artworks" of={data.artworks} value={open?.id} onChange={choose} />
             <BringArtwork onBrought={choose} />
+            <p>
+              <Link to="/decals/trace" className="quiet-button">
+                Trace one after the old decal, or draw it to measure
+              </Link>
+            </p>
           </section>
           <NextSheet view={data} />
           <PrintedSheets view={data} />

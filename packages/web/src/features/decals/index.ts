@@ -1,1 +1,2 @@
 export { DecalsPage } from './DecalsPage.tsx';
+export { TraceDecalPage } from './trace/TraceDecalPage.tsx';

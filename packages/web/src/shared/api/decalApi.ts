@@ -6,6 +6,7 @@ import type {
   PictureOfArtwork,
   PrintSheet,
   SpoilSheet,
+  TraceArtwork,
 } from '@sardonyx/contract';
 import type { DecalAct, DecalArtwork, DecalOrder, DecalSheet } from '@sardonyx/core';
 import { api } from './api.ts';
@@ -34,6 +35,10 @@ const decalApi = api.injectEndpoints({
         headers: { 'content-type': 'image/png' },
         body: file,
       }),
+      invalidatesTags: ['Decals'],
+    }),
+    traceArtwork: build.mutation<DecalArtwork, TraceArtwork>({
+      query: (body) => ({ url: 'artworks/traced', method: 'POST', body }),
       invalidatesTags: ['Decals'],
     }),
     sizeArtwork: build.mutation<DecalArtwork, { readonly artworkId: string; readonly widthMm: number }>({
@@ -80,6 +85,7 @@ export const {
   useBringArtworkMutation,
   useBringPictureMutation,
   useSizeArtworkMutation,
+  useTraceArtworkMutation,
   useLogDecalMutation,
   useOrderDecalMutation,
   usePrintSheetMutation,
