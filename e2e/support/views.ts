@@ -150,6 +150,8 @@ export const VIEWS: readonly View[] = [
   { name: 'Decals', picture: 'decals', path: '/decals', ready: 'Planned on open jobs' },
   { name: 'Printed parts', picture: null, path: '/prints', ready: 'As it lay' },
   { name: 'Match the pot', picture: null, path: '/practice/match-the-pot?seed=3', ready: 'Take a pot.' },
+  { name: 'Place a decal', picture: null, path: '/practice/decals?seed=4', ready: 'What comes next?' },
+  { name: 'Trace a decal', picture: null, path: '/decals/trace', ready: 'New area' },
   { name: 'Put on the bench', picture: null, path: '/put-on-bench', ready: 'Put it on the bench' },
   { name: 'Safe', picture: null, path: '/safe', ready: 'Restore a copy' },
   { name: 'Find', picture: null, path: '/', ready: 'Put a model on the bench', act: findGreen },

@@ -648,10 +648,23 @@ export { findRoom, PAPERS, placeRules, type Paper } from './decal/print/paper.ts
 export { computePrinterScale, TRUE_SCALE, type MeasuredRules, type PrinterScale } from './decal/print/printerScale.ts';
 export { writeSheetSvg } from './decal/print/writeSheetSvg.ts';
 export { DECAL_TROUBLES, selectStandingActs, type DecalAct, type DecalTrouble } from './decal/placing/decalAct.ts';
+export { estimateFold } from './decal/placing/foldRisk.ts';
+export { estimateSoak } from './decal/placing/estimateSoak.ts';
+export { listPlacingSteps } from './decal/placing/listPlacingSteps.ts';
 export { snapPlace, tryPlace, type TriedPlace } from './decal/placing/tryPlace.ts';
 export type { Crossed } from './decal/placing/listCrossed.ts';
 export { orderDecals, type OrderReason } from './decal/placing/orderDecals.ts';
 export { PLACING_WORDS, RESCUES } from './words/decalPlacingWords.ts';
+export { FAULT_WORDS, PRACTICE_RESCUES, WRONG_ACT_WORDS } from './words/practiceWords.ts';
+export {
+  actInPractice,
+  beginPractice,
+  rescueInPractice,
+  WRONG_ACTS,
+  type PracticeAct,
+  type PracticeState,
+  type PracticeTask,
+} from './decal/practice/practisePlacing.ts';
 export { findHeight, type FoundPanel } from './decal/panel/findPanel.ts';
 export { USUAL_PLACING, type Margins, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';

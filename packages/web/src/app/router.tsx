@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/colour/index.ts').then((module) => module.MatchThePotPage)),
       },
       {
+        path: 'practice/decals',
+        lazy: lazyPage(() => import('../features/practice/index.ts').then((module) => module.PlaceDecalPage)),
+      },
+      {
         path: 'shelf',
         lazy: lazyPage(() => import('../features/shelf/index.ts').then((module) => module.ShelfPage)),
       },

@@ -18,6 +18,7 @@ const ACTS: readonly FoundPlace[] = [
   { kind: 'casting', title: 'Add a casting of your own', where: 'Act', path: '/catalogue/new' },
   { kind: 'paint', title: 'Put a pot on the shelf', where: 'Act', path: '/shelf' },
   { kind: 'paint', title: 'Match the pot: practise mixing', where: 'Act', path: '/practice/match-the-pot' },
+  { kind: 'drawer', title: 'Place a long decal: practise', where: 'Act', path: '/practice/decals' },
   { kind: 'drawer', title: 'Order what all jobs lack', where: 'Act', path: '/orders' },
   { kind: 'drawer', title: 'Open a drawer', where: 'Act', path: '/drawers' },
   { kind: 'drawer', title: 'Print a part', where: 'Act', path: '/prints' },

@@ -83,6 +83,9 @@ function Round({ castingId, seed, fit, isFixed, draw }: RoundProps) {
           <button type="button" className="plain-button" onClick={() => draw(isFixed ? castingId : null)}>
             Another specimen
           </button>
+          <Link className="plain-button" to="/practice/decals">
+            Place a decal instead
+          </Link>
           <Link className="plain-button" to="/practice/match-the-pot">
             Match the pot instead
           </Link>

@@ -1,1 +1,2 @@
 export { PracticePage } from './PracticePage.tsx';
+export { PlaceDecalPage } from './decals/PlaceDecalPage.tsx';
