@@ -209,6 +209,9 @@ describe('Decals on an empty bench, clumsily', function () {
     await card.getByText(/planning estimate by its length/).waitFor();
     await card.getByRole('button', { name: 'Into the water' }).click();
     await card.getByText(/^[1-9] s$/).waitFor();
+    // She comes back to a page read anew: it lies in the water still.
+    await test.page.reload();
+    await list().getByRole('button', { name: 'Place it' }).click();
     await card.getByRole('button', { name: 'It slides' }).click();
     await card.getByText(/learned from 1/).waitFor();
     await card.getByRole('radio', { name: 'folded' }).click();

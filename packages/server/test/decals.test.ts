@@ -393,6 +393,23 @@ describe('decals over HTTP', () => {
     const along = pdf.lines.find(([x1, y1, x2, y2]) => Math.abs(y1 - y2) < 0.01 && Math.abs(x2 - x1 - 190) < 0.05);
     expect(along, 'the rule of 190 mm').not.equal(undefined);
 
+    // The picture to look at shows the same: cream where the band lies, paper beside it.
+    const png = await bench.http
+      .get(`/api/decal-sheets/${sheet.id}/sheet.png`)
+      .buffer(true)
+      .parse(readBinary)
+      .expect(200);
+    const { data, info } = await sharp(png.body as Buffer)
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    expect(info.width).closeTo((210 / 25.4) * 150, 2);
+    const at = (x: number, y: number) => {
+      const pixel =
+        info.channels * (Math.round((y * info.width) / 210) * info.width + Math.round((x * info.width) / 210));
+      return [...data.subarray(pixel, pixel + 3)];
+    };
+    expect(at(12 + 3 + rim + 30, 5 + 2 + rimY + 3)).deep.equal([0xe8, 0xdf, 0xc4]);
+    expect(at(12 + 3 + rim + 30, 5 + 2 + rimY + 12)).deep.equal([255, 255, 255]);
     await bench.http.post(`/api/decal-sheets/${sheet.id}/rules`).send({ alongMm: 150, downMm: 130 }).expect(400);
     await bench.http.post(`/api/decal-sheets/${sheet.id}/rules`).send({ alongMm: 191.9, downMm: 129.35 }).expect(200);
     expect((await view()).printer.along).closeTo(191.9 / 190, 1e-9);

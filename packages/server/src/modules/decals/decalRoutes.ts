@@ -11,6 +11,7 @@ import {
 import { drawSheet, resizeArtwork, scaleDrawn, writeDecalSvg, writeSheetSvg, type SheetDrawing } from '@sardonyx/core';
 import { pipeline } from 'node:stream/promises';
 import express, { Router } from 'express';
+import sharp from 'sharp';
 import type { EntityManager } from 'typeorm';
 import { runAside } from '../../aside/runAside.ts';
 import { DecalArtworkRow, type DecalSheetRow } from '../../entities/decal.ts';
@@ -28,6 +29,10 @@ import { readDecalOrders } from './readDecalOrders.ts';
 import { readDecals } from './readDecals.ts';
 
 const SVG = 'image/svg+xml';
+/** Fine enough to be looked at; what is printed is the PDF. */
+const PREVIEW_DPI = 150;
+/** Drawn larger than it is sent, so that edges are smooth. */
+const DRAWN_AT = 144;
 /** What comes out is ours, and still it runs nothing and reaches nowhere. */
 const SHUT = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
 
@@ -116,6 +121,19 @@ export function createDecalRoutes(room: Workroom): Router {
       .attachment(`decals-${sheet.at.slice(0, 10)}.pdf`)
       .type('pdf')
       .send(Buffer.from(await createSheetPdf(drawing, words)));
+  });
+  router.get('/decal-sheets/:id/sheet.png', async (request, response) => {
+    const { sheet, drawing } = await look(room, (manager) => readDrawing(manager, request.params.id));
+    const png = await sharp(Buffer.from(writeSheetSvg(drawing, true)), { density: DRAWN_AT })
+      .resize(Math.round((drawing.lengthMm / 25.4) * PREVIEW_DPI))
+      .flatten({ background: '#ffffff' })
+      .withMetadata({ density: PREVIEW_DPI })
+      .png()
+      .toBuffer();
+    response
+      .attachment(`decals-${sheet.at.slice(0, 10)}.png`)
+      .type('png')
+      .send(png);
   });
   router.get('/decal-sheets/:id/sheet.svg', async (request, response) => {
     const { sheet, drawing } = await look(room, (manager) => readDrawing(manager, request.params.id));

@@ -48,6 +48,9 @@ function Printed({ sheet }: { readonly sheet: DecalSheetView }) {
           <a className="quiet-button" href={`${path}.pdf`} download>
             PDF, true size
           </a>
+          <a className="quiet-button" href={`${path}.png`} download>
+            PNG to look at
+          </a>
           <a className="quiet-button" href={`${path}.svg`} download>
             SVG
           </a>

@@ -56,6 +56,7 @@ export function PlacingCard({ decal }: { readonly decal: PlannedDecalView }) {
             {PLACING_WORDS[step]}
             {step === 'soak' && (
               <WaterClock
+                layerId={layerId}
                 seconds={seconds!}
                 sd={placing.soak.sd}
                 learnedFrom={placing.soak.learnedFrom}
@@ -141,6 +142,7 @@ function sayTurn(turn: number, because: OrderReason | null): string {
 }
 
 interface WaterClockProps {
+  readonly layerId: string;
   readonly seconds: number;
   readonly sd: number;
   readonly learnedFrom: number;
@@ -148,9 +150,23 @@ interface WaterClockProps {
   readonly onSlid: (seconds: number) => void;
 }
 
+/** When it went into the water: a page that is left or read anew takes nothing out of it. */
+function useKeptStart(layerId: string) {
+  const key = `sardonyx.water.${layerId}`;
+  const [since, setSince] = useState<number | null>(() => Number(localStorage.getItem(key)) || null);
+  return [
+    since,
+    (next: number | null) => {
+      setSince(next);
+      if (next === null) localStorage.removeItem(key);
+      else localStorage.setItem(key, String(next));
+    },
+  ] as const;
+}
+
 /** Seconds in water: runs until it slides by itself, which is what is learned. */
-function WaterClock({ seconds, sd, learnedFrom, isDisabled, onSlid }: WaterClockProps) {
-  const [since, setSince] = useState<number | null>(null);
+function WaterClock({ layerId, seconds, sd, learnedFrom, isDisabled, onSlid }: WaterClockProps) {
+  const [since, setSince] = useKeptStart(layerId);
   const [passed, setPassed] = useState(0);
   const timer = useRef<number | null>(null);
   useEffect(() => {
@@ -183,6 +199,11 @@ function WaterClock({ seconds, sd, learnedFrom, isDisabled, onSlid }: WaterClock
           }}
         >
           It slides
+        </button>
+      )}
+      {since !== null && (
+        <button type="button" className="quiet-button" onClick={() => setSince(null)}>
+          Taken out again
         </button>
       )}
       <span role="timer" className="figure text-lead">

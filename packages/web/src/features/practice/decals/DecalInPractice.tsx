@@ -27,21 +27,35 @@ export function DecalInPractice({ piece: { done, wetAtS, trouble }, isPlaced }: 
           ? 'The decal on its paper, wet'
           : 'The decal on its paper, dry';
   return (
-    <svg role="img" aria-label={words} viewBox="0 0 120 68" className="w-full border border-hairline bg-sunk">
-      <rect x="6" y="12" width="108" height="30" rx="2" fill="#566b76" />
-      <rect x="16" y="20" width="88" height="13" fill="none" stroke="#fff" strokeWidth="0.4" strokeDasharray="2 1.5" />
-      {!hasSlid && <rect x="18" y="49.5" width="84" height="14" fill={wetAtS === null ? '#f4f4f4' : '#b9cfdb'} />}
-      <path
-        d={hasSlid ? (trouble ? TROUBLES[trouble] : FLAT) : BESIDE}
-        fill="#e8dfc4"
-        stroke="#101010"
-        strokeWidth="0.4"
-        strokeLinejoin="round"
-        fillRule="nonzero"
-      />
-      <text x="60" y="8" textAnchor="middle" fontSize="5" fill="currentColor">
-        {words}
-      </text>
-    </svg>
+    <figure className="space-y-1">
+      <svg
+        role="img"
+        aria-label={words}
+        viewBox="0 9 120 58"
+        className="max-h-56 w-full border border-hairline bg-sunk"
+      >
+        <rect x="6" y="12" width="108" height="30" rx="2" fill="#566b76" />
+        <rect
+          x="16"
+          y="20"
+          width="88"
+          height="13"
+          fill="none"
+          stroke="#fff"
+          strokeWidth="0.4"
+          strokeDasharray="2 1.5"
+        />
+        {!hasSlid && <rect x="18" y="49.5" width="84" height="14" fill={wetAtS === null ? '#f4f4f4' : '#b9cfdb'} />}
+        <path
+          d={hasSlid ? (trouble ? TROUBLES[trouble] : FLAT) : BESIDE}
+          fill="#e8dfc4"
+          stroke="#101010"
+          strokeWidth="0.4"
+          strokeLinejoin="round"
+          fillRule="nonzero"
+        />
+      </svg>
+      <figcaption className="text-note">{words}.</figcaption>
+    </figure>
   );
 }

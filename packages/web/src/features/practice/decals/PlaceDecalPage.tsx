@@ -81,7 +81,7 @@ function Round({ seed }: { readonly seed: number }) {
                 <li key={words}>
                   <button
                     type="button"
-                    className="plain-button w-full text-left!"
+                    className="plain-button w-full justify-start! text-left!"
                     onClick={() => setState(rescueInPractice(state, isRight, random.current))}
                   >
                     {words}
@@ -105,7 +105,7 @@ function Round({ seed }: { readonly seed: number }) {
                 <li key={act}>
                   <button
                     type="button"
-                    className="plain-button h-full w-full text-left!"
+                    className="plain-button h-full w-full justify-start! text-left!"
                     onClick={() => setState(actInPractice(state, act, nowS, task, random.current))}
                   >
                     {sayAct(act)}
