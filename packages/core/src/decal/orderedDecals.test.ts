@@ -10,7 +10,7 @@ const order = (changes: Partial<FollowedOrder> = {}): FollowedOrder => ({
   ...{ id: 'o', version: 1, layerId: 'band', wantId: 'w', count: 4, artwork, rating: null, state: 'open' },
   ...{ supplier: null, promisedOn: null, arrivedOn: null, ...changes },
 });
-const band = { layerId: 'band', artwork: { id: 'art', widthMm: 58 } };
+const band = { layerId: 'band', artwork: { id: 'art', widthMm: 58, shapes: [shape] } };
 const looks = { isSharp: true, isInRegister: true, isWhiteDense: null, releasesWell: null, note: '' };
 
 describe('decals of a supplier', () => {
@@ -28,9 +28,12 @@ describe('decals of a supplier', () => {
   });
 
   it('are of the artwork and the size that they were ordered in', () => {
-    const resized = { ...band, artwork: { id: 'art', widthMm: 56 } };
+    const resized = { ...band, artwork: { id: 'art', widthMm: 56, shapes: [shape] } };
     expect(countComing(resized, [order()])).equal(0);
     expect(countInHand(resized, listBought([order({ state: 'solved' })]), [])).equal(0);
+    const lettered = { ...band, artwork: { ...band.artwork, shapes: [{ ...shape, fill: '#9c1f22' }] } };
+    expect(countComing(lettered, [order()])).equal(0);
+    expect(countInHand(lettered, listBought([order({ state: 'solved' })]), [])).equal(0);
     expect(countComing({ ...band, layerId: 'other' }, [order()])).equal(0);
   });
 

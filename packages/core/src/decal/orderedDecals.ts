@@ -1,7 +1,8 @@
 import type { DecalRating } from '../model/decal.ts';
 import type { WantState } from '../model/workpiece.ts';
 import { learnQuality, type QualityLearned } from '../stock/learnQuality.ts';
-import { SAME_MM, type DecalAsked, type PrintedPieces } from './countWanted.ts';
+import { type DecalAsked, type PrintedPieces } from './countWanted.ts';
+import { isSamePrint } from './isSamePrint.ts';
 import type { DecalOrder } from './decalOrder.ts';
 import type { Film } from './white/judgeFilms.ts';
 
@@ -26,7 +27,7 @@ export const listBought = (orders: readonly FollowedOrder[]): (PrintedPieces & {
       pieces: Array.from({ length: count }, () => ({ layerId, artworkId: artwork.id })),
     }));
 
-/** Pieces of a decal, of its artwork at its present size, that are wanted or on their way. */
+/** Pieces of a decal, of its artwork as that is now, that are wanted or on their way. */
 export const countComing = (
   { layerId, artwork }: Pick<DecalAsked, 'layerId' | 'artwork'>,
   orders: readonly FollowedOrder[],
@@ -36,8 +37,8 @@ export const countComing = (
       (one) =>
         one.layerId === layerId &&
         (one.state === 'open' || one.state === 'ordered') &&
-        one.artwork.id === artwork?.id &&
-        Math.abs(one.artwork.widthMm - artwork.widthMm) < SAME_MM,
+        artwork !== null &&
+        isSamePrint(one.artwork, artwork),
     )
     .reduce((sum, { count }) => sum + count, 0);
 
