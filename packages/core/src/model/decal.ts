@@ -42,12 +42,12 @@ export type DrawnElement =
   | {
       readonly kind: 'text';
       readonly text: string;
-      /** Where its first letter stands. */
+      /** Where its ink begins on the left, and the line that it stands on. */
       readonly x: number;
       readonly y: number;
       /** Of a capital letter. */
       readonly heightMm: number;
-      /** As wide as this, whatever its letters take; null: as they are. */
+      /** Its ink drawn together or apart to this width; null: as the font has it. */
       readonly widthMm: number | null;
       readonly isBold: boolean;
       readonly ink: string;

@@ -1,4 +1,5 @@
 import svgpath from 'svgpath';
+import type { DrawnElement } from '../../model/decal.ts';
 import { InvalidInputError } from '../../model/errors.ts';
 import { boundPath } from '../artwork/boundPath.ts';
 import font from './letters.json' with { type: 'json' };
@@ -13,17 +14,8 @@ interface Face {
 
 const FACES = font as unknown as Readonly<Record<'regular' | 'bold', Face>>;
 
-export interface TextToOutline {
-  readonly text: string;
-  /** Where its ink begins on the left, and the line that it stands on. */
-  readonly x: number;
-  readonly y: number;
-  /** Of a capital letter. */
-  readonly heightMm: number;
-  /** Its ink drawn together or apart to this width; null: as the font has it. */
-  readonly widthMm: number | null;
-  readonly isBold: boolean;
-}
+/** A line of text: where its ink begins, the line that it stands on, how high and how wide. */
+type TextToOutline = Omit<Extract<DrawnElement, { kind: 'text' }>, 'kind' | 'ink'>;
 
 /**
  * A line of text in the shipped font as SVG path data, without kerning. Empty for text of spaces. Throws InvalidInputError for letters
