@@ -666,7 +666,7 @@ export {
   type PracticeTask,
 } from './decal/practice/practisePlacing.ts';
 export { findHeight, type FoundPanel } from './decal/panel/findPanel.ts';
-export { USUAL_PLACING, type Margins, type PanelFit } from './decal/panel/fitPanel.ts';
+export { fillsPanel, USUAL_PLACING, type Margins, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';
 export { cutFor } from './decal/sheet/cutFor.ts';
 export { listGone } from './decal/sheet/listGone.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { placeByHand } from '../../../test/support/placedByHand.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
-import { fitPanel } from './fitPanel.ts';
+import { fillsPanel, fitPanel } from './fitPanel.ts';
 
 const panel = (width: number, height: number, sd: number) => ({
   width: { mm: width, sd },
@@ -46,6 +46,12 @@ describe('a decal on its panel', () => {
     const exact = { marginMm: 0.5, sd: 0 };
     expect(fitPanel(own, panel(20, 8, 0), exact, { x: 0.5, y: 0 }).chance).equal(1);
     expect(fitPanel(own, panel(20, 8, 0), exact, { x: 0.51, y: 0 }).chance).equal(0);
+  });
+
+  it('is told from one that fills its band', () => {
+    expect(fillsPanel({ widthMm: 60, heightMm: 2.4 }, panel(69.7, 2.5, 0.2))).equal(true);
+    expect(fillsPanel({ widthMm: 69.6, heightMm: 1 }, panel(69.7, 2.5, 0.2))).equal(true);
+    expect(fillsPanel({ widthMm: 60, heightMm: 2 }, panel(69.7, 2.5, 0.2))).equal(false);
   });
 
   it('no size does on a panel that is smaller than its margins', () => {

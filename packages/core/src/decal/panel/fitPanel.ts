@@ -80,6 +80,13 @@ export function fitPanel(
   };
 }
 
+/** As high or as wide as its panel within this, mm: most likely it is meant to fill it. */
+const FILLS_MM = 0.3;
+
+/** Whether a decal is as high, or as wide, as its panel: a band that it fills shows no paint there, and its margin is none. */
+export const fillsPanel = ({ widthMm, heightMm }: Size, { width, height }: Panel): boolean =>
+  Math.abs(width.mm - widthMm) <= FILLS_MM || Math.abs(height.mm - heightMm) <= FILLS_MM;
+
 /** Halvings until a scale is known to a hundred-thousandth. */
 const HALVINGS = 30;
 

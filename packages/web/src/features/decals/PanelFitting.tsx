@@ -1,5 +1,12 @@
 import type { PlannedDecalView } from '@sardonyx/contract';
-import { USUAL_PLACING, type DecalArtwork, type FoundPanel, type Margins, type PanelFit } from '@sardonyx/core';
+import {
+  fillsPanel,
+  USUAL_PLACING,
+  type DecalArtwork,
+  type FoundPanel,
+  type Margins,
+  type PanelFit,
+} from '@sardonyx/core';
 import { useState } from 'react';
 import { useSizeArtworkMutation } from '../../shared/api/decalApi.ts';
 import { readAppError, type AppError } from '../../shared/api/appError.ts';
@@ -33,6 +40,11 @@ export function PanelFitting({ decal: { plan, panel, fit, name }, artwork }: Pan
         </p>
       ) : (
         <p>Nobody knows its panel: measure it, and it is told whether the decal fits.</p>
+      )}
+      {panel?.from === 'drawing' && panel.marginMm > 0 && fit?.verdict !== 'fits' && fillsPanel(artwork, panel) && (
+        <p className="text-note text-soft-ink">
+          Is it meant to fill its band? Then measure that, and say that no paint shows round it.
+        </p>
       )}
       {fit && fit.verdict !== 'fits' && wanted !== null && wanted >= LEAST_SHARE * artwork.widthMm && (
         <button
