@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { readPdfShapes } from '../packages/server/test/support/readPdfShapes.ts';
 import { choose } from './support/choose.ts';
+import { pressPlane } from './support/pressPlane.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
@@ -73,6 +74,34 @@ describe('The waistband of SG-03', function () {
       .getByText(/mm above and below/)
       .waitFor();
     expect((await waistband()).plan!.place).equal(null);
+  });
+
+  it('is laid over a photograph, where its panel is measured too; she goes back to the caliper', async () => {
+    const before = (await waistband()).plan!.panel;
+    await line().getByRole('button', { name: 'Lay it over a photograph' }).click();
+    const photograph = test.page.getByRole('dialog');
+    await photograph.getByText('Press one corner of its panel.').waitFor();
+    const viewBox = (await photograph.getByRole('application').getAttribute('viewBox'))!;
+    const [x, y] = viewBox.split(' ').map(Number) as [number, number];
+    await pressPlane(test.page, x + 60, y + 40);
+    await photograph.getByText('Press the opposite corner.').waitFor();
+    await pressPlane(test.page, x + 128, y + 44);
+    await photograph.getByText(/^6[78]\.\d ± 0\.\d by [34]\.\d ± 0\.\d mm\.$/).waitFor();
+    await photograph.getByLabel('Nearer than the card, mm').fill('14');
+    await photograph.getByText(/give the distance from the lens to the card/).waitFor();
+    await photograph.getByLabel('Lens to card, mm').fill('400');
+    await photograph.getByText(/^6[56]\.\d ± [0-9.]+ by 3\.\d ± 0\.\d mm\.$/).waitFor();
+    await photograph.getByRole('button', { name: 'Take it as its panel' }).click();
+    await photograph.getByRole('button', { name: 'Close', exact: true }).click();
+    await line()
+      .getByText(/its panel .6[56]\.\d × 3\.\d mm as measured/)
+      .waitFor();
+    const { plan } = await waistband();
+    await send('PATCH', `decal-plans/${plan!.id}`, { version: plan!.version, panel: before });
+    await test.page.reload();
+    await line()
+      .getByText(/its panel .68.9 × 3.4 mm as measured/)
+      .waitFor();
   });
 
   it('lies on one sheet of white film with those of SG-05 and SG-07, and the PDF has them all', async () => {

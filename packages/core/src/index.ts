@@ -665,6 +665,7 @@ export {
   type PracticeState,
   type PracticeTask,
 } from './decal/practice/practisePlacing.ts';
+export { measurePanel } from './decal/panel/measurePanel.ts';
 export { findHeight, type FoundPanel } from './decal/panel/findPanel.ts';
 export { fillsPanel, USUAL_PLACING, type Margins, type PanelFit } from './decal/panel/fitPanel.ts';
 export { QUARTERS, type CutPiece, type Placement, type Quarter } from './decal/sheet/cutPiece.ts';

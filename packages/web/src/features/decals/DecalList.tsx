@@ -10,6 +10,7 @@ import { Select } from '../../shared/ui/Select.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { PlacingCard } from '../../shared/decal/PlacingCard.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
+import { OnPhotograph } from './OnPhotograph.tsx';
 import { PanelFitting } from './PanelFitting.tsx';
 import { SendFor } from './SendFor.tsx';
 import { TrialPlacing } from './TrialPlacing.tsx';
@@ -118,6 +119,7 @@ function Planned({
             See it on its colour<span className="sr-only">, {name}</span>
           </button>
           {!decal.isPlaced && <TrialPlacing decal={decal} artwork={artwork} />}
+          {!decal.isPlaced && <OnPhotograph decal={decal} artwork={artwork} />}
         </p>
       )}
     </li>

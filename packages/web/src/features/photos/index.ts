@@ -4,3 +4,4 @@ export { PhotoStrip } from './PhotoStrip.tsx';
 export { PhotoCanvas } from './PhotoCanvas.tsx';
 export { usePhotoWorker, type PhotoWorker } from './worker/usePhotoWorker.ts';
 export { useFlat } from './useFlat.ts';
+export { useStraightened } from './useStraightened.ts';

@@ -1,5 +1,5 @@
 import type { JobView } from '@sardonyx/contract';
-import { convertLabToHex, type DecalArtwork, type DrawnElement, type Photo, type Point } from '@sardonyx/core';
+import { convertLabToHex, type DecalArtwork, type DrawnElement, type Point } from '@sardonyx/core';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useTraceArtworkMutation } from '../../../shared/api/decalApi.ts';
@@ -10,7 +10,7 @@ import { Field } from '../../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
 import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
-import { useFlat, usePhotoWorker } from '../../photos/index.ts';
+import { useStraightened } from '../../photos/index.ts';
 import { DecalCanvas } from './DecalCanvas.tsx';
 import { ElementInHand, type CapturedInk } from './ElementInHand.tsx';
 import { useDecalDraft } from './useDecalDraft.ts';
@@ -39,7 +39,7 @@ export function DecalBench({ artwork, job, children }: DecalBenchProps) {
   const [photoId, setPhotoId] = useState<string | null>(null);
   const photos = (job?.photos ?? []).filter(({ control }) => control !== null);
   const photo = photos.find(({ id }) => id === photoId) ?? null;
-  const under = useUnder(photo);
+  const under = useStraightened(photo);
   const navigate = useNavigate();
   const [trace, { error, isLoading }] = useTraceArtworkMutation();
   const known = error === undefined ? null : readAppError(error);
@@ -201,18 +201,6 @@ function listCaptured(job: JobView | null): CapturedInk[] {
       return { id, name: note ? `${part}, ${note}` : part, hex: convertLabToHex(lab) };
     }),
   );
-}
-
-/** The straightened photograph, as soon as the worker has it. */
-function useUnder(photo: Photo | null) {
-  const worker = usePhotoWorker();
-  const { flat, problem } = useFlat(photo, worker, 0);
-  return {
-    flat: photo ? flat : null,
-    problem: photo ? problem : null,
-    isWaiting: photo !== null && flat === null && problem === null,
-    ...{ share: worker.progress, cancel: worker.cancel },
-  };
 }
 
 interface GroundSizeProps {
