@@ -8,6 +8,7 @@ import {
   type DecalPlace,
   type DrawingView,
   type PaintOfParts,
+  type PanelFit,
 } from '@sardonyx/core';
 import { useState } from 'react';
 import { useGetJobQuery } from '../../shared/api/api.ts';
@@ -119,7 +120,7 @@ function Trial({ decal, artwork, specimen }: TrialPlacingProps & { readonly spec
           )}
         </PictureCanvas>
         {tried.fit && panel ? (
-          <MarginDrawing panel={panel} fit={tried.fit} name={decal.name} />
+          <MarginDrawing panel={panel} fit={isMirrored ? mirrorFit(tried.fit) : tried.fit} name={decal.name} />
         ) : (
           <p>Its panel is not known: measure it, and its margins are told.</p>
         )}
@@ -170,6 +171,12 @@ function Trial({ decal, artwork, specimen }: TrialPlacingProps & { readonly spec
     </div>
   );
 }
+
+/** As it is seen on the other side: what is on the left here is on the right there. */
+const mirrorFit = (fit: PanelFit): PanelFit => ({
+  ...fit,
+  margins: { ...fit.margins, left: fit.margins.right, right: fit.margins.left },
+});
 
 const round = (mm: number) => +mm.toFixed(3);
 
