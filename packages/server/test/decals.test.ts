@@ -162,7 +162,10 @@ describe('decals over HTTP', () => {
       height: { mm: 9, sd: 0.1 },
       from: 'measured',
       marginMm: 0.5,
+      // It lies where the drawing has it, however large it is.
+      middle: drawn.panel!.middle,
     });
+    expect(drawn.panel!.middle!.view).equal('side');
     expect(measured.fit!.tooWide).closeTo(1.5, 1e-9);
     const { largestScale } = measured.fit!;
     await bench.http

@@ -143,6 +143,7 @@ export class CreateDecalPlan {
   @OrNull() @IsString() artworkId!: string | null;
   @IsInt(COPIES) @NotBelow(1, COPIES) @NotAbove(20, COPIES) copies!: number;
   @OrNull() @IsObject() @ValidateNested() @Type(() => PanelMeasured) panel!: PanelMeasured | null;
+  @IsChangedOrNull() @IsObject() @ValidateNested() @Type(() => PlaceOfDecal) place?: PlaceOfDecal | null;
 }
 
 export class ChangeDecalPlan extends VersionedChange {
