@@ -2,11 +2,11 @@ import type { JobView, PotLog, PrintsView, ShelfView, StockView } from '@sardony
 import type { Casting, Job, JobCost, Want } from '@sardonyx/core';
 import { expect } from 'chai';
 import { readFile } from 'node:fs/promises';
-import { setTimeout as wait } from 'node:timers/promises';
 import sharp from 'sharp';
 import { boxMesh, writeStlText } from '../packages/core/test/support/meshes.ts';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
+import { expectSoon } from './support/expectSoon.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
@@ -17,14 +17,6 @@ function readMost(bytes: Buffer): number[] {
   for (let i = 0; i < bytes.readUInt32LE(80); i++)
     for (let k = 0; k < 9; k++) most[k % 3] = Math.max(most[k % 3]!, bytes.readFloatLE(84 + 50 * i + 12 + 4 * k));
   return most;
-}
-
-async function expectSoon(isSo: () => Promise<boolean>): Promise<void> {
-  for (let tries = 0; tries < 100; tries++) {
-    if (await isSo()) return;
-    await wait(100);
-  }
-  throw new Error('It did not come about.');
 }
 
 /** A lorry of one's own with a hook that is gone, on a bench with nothing else on it, by somebody who changes her mind. */

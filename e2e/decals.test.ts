@@ -4,6 +4,7 @@ import { expect } from 'chai';
 import sharp from 'sharp';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
+import { expectSoon } from './support/expectSoon.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { pressPlane } from './support/pressPlane.ts';
 import { sendTo } from './support/sendTo.ts';
@@ -181,6 +182,90 @@ describe('Decals on an empty bench, clumsily', function () {
       .waitFor();
     const artwork = test.page.getByRole('region', { name: 'Dairy panel' });
     await artwork.getByText(/does not: the paint shows through the ink/).waitFor();
+  });
+
+  it('wants it of a supplier, thinks better of it twice, and says how what came is', async () => {
+    const wants = async () => (await send<JobView>('GET', `jobs/${jobId}`)).specimens[0]!.wants;
+    const change = async (changes: object) => {
+      const [want] = await wants();
+      await send('PATCH', `wants/${want!.id}`, { version: want!.version, ...changes });
+      await test.page.reload();
+    };
+    await list().getByRole('button', { name: 'Have it printed by a supplier' }).click();
+    const form = list().getByRole('form', { name: 'Wanted of a supplier: Door panel' });
+    await form.getByLabel('Pieces, all sets').fill('some');
+    await form.getByRole('button', { name: 'Put it on the shopping list' }).click();
+    await form.getByText('How many pieces: a whole number from 1 to 200.').waitFor();
+    expect(await wants()).lengthOf(0);
+    await form.getByLabel('Pieces, all sets').fill('4');
+    await form.getByRole('button', { name: 'Put it on the shopping list' }).click();
+    await list()
+      .getByText(/^4 wanted of a supplier; needs white/)
+      .waitFor();
+    // Another artwork is another order; back again it is the same.
+    await choose(list().getByLabel('Artwork'), 'Arch');
+    await list()
+      .getByText(/^4 to print/)
+      .waitFor();
+    await choose(list().getByLabel('Artwork'), 'Dairy panel');
+    await list()
+      .getByText(/^4 wanted of a supplier/)
+      .waitFor();
+    // Nobody wants it any more; then it lay in the post after all, from nobody that the bench knows.
+    await change({ state: 'waived', reason: 'printed here' });
+    await list().getByText('not wanted of a supplier any more', { exact: false }).waitFor();
+    await list()
+      .getByText(/^4 to print/)
+      .waitFor();
+    await change({ state: 'solved', origin: 'bought', reason: '' });
+    await list()
+      .getByText(/^4 in hand/)
+      .waitFor();
+    const from = test.page.getByRole('region', { name: 'From suppliers' });
+    await from.getByRole('button', { name: 'Say how the sheet is' }).click();
+    const rate = from.getByRole('form', { name: 'How the sheet of Dairy panel is' });
+    const answer = (question: string, word: string) =>
+      rate.getByLabel(question).getByRole('radio', { name: word, exact: true }).click();
+    await answer('Sharp under the magnifier?', 'yes');
+    await answer('Sharp under the magnifier?', 'no');
+    await answer('White without holes?', 'yes');
+    await rate.getByLabel('Note').fill('pinholes at one end');
+    await rate.getByRole('button', { name: 'Write it down' }).click();
+    await expectSoon(async () => {
+      const { rating } = (await view()).orders[0]!;
+      return rating?.isSharp === false && rating.isWhiteDense === true && rating.note === 'pinholes at one end';
+    });
+    await answer('Sharp under the magnifier?', 'not looked at');
+    await rate.getByRole('button', { name: 'Write it down' }).click();
+    await expectSoon(async () => (await view()).orders[0]!.rating?.isSharp === null);
+    // A want that is taken away takes its order along.
+    const [want] = await wants();
+    await fetch(`${test.bench.address}/api/wants/${want!.id}?version=${want!.version}`, { method: 'DELETE' });
+    await test.page.reload();
+    await list()
+      .getByText(/^4 to print/)
+      .waitFor();
+    expect(await from.count()).equal(0);
+  });
+
+  it('says why it cannot be laid over a photograph, and tries it on the drawing of her own casting', async () => {
+    await list().getByRole('button', { name: 'Lay it over a photograph' }).click();
+    await test.page.getByText(/None of its photographs is straightened by a card/).waitFor();
+    await test.page.keyboard.press('Escape');
+    const { tried } = (await view()).decals[0]!;
+    const onDrawing = list().getByRole('button', { name: 'Try it on the drawing' });
+    expect(await onDrawing.count()).equal(tried?.place ? 1 : 0);
+    if (!tried?.place) return void (await list().getByText('No drawing to try it on.').waitFor());
+    await onDrawing.click();
+    const trial = test.page.getByRole('dialog');
+    await trial.getByRole('button', { name: 'Point middle of the decal' }).focus();
+    for (let i = 0; i < 3; i++) await test.page.keyboard.press('Shift+ArrowRight');
+    await trial.getByRole('button', { name: 'So it is planned' }).click();
+    await expectSoon(async () => (await view()).decals[0]!.plan!.place !== null);
+    await trial.getByRole('button', { name: 'Back to the middle' }).click();
+    await trial.getByRole('button', { name: 'So it is planned' }).click();
+    await expectSoon(async () => (await view()).decals[0]!.plan!.place === null);
+    await trial.getByRole('button', { name: 'Close', exact: true }).click();
   });
 
   it('lays the pieces, prints them on white film, and asks for none again', async () => {

@@ -69,6 +69,7 @@ describe('The waistband of SG-03', function () {
     // She thinks better of it.
     await line().getByRole('button', { name: 'Try it on the drawing' }).click();
     await trial.getByRole('button', { name: 'Back to the middle' }).click();
+    await trial.getByRole('button', { name: 'So it is planned' }).click();
     await trial.getByRole('button', { name: 'Close', exact: true }).click();
     await line()
       .getByText(/mm above and below/)

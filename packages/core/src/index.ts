@@ -634,7 +634,7 @@ export { judgeIssue, type IssueAnswer } from './decal/judgeIssue.ts';
 export { describeDecal, findFilm, type DescribedDecal } from './decal/describeDecal.ts';
 export type { DecalOrder } from './decal/decalOrder.ts';
 export {
-  listBought,
+  gatherSheets,
   RATED,
   rateSuppliers,
   type FollowedOrder,

@@ -7,7 +7,7 @@ import { findPanel, type FoundPanel } from './panel/findPanel.ts';
 import { judgeFilms, type Film, type JudgedArtwork } from './white/judgeFilms.ts';
 import { countInHand, countSets, countWanted, type PrintedPieces } from './countWanted.ts';
 import type { DecalSheet } from './decalSheet.ts';
-import { countComing, listBought, type FollowedOrder } from './orderedDecals.ts';
+import { countComing, gatherSheets, type FollowedOrder } from './orderedDecals.ts';
 import type { DecalAct } from './placing/decalAct.ts';
 import type { Spectrum } from '../colour/colorimetry.ts';
 import type { DecalArtwork, DecalPlan } from '../model/decal.ts';
@@ -69,7 +69,7 @@ const DAY_MS = 86_400_000;
 export function describeDecal(facts: DecalFacts, history: DecalHistory): DescribedDecal {
   const { layerId, artwork, plan, area, body, way, isPlaced } = facts;
   const { acts } = history;
-  const sheets = [...listBought(history.orders), ...history.sheets];
+  const sheets = gatherSheets(history.orders, history.sheets);
   const coming = countComing({ layerId, artwork }, history.orders);
   const panel = findPanel(plan?.panel ?? null, facts.drawing, facts.partKey, area);
   const tried =
@@ -103,7 +103,7 @@ function describePlacing(
   const { film, ageDays } = findFilm(layerId, history.sheets, history.now);
   const soak = estimateSoak(film ?? USUAL_FILM, ageDays ?? 0, history.acts);
   const fold = estimateFold(artwork, way, listFolds(history.acts, history.sizeOf));
-  const isOnRelief = area.crossesSeam || area.reliefUm !== null || crossed.length > 0;
+  const isOnRelief = area.crossesSeam || area.reliefUm !== null || crossed.some(({ what }) => what !== 'edge');
   return { soak, fold, steps: listPlacingSteps(way, { soak, fold, isOnRelief }) };
 }
 

@@ -18,14 +18,22 @@ export interface FollowedOrder extends DecalOrder {
 
 const SUPPLIERS_FILM: Film = 'clear with white under it, supplier';
 
+type CountedSheet = PrintedPieces & { readonly film: Film };
+
 /** What came, as sheets are counted. It lay at the supplier's before: its age counts from the day it came. */
-export const listBought = (orders: readonly FollowedOrder[]): (PrintedPieces & { readonly film: Film })[] =>
+export const listBought = (orders: readonly FollowedOrder[]): CountedSheet[] =>
   orders
     .filter(({ state }) => state === 'solved')
     .map(({ layerId, count, artwork, arrivedOn }) => ({
       ...{ at: arrivedOn ?? '', film: SUPPLIERS_FILM, isSpoiled: false, artworks: [artwork] },
       pieces: Array.from({ length: count }, () => ({ layerId, artworkId: artwork.id })),
     }));
+
+/** All sheets that pieces are of: what came, and what was printed here. */
+export const gatherSheets = (orders: readonly FollowedOrder[], printed: readonly CountedSheet[]): CountedSheet[] => [
+  ...listBought(orders),
+  ...printed,
+];
 
 /** Pieces of a decal, of its artwork as that is now, that are wanted or on their way. */
 export const countComing = (

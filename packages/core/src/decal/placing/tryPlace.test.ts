@@ -26,6 +26,10 @@ describe('a decal tried on the drawing', () => {
     expect(marginsOf(usual)).deep.equal([2, 2, 1.5, 1.5]);
     const moved = tryPlace({ ...decal, place: at(26, 11) });
     expect(marginsOf(moved)).deep.equal([3, 1, 1, 2]);
+    expect([usual.off, moved.off]).deep.equal([
+      { x: 0, y: 0 },
+      { x: 1, y: -0.5 },
+    ]);
     expect(moved.fit!.chance).below(usual.fit!.chance);
   });
 
@@ -38,7 +42,9 @@ describe('a decal tried on the drawing', () => {
   it('lies in the middle of its part where no panel is known, or nowhere', () => {
     const free = tryPlace({ ...decal, panel: null });
     expect(free).deep.include({ place: at(35, 15), fit: null });
-    expect(tryPlace({ ...decal, panel: null, drawing: null })).deep.equal({ place: null, fit: null, crossed: [] });
+    expect(tryPlace({ ...decal, panel: null, drawing: null })).deep.equal({
+      ...{ place: null, off: { x: 0, y: 0 }, fit: null, crossed: [] },
+    });
     // A panel that is only measured has no place, and still a size.
     expect(marginsOf(tryPlace({ ...decal, drawing: null, panel: { ...panel, middle: null } }))).deep.equal([
       2, 2, 1.5, 1.5,

@@ -1,5 +1,6 @@
 import type { DecalPlace } from '../../model/decal.ts';
 import type { Drawing } from '../../model/drawing.ts';
+import type { Point } from '../../model/plane.ts';
 import type { Area } from '../../model/workpiece.ts';
 import { fitPanel, USUAL_PLACING, type PanelFit, type Size } from '../panel/fitPanel.ts';
 import type { FoundPanel } from '../panel/findPanel.ts';
@@ -9,6 +10,8 @@ import { listCrossed, type Crossed } from './listCrossed.ts';
 export interface TriedPlace {
   /** null where the drawing shows no place for it. */
   readonly place: DecalPlace | null;
+  /** From the middle of its panel; nothing where it lies there, or the panel has no place on the drawing. */
+  readonly off: Point;
   /** null where nobody knows its panel. */
   readonly fit: PanelFit | null;
   readonly crossed: readonly Crossed[];
@@ -32,7 +35,7 @@ export function tryPlace({ size, drawing, partKey, area, panel, place }: DecalTo
   const off = isOnPanel ? { x: at.x - middle.x, y: at.y - middle.y } : { x: 0, y: 0 };
   const view = drawing?.views.find((one) => one.view === at?.view);
   return {
-    place: at,
+    ...{ place: at, off },
     fit: panel && fitPanel(turnSize(size, at), panel, { ...USUAL_PLACING, marginMm: panel.marginMm }, off),
     crossed: at && view ? listCrossed(view, partKey, area.name, { ...size, ...at }) : [],
   };

@@ -62,7 +62,7 @@ export function createDecalRoutes(room: Workroom): Router {
   });
   router.post('/artworks/traced', async (request, response) => {
     const body = await validateBody(TraceArtwork, request.body);
-    response.status(201).json(await runAside(room, 'traced artwork', structuredClone({ ...body })).ended);
+    response.status(201).json(await runAside(room, 'traced artwork', { ...body }).ended);
   });
   router.post('/artworks/:id/size', async (request, response) => {
     const { widthMm } = await validateBody(SizeArtwork, request.body);

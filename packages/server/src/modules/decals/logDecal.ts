@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { LogDecal } from '@sardonyx/contract';
-import { findFilm, listBought, selectStandingActs } from '@sardonyx/core';
+import { findFilm, gatherSheets, selectStandingActs } from '@sardonyx/core';
 import type { EntityManager } from 'typeorm';
 import { DecalActRow, DecalSheetRow } from '../../entities/decal.ts';
 import { CoatingLayerRow } from '../../entities/workpiece.ts';
@@ -27,10 +27,7 @@ export async function logDecal(
     throw refused('taken-back', 'That is taken back already, or was never written down.', {
       ofId: 'Only what stands of this decal.',
     });
-  const sheets = [
-    ...listBought(await readDecalOrders(manager)),
-    ...(await manager.find(DecalSheetRow, { order: { at: 'DESC' } })),
-  ];
+  const sheets = gatherSheets(await readDecalOrders(manager), await manager.find(DecalSheetRow));
   const act = manager.create(DecalActRow, {
     ...{ id: randomUUID(), layerId, at: now.toISOString() },
     ...findFilm(layerId, sheets, now),

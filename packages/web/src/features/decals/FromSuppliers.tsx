@@ -1,7 +1,9 @@
 import type { DecalOrderView, DecalsView } from '@sardonyx/contract';
 import { RATED, type DecalRating, type Rated, type RatedSupplier } from '@sardonyx/core';
+import { useState } from 'react';
 import { changeRow } from '../../shared/edits/editRow.ts';
 import { useAppDispatch } from '../../shared/store.ts';
+import { Field } from '../../shared/ui/Field.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { Toggles } from '../../shared/ui/Toggles.tsx';
 import { sayOrder } from './sayOrder.ts';
@@ -46,40 +48,63 @@ const QUESTIONS: Readonly<Record<Rated, string>> = {
 const UNRATED: DecalRating = { isSharp: null, isInRegister: null, isWhiteDense: null, releasesWell: null, note: '' };
 
 function Came({ order }: { readonly order: DecalOrderView }) {
-  const dispatch = useAppDispatch();
-  const rating = order.rating ?? UNRATED;
-  const rate = (what: Rated, answer: boolean | null) =>
-    void dispatch(
-      changeRow({
-        ...{ kind: 'decal-orders', row: order, label: `sheet of ${order.artwork.name}` },
-        changes: { rating: { ...rating, [what]: answer } },
-      }),
-    );
   return (
     <li className="space-y-1 py-2">
       <p>
         <strong>{order.artwork.name}</strong>: {sayOrder(order)}
       </p>
       <Fold title={order.rating === null ? 'Say how the sheet is' : 'How the sheet is'}>
-        <ul className="space-y-2">
-          {RATED.map((what) => (
-            <li key={what} className="flex flex-wrap items-center gap-3">
-              <span className="w-56">{QUESTIONS[what]}</span>
-              <Toggles
-                aria-label={QUESTIONS[what]}
-                value={rating[what]}
-                options={[
-                  { value: true, label: 'yes' },
-                  { value: false, label: 'no' },
-                  { value: null, label: 'not looked at' },
-                ]}
-                onChange={(answer) => rate(what, answer)}
-              />
-            </li>
-          ))}
-        </ul>
+        <RatingForm key={order.version} order={order} />
       </Fold>
     </li>
+  );
+}
+
+const ANSWERS = [
+  { value: true, label: 'yes' },
+  { value: false, label: 'no' },
+  { value: null, label: 'not looked at' },
+] as const;
+
+/** All answers are written down at once: one after the other each would be the change of somebody else to the next. */
+function RatingForm({ order }: { readonly order: DecalOrderView }) {
+  const dispatch = useAppDispatch();
+  const [rating, setRating] = useState<DecalRating>(order.rating ?? UNRATED);
+  const isSame = JSON.stringify(rating) === JSON.stringify(order.rating ?? UNRATED);
+  return (
+    <form
+      aria-label={`How the sheet of ${order.artwork.name} is`}
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const label = `sheet of ${order.artwork.name}`;
+        void dispatch(changeRow({ kind: 'decal-orders', row: order, changes: { rating }, label }));
+      }}
+    >
+      {RATED.map((what) => (
+        <div key={what} className="flex flex-wrap items-center gap-3">
+          <span className="w-56">{QUESTIONS[what]}</span>
+          <Toggles
+            aria-label={QUESTIONS[what]}
+            value={rating[what]}
+            options={ANSWERS}
+            onChange={(answer) => setRating({ ...rating, [what]: answer })}
+          />
+        </div>
+      ))}
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label="Note" width="20rem">
+          <input
+            value={rating.note}
+            maxLength={300}
+            onChange={(event) => setRating({ ...rating, note: event.target.value })}
+          />
+        </Field>
+        <button type="submit" className="plain-button" disabled={isSame}>
+          Write it down
+        </button>
+      </div>
+    </form>
   );
 }
 

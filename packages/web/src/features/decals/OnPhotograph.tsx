@@ -90,14 +90,11 @@ function Measure({ decal, artwork, photo }: OnPhotographProps & { readonly photo
   const { left, top, widthMm, heightMm } = flat.region;
   const depth = { nearerMm: readOptional(nearer) ?? 0, distanceMm: readOptional(distance) };
   const read = corners.length < 2 ? null : tryMeasure(photo, corners as [Point, Point], depth);
-  const { plan, panel, tried } = decal;
+  const { plan, tried } = decal;
   const [one, other] = corners;
   const middle = one && other ? { x: (one.x + other.x) / 2, y: (one.y + other.y) / 2 } : null;
-  // Where it was tried on the drawing, seen from the middle of its panel.
-  const off =
-    plan?.place && panel?.middle && plan.place.view === panel.middle.view
-      ? { x: plan.place.x - panel.middle.x, y: plan.place.y - panel.middle.y }
-      : { x: 0, y: 0 };
+  // As it was tried on the drawing, seen from the middle of its panel.
+  const off = tried?.off ?? { x: 0, y: 0 };
   const save = ({ width, height }: Exclude<typeof read, string | null>) =>
     void dispatch(
       changeRow({

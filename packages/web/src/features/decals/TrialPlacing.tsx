@@ -32,7 +32,7 @@ interface TrialPlacingProps {
 /** A decal is tried on the drawing of its model before it is wet: where it lies there is its plan. */
 export function TrialPlacing({ decal, artwork }: TrialPlacingProps) {
   const [isOpen, setOpen] = useState(false);
-  if (!decal.tried?.place) return null;
+  if (!decal.tried?.place) return <span className="text-note text-soft-ink">No drawing to try it on.</span>;
   return (
     <>
       <button type="button" className="quiet-button" onClick={() => setOpen(true)}>
@@ -155,14 +155,7 @@ function Trial({ decal, artwork, specimen }: TrialPlacingProps & { readonly spec
             So it is planned
           </button>
           {draft !== null && (
-            <button
-              type="button"
-              className="quiet-button"
-              onClick={() => {
-                setDraft(null);
-                if (plan!.place !== null) save(null);
-              }}
-            >
+            <button type="button" className="quiet-button" onClick={() => setDraft(null)}>
               Back to the middle
             </button>
           )}

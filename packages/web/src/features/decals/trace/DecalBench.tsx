@@ -4,7 +4,6 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useTraceArtworkMutation } from '../../../shared/api/decalApi.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
-import { readNumber } from '../../../shared/form/readNumber.ts';
 import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { ErrorNote } from '../../../shared/ui/Notice.tsx';
@@ -12,6 +11,7 @@ import { Progress } from '../../../shared/ui/Progress.tsx';
 import { Select } from '../../../shared/ui/Select.tsx';
 import { useStraightened } from '../../photos/index.ts';
 import { DecalCanvas } from './DecalCanvas.tsx';
+import { NumberField } from './NumberField.tsx';
 import { ElementInHand, type CapturedInk } from './ElementInHand.tsx';
 import { useDecalDraft } from './useDecalDraft.ts';
 
@@ -97,7 +97,21 @@ export function DecalBench({ artwork, job, children }: DecalBenchProps) {
               see the old one through it
             </Checkbox>
           ) : (
-            <GroundSize draft={draft.drawn} onChange={(drawn) => change({ drawn: { ...draft.drawn, ...drawn } })} />
+            <>
+              {(
+                [
+                  ['Ground wide, mm', 'widthMm'],
+                  ['high, mm', 'heightMm'],
+                ] as const
+              ).map(([label, key]) => (
+                <NumberField
+                  key={key}
+                  label={label}
+                  value={draft.drawn[key]}
+                  onChange={(mm) => change({ drawn: { ...draft.drawn, [key]: mm } })}
+                />
+              ))}
+            </>
           )}
         </div>
         {job !== null && photos.length === 0 && (
@@ -200,32 +214,5 @@ function listCaptured(job: JobView | null): CapturedInk[] {
       const part = parts.find((one) => one.id === specimenPartId)?.name ?? '';
       return { id, name: note ? `${part}, ${note}` : part, hex: convertLabToHex(lab) };
     }),
-  );
-}
-
-interface GroundSizeProps {
-  readonly draft: { readonly widthMm: number; readonly heightMm: number };
-  readonly onChange: (size: { readonly widthMm?: number; readonly heightMm?: number }) => void;
-}
-
-/** Without a photograph: how large the ground is that it is drawn on. */
-function GroundSize({ draft, onChange }: GroundSizeProps) {
-  const field = (label: string, key: 'widthMm' | 'heightMm') => (
-    <Field label={label} width="8rem">
-      <input
-        inputMode="decimal"
-        defaultValue={String(draft[key])}
-        onChange={(event) => {
-          const mm = readNumber(event.target.value);
-          if (mm !== null && mm >= 1 && mm <= 400) onChange({ [key]: mm });
-        }}
-      />
-    </Field>
-  );
-  return (
-    <>
-      {field('Ground wide, mm', 'widthMm')}
-      {field('high, mm', 'heightMm')}
-    </>
   );
 }

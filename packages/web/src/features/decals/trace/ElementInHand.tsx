@@ -1,11 +1,10 @@
 import type { DrawnElement } from '@sardonyx/core';
-import { useState } from 'react';
-import { readNumber } from '../../../shared/form/readNumber.ts';
 import { Checkbox } from '../../../shared/ui/Checkbox.tsx';
 import { ColourField } from '../../../shared/ui/ColourField.tsx';
 import { Dab } from '../../../shared/ui/Dab.tsx';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Toggles } from '../../../shared/ui/Toggles.tsx';
+import { NumberField } from './NumberField.tsx';
 
 /** A colour that was captured on the model. */
 export interface CapturedInk {
@@ -124,35 +123,5 @@ function TextFields({
         Press where its first letter stands. Without a width it is as the font is.
       </p>
     </>
-  );
-}
-
-interface NumberFieldProps {
-  readonly label: string;
-  readonly value: number | null;
-  readonly isOptional?: boolean;
-  readonly onChange: (value: number) => void;
-}
-
-/** What is no number stays as it was typed, and changes nothing. */
-function NumberField({ label, value, isOptional = false, onChange }: NumberFieldProps) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const read = draft === null ? value : readNumber(draft);
-  const isEmpty = isOptional && draft?.trim() === '';
-  const isWrong = draft !== null && !isEmpty && !(read !== null && read > 0);
-  return (
-    <Field label={label} width="9rem" error={isWrong ? 'A number above 0.' : undefined}>
-      <input
-        inputMode="decimal"
-        value={draft ?? (value === null ? '' : String(value))}
-        onChange={(event) => {
-          setDraft(event.target.value);
-          const typed = readNumber(event.target.value);
-          if (typed !== null && typed > 0) onChange(typed);
-          else if (isOptional && event.target.value.trim() === '') onChange(0);
-        }}
-        onBlur={() => !isWrong && setDraft(null)}
-      />
-    </Field>
   );
 }
