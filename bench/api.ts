@@ -27,10 +27,12 @@ async function measureApi() {
   return { reads: reads.requests.average, writes: writes.requests.average, benchReadMs };
 }
 
-/** The bench as it opens of an evening, asked for one after the other; a clock was stopped in between, so nothing is kept. */
+/** The bench as the page asks for it all evening: each time something of one job was written just before. */
 async function measureBenchReads(address: string): Promise<number> {
   const took: number[] = [];
+  const jobs = ['sg-03', 'sg-06', 'sg-07', 'sg-09'];
   for (let i = 0; i < 41; i++) {
+    await addFinding(address, jobs[i % jobs.length]!);
     const began = performance.now();
     const answer = await fetch(`${address}/api/bench`);
     const text = await answer.text();
@@ -51,17 +53,8 @@ const ROWS = 3 * CONNECTIONS;
 
 /** Every request edits a finding that no other is editing: validated, versioned, stored, and the plan compiled again. */
 async function measureWrites(address: string) {
-  const view = (await (await fetch(`${address}/api/jobs/sg-06`)).json()) as JobView;
   const free: EditedRow[] = [];
-  for (let i = 0; i < ROWS; i++) {
-    const finding = { specimenPartId: view.specimens[0]!.parts[0]!.id, kind: 'chips', severity: 1, note: '' };
-    const answer = await fetch(`${address}/api/findings`, {
-      method: 'POST',
-      headers: JSON_TYPE,
-      body: JSON.stringify(finding),
-    });
-    free.push((await answer.json()) as EditedRow);
-  }
+  for (let i = 0; i < ROWS; i++) free.push(await addFinding(address, 'sg-06'));
   return autocannon({
     url: address,
     connections: CONNECTIONS,
@@ -72,7 +65,7 @@ async function measureWrites(address: string) {
           const row = free.pop()!;
           (context as { row: EditedRow }).row = row;
           const body = JSON.stringify({ version: row.version, note: `edit ${row.version}` });
-          return { ...request, method: 'PATCH', path: `/api/findings/${row.id}`, headers: JSON_TYPE, body };
+          return { ...request, method: 'PATCH', path: `/api/findings/${row.id}`, headers: { ...JSON_TYPE }, body };
         },
         onResponse: (_status, _body, context) => {
           const { row } = context as { row: EditedRow };
@@ -84,6 +77,19 @@ async function measureWrites(address: string) {
   });
 }
 
+async function addFinding(address: string, jobId: string): Promise<EditedRow> {
+  const view = (await (await fetch(`${address}/api/jobs/${jobId}`)).json()) as JobView;
+  const finding = { specimenPartId: view.specimens[0]!.parts[0]!.id, kind: 'chips', severity: 1, note: '' };
+  const answer = await fetch(`${address}/api/findings`, {
+    method: 'POST',
+    headers: JSON_TYPE,
+    body: JSON.stringify(finding),
+  });
+  if (!answer.ok) throw new Error(`A finding was refused: ${await answer.text()}`);
+  return (await answer.json()) as EditedRow;
+}
+
+/** The load generator writes the length of its body into the headers that it is given. */
 const JSON_TYPE = { 'content-type': 'application/json' };
 
 export const apiTopic: Topic = {
@@ -110,7 +116,7 @@ export const apiTopic: Topic = {
         value: benchReadMs,
         unit: 'ms',
         goal: { kind: 'at most', value: 25 },
-        yardstick: `median of 41 reads of the whole bench, ${SIGNED_OFF} signed-off jobs in it`,
+        yardstick: `median of 41 reads of the whole bench, each after a change to one of its jobs, ${SIGNED_OFF} signed-off jobs in it`,
       },
     ];
   },

@@ -19,6 +19,7 @@ export const demo: Topic = {
       isDemo: true,
       now: () => new Date('2026-11-25T18:30:00Z'),
       sent: new Map(),
+      lanes: new Map(),
       log: createSilentLog(),
       trouble: null,
       clockBehind: null,

@@ -33,6 +33,7 @@ const room: Workroom = {
   isDemo: config.isDemo,
   now,
   sent: new Map(),
+  lanes: new Map(),
   log: openLog(config.folder, process.env.SARDONYX_LOG),
   trouble: null,
   clockBehind: null,

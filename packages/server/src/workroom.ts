@@ -7,6 +7,7 @@ import { readDiskTrouble } from './disk/diskTrouble.ts';
 import { isSound, runTransaction } from './disk/runTransaction.ts';
 import { finishSwap } from './disk/swapFolder.ts';
 import { HttpError } from './http/errors.ts';
+import type { LaneRows } from './modules/bench/readBench.ts';
 
 /** What the routes work with. Time comes from here and nowhere else. */
 export interface Workroom {
@@ -18,6 +19,8 @@ export interface Workroom {
   readonly now: () => Date;
   /** Answers as they were sent, by job or view, kept until anything that they show is written. */
   readonly sent: Map<string, { readonly day: string; readonly text: Buffer }>;
+  /** What was read of each job for its lane on the bench, kept as long as its answer may be. */
+  readonly lanes: Map<string, LaneRows>;
   readonly log: Logger;
   /** Why the last write did not reach the disk; null since one did. */
   trouble: DiskTrouble | null;
@@ -85,8 +88,7 @@ export function change<T>(
       await makeSound(room).catch(() => undefined);
       throw error;
     } finally {
-      if (touched === 'all') room.sent.clear();
-      else for (const id of touched) if (id) room.sent.delete(id);
+      forget(room, touched);
     }
   });
 }
@@ -99,9 +101,17 @@ export function changeAside<T>(room: Workroom, act: () => Promise<T>): Promise<T
       room.trouble = null;
       return result;
     } finally {
-      room.sent.clear();
+      // In its turn: what is being read just now may be half from before.
+      await inTurn(connection, room, () => Promise.resolve(forget(room, 'all')));
     }
   });
+}
+
+/** What was kept of these jobs is read anew when it is asked for. */
+export function forget(room: Workroom, touched: TouchedJobs): void {
+  for (const kept of [room.sent, room.lanes])
+    if (touched === 'all') kept.clear();
+    else for (const id of touched) if (id) kept.delete(id);
 }
 
 /** Whatever is kept on the disk, in the database or beside it: that it was not taken is said as such, and remembered. */

@@ -11,6 +11,7 @@ import { expect } from 'chai';
 import { PaintProductRow } from '../src/entities/paint.ts';
 import { CoatingLayerRow } from '../src/entities/workpiece.ts';
 import { BLANK_LAYER } from '../src/modules/coats/blankRows.ts';
+import { forget } from '../src/workroom.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const who = 'Imke Varga';
@@ -104,7 +105,7 @@ describe('coats that dry', () => {
       ...{ stage: 'applied', seq: 9, whose: 'restorer', tempC: 19, appliedBy: who },
       appliedAt: new Date(bench.room.now().getTime() - 3_600_000).toISOString(),
     });
-    bench.room.sent.clear();
+    forget(bench.room, 'all');
     const opensThere = async () =>
       (await other()).film.find(({ layerId }) => layerId === 'elsewhere')!.spans.recoat.at(-1)!;
     const before = await opensThere();

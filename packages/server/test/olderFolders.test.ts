@@ -77,7 +77,7 @@ describe('a folder that an earlier version wrote', function () {
 async function expectItShows(folder: string, source: Workroom['source'], jobs: number): Promise<void> {
   const room: Workroom = {
     ...{ source, folder, benchName: 'Old bench', isDemo: false, now: () => NOW },
-    ...{ sent: new Map(), log: createSilentLog(), trouble: null, clockBehind: null },
+    ...{ sent: new Map(), lanes: new Map(), log: createSilentLog(), trouble: null, clockBehind: null },
   };
   const http = supertest(createApp({ room, webRoot: null }));
   const { lanes } = (await http.get('/api/bench').expect(200)).body as BenchView;

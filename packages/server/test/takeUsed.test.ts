@@ -3,6 +3,7 @@ import { foldMovements, sumStock, type Task } from '@sardonyx/core';
 import { expect } from 'chai';
 import { TaskRow } from '../src/entities/work.ts';
 import { takeUsed } from '../src/modules/stock/takeUsed.ts';
+import { forget } from '../src/workroom.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 const ALL_THE_SAME = { goAheadBecause: 'The owner wants it.' };
@@ -73,12 +74,12 @@ describe('what a step takes out of the drawers', () => {
     const close = await manager.findOneByOrFail(TaskRow, { jobId: 'sg-05', key: 'close:axle-ends' });
     const taker = { who: 'Nell', now: bench.room.now() };
     await takeUsed(manager, close, taker);
-    bench.room.sent.clear();
+    forget(bench.room, 'all');
     expect((await thing('1.2 × 28, both bare')).onHand, 'another job holds them').equal(onHand);
     const reserve = { move: 'reserved', amount: 2, jobId: 'sg-05', price: null, batch: '', who: 'Nell', note: '' };
     await bench.http.post(`/api/stock-things/${id}/movements`).send(reserve).expect(201);
     await takeUsed(manager, close, taker);
-    bench.room.sent.clear();
+    forget(bench.room, 'all');
     const after = await thing('1.2 × 28, both bare');
     expect(after.onHand).equal(onHand - 2);
     expect(after.held.some(({ jobId }) => jobId === 'sg-05')).equal(false);
@@ -101,7 +102,7 @@ describe('what a step takes out of the drawers', () => {
     ];
     await act(measure.id, 'done', { measures, ...ALL_THE_SAME }).expect(200);
     await takeUsed(manager, close, { who: 'Nell', now: bench.room.now() });
-    bench.room.sent.clear();
+    forget(bench.room, 'all');
     expect((await thing('1.2 × 22, both bare')).held).deep.equal([{ jobId: 'sg-05', reserved: 2 }]);
     expect((await thing('1.2 × 32, both bare')).onHand).equal(long.onHand - 2);
   });

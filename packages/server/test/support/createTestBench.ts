@@ -50,6 +50,7 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
     isDemo,
     now,
     sent: new Map(),
+    lanes: new Map(),
     log: createSilentLog(),
     trouble: null,
     clockBehind: null,

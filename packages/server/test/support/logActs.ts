@@ -1,3 +1,5 @@
+import { expect } from 'chai';
+import { forget } from '../../src/workroom.ts';
 import type { TestBench } from './createTestBench.ts';
 
 /** Ids and hashes that chance made. */
@@ -24,6 +26,14 @@ export function writeRows(answer: object): string {
 
 type Method = 'get' | 'post' | 'patch' | 'put' | 'delete';
 
+/** What is kept of the bench from before the act is what is read of it anew. */
+async function expectNothingStale({ http, room }: TestBench, act: string) {
+  const read = async () => (await http.get('/api/bench').expect(200)).text;
+  const kept = await read();
+  forget(room, 'all');
+  expect(await read(), `the bench after ${act}`).equal(kept);
+}
+
 /** Writes down what is asked and what comes back, line by line; ids that chance made are numbered as they come up. */
 export function logActs(bench: TestBench) {
   const lines: string[] = [];
@@ -42,6 +52,7 @@ export function logActs(bench: TestBench) {
     ): Promise<T> {
       const request = bench.http[method](`/api/${path}`);
       const { status, body: answer } = await (body === undefined ? request : request.send(body));
+      if (method !== 'get') await expectNothingStale(bench, `${method} ${path}`);
       // No two acts fall into the same minute.
       if (method !== 'get') bench.pass(1);
       say(`${method.toUpperCase()} ${path}${body === undefined || isQuiet ? '' : ` ${JSON.stringify(body)}`}`);

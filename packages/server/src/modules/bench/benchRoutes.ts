@@ -16,7 +16,7 @@ export function createBenchRoutes(room: Workroom): Router {
     response.json(health);
   });
   router.get('/bench', async (_request, response) => {
-    const text = await look(room, (manager) => writeBench(manager, room.now()));
+    const text = await look(room, (manager) => writeBench(manager, room));
     response.set('Content-Type', 'application/json; charset=utf-8').end(text);
   });
   return router;

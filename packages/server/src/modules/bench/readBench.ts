@@ -15,6 +15,7 @@ import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, RestorerRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
+import type { Workroom } from '../../workroom.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { readSpecimenParts, type PartsOfSpecimen, type SpecimenParts } from './readSpecimenParts.ts';
 
@@ -69,6 +70,13 @@ async function readLaneTasks(manager: EntityManager, jobIds: readonly string[]):
   }));
 }
 
+/** What is read of a job for its lane; the lane itself follows from it by the hour and by what goes on in the room. */
+export interface LaneRows {
+  readonly specimens: readonly SpecimenRow[];
+  readonly tasks: readonly LaneTask[];
+  readonly parts: SpecimenParts;
+}
+
 /** Lanes of signed-off jobs, by job and version: such a job does not change any more, and there are more every year. */
 const signedOffLanes = new WeakMap<DataSource, Map<string, BenchLane>>();
 
@@ -76,8 +84,8 @@ const signedOffLanes = new WeakMap<DataSource, Map<string, BenchLane>>();
 const laneTexts = new WeakMap<BenchLane, string>();
 
 /** The bench as it goes over the wire. */
-export async function writeBench(manager: EntityManager, now: Date): Promise<string> {
-  const { lanes, ...view } = await readBench(manager, now);
+export async function writeBench(manager: EntityManager, room: Workroom): Promise<string> {
+  const { lanes, ...view } = await readBench(manager, room);
   const texts = lanes.map((lane) => {
     if (!lane.job.signedOffAt) return JSON.stringify(lane);
     const text = laneTexts.get(lane) ?? JSON.stringify(lane);
@@ -88,13 +96,14 @@ export async function writeBench(manager: EntityManager, now: Date): Promise<str
 }
 
 /** All jobs as lanes: what hands can do now first, then what waits, then what is signed off. */
-async function readBench(manager: EntityManager, now: Date): Promise<BenchView> {
+async function readBench(manager: EntityManager, room: Workroom): Promise<BenchView> {
+  const now = room.now();
   const jobs = await manager.find(JobRow, { order: { number: 'ASC' } });
   const known = signedOffLanes.get(manager.connection) ?? new Map<string, BenchLane>();
   signedOffLanes.set(manager.connection, known);
   const nameOf = (job: JobRow) => `${job.id} ${job.version}`;
   const toRead = jobs.filter((job) => job.signedOffAt === null || !known.has(nameOf(job)));
-  const read = await readLanes(manager, toRead, now);
+  const read = await readLanes(manager, room, toRead);
   for (const lane of read) if (lane.job.signedOffAt) known.set(nameOf(lane.job as JobRow), lane);
   const isRead = new Set(toRead);
   const lanes = [...read, ...jobs.flatMap((job) => (isRead.has(job) ? [] : [known.get(nameOf(job))!]))];
@@ -118,14 +127,35 @@ async function readCastings(manager: EntityManager, lanes: readonly BenchLane[])
   }));
 }
 
-async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: Date): Promise<BenchLane[]> {
-  const open = new Set(jobs.filter(({ signedOffAt }) => signedOffAt === null).map(({ id }) => id));
-  const ofJobs = { jobId: In(jobs.map((job) => job.id)) };
-  const specimens = await manager.find(SpecimenRow, { where: ofJobs, order: { id: 'ASC' } });
-  const tasks = await readLaneTasks(
+async function readLanes(manager: EntityManager, room: Workroom, jobs: readonly JobRow[]): Promise<BenchLane[]> {
+  const now = room.now();
+  const rows = new Map<string, LaneRows>();
+  for (const job of jobs) {
+    const kept = room.lanes.get(job.id);
+    if (kept) rows.set(job.id, kept);
+  }
+  const fresh = await readLaneRows(
     manager,
-    jobs.map((job) => job.id),
+    jobs.filter(({ id }) => !rows.has(id)),
   );
+  for (const job of jobs) {
+    const own = fresh.get(job.id);
+    if (!own) continue;
+    rows.set(job.id, own);
+    if (job.signedOffAt === null) room.lanes.set(job.id, own);
+  }
+  const inRoom = [...rows.values()].flatMap(({ tasks }) => tasks.filter((task) => task.state === 'doing'));
+  const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
+  const refuseRoom = (task: LaneTask) => checkRoom(task, inRoom, timers, now)[0]?.message ?? null;
+  return jobs.map((job) => createLane(job, rows.get(job.id)!, refuseRoom, now));
+}
+
+async function readLaneRows(manager: EntityManager, jobs: readonly JobRow[]): Promise<Map<string, LaneRows>> {
+  if (jobs.length === 0) return new Map();
+  const ids = jobs.map(({ id }) => id);
+  const open = new Set(jobs.filter(({ signedOffAt }) => signedOffAt === null).map(({ id }) => id));
+  const specimens = await manager.find(SpecimenRow, { where: { jobId: In(ids) }, order: { id: 'ASC' } });
+  const tasks = await readLaneTasks(manager, ids);
   const parts = await readSpecimenParts(
     manager,
     specimens.map((specimen) => specimen.id),
@@ -134,34 +164,24 @@ async function readLanes(manager: EntityManager, jobs: readonly JobRow[], now: D
     manager,
     specimens.flatMap(({ id, jobId }) => (open.has(jobId!) ? parts.of(id).layers : [])),
   );
-  const inRoom = tasks.filter((task) => task.state === 'doing');
-  const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
-  const refuseRoom = (task: LaneTask) => checkRoom(task, inRoom, timers, now)[0]?.message ?? null;
-  return jobs.map((job) =>
-    createLane(
-      job,
-      specimens.filter((specimen) => specimen.jobId === job.id),
-      specimens
-        .filter((specimen) => specimen.jobId === job.id)
-        .flatMap(({ id }) =>
-          dryTasks(
-            tasks.filter(({ specimenId }) => specimenId === id),
-            parts.of(id),
-            standing,
-          ),
+  return new Map(
+    ids.map((jobId) => {
+      const own = specimens.filter((specimen) => specimen.jobId === jobId);
+      const dried = own.flatMap(({ id }) =>
+        dryTasks(
+          tasks.filter(({ specimenId }) => specimenId === id),
+          parts.of(id),
+          standing,
         ),
-      parts,
-      refuseRoom,
-      now,
-    ),
+      );
+      return [jobId, { specimens: own, tasks: dried, parts }];
+    }),
   );
 }
 
 function createLane(
   job: JobRow,
-  specimens: readonly SpecimenRow[],
-  tasks: readonly LaneTask[],
-  all: SpecimenParts,
+  { specimens, tasks, parts: all }: LaneRows,
   refuseRoom: (task: LaneTask) => string | null,
   now: Date,
 ): BenchLane {

@@ -3,7 +3,7 @@ import { basename, join } from 'node:path';
 import { openDatabase } from '../../data-source.ts';
 import { DATABASE_FILE, DRAFT_PREFIX } from '../../disk/folderNames.ts';
 import { planSwap, swapFolder } from '../../disk/swapFolder.ts';
-import { alone, withDisk, type Workroom } from '../../workroom.ts';
+import { alone, forget, withDisk, type Workroom } from '../../workroom.ts';
 import { checkDatabase } from './checkDatabase.ts';
 import { photoEntry } from './manifest.ts';
 import { refuseSave } from './refuseSave.ts';
@@ -40,7 +40,7 @@ export function swapIn(room: Workroom, draft: string, withPhotos: boolean, isGon
       await room.source.destroy();
       await swapFolder(room.folder, planSwap(basename(draft), kept, withPhotos));
       room.source = await openDatabase(room.folder);
-      room.sent.clear();
+      forget(room, 'all');
       return kept;
     }),
   );
