@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { createSilentLog } from '../packages/server/src/http/log.ts';
 import { openDatabase } from '../packages/server/src/data-source.ts';
 import { seedDemo } from '../packages/server/src/demo/seedDemo.ts';
+import { keepNothing } from '../packages/server/src/workroom.ts';
 import type { Topic } from './figure.ts';
 
 export const demo: Topic = {
@@ -18,8 +19,7 @@ export const demo: Topic = {
       benchName: '',
       isDemo: true,
       now: () => new Date('2026-11-25T18:30:00Z'),
-      sent: new Map(),
-      lanes: new Map(),
+      kept: keepNothing(),
       log: createSilentLog(),
       trouble: null,
       clockBehind: null,

@@ -15,7 +15,7 @@ import { chooseClock } from './clock.ts';
 import { keepRoomLog } from './modules/film/keepRoomLog.ts';
 import { noteClock } from './modules/bench/noteClock.ts';
 import { recompileAnew } from './modules/tasks/recompilePlan.ts';
-import type { Workroom } from './workroom.ts';
+import { keepNothing, type Workroom } from './workroom.ts';
 
 const config = readConfig(process.env, process.argv.slice(2));
 const now = chooseClock(process.env);
@@ -32,8 +32,7 @@ const room: Workroom = {
   benchName: config.isDemo ? BENCH_NAME : 'My bench',
   isDemo: config.isDemo,
   now,
-  sent: new Map(),
-  lanes: new Map(),
+  kept: keepNothing(),
   log: openLog(config.folder, process.env.SARDONYX_LOG),
   trouble: null,
   clockBehind: null,

@@ -9,6 +9,23 @@ import { finishSwap } from './disk/swapFolder.ts';
 import { HttpError } from './http/errors.ts';
 import type { LaneRows } from './modules/bench/readBench.ts';
 
+/** An answer as it was sent, and the day on which. */
+export interface SentAnswer {
+  readonly day: string;
+  readonly text: Buffer;
+}
+
+/** What was read before, kept until anything that it shows is written. */
+export interface Kept {
+  readonly jobs: Map<string, SentAnswer>;
+  /** Views over all jobs, by name. */
+  readonly views: Map<string, SentAnswer>;
+  /** What was read of each open job for its lane on the bench. */
+  readonly lanes: Map<string, LaneRows>;
+}
+
+export const keepNothing = (): Kept => ({ jobs: new Map(), views: new Map(), lanes: new Map() });
+
 /** What the routes work with. Time comes from here and nowhere else. */
 export interface Workroom {
   /** The open database; restoring replaces it, and so does a write that left it unsound. */
@@ -17,10 +34,7 @@ export interface Workroom {
   readonly benchName: string;
   readonly isDemo: boolean;
   readonly now: () => Date;
-  /** Answers as they were sent, by job or view, kept until anything that they show is written. */
-  readonly sent: Map<string, { readonly day: string; readonly text: Buffer }>;
-  /** What was read of each job for its lane on the bench, kept as long as its answer may be. */
-  readonly lanes: Map<string, LaneRows>;
+  readonly kept: Kept;
   readonly log: Logger;
   /** Why the last write did not reach the disk; null since one did. */
   trouble: DiskTrouble | null;
@@ -107,11 +121,11 @@ export function changeAside<T>(room: Workroom, act: () => Promise<T>): Promise<T
   });
 }
 
-/** What was kept of these jobs is read anew when it is asked for. */
-export function forget(room: Workroom, touched: TouchedJobs): void {
-  for (const kept of [room.sent, room.lanes])
-    if (touched === 'all') kept.clear();
-    else for (const id of touched) if (id) kept.delete(id);
+/** What shows any of these jobs is read anew when it is asked for. */
+export function forget({ kept: { jobs, views, lanes } }: Workroom, touched: TouchedJobs): void {
+  if (touched === 'all') for (const all of [jobs, lanes]) all.clear();
+  else for (const id of touched) for (const each of [jobs, lanes]) each.delete(id ?? '');
+  if (touched.length) views.clear();
 }
 
 /** Whatever is kept on the disk, in the database or beside it: that it was not taken is said as such, and remembered. */

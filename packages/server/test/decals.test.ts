@@ -3,6 +3,7 @@ import { judgeIssue, type DecalAct } from '@sardonyx/core';
 import { expect } from 'chai';
 import { unzipSync } from 'fflate';
 import { CoatingLayerRow } from '../src/entities/workpiece.ts';
+import { forget } from '../src/workroom.ts';
 import { readBinary } from './support/createTestBench.ts';
 import { useDecals } from './support/useDecals.ts';
 
@@ -84,6 +85,7 @@ describe('decals over HTTP', () => {
       ...{ ...coat, id: 'sprayed', stage: 'applied', seq: 90, name: 'Marlstone Signal red', colourHex: '#b01020' },
       ...{ productId: null, appliedAt: '2026-11-25T10:00:00Z', appliedBy: 'Nell' },
     });
+    forget(on.bench.room, 'all');
     expect((await libraryDecal()).body).deep.equal({ name: 'Marlstone Signal red', hex: '#b01020' });
   });
 

@@ -13,7 +13,7 @@ import { listCopies } from '../src/disk/keepCopies.ts';
 import { openFolder } from '../src/disk/openFolder.ts';
 import { createSilentLog } from '../src/http/log.ts';
 import { MIGRATIONS } from '../src/migrations/index.ts';
-import type { Workroom } from '../src/workroom.ts';
+import { keepNothing, type Workroom } from '../src/workroom.ts';
 import { NOW } from './support/createTestBench.ts';
 
 const FOLDERS = join(import.meta.dirname, 'folders');
@@ -77,7 +77,7 @@ describe('a folder that an earlier version wrote', function () {
 async function expectItShows(folder: string, source: Workroom['source'], jobs: number): Promise<void> {
   const room: Workroom = {
     ...{ source, folder, benchName: 'Old bench', isDemo: false, now: () => NOW },
-    ...{ sent: new Map(), lanes: new Map(), log: createSilentLog(), trouble: null, clockBehind: null },
+    ...{ kept: keepNothing(), log: createSilentLog(), trouble: null, clockBehind: null },
   };
   const http = supertest(createApp({ room, webRoot: null }));
   const { lanes } = (await http.get('/api/bench').expect(200)).body as BenchView;

@@ -7,7 +7,7 @@ import { createSilentLog } from '../../src/http/log.ts';
 import { createApp } from '../../src/app.ts';
 import { openDatabase } from '../../src/data-source.ts';
 import { seedDemo } from '../../src/demo/seedDemo.ts';
-import type { Workroom } from '../../src/workroom.ts';
+import { keepNothing, type Workroom } from '../../src/workroom.ts';
 import { DEMO_NOW } from './demoNow.ts';
 
 export const NOW = new Date(DEMO_NOW);
@@ -49,8 +49,7 @@ export async function openRoom(folder: string, isDemo: boolean, now = () => NOW)
     benchName: 'Test bench',
     isDemo,
     now,
-    sent: new Map(),
-    lanes: new Map(),
+    kept: keepNothing(),
     log: createSilentLog(),
     trouble: null,
     clockBehind: null,

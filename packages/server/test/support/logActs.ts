@@ -26,12 +26,16 @@ export function writeRows(answer: object): string {
 
 type Method = 'get' | 'post' | 'patch' | 'put' | 'delete';
 
-/** What is kept of the bench from before the act is what is read of it anew. */
+/** What is kept from before the act is what is read of it anew. */
 async function expectNothingStale({ http, room }: TestBench, act: string) {
-  const read = async () => (await http.get('/api/bench').expect(200)).text;
+  const read = async () => {
+    const answers = [];
+    for (const view of ['bench', 'stock', 'decals']) answers.push((await http.get(`/api/${view}`).expect(200)).text);
+    return answers;
+  };
   const kept = await read();
   forget(room, 'all');
-  expect(await read(), `the bench after ${act}`).equal(kept);
+  expect(await read(), `what is shown after ${act}`).deep.equal(kept);
 }
 
 /** Writes down what is asked and what comes back, line by line; ids that chance made are numbered as they come up. */

@@ -131,7 +131,7 @@ async function readLanes(manager: EntityManager, room: Workroom, jobs: readonly 
   const now = room.now();
   const rows = new Map<string, LaneRows>();
   for (const job of jobs) {
-    const kept = room.lanes.get(job.id);
+    const kept = room.kept.lanes.get(job.id);
     if (kept) rows.set(job.id, kept);
   }
   const fresh = await readLaneRows(
@@ -142,7 +142,7 @@ async function readLanes(manager: EntityManager, room: Workroom, jobs: readonly 
     const own = fresh.get(job.id);
     if (!own) continue;
     rows.set(job.id, own);
-    if (job.signedOffAt === null) room.lanes.set(job.id, own);
+    if (job.signedOffAt === null) room.kept.lanes.set(job.id, own);
   }
   const inRoom = [...rows.values()].flatMap(({ tasks }) => tasks.filter((task) => task.state === 'doing'));
   const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });

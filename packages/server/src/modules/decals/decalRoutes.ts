@@ -17,6 +17,7 @@ import { runAside } from '../../aside/runAside.ts';
 import { DecalArtworkRow, type DecalSheetRow } from '../../entities/decal.ts';
 import { badInput, refused, sayAtField } from '../../http/errors.ts';
 import { readFileName } from '../../http/readFileName.ts';
+import { sendKept } from '../../http/sendKept.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
@@ -40,7 +41,7 @@ const SHUT = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
 export function createDecalRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/decals', async (_request, response) => {
-    response.json(await look(room, (manager) => readDecals(manager, room.now())));
+    await sendKept(room, response, 'views', 'decals', (manager) => readDecals(manager, room.now()));
   });
   router.post('/artworks', express.text({ type: SVG, limit: '4mb' }), async (request, response) => {
     if (typeof request.body !== 'string' || request.body.trim() === '')

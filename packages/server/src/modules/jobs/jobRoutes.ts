@@ -21,7 +21,7 @@ export function createJobRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/jobs/:id', async (request, response) => {
     const { id } = request.params;
-    await sendKept(room, response, id, (manager) => readJobView(manager, id, room.now()));
+    await sendKept(room, response, 'jobs', id, (manager) => readJobView(manager, id, room.now()));
   });
   router.get('/specimens/:id', async (request, response) => {
     const view = await look(room, async (manager) =>

@@ -20,7 +20,7 @@ import { readStock } from './readStock.ts';
 export function createStockRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/stock', async (_request, response) => {
-    await sendKept(room, response, 'stock', (manager) => readStock(manager, room.now()));
+    await sendKept(room, response, 'views', 'stock', (manager) => readStock(manager, room.now()));
   });
   router.get('/stock-things/:id/movements', async (request, response) => {
     const log = await look(room, async (manager) => {
