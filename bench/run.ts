@@ -36,6 +36,7 @@ import { machineTopic } from './machine.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
+import { schedule } from './schedule.ts';
 import { stockLedgers } from './stock/ledgers.ts';
 import { stockRead } from './stock/read.ts';
 import { trustFullDisk } from './trust/fullDisk.ts';
@@ -78,6 +79,7 @@ const topics = [
   decalWhite,
   decalPanel,
   decalPrint,
+  schedule,
   stockLedgers,
   stockRead,
   demo,

@@ -7,7 +7,7 @@ import { readDiskTrouble } from './disk/diskTrouble.ts';
 import { isSound, runTransaction } from './disk/runTransaction.ts';
 import { finishSwap } from './disk/swapFolder.ts';
 import { HttpError } from './http/errors.ts';
-import type { LaneRows } from './modules/bench/readBench.ts';
+import type { LaneRows } from './modules/bench/laneRows.ts';
 
 /** An answer as it was sent, and the day on which. */
 export interface SentAnswer {

@@ -17,33 +17,8 @@ import { JobRow, RestorerRow, TimerRow } from '../../entities/work.ts';
 import { SpecimenRow } from '../../entities/workpiece.ts';
 import type { Workroom } from '../../workroom.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
+import type { LaneRows, LaneTask } from './laneRows.ts';
 import { readSpecimenParts, type PartsOfSpecimen, type SpecimenParts } from './readSpecimenParts.ts';
-
-/** What a lane needs of its tasks; the texts of hundreds of tasks stay where they are. */
-type LaneTask = Pick<
-  Task,
-  | 'id'
-  | 'jobId'
-  | 'specimenId'
-  | 'key'
-  | 'seq'
-  | 'station'
-  | 'title'
-  | 'handsOnMin'
-  | 'state'
-  | 'doneAt'
-  | 'lookedAt'
-  | 'after'
-  | 'needs'
-  | 'method'
-  | 'tags'
-  | 'act'
-  | 'of'
-  | 'partKeys'
-> & {
-  /** The want that it is about, where it is a step of getting one. */
-  readonly getsWant: string | null;
-};
 
 /** What is done waits for nothing. */
 const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs, method, act,
@@ -68,13 +43,6 @@ async function readLaneTasks(manager: EntityManager, jobIds: readonly string[]):
     of: JSON.parse(row.of) as Task['of'],
     needs: JSON.parse(row.needs) as Task['needs'],
   }));
-}
-
-/** What is read of a job for its lane; the lane itself follows from it by the hour and by what goes on in the room. */
-export interface LaneRows {
-  readonly specimens: readonly SpecimenRow[];
-  readonly tasks: readonly LaneTask[];
-  readonly parts: SpecimenParts;
 }
 
 /** Lanes of signed-off jobs, by job and version: such a job does not change any more, and there are more every year. */

@@ -1,0 +1,45 @@
+import { reach, type Chains } from './chains.ts';
+import { computeHeldMin, type Workshop } from './workshop.ts';
+
+/** Orders in which tasks are placed before anything is searched: the usual rules for work with promised days. */
+export function listOrders(workshop: Workshop, chains: Chains): number[][] {
+  const { tasks, jobs } = workshop;
+  const dueOf = (task: number) => jobs[tasks[task]!.job]!.dueMin ?? Infinity;
+  const weightOf = (task: number) => jobs[tasks[task]!.job]!.weight;
+  const tails = computeTails(workshop, chains);
+  const by = (key: (task: number) => number) => {
+    const keys = tasks.map((_, task) => key(task));
+    return tasks.map((_, task) => task).sort((a, b) => compare(keys[a]!, keys[b]!) || a - b);
+  };
+  const handsOf = jobs.map((_, job) => tasks.reduce((sum, task) => sum + (task.job === job ? task.handsMin : 0), 0));
+  return [
+    by(dueOf),
+    by((task) => dueOf(task) / weightOf(task)),
+    by((task) => dueOf(task) - tails[task]!),
+    by((task) => -tails[task]!),
+    by((task) => handsOf[tasks[task]!.job]! / weightOf(task)),
+    by((task) => -reach([task], chains.after).size),
+  ];
+}
+
+/** Infinity is no number to take from another. */
+const compare = (a: number, b: number) => (a === b ? 0 : a - b);
+
+/** From the beginning of each task to the end of its job, when nothing else holds it up, minutes. */
+function computeTails({ tasks }: Workshop, { after }: Chains): Float64Array {
+  const tails = new Float64Array(tasks.length).fill(NaN);
+  const tailOf = (task: number): number => {
+    if (Number.isNaN(tails[task]!)) {
+      const next = after[task]!.map(
+        (one) => tailOf(one) + tasks[one]!.after.find((link) => link.task === task)!.spans[0]!.from,
+      );
+      tails[task] = Math.max(
+        computeHeldMin(tasks[task]!, 'passive'),
+        computeHeldMin(tasks[task]!, 'watched') + Math.max(0, ...next),
+      );
+    }
+    return tails[task]!;
+  };
+  tasks.forEach((_, task) => tailOf(task));
+  return tails;
+}

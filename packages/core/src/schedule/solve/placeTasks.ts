@@ -1,0 +1,61 @@
+import type { Chains } from './chains.ts';
+import { computeDoneMin } from './workshop.ts';
+import type { WorkshopLines } from './workshopLines.ts';
+
+/** A chain whose windows do not meet the free hours after so many tries has no place. */
+const MOST_TRIES = 400;
+
+/**
+ * Gives every task of the list a place, one after the other, each as early as it can be (serial generation), what it waits for
+ * before it. What must follow a task by a latest is placed with it: where that does not fit, the task moves on by what was lacking.
+ * Returns false where one has no place; the lines are then of no use.
+ */
+export function placeTasks(lines: WorkshopLines, chains: Chains, order: readonly number[]): boolean {
+  return order.every((task) => placeTask(lines, chains, task));
+}
+
+function placeTask(lines: WorkshopLines, chains: Chains, task: number): boolean {
+  if (lines.isPlaced(task)) return true;
+  const together = chains.together[task]!.filter((one) => !lines.isPlaced(one));
+  const own = new Set(together);
+  for (const one of together)
+    for (const earlier of chains.before[one]!) {
+      if (!own.has(earlier) && !placeTask(lines, chains, earlier)) return false;
+      // What went before took this one along.
+      if (lines.isPlaced(task)) return true;
+    }
+  let from = 0;
+  for (let tries = 0; tries < MOST_TRIES; tries++) {
+    const lacking = placeChain(lines, together, from);
+    if (lacking === null) return true;
+    if (lacking === Infinity) return false;
+    from = lacking;
+  }
+  return false;
+}
+
+/** Null once all have a place; else from when on the first is to be tried next, with none of them placed. */
+function placeChain(lines: WorkshopLines, together: readonly number[], from: number): number | null {
+  const [first] = together;
+  for (const [i, task] of together.entries()) {
+    const fit = lines.findFit(task, i === 0 ? from : 0);
+    if (fit) {
+      lines.add(task, fit);
+      continue;
+    }
+    const start = lines.starts[first!]!;
+    const late = i === 0 ? null : lines.findFit(task, 0, true);
+    const next = late === null ? Infinity : start + Math.max(1, computeLateness(lines, task, late.start));
+    for (const one of together.slice(0, i).reverse()) lines.remove(one);
+    return next;
+  }
+  return null;
+}
+
+/** By how much a start lies behind the last window of what goes before. */
+function computeLateness({ workshop: { tasks }, starts }: WorkshopLines, index: number, start: number): number {
+  return tasks[index]!.after.reduce((most, { task, spans }) => {
+    const latest = computeDoneMin(tasks[task]!, starts[task]!) + spans.at(-1)!.to;
+    return latest === Infinity ? most : Math.max(most, start - latest);
+  }, 0);
+}

@@ -1,0 +1,81 @@
+/** A stretch of time, minutes from the beginning of the plan; its end is the next one's beginning. */
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The three kinds of time of a task, one after the other: hands on it, somebody in the room, nobody needed. */
+export type Phase = 'hands' | 'watched' | 'passive';
+
+/** What goes first, and when this one may begin after the other was done (its hands-on and watched time over). */
+export interface WorkLink {
+  /** Index of the task that goes first. */
+  readonly task: number;
+  /** Minutes after it was done, sorted and apart; the last may be endless. Two with a gap between them are two windows. */
+  readonly spans: readonly Span[];
+}
+
+/** A place that is taken up from the beginning of a task to the end of a phase: booth, bath, oven, ultrasonic cleaner. */
+export interface Hold {
+  readonly place: string;
+  readonly until: Phase;
+  /** What shares the place must agree in this (the oven's temperature); null where nothing has to. */
+  readonly setting: number | null;
+}
+
+export interface WorkTask {
+  readonly id: string;
+  /** Index of its job. */
+  readonly job: number;
+  readonly handsMin: number;
+  readonly watchedMin: number;
+  readonly passiveMin: number;
+  readonly after: readonly WorkLink[];
+  /** Not before this minute: what it needs comes by post. */
+  readonly notBefore: number;
+  /** Indices of those who can do it. */
+  readonly who: readonly number[];
+  readonly holds: readonly Hold[];
+  /** Colour that is in the gun for it. */
+  readonly gun: string | null;
+  /** Only in dry weather, its hands-on time through. */
+  readonly isDry: boolean;
+  /** What it brings into the one room, until its passive time is over; vapour must be aired out before a spark (O37). */
+  readonly air: 'vapour' | 'spark' | null;
+}
+
+export interface WorkJob {
+  readonly id: string;
+  /** Promised by this minute; null where nobody waits. */
+  readonly dueMin: number | null;
+  /** What a minute of lateness weighs. */
+  readonly weight: number;
+}
+
+/** All that is to be done, and all that it is done with. */
+export interface Workshop {
+  readonly tasks: readonly WorkTask[];
+  readonly jobs: readonly WorkJob[];
+  readonly restorers: readonly { readonly name: string; readonly sessions: readonly Span[] }[];
+  /** How many tasks each place takes at a time. */
+  readonly places: Readonly<Record<string, number>>;
+  readonly dry: readonly Span[];
+  /** Cleaned after the last spray of a colour; for so many minutes that colour may stay in it. */
+  readonly gun: { readonly cleaningMin: number; readonly keepsMin: number };
+  readonly airingMin: number;
+}
+
+/** When each task begins and who does it, by index. */
+export interface WorkPlan {
+  readonly starts: ArrayLike<number>;
+  readonly who: ArrayLike<number>;
+}
+
+export const computeDoneMin = ({ handsMin, watchedMin }: WorkTask, start: number): number =>
+  start + handsMin + watchedMin;
+
+/** From its beginning to the end of a phase, minutes. */
+export function computeHeldMin({ handsMin, watchedMin, passiveMin }: WorkTask, until: Phase): number {
+  if (until === 'hands') return handsMin;
+  return until === 'watched' ? handsMin + watchedMin : handsMin + watchedMin + passiveMin;
+}
