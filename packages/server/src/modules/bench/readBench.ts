@@ -18,7 +18,7 @@ import { SpecimenRow } from '../../entities/workpiece.ts';
 import type { Workroom } from '../../workroom.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
 import type { LaneRows, LaneTask } from './laneRows.ts';
-import { readSpecimenParts, type PartsOfSpecimen, type SpecimenParts } from './readSpecimenParts.ts';
+import { readSpecimenParts, type PartsOfSpecimen } from './readSpecimenParts.ts';
 
 /** What is done waits for nothing. */
 const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs, method, act,
