@@ -66,15 +66,17 @@ export async function writeBench(manager: EntityManager, room: Workroom): Promis
 /** All jobs as lanes: what hands can do now first, then what waits, then what is signed off. */
 async function readBench(manager: EntityManager, room: Workroom): Promise<BenchView> {
   const now = room.now();
-  const jobs = await manager.find(JobRow, { order: { number: 'ASC' } });
+  const all = await manager.query<Pick<JobRow, 'id' | 'version' | 'signedOffAt'>[]>(
+    'SELECT id, version, signedOffAt FROM job',
+  );
   const known = signedOffLanes.get(manager.connection) ?? new Map<string, BenchLane>();
   signedOffLanes.set(manager.connection, known);
-  const nameOf = (job: JobRow) => `${job.id} ${job.version}`;
-  const toRead = jobs.filter((job) => job.signedOffAt === null || !known.has(nameOf(job)));
-  const read = await readLanes(manager, room, toRead);
-  for (const lane of read) if (lane.job.signedOffAt) known.set(nameOf(lane.job as JobRow), lane);
-  const isRead = new Set(toRead);
-  const lanes = [...read, ...jobs.flatMap((job) => (isRead.has(job) ? [] : [known.get(nameOf(job))!]))];
+  const nameOf = ({ id, version }: Pick<JobRow, 'id' | 'version'>) => `${id} ${version}`;
+  const isKnown = (job: (typeof all)[number]) => job.signedOffAt !== null && known.has(nameOf(job));
+  const toRead = all.filter((job) => !isKnown(job)).map(({ id }) => id);
+  const read = await readLanes(manager, room, await manager.findBy(JobRow, { id: In(toRead) }));
+  for (const lane of read) if (lane.job.signedOffAt) known.set(nameOf(lane.job), lane);
+  const lanes = [...read, ...all.filter((job) => !toRead.includes(job.id)).map((job) => known.get(nameOf(job))!)];
   return {
     now: now.toISOString(),
     castings: await readCastings(manager, lanes),
