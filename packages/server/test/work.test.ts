@@ -1,6 +1,7 @@
 import type { BenchView, ErrorBody, JobView, TimersView } from '@sardonyx/contract';
 import type { Job, Task, Timer } from '@sardonyx/core';
 import { expect } from 'chai';
+import { forget } from '../src/workroom.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
 describe('work at the bench', () => {
@@ -110,10 +111,12 @@ describe('work at the bench', () => {
       expect((await progressOf()).identify, 'nothing else is asked there').equal(null);
       const { survey } = await progressOf();
       await bench.room.source.query("UPDATE task SET state = 'set aside' WHERE id = 'sg-04-1.photograph'");
+      forget(bench.room, 'all');
       const { tasks } = await view('sg-04');
       const asked = tasks.filter((task) => task.station === 'survey' && task.state !== 'set aside');
       expect(survey).equal(0);
       await bench.room.source.query("UPDATE task SET state = 'done' WHERE id = ?", [asked[0]!.id]);
+      forget(bench.room, 'all');
       expect((await progressOf()).survey).equal(1 / asked.length);
     });
 

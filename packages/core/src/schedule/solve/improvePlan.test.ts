@@ -106,6 +106,13 @@ describe('the time of a task', () => {
     expect(since).within(0, 1429);
   });
 
+  it('follows two by a latest', () => {
+    const soon = (task: number) => ({ task, spans: [{ from: 0, to: 3000 }] });
+    const starts = startsOf(makeWorkshop([{}, { handsMin: 100 }, { after: [soon(0), soon(1)] }]))!;
+    expect(starts[2]! - starts[0]! - 20).within(0, 2999);
+    expect(starts[2]! - starts[1]! - 100).within(0, 2999);
+  });
+
   it('shares the oven at one temperature only', () => {
     const bake = (setting: number) => ({
       ...{ handsMin: 5, watchedMin: 40 },

@@ -11,16 +11,17 @@ const MOST_TRIES = 400;
  * Returns false where one has no place; the lines are then of no use.
  */
 export function placeTasks(lines: WorkshopLines, chains: Chains, order: readonly number[]): boolean {
-  return order.every((task) => placeTask(lines, chains, task));
+  return order.every((task) => placeTask(lines, chains, task, new Set()));
 }
 
-function placeTask(lines: WorkshopLines, chains: Chains, task: number): boolean {
+/** `held`: tasks whose place is being looked for already, with what they follow. */
+function placeTask(lines: WorkshopLines, chains: Chains, task: number, held: ReadonlySet<number>): boolean {
   if (lines.isPlaced(task)) return true;
-  const together = chains.together[task]!.filter((one) => !lines.isPlaced(one));
-  const own = new Set(together);
+  const together = chains.together[task]!.filter((one) => !lines.isPlaced(one) && !held.has(one));
+  const own = new Set([...held, ...together]);
   for (const one of together)
     for (const earlier of chains.before[one]!) {
-      if (!own.has(earlier) && !placeTask(lines, chains, earlier)) return false;
+      if (!own.has(earlier) && !placeTask(lines, chains, earlier, own)) return false;
       // What went before took this one along.
       if (lines.isPlaced(task)) return true;
     }

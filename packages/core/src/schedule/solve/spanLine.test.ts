@@ -25,6 +25,15 @@ describe('a line of a place', () => {
       }
     });
 
+  it('knows all of another line that it takes over, the longest too', () => {
+    const other = new SpanLine(2);
+    other.add({ from: 0, to: 100, task: 1, setting: 60 });
+    other.add({ from: 20, to: 25, task: 2, setting: 60 });
+    const line = new SpanLine(2);
+    line.taken = other.taken;
+    expect(line.findFree(50, 5, 80)).equal(100);
+  });
+
   it('forgets what is taken out', () => {
     const line = new SpanLine(1);
     line.add({ from: 0, to: 10, task: 7, setting: null });

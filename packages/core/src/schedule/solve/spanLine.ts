@@ -18,9 +18,10 @@ export class SpanLine {
     return this.#taken;
   }
 
-  /** The same line again, later on. */
+  /** As another line was, or this one earlier. */
   set taken(taken: readonly Taken[]) {
     this.#taken = taken;
+    this.#longest = taken.reduce((most, { from, to }) => Math.max(most, to - from), 0);
   }
 
   add(one: Taken): void {
