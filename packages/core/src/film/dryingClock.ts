@@ -1,4 +1,5 @@
 import { InvalidInputError } from '../model/errors.ts';
+import { findFirst } from '../numeric/findFirst.ts';
 
 /** What the room was like at a moment, ms since 1970: degrees Celsius, and percent of relative humidity where it was read. */
 export interface RoomReading {
@@ -60,14 +61,14 @@ export function createDryingClock(readings: readonly RoomReading[], law: DryingL
   const first = log[0]!;
   const stretches = joinReadings(log, law, side);
   const dose = (at: number): number => {
-    const stretch = stretches[countUntil(stretches, (one) => one.from <= at) - 1];
+    const stretch = stretches[findFirst(stretches.length, (i) => stretches[i]!.from > at) - 1];
     return stretch
       ? stretch.before + grow(stretch, (at - stretch.from) / MINUTE)
       : rateOf(first) * minutesFrom(first, at);
   };
   const reach = (wanted: number): number | null => {
     // A cold stretch ends where it began: what is wanted comes after it.
-    const stretch = stretches[countUntil(stretches, (one) => one.before < wanted - ROUNDING_MIN) - 1];
+    const stretch = stretches[findFirst(stretches.length, (i) => !(stretches[i]!.before < wanted - ROUNDING_MIN)) - 1];
     const { from, rate, growth, before } = stretch ?? { ...stretches[0]!, rate: rateOf(first), growth: 0 };
     if (rate === 0) return null;
     const left = wanted - before;
@@ -77,17 +78,6 @@ export function createDryingClock(readings: readonly RoomReading[], law: DryingL
     dried: (from, to) => dose(to) - dose(from),
     until: (from, sheetMin) => (sheetMin <= 0 ? from : reach(dose(from) + sheetMin)),
   };
-}
-
-/** How many, from the first on, are so: those that are come before those that are not. */
-function countUntil(stretches: readonly Stretch[], isSo: (one: Stretch) => boolean): number {
-  let [low, high] = [0, stretches.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (isSo(stretches[middle]!)) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 const minutesFrom = (reading: RoomReading, at: number) => (at - reading.at) / MINUTE;

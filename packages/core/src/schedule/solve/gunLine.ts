@@ -1,4 +1,5 @@
-import type { Workshop } from './workshop.ts';
+import { findFirst } from '../../numeric/findFirst.ts';
+import { isKeptInGun, type Workshop } from './workshop.ts';
 
 /** A spray as it stands on the gun's line. */
 export interface Spray {
@@ -27,12 +28,12 @@ export class GunLine {
     const next = this.#findNext(at);
     const [before, after] = [this.sprays[next - 1], this.sprays[next]];
     const to = at + minutes;
-    const joins = before?.colour === colour && this.#follows(before.to, at);
+    const joins = before?.colour === colour && isKeptInGun(this.gun, before.to, at);
     const isRun = before && after && before.cleaningMin === 0;
     if (isRun && !joins) return after.to;
     if (before && !joins && at < before.to + before.cleaningMin)
       return before.colour === colour && at < before.to ? before.to : before.to + before.cleaningMin;
-    const cleaningMin = after?.colour === colour && this.#follows(to, after.from) ? 0 : this.gun.cleaningMin;
+    const cleaningMin = after?.colour === colour && isKeptInGun(this.gun, to, after.from) ? 0 : this.gun.cleaningMin;
     if (after && to + cleaningMin > after.from) return after.to;
     return { cleaningMin, spares: joins && before.cleaningMin > 0 ? before.task : null };
   }
@@ -52,22 +53,11 @@ export class GunLine {
     this.sprays = this.sprays.toSpliced(at, 1);
     const [before, after] = [this.sprays[at - 1], this.sprays[at]];
     if (!before || before.cleaningMin > 0) return null;
-    return after?.colour === before.colour && this.#follows(before.to, after.from) ? null : before;
-  }
-
-  /** Whether the paint is still wet in the gun. */
-  #follows(to: number, from: number): boolean {
-    return from >= to && from - to <= this.gun.keepsMin;
+    return after?.colour === before.colour && isKeptInGun(this.gun, before.to, after.from) ? null : before;
   }
 
   /** Index of the first that begins after that moment. */
   #findNext(at: number): number {
-    let [low, high] = [0, this.sprays.length];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (this.sprays[middle]!.from <= at) low = middle + 1;
-      else high = middle;
-    }
-    return low;
+    return findFirst(this.sprays.length, (i) => this.sprays[i]!.from > at);
   }
 }

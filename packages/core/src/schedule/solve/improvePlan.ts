@@ -1,6 +1,6 @@
 import { pickOne, type RandomSource } from '../../numeric/seededRandom.ts';
 import { findChains } from './chains.ts';
-import { measurePlan, type PlanMeasure } from './measurePlan.ts';
+import { computeCost, measurePlan, type PlanMeasure } from './measurePlan.ts';
 import { placeTasks } from './placeTasks.ts';
 import { listOrders } from './listOrders.ts';
 import type { WorkPlan, Workshop } from './workshop.ts';
@@ -21,8 +21,6 @@ export const USUAL_ROUNDS = 800;
 const MOST_OUT = 8;
 /** A plan may cost so much more than the present one at the beginning, and less and less of that (threshold accepting, Dueck 1990). */
 const HEAT = 0.05;
-/** What a cleaning weighs beside a minute of lateness, and a minute of the finish and of each job: enough to decide among equals. */
-const WEIGHTS = { cleaning: 240, finish: 0.02, jobs: 0.01 };
 
 /**
  * Plans all tasks. Anytime: each step yields the best so far, and may be the last. Null where some task has no place at all.
@@ -50,7 +48,7 @@ export function* improvePlan(
     const empty = new WorkshopLines(workshop);
     empty.patienceMin = patienceMin;
     return placeTasks(empty, chains, order)
-      ? [{ before: empty.keep(), cost: costOf(measurePlan(workshop, empty)) }]
+      ? [{ before: empty.keep(), cost: computeCost(measurePlan(workshop, empty)) }]
       : [];
   });
   const start = starts.sort((a, b) => a.cost - b.cost)[0];
@@ -69,18 +67,13 @@ export function* improvePlan(
       arrange(workshop, out, random).flatMap((job) => shuffleSome(tasksOf[job]!, random)),
     );
     const found = isPlaced ? measure() : null;
-    const cost = found ? costOf(found) : Infinity;
+    const cost = found ? computeCost(found) : Infinity;
     if (found && cost <= now.cost * (1 + HEAT * (1 - round / rounds) * random())) now = { found, cost };
     else lines.restore(before);
     if (now.cost < least) [best, least] = [now.found, now.cost];
     yield { round: round + 1, rounds, best };
   }
   return best;
-}
-
-function costOf({ lateness, cleanings, finishMin, finishOfJob }: PlanMeasure): number {
-  const jobs = finishOfJob.reduce((sum, finish) => sum + finish, 0);
-  return lateness + WEIGHTS.cleaning * cleanings + WEIGHTS.finish * finishMin + WEIGHTS.jobs * jobs;
 }
 
 /** A job, more likely one that is late, and some that lie near it in time. */

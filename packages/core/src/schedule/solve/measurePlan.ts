@@ -1,4 +1,4 @@
-import { computeHeldMin, type WorkPlan, type Workshop } from './workshop.ts';
+import { computeHeldMin, isKeptInGun, type WorkPlan, type Workshop } from './workshop.ts';
 
 /** How good a plan is: lateness first, then hands, then the finish. */
 export interface PlanMeasure {
@@ -22,18 +22,27 @@ export function measurePlan({ tasks, jobs, gun }: Workshop, { starts }: WorkPlan
     (sum, { dueMin, weight }, i) => sum + (dueMin === null ? 0 : weight * Math.max(0, finishOfJob[i]! - dueMin)),
     0,
   );
-  const cleanings = countCleanings(tasks, starts, gun.keepsMin);
+  const cleanings = countCleanings(tasks, starts, gun);
   const handsMin = tasks.reduce((sum, task) => sum + task.handsMin, cleanings * gun.cleaningMin);
   return { lateness, cleanings, handsMin, finishMin: Math.max(0, ...finishOfJob), finishOfJob };
 }
 
-function countCleanings(tasks: Workshop['tasks'], starts: ArrayLike<number>, keepsMin: number): number {
-  const sprays = tasks.flatMap(({ gun, handsMin }, i) =>
-    gun === null ? [] : [{ gun, from: starts[i]!, to: starts[i]! + handsMin }],
+function countCleanings(tasks: Workshop['tasks'], starts: ArrayLike<number>, gun: Workshop['gun']): number {
+  const sprays = tasks.flatMap(({ gun: colour, handsMin }, i) =>
+    colour === null ? [] : [{ colour, from: starts[i]!, to: starts[i]! + handsMin }],
   );
   sprays.sort((a, b) => a.from - b.from);
-  return sprays.filter(({ gun, to }, i) => {
+  return sprays.filter(({ colour, to }, i) => {
     const next = sprays[i + 1];
-    return next?.gun !== gun || next.from - to > keepsMin;
+    return next?.colour !== colour || !isKeptInGun(gun, to, next.from);
   }).length;
+}
+
+/** In minutes of lateness: a cleaning weighs as four hours of it; the finish, and that of each job, decide among equals. */
+const WEIGHTS = { cleaning: 240, finish: 0.02, jobs: 0.01 };
+
+/** What a plan costs, one number to compare plans by. */
+export function computeCost({ lateness, cleanings, finishMin, finishOfJob }: PlanMeasure): number {
+  const jobs = finishOfJob.reduce((sum, finish) => sum + finish, 0);
+  return lateness + WEIGHTS.cleaning * cleanings + WEIGHTS.finish * finishMin + WEIGHTS.jobs * jobs;
 }

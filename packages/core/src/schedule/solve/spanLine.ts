@@ -1,3 +1,4 @@
+import { findFirst } from '../../numeric/findFirst.ts';
 import type { Span } from './workshop.ts';
 
 /** A stretch that a task takes up on a line. */
@@ -62,12 +63,6 @@ export class SpanLine {
 
   /** Index of the first that begins then or later. */
   #findFirst(from: number): number {
-    let [low, high] = [0, this.#taken.length];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (this.#taken[middle]!.from < from) low = middle + 1;
-      else high = middle;
-    }
-    return low;
+    return findFirst(this.#taken.length, (i) => this.#taken[i]!.from >= from);
   }
 }

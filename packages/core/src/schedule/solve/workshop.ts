@@ -79,3 +79,7 @@ export function computeHeldMin({ handsMin, watchedMin, passiveMin }: WorkTask, u
   if (until === 'hands') return handsMin;
   return until === 'watched' ? handsMin + watchedMin : handsMin + watchedMin + passiveMin;
 }
+
+/** Whether a colour stays in the gun from the end of a spray to the next one of it, so that nobody cleans in between. */
+export const isKeptInGun = ({ keepsMin }: Workshop['gun'], to: number, from: number): boolean =>
+  from >= to && from - to <= keepsMin;

@@ -1,3 +1,4 @@
+import { findFirst } from '../../numeric/findFirst.ts';
 import { GunLine, type Spray } from './gunLine.ts';
 import { SpanLine, type Taken } from './spanLine.ts';
 import { computeDoneMin, computeHeldMin, type Span, type Workshop, type WorkTask } from './workshop.ts';
@@ -202,13 +203,8 @@ const AIR = { vapour: 1, spark: 2 };
 
 /** The first moment from `at` on from which so many minutes lie in one of the spans; Infinity where none is long enough. */
 function findWithin(spans: readonly Span[], at: number, minutes: number): number {
-  let [low, high] = [0, spans.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (spans[middle]!.to < at + minutes) low = middle + 1;
-    else high = middle;
-  }
-  for (let i = low; i < spans.length; i++) {
+  const first = findFirst(spans.length, (i) => spans[i]!.to >= at + minutes);
+  for (let i = first; i < spans.length; i++) {
     const begins = Math.max(at, spans[i]!.from);
     if (begins + minutes <= spans[i]!.to) return begins;
   }
