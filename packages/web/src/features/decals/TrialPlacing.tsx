@@ -87,6 +87,7 @@ function Trial({ decal, artwork, specimen }: TrialPlacingProps & { readonly spec
           box={{ x: -PAD_MM, y: -PAD_MM, width: view.widthMm + 2 * PAD_MM, height: view.heightMm + 2 * PAD_MM }}
           points={[{ x: across(at.x), y: at.y }]}
           pointWord={() => 'middle of the decal'}
+          hasWordsBeside={false}
           nudge={NUDGE_MM}
           onMove={(_, point, by) => {
             const moved = { ...at, x: round(across(point.x)), y: round(point.y) };

@@ -26,6 +26,8 @@ interface PictureCanvasProps {
   readonly points?: readonly PicturePoint[];
   /** Short word for each point: "1". */
   readonly pointWord?: (index: number) => string;
+  /** The words beside the points, too; false where they would lie over what is being placed. */
+  readonly hasWordsBeside?: boolean;
   /** null while nothing is being pointed at. */
   readonly onAdd?: ((point: PicturePoint) => void) | null;
   readonly onMove?: (index: number, point: PicturePoint, by: 'hand' | 'key') => void;
@@ -54,7 +56,8 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
  * that can be focused, named and tested.
  */
 export function PictureCanvas(props: PictureCanvasProps) {
-  const { label, box, points = [], pointWord = (i) => String(i + 1), onAdd = null, onMove, nudge, children } = props;
+  const { label, box, points = [], onAdd = null, onMove, nudge, children } = props;
+  const { pointWord = (i) => String(i + 1), hasWordsBeside = points.length <= MOST_WORDS } = props;
   const svg = useRef<SVGSVGElement>(null);
   const plane = useRef<SVGGElement>(null);
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
@@ -103,7 +106,15 @@ export function PictureCanvas(props: PictureCanvasProps) {
         <g ref={plane} data-plane transform={view.toString()}>
           {children(k)}
           {points.map((point, i) => (
-            <Point key={i} at={i} point={point} word={pointWord(i)} k={k} isPlain={points.length > MOST_WORDS} />
+            <Point
+              key={i}
+              at={i}
+              point={point}
+              word={pointWord(i)}
+              k={k}
+              isPlain={points.length > MOST_WORDS}
+              hasWord={hasWordsBeside}
+            />
           ))}
         </g>
       </svg>
@@ -185,14 +196,16 @@ interface PointProps {
   readonly point: PicturePoint;
   readonly word: string;
   readonly k: number;
-  /** Small, without its word beside it. */
+  /** Small, one of many. */
   readonly isPlain: boolean;
+  /** Its word stands beside it. */
+  readonly hasWord: boolean;
 }
 
 const CROSS = 'M-12 0h9M3 0h9M0 -12v9M0 3v9';
 const SMALL_CROSS = 'M-6 0h4M2 0h4M0 -6v4M0 2v4';
 
-const Point = ({ at, point, word, k, isPlain }: PointProps) => (
+const Point = ({ at, point, word, k, isPlain, hasWord }: PointProps) => (
   <g
     role="button"
     tabIndex={0}
@@ -204,7 +217,7 @@ const Point = ({ at, point, word, k, isPlain }: PointProps) => (
     <circle r={isPlain ? 11 : 22} fill="transparent" />
     <path d={isPlain ? SMALL_CROSS : CROSS} stroke="#fff" strokeWidth={isPlain ? 3 : 4} />
     <path d={isPlain ? SMALL_CROSS : CROSS} stroke="#000" strokeWidth={isPlain ? 1.2 : 1.6} />
-    {!isPlain && (
+    {hasWord && (
       <text x={10} y={-9} fontSize={15} fontWeight={700} fill="#000" stroke="#fff" strokeWidth={3} paintOrder="stroke">
         {word}
       </text>

@@ -138,6 +138,18 @@ export function DecalBench({ artwork, job, children }: DecalBenchProps) {
         />
       </div>
       <div className="space-y-3">
+        {/* Above what grows: it is never pushed off the screen. */}
+        <div className="flex items-start gap-3">
+          <div className="min-w-0 grow">
+            <Field label="Name" error={known?.fields?.name}>
+              <input value={draft.name} maxLength={120} onChange={(event) => change({ name: event.target.value })} />
+            </Field>
+          </div>
+          <button type="button" className="main-button mt-7 shrink-0" disabled={isLoading} onClick={() => void save()}>
+            {artwork ? 'Save it' : 'Make it an artwork'}
+          </button>
+        </div>
+        {known && !known.fields?.name && <ErrorNote error={known} />}
         <div className="flex flex-wrap gap-3">
           {(['area', 'line', 'text'] as const).map((kind) => (
             <button key={kind} type="button" className="plain-button" onClick={() => add(kind)}>
@@ -173,27 +185,18 @@ export function DecalBench({ artwork, job, children }: DecalBenchProps) {
             }}
           />
         )}
-        <Field label="Name" error={known?.fields?.name}>
-          <input value={draft.name} maxLength={120} onChange={(event) => change({ name: event.target.value })} />
-        </Field>
-        <div className="flex flex-wrap gap-3">
-          <button type="button" className="main-button" disabled={isLoading} onClick={() => void save()}>
-            {artwork ? 'Save it' : 'Make it an artwork'}
+        {isChanged && (
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={() => {
+              settle();
+              setInHand(null);
+            }}
+          >
+            {artwork ? 'As it was saved' : 'Begin anew'}
           </button>
-          {isChanged && (
-            <button
-              type="button"
-              className="quiet-button"
-              onClick={() => {
-                settle();
-                setInHand(null);
-              }}
-            >
-              {artwork ? 'As it was saved' : 'Begin anew'}
-            </button>
-          )}
-        </div>
-        {known && !known.fields?.name && <ErrorNote error={known} />}
+        )}
       </div>
     </div>
   );

@@ -42,7 +42,13 @@ export function DecalCanvas({ elements, inHand, sizeMm, under, isSeenThrough, on
   const points = held ? (held.kind === 'text' ? [{ x: held.x, y: held.y }] : held.points) : [];
   const word = (i: number) => (held?.kind === 'text' ? 'where the text begins' : String(i + 1));
   return (
-    <PictureCanvas label="Tracing the decal" {...{ box, points, onAdd, onMove }} pointWord={word} nudge={NUDGE_MM}>
+    <PictureCanvas
+      label="Tracing the decal"
+      {...{ box, points, onAdd, onMove }}
+      pointWord={word}
+      hasWordsBeside={held?.kind === 'text' ? false : undefined}
+      nudge={NUDGE_MM}
+    >
       {(k) => (
         <>
           {under ? (
