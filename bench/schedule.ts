@@ -99,7 +99,7 @@ function compare(seed: number, slack: number) {
   const hand = measurePlan(workshop, byHand);
   const rules = Object.values(listPriorityOrders(workshop, chains)).map((order) => {
     const lines = new WorkshopLines(workshop);
-    return placeTasks(lines, chains, order) ? measurePlan(workshop, lines).lateness : Infinity;
+    return placeTasks(lines, chains, order) === null ? measurePlan(workshop, lines).lateness : Infinity;
   });
   const before = process.cpuUsage();
   const found = plan(workshop, seed, USUAL_ROUNDS);

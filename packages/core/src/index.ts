@@ -285,6 +285,30 @@ export { createPlanContext, type PlanContext } from './compile/planContext.ts';
 export type { CompiledPlan, PlannedTask } from './compile/planTypes.ts';
 export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
+export { answerDay, type DayAnswer } from './schedule/evenings/answerDay.ts';
+export type { LeftOut } from './schedule/evenings/createWorkshop.ts';
+export type {
+  EveningJob,
+  EveningRestorer,
+  EveningsInput,
+  EveningTask,
+  LeftOutBecause,
+  PlannedStart,
+} from './schedule/evenings/eveningsInput.ts';
+export { listEveningTasks } from './schedule/evenings/listEveningTasks.ts';
+export { listRuns, sayLocalDay, type EveningRun, type RunStep } from './schedule/evenings/listRuns.ts';
+export {
+  findPlannable,
+  planEvenings,
+  readPlan,
+  type EveningsPlan,
+  type PlannableWorkshop,
+} from './schedule/evenings/planEvenings.ts';
+export { explainMoves, replanEvenings, type Move, type MoveReason } from './schedule/evenings/replanEvenings.ts';
+export { findObstacles, type Obstacle } from './schedule/solve/findObstacles.ts';
+export { measurePlan } from './schedule/solve/measurePlan.ts';
+export { findDayStart } from './calendar/listEvenings.ts';
+export { WORK_KINDS, type DayWeather, type SessionException, type WorkKind } from './model/evenings.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
 export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
 export { selectNextOfJob, selectNextTask } from './schedule/selectNextTask.ts';

@@ -23,6 +23,7 @@ export function boundFinish(workshop: Workshop, cleanings = 0): number {
 
 /** When so many minutes of these sessions have passed; sessions of two at a time count twice. */
 function findWhenWorked(sessions: readonly Span[], minutes: number): number {
+  if (minutes === 0) return 0;
   const edges = sessions.flatMap(({ from, to }) => [
     { at: from, more: 1 },
     { at: to, more: -1 },
@@ -47,7 +48,7 @@ function boundChains({ tasks, restorers }: Workshop): number[] {
       const ready = task.after.map(
         (link) => startOf(link.task) + computeHeldMin(tasks[link.task]!, 'watched') + link.spans[0]!.from,
       );
-      const from = Math.max(0, task.notBefore, ...ready);
+      const from = Math.max(0, task.notBefore, task.within[0]!.from, ...ready);
       const minutes = computeHeldMin(task, 'watched');
       starts[index] = Math.min(
         ...task.who.map((who) =>

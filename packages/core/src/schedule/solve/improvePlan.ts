@@ -47,7 +47,7 @@ export function* improvePlan(
   const starts = ways.flatMap(({ order, patienceMin }) => {
     const empty = new WorkshopLines(workshop);
     empty.patienceMin = patienceMin;
-    return placeTasks(empty, chains, order)
+    return placeTasks(empty, chains, order) === null
       ? [{ before: empty.keep(), cost: computeCost(measurePlan(workshop, empty)) }]
       : [];
   });
@@ -61,12 +61,12 @@ export function* improvePlan(
     const before = lines.keep();
     lines.patienceMin = pickOne(PATIENCE, random);
     const out = takeOut(lines, tasksOf, pickJobs(workshop, now.found, random));
-    const isPlaced = placeTasks(
+    const stuck = placeTasks(
       lines,
       chains,
       arrange(workshop, out, random).flatMap((job) => shuffleSome(tasksOf[job]!, random)),
     );
-    const found = isPlaced ? measure() : null;
+    const found = stuck === null ? measure() : null;
     const cost = found ? computeCost(found) : Infinity;
     if (found && cost <= now.cost * (1 + HEAT * (1 - round / rounds) * random())) now = { found, cost };
     else lines.restore(before);

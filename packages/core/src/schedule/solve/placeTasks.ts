@@ -8,31 +8,36 @@ const MOST_TRIES = 400;
 /**
  * Gives every task of the list a place, one after the other, each as early as it can be (serial generation), what it waits for
  * before it. What must follow a task by a latest is placed with it: where that does not fit, the task moves on by what was lacking.
- * Returns false where one has no place; the lines are then of no use.
+ * Null once all have one; else the task that has none: the lines are then of no use.
  */
-export function placeTasks(lines: WorkshopLines, chains: Chains, order: readonly number[]): boolean {
-  return order.every((task) => placeTask(lines, chains, task, new Set()));
+export function placeTasks(lines: WorkshopLines, chains: Chains, order: readonly number[]): number | null {
+  for (const task of order) {
+    const stuck = placeTask(lines, chains, task, new Set());
+    if (stuck !== null) return stuck;
+  }
+  return null;
 }
 
 /** `held`: tasks whose place is being looked for already, with what they follow. */
-function placeTask(lines: WorkshopLines, chains: Chains, task: number, held: ReadonlySet<number>): boolean {
-  if (lines.isPlaced(task)) return true;
+function placeTask(lines: WorkshopLines, chains: Chains, task: number, held: ReadonlySet<number>): number | null {
+  if (lines.isPlaced(task)) return null;
   const together = chains.together[task]!.filter((one) => !lines.isPlaced(one) && !held.has(one));
   const own = new Set([...held, ...together]);
   for (const one of together)
     for (const earlier of chains.before[one]!) {
-      if (!own.has(earlier) && !placeTask(lines, chains, earlier, own)) return false;
+      const stuck = own.has(earlier) ? null : placeTask(lines, chains, earlier, own);
+      if (stuck !== null) return stuck;
       // What went before took this one along.
-      if (lines.isPlaced(task)) return true;
+      if (lines.isPlaced(task)) return null;
     }
   let from = 0;
   for (let tries = 0; tries < MOST_TRIES; tries++) {
     const lacking = placeChain(lines, together, from);
-    if (lacking === null) return true;
-    if (lacking === Infinity) return false;
+    if (lacking === null) return null;
+    if (lacking === Infinity) return task;
     from = lacking;
   }
-  return false;
+  return task;
 }
 
 /** Null once all have a place; else from when on the first is to be tried next, with none of them placed. */

@@ -7,6 +7,8 @@ export interface Span {
 /** The three kinds of time of a task, one after the other: hands on it, somebody in the room, nobody needed. */
 export type Phase = 'hands' | 'watched' | 'passive';
 
+export const ALWAYS: readonly Span[] = [{ from: -Infinity, to: Infinity }];
+
 /** What goes first, and when this one may begin after the other was done (its hands-on and watched time over). */
 export interface WorkLink {
   /** Index of the task that goes first. */
@@ -33,6 +35,8 @@ export interface WorkTask {
   readonly after: readonly WorkLink[];
   /** Not before this minute: what it needs comes by post. */
   readonly notBefore: number;
+  /** When it may begin by what was done before the plan (a coat that dries already); sorted and apart. */
+  readonly within: readonly Span[];
   /** Indices of those who can do it. */
   readonly who: readonly number[];
   readonly holds: readonly Hold[];
@@ -63,6 +67,8 @@ export interface Workshop {
   /** Cleaned after the last spray of a colour; for so many minutes that colour may stay in it. */
   readonly gun: { readonly cleaningMin: number; readonly keepsMin: number };
   readonly airingMin: number;
+  /** What is in the room already when the plan begins: clocks that run. */
+  readonly inRoom: readonly (Span & { readonly air: 'vapour' | 'spark' })[];
 }
 
 /** When each task begins and who does it, by index. */

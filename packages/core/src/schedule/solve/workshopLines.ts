@@ -34,13 +34,15 @@ export class WorkshopLines {
   readonly #all: readonly SpanLine[];
 
   constructor(readonly workshop: Workshop) {
-    const { tasks, restorers, places, gun } = workshop;
+    const { tasks, restorers, places, gun, inRoom, airingMin } = workshop;
     this.starts = new Float64Array(tasks.length).fill(NaN);
     this.who = new Int8Array(tasks.length).fill(-1);
     this.#hands = restorers.map(() => new SpanLine(1));
     this.#places = new Map(Object.entries(places).map(([place, room]) => [place, new SpanLine(room)]));
     this.#gun = new GunLine(gun);
     this.#all = [...this.#hands, ...this.#places.values(), this.#air];
+    for (const { from, to, air } of inRoom)
+      this.#air.add({ from, to: to + (air === 'vapour' ? airingMin : 0), task: -1, setting: AIR[air] });
   }
 
   isPlaced(task: number): boolean {
@@ -75,6 +77,13 @@ export class WorkshopLines {
     if (best && task.gun !== null && best.cleaningMin > 0 && best.spares === null && this.patienceMin > 0)
       return this.#findRun(task, best) ?? best;
     return best;
+  }
+
+  /** At that very moment by that restorer; null where it cannot be. What it waits for has its place already. */
+  fitAt(index: number, start: number, who: number): Fit | null {
+    const task = this.workshop.tasks[index]!;
+    if (!task.who.includes(who) || !task.after.every((link) => this.isPlaced(link.task))) return null;
+    return this.#findFitOf(task, who, { from: start, before: start + MOMENT, evenLate: false });
   }
 
   add(index: number, { start, who, cleaningMin, spares }: Fit): void {
@@ -182,8 +191,14 @@ export class WorkshopLines {
   }
 
   /** The first moment from `at` on in a window of everything that goes before; Infinity where it is too late. */
-  #afterLinks({ after }: WorkTask, at: number, evenLate: boolean): number {
-    for (let i = 0; i < after.length; i++) {
+  #afterLinks({ after, within }: WorkTask, at: number, evenLate: boolean): number {
+    for (let i = -1; i < after.length; i++) {
+      if (i < 0) {
+        const span = within.find(({ to }) => to > at) ?? (evenLate ? within.at(-1) : undefined);
+        if (!span) return Infinity;
+        at = Math.max(at, span.from);
+        continue;
+      }
       const { task, spans } = after[i]!;
       const done = computeDoneMin(this.workshop.tasks[task]!, this.starts[task]!);
       const span = spans.find(({ to }) => done + to > at) ?? (evenLate ? spans.at(-1) : undefined);
@@ -191,13 +206,15 @@ export class WorkshopLines {
       if (done + span.from > at) {
         at = done + span.from;
         // What was looked at before may have a gap there.
-        i = -1;
+        i = -2;
       }
     }
     return at;
   }
 }
 
+/** Less than this is the same minute. */
+const MOMENT = 1e-6;
 const NO_GUN = { cleaningMin: 0, spares: null };
 const AIR = { vapour: 1, spark: 2 };
 

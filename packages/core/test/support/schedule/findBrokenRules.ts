@@ -2,7 +2,7 @@ import type { WorkPlan, Workshop } from '../../../src/schedule/solve/workshop.ts
 
 /** What a plan breaks, in words; by its starts alone, minute by minute where that is plainer. Shares nothing with what makes plans. */
 export function findBrokenRules(workshop: Workshop, { starts, who }: WorkPlan): string[] {
-  const { tasks, restorers, places, dry, gun, airingMin } = workshop;
+  const { tasks, restorers, places, dry, gun, airingMin, inRoom } = workshop;
   const broken: string[] = [];
   const say = (i: number, what: string) => broken.push(`${tasks[i]!.id}: ${what}`);
   const at = (i: number) => starts[i]!;
@@ -20,6 +20,8 @@ export function findBrokenRules(workshop: Workshop, { starts, who }: WorkPlan): 
 
   tasks.forEach((task, i) => {
     if (!(at(i) >= task.notBefore)) return say(i, `starts at ${at(i)}, its post comes at ${task.notBefore}`);
+    if (!task.within.some(({ from, to }) => from <= at(i) && at(i) < to))
+      say(i, `${at(i)} lies in none of its windows`);
     if (!task.who.includes(who[i]!)) say(i, `is not for restorer ${who[i]}`);
     const begins = at(i);
     const leaves = at(i) + Math.max(handsMinOf(i), task.handsMin + task.watchedMin);
@@ -32,6 +34,18 @@ export function findBrokenRules(workshop: Workshop, { starts, who }: WorkPlan): 
     }
   });
 
+  const inAir = (k: number) => {
+    const { handsMin, watchedMin, passiveMin, air } = tasks[k]!;
+    return [at(k), at(k) + handsMin + watchedMin + passiveMin + (air === 'vapour' ? airingMin : 0)] as const;
+  };
+  tasks.forEach(({ air }, i) => {
+    for (const clock of inRoom) {
+      const ends = clock.to + (clock.air === 'vapour' ? airingMin : 0);
+      if (air !== null && air !== clock.air && inAir(i)[0] < ends && clock.from < inAir(i)[1])
+        say(i, `${air} beside ${clock.air} of a clock`);
+    }
+  });
+
   // Two at a time: hands, gun, air.
   for (let i = 0; i < tasks.length; i++)
     for (let j = i + 1; j < tasks.length; j++) {
@@ -41,10 +55,6 @@ export function findBrokenRules(workshop: Workshop, { starts, who }: WorkPlan): 
         from < end && other < to;
       if (who[i] === who[j] && meets(handsOf(i), handsOf(j))) say(i, `the same hands as ${b.id}`);
       if (a.gun !== null && b.gun !== null && meets(handsOf(i), handsOf(j))) say(i, `the same gun as ${b.id}`);
-      const inAir = (k: number) => {
-        const { handsMin, watchedMin, passiveMin, air } = tasks[k]!;
-        return [at(k), at(k) + handsMin + watchedMin + passiveMin + (air === 'vapour' ? airingMin : 0)] as const;
-      };
       if (a.air !== null && b.air !== null && a.air !== b.air && meets(inAir(i), inAir(j)))
         say(i, `${a.air} beside ${b.air} of ${b.id}`);
     }

@@ -64,7 +64,8 @@ export function planByHand(workshop: Workshop): ByHand {
   function isPossible(i: number, person: number, start: number, ends: number): boolean {
     const task = tasks[i]!;
     const done = start + task.handsMin + Math.max(task.watchedMin, task.gun === null ? 0 : gun.cleaningMin + STEP);
-    if (task.notBefore > start || !task.who.includes(person) || done > ends) return false;
+    if (task.notBefore > start || task.within[0]!.from > start || !task.who.includes(person) || done > ends)
+      return false;
     if (task.isDry && !dry.some(({ from, to }) => from <= start && start + task.handsMin <= to)) return false;
     // A window that has shut is not seen; one that is not open yet is.
     const isOpen = task.after.every(({ task: first, spans }) => {

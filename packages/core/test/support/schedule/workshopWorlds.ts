@@ -1,10 +1,17 @@
 import type { RandomSource } from '../../../src/numeric/seededRandom.ts';
 import { boundFinish } from '../../../src/schedule/solve/boundFinish.ts';
-import type { Hold, Span, WorkLink, Workshop, WorkTask } from '../../../src/schedule/solve/workshop.ts';
+import {
+  ALWAYS,
+  type Hold,
+  type Span,
+  type WorkLink,
+  type Workshop,
+  type WorkTask,
+} from '../../../src/schedule/solve/workshop.ts';
 
 const DAY = 1440;
 const HOUR = 60;
-const ALWAYS: readonly Span[] = [{ from: 0, to: Infinity }];
+const LATER: readonly Span[] = [{ from: 0, to: Infinity }];
 const COLOURS = ['primer grey', 'cream', 'slate', 'maroon', 'ochre', 'signal red', 'leaf', 'clear'];
 
 interface WorldSize {
@@ -56,6 +63,7 @@ export function createWorld({ jobs, tasksOfJob, slack }: WorldSize, random: Rand
     dry: listDry(weeks, random),
     gun: { cleaningMin: 12, keepsMin: 45 },
     airingMin: 30,
+    inRoom: [],
   };
   // A job takes its weeks even alone.
   const whole = boundFinish(world);
@@ -96,7 +104,7 @@ function createJob(job: number, first: number, count: number, random: RandomSour
   const add = (some: Partial<WorkTask>, after: readonly WorkLink[]): WorkLink => {
     const index = first + tasks.length;
     tasks.push({ ...PLAIN, id: `${job}.${tasks.length}`, job, handsMin: between(6, 35), after, ...some });
-    return { task: index, spans: ALWAYS };
+    return { task: index, spans: LATER };
   };
   const hold = (place: string, until: Hold['until'], setting: number | null = null): Hold => ({
     place,
@@ -170,5 +178,15 @@ function createJob(job: number, first: number, count: number, random: RandomSour
 }
 
 const PLAIN: Omit<WorkTask, 'id' | 'job' | 'handsMin' | 'after'> = {
-  ...{ watchedMin: 0, passiveMin: 0, notBefore: 0, who: [0, 1], holds: [], gun: null, isDry: false, air: null },
+  ...{
+    watchedMin: 0,
+    passiveMin: 0,
+    notBefore: 0,
+    within: ALWAYS,
+    who: [0, 1],
+    holds: [],
+    gun: null,
+    isDry: false,
+    air: null,
+  },
 };

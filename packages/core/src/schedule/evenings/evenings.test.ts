@@ -1,0 +1,219 @@
+import { expect } from 'chai';
+import { createEvenings, EVENING_NOW, EVENING_TASK, EVENINGS } from '../../../test/support/schedule/eveningsWorlds.ts';
+import { findBrokenRules } from '../../../test/support/schedule/findBrokenRules.ts';
+import { createSeededRandom } from '../../numeric/seededRandom.ts';
+import { findChains } from '../solve/chains.ts';
+import { findObstacles } from '../solve/findObstacles.ts';
+import { repairPlan } from '../solve/repairPlan.ts';
+import { answerDay } from './answerDay.ts';
+import type { EveningsInput } from './eveningsInput.ts';
+import { listRuns } from './listRuns.ts';
+import { findPlannable, planEvenings, readPlan, type EveningsPlan } from './planEvenings.ts';
+import { replanEvenings } from './replanEvenings.ts';
+
+const seeds = Array.from({ length: 40 }, (_, i) => i + 1);
+const HOUR = 3_600_000;
+
+function plan(input: EveningsInput, rounds = 15): EveningsPlan {
+  const search = planEvenings(input, findPlannable(input), createSeededRandom(7), rounds);
+  for (;;) {
+    const { done, value } = search.next();
+    if (done) return value;
+  }
+}
+
+const startOf = (made: EveningsPlan, taskId: string) =>
+  new Date(made.starts.find((one) => one.taskId === taskId)!.startsAt).toISOString();
+
+describe('evenings', () => {
+  for (const seed of seeds)
+    it(`plans whatever is open, breaks nothing but what it says: world ${seed}`, () => {
+      const input = createEvenings(createSeededRandom(seed));
+      const made = findPlannable(input);
+      const own = plan(input);
+      const { starts, who } = readPlan(input, made, own);
+      expect(starts).lengthOf(made.tasks.length);
+      expect(made.tasks.length + made.leftOut.length).equal(input.tasks.length);
+      const broken = findBrokenRules(made.strict, { starts, who });
+      const isSaid = (line: string) => own.late.some((id) => line.startsWith(`${id}: `));
+      expect(broken.filter((line) => !isSaid(line))).deep.equal([]);
+      for (const id of own.late) expect(broken.some((line) => line.startsWith(`${id}: `))).equal(true);
+      // Every step stands in an evening, once, and nothing else does.
+      const steps = listRuns(input, made, own, Infinity).flatMap((run) => run.steps);
+      expect(steps.map(({ taskId }) => taskId).sort()).deep.equal(made.tasks.map(({ id }) => id).sort());
+    });
+
+  for (const seed of seeds)
+    it(`says what is in the way exactly where a rule would break: world ${seed}`, () => {
+      const random = createSeededRandom(1000 + seed);
+      const input = createEvenings(random);
+      const made = findPlannable(input);
+      const found = readPlan(input, made, plan(input, 3));
+      const { workshop, tasks } = made;
+      if (tasks.length === 0) return;
+      for (let i = 0; i < 25; i++) {
+        const index = Math.floor(random() * tasks.length);
+        const sessions = workshop.restorers.flatMap((one, who) =>
+          one.sessions.slice(0, 6).map((span) => ({ ...span, who })),
+        );
+        const session = sessions[Math.floor(random() * sessions.length)]!;
+        const at = { start: Math.round(session.from + random() * (session.to - session.from)), who: session.who };
+        const moved = { starts: [...Array.from(found.starts)], who: [...Array.from(found.who)] };
+        [moved.starts[index], moved.who[index]] = [at.start, at.who];
+        // What follows moves along: it is not asked.
+        const own = tasks[index]!.id;
+        const follows = findChains(workshop).after[index]!.map((one) => tasks[one]!.id);
+        const broken = findBrokenRules(workshop, moved).filter(
+          (line) => !follows.some((id) => line.startsWith(`${id}: `) && line.endsWith(`after ${own}`)),
+        );
+        const obstacles = findObstacles(workshop, found, index, at);
+        if (obstacles.length > 0) expect(broken, `${own} ${JSON.stringify(obstacles)}`).not.deep.equal([]);
+        // Another one's gun may want cleaning once this one has gone from beside it.
+        else if (workshop.tasks[index]!.gun === null) expect(broken, own).deep.equal([]);
+      }
+    });
+
+  for (const seed of seeds.slice(0, 20))
+    it(`keeps a plan as it is where nothing changed, and moves little where it rains: world ${seed}`, () => {
+      const input = createEvenings(createSeededRandom(2000 + seed));
+      const made = findPlannable(input);
+      const before = readPlan(input, made, plan(input, 5));
+      const same = repairPlan(made.workshop, findChains(made.workshop), before)!;
+      expect(Array.from(same.starts)).deep.equal(Array.from(before.starts));
+      expect(Array.from(same.who)).deep.equal(Array.from(before.who));
+      const rainy = {
+        ...input,
+        weather: [
+          { on: '2026-11-25', isDry: false },
+          { on: '2026-11-30', isDry: false },
+        ],
+      };
+      const wet = findPlannable(rainy);
+      const after = repairPlan(wet.workshop, findChains(wet.workshop), before);
+      if (!after || wet.tasks.length !== made.tasks.length) return;
+      expect(findBrokenRules(wet.workshop, after)).deep.equal([]);
+      const moved = wet.tasks.filter((_, i) => after.starts[i] !== before.starts[i]);
+      const wetDays = (i: number) =>
+        findObstacles(wet.workshop, before, i, { start: before.starts[i]!, who: before.who[i]! }).length > 0;
+      const cause = wet.tasks.some((_, i) => wetDays(i));
+      if (!cause) expect(moved).deep.equal([]);
+    });
+
+  it('says of a coat whose window shuts before anybody comes that it is late, and plans the rest', () => {
+    const windows = [{ from: EVENING_NOW - HOUR, to: EVENING_NOW + HOUR }];
+    const tasks = [
+      { ...EVENING_TASK, id: 'coat', kind: 'spraying' as const, gun: 'cream', inBooth: true, windows },
+      { ...EVENING_TASK, id: 'next', after: [{ taskId: 'coat', waitMin: 60, latestMin: null }] },
+    ];
+    const own = plan({ ...EVENINGS, tasks });
+    expect(own.late).deep.equal(['coat']);
+    expect(startOf(own, 'coat')).equal('2026-11-28T09:00:00.000Z');
+    expect(startOf(own, 'next')).equal('2026-11-28T10:10:00.000Z');
+  });
+
+  it('leaves out what can have no place, with all that hangs on it, and says why', () => {
+    const tasks = [
+      { ...EVENING_TASK, id: 'long', watchedMin: 300 },
+      { ...EVENING_TASK, id: 'after it', after: [{ taskId: 'long', waitMin: 0, latestMin: null }] },
+      { ...EVENING_TASK, id: 'cold', windows: null },
+      { ...EVENING_TASK, id: 'bake', inOven: true },
+      { ...EVENING_TASK, id: 'fine' },
+    ];
+    const { leftOut } = findPlannable({ ...EVENINGS, tasks, ovenRoom: 0 });
+    expect(leftOut.map(({ task, because }) => [task.id, because])).deep.equal([
+      ['long', 'no session is long enough'],
+      ['after it', 'what goes before'],
+      ['cold', 'never dries here'],
+      ['bake', 'no oven'],
+    ]);
+    const nobody = findPlannable({ ...EVENINGS, tasks, restorers: [] });
+    expect(new Set(nobody.leftOut.map(({ because }) => because))).deep.equal(new Set(['nobody does it']));
+  });
+
+  it('lets somebody fall ill: the session goes, and what was theirs alone waits', () => {
+    const tasks = [{ ...EVENING_TASK, id: 'spray', kind: 'spraying' as const, gun: 'cream', inBooth: true }];
+    expect(startOf(plan({ ...EVENINGS, tasks }), 'spray')).equal('2026-11-28T09:00:00.000Z');
+    const ill = EVENINGS.restorers.map((one) =>
+      one.id === 'two' ? { ...one, exceptions: [{ on: '2026-11-28', startHour: 9, minutes: 0, note: 'ill' }] } : one,
+    );
+    expect(startOf(plan({ ...EVENINGS, tasks, restorers: ill }), 'spray')).equal('2026-12-01T19:00:00.000Z');
+  });
+
+  it('keeps what somebody put where it is, and says so where that cannot hold', () => {
+    const tasks = [
+      { ...EVENING_TASK, id: 'a1' },
+      { ...EVENING_TASK, id: 'b1', handsOnMin: 20 },
+    ];
+    const pin = (iso: string, restorerId: string) => [{ taskId: 'a1', startsAt: Date.parse(iso), restorerId }];
+    const own = plan({ ...EVENINGS, tasks, pins: pin('2026-12-02T19:00:00Z', 'one') });
+    expect(own.late).deep.equal([]);
+    expect([startOf(own, 'a1'), startOf(own, 'b1')]).deep.equal([
+      '2026-12-02T19:00:00.000Z',
+      '2026-11-25T18:30:00.000Z',
+    ]);
+    // Nobody is there then.
+    const off = plan({ ...EVENINGS, tasks, pins: pin('2026-12-03T19:00:00Z', 'one') });
+    expect(startOf(off, 'a1')).not.equal('2026-12-03T19:00:00.000Z');
+  });
+
+  it('says why each task moved: rain, illness, late post, what it follows, time gone by', () => {
+    const tasks = [
+      { ...EVENING_TASK, id: 'blast', isDry: true, kind: 'metal work' as const },
+      { ...EVENING_TASK, id: 'wash', after: [{ taskId: 'blast', waitMin: 0, latestMin: null }] },
+      { ...EVENING_TASK, id: 'axle' },
+      { ...EVENING_TASK, id: 'spray', kind: 'spraying' as const, gun: 'cream', inBooth: true },
+    ];
+    const input = { ...EVENINGS, tasks };
+    const before = plan(input);
+    const why = (changed: EveningsInput) =>
+      replanEvenings(changed, findPlannable(changed), before).moves.map(({ taskId, why }) => [
+        taskId,
+        why.kind,
+        why.taskId,
+      ]);
+    expect(why(input)).deep.equal([]);
+    expect(why({ ...input, weather: [{ on: '2026-11-25', isDry: false }] })).deep.equal([
+      ['blast', 'rain', null],
+      ['wash', 'too soon', 'blast'],
+    ]);
+    const ill = EVENINGS.restorers.map((one) => ({
+      ...one,
+      exceptions: one.id === 'two' ? [{ on: '2026-11-28', startHour: 0, minutes: 0, note: 'ill' }] : [],
+    }));
+    expect(why({ ...input, restorers: ill })).deep.equal([['spray', 'nobody there', null]]);
+    const post = tasks.map((task) => (task.id === 'axle' ? { ...task, arrivesAt: EVENING_NOW + 100 * HOUR } : task));
+    expect(why({ ...input, tasks: post })).deep.equal([['axle', 'post', null]]);
+    const later = { ...input, now: EVENING_NOW + 24 * HOUR };
+    expect(why(later).map(([id, kind]) => [id, kind])).deep.equal([
+      ['blast', 'past'],
+      ['wash', 'past'],
+      ['axle', 'past'],
+    ]);
+  });
+
+  it('makes no spark while a clock keeps vapour in the room, nor before it is aired', () => {
+    const tasks = [{ ...EVENING_TASK, id: 'grind', air: 'spark' as const }];
+    const inRoom = [{ air: 'vapour' as const, until: EVENING_NOW + 20 * 60_000 }];
+    expect(startOf(plan({ ...EVENINGS, tasks, inRoom }), 'grind')).equal('2026-11-25T19:20:00.000Z');
+  });
+
+  it('answers a day: what is ready, what cannot be, and how many can be at the most', () => {
+    const jobs = ['a', 'b', 'c'].map((id) => ({ id, number: id, dueOn: '2026-11-28' }));
+    const tasks = [
+      { ...EVENING_TASK, id: 'a1', jobId: 'a', handsOnMin: 60 },
+      { ...EVENING_TASK, id: 'b1', jobId: 'b', handsOnMin: 30, passiveMin: 6000 },
+      { ...EVENING_TASK, id: 'c1', jobId: 'c', handsOnMin: 90 },
+    ];
+    const input = { ...EVENINGS, jobs, tasks };
+    const made = findPlannable(input);
+    const by = (EVENING_NOW + 20 * HOUR - made.begin) / 60_000;
+    // 120 minutes of hands on Wednesday: one of a and c only, and b dries for four days.
+    expect(answerDay(made.workshop, readPlan(input, made, plan(input)), by)).deep.include({ cannot: [1], most: 1 });
+    expect(answerDay(made.workshop, readPlan(input, made, plan(input)), by).ready).lengthOf(1);
+    expect(answerDay(made.workshop, readPlan(input, made, plan(input)), 30_000)).deep.equal({
+      ready: [0, 1, 2],
+      cannot: [],
+      most: 3,
+    });
+  });
+});
