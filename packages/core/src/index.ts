@@ -304,7 +304,7 @@ export {
   type EveningsPlan,
   type PlannableWorkshop,
 } from './schedule/evenings/planEvenings.ts';
-export { explainMoves, replanEvenings, type Move, type MoveReason } from './schedule/evenings/replanEvenings.ts';
+export { explainMoves, replanEvenings, type MoveReason, type PlanMove } from './schedule/evenings/replanEvenings.ts';
 export { findObstacles, type Obstacle } from './schedule/solve/findObstacles.ts';
 export { measurePlan } from './schedule/solve/measurePlan.ts';
 export { findDayStart } from './calendar/listEvenings.ts';

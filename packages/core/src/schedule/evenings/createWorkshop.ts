@@ -1,7 +1,7 @@
 import { findDayStart, listEvenings } from '../../calendar/listEvenings.ts';
 import { AIRING_MIN } from '../../gates/checkStart.ts';
 import { ALWAYS, type Hold, type Span, type Workshop, type WorkTask } from '../solve/workshop.ts';
-import type { EveningRestorer, EveningsInput, EveningTask, LeftOutBecause } from './eveningsInput.ts';
+import type { EveningsInput, EveningTask, LeftOutBecause } from './eveningsInput.ts';
 
 /** The workshop that a plan is made for, and whose task each of its tasks is. */
 export interface EveningsWorkshop {

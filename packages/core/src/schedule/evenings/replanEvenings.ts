@@ -13,7 +13,7 @@ export interface MoveReason {
   readonly taskId: string | null;
 }
 
-export interface Move {
+export interface PlanMove {
   readonly taskId: string;
   readonly from: PlannedStart;
   readonly to: PlannedStart;
@@ -23,7 +23,7 @@ export interface Move {
 export interface Replanned {
   readonly plan: EveningsPlan;
   /** In the order in which they were planned. */
-  readonly moves: readonly Move[];
+  readonly moves: readonly PlanMove[];
 }
 
 /** The plan after something changed: whatever can stays, what cannot moves, and why is said. */
@@ -47,13 +47,13 @@ export function explainMoves(
   made: PlannableWorkshop,
   before: EveningsPlan,
   after: EveningsPlan,
-): Move[] {
+): PlanMove[] {
   const { workshop, tasks } = made;
   const had = readPlan(input, made, before);
   const now = readPlan(input, made, after);
   const from = new Map(before.starts.map((one) => [one.taskId, one]));
   return tasks
-    .flatMap((task, i): Move[] => {
+    .flatMap((task, i): PlanMove[] => {
       const start = had.starts[i]!;
       const isMoved = had.who[i] !== now.who[i] || Math.abs(start - now.starts[i]!) >= 1;
       if (Number.isNaN(start) || !isMoved) return [];
