@@ -22,6 +22,14 @@ export {
   TakePart,
 } from './requests/job.ts';
 export {
+  ChangeDayWeather,
+  ChangeRestorer,
+  CreateDayWeather,
+  CreateRestorer,
+  KeepEveningsPlan,
+} from './requests/evenings.ts';
+export type { DayWeatherView, EveningsView, KeptPlan } from './responses/evenings.ts';
+export {
   ActOnTask,
   ChangeArea,
   ChangeLayer,

@@ -15,6 +15,7 @@ export const VIEWS = [
   'Orders',
   'Prints',
   'Decals',
+  'Evenings',
 ] as const;
 export type View = (typeof VIEWS)[number];
 
@@ -82,6 +83,8 @@ export const NOUNS = {
   vessels: { views: ['Workshop'], kept: ['name', 'material', 'lengthMm', 'widthMm', 'depthMm', 'isRound'] },
   baths: { views: ['Workshop'], kept: null },
   instruments: { views: ['Workshop'], kept: null },
+  restorers: { views: ['Bench', 'Evenings'], kept: ['name', 'does', 'sessions', 'exceptions', 'leaves'] },
+  'day-weather': { views: ['Evenings'], kept: ['on', 'isDry', 'source'] },
   'paint-pots': { views: ['Shelf', 'Job', 'Orders'], kept: null },
   'stock-things': {
     views: ['Stock', 'Job', 'Orders'],

@@ -295,7 +295,8 @@ export type {
   LeftOutBecause,
   PlannedStart,
 } from './schedule/evenings/eveningsInput.ts';
-export { listEveningTasks } from './schedule/evenings/listEveningTasks.ts';
+export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
+export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';
 export { listRuns, sayLocalDay, type EveningRun, type RunStep } from './schedule/evenings/listRuns.ts';
 export {
   findPlannable,
@@ -376,7 +377,7 @@ export { checkDone, refuseSoaking, type Evidence } from './gates/checkDone.ts';
 export { checkPrimingGate } from './gates/checkPrimingGate.ts';
 export { checkSignOff } from './gates/checkSignOff.ts';
 export { AIRING_MIN, checkLinks, checkRoom, checkStart } from './gates/checkStart.ts';
-export { checkTools } from './gates/checkTools.ts';
+export { checkTools, findUsable } from './gates/checkTools.ts';
 export { listCoatsOf, listCoatsOn, listMissingCoats } from './gates/coatsOfTask.ts';
 export { findCoatTask } from './gates/findCoatTask.ts';
 export { isGraveStep } from './gates/isGraveStep.ts';

@@ -19,6 +19,7 @@ import { createKeepsakeRoutes } from './modules/keepsake/keepsakeRoutes.ts';
 import { createPassRoutes } from './modules/passes/passRoutes.ts';
 import { createPhoneRoutes, type PhonePlace } from './modules/phone/phoneRoutes.ts';
 import { createPhotoRoutes } from './modules/photos/photoRoutes.ts';
+import { createEveningsRoutes } from './modules/evenings/eveningsRoutes.ts';
 import { createDecalRoutes } from './modules/decals/decalRoutes.ts';
 import { createPrintRoutes } from './modules/prints/printRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
@@ -71,6 +72,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createLabelRoutes,
     createPrintRoutes,
     createDecalRoutes,
+    createEveningsRoutes,
     createPhotoRoutes,
     createTimerRoutes,
     createPassRoutes,

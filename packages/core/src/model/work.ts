@@ -1,6 +1,7 @@
 import type { Versioned } from './catalogue.ts';
 import type { OpticsRecord, RecipeLine } from './colour.ts';
 import type { DryingSheet } from './drying.ts';
+import type { SessionException, WorkKind } from './evenings.ts';
 import type { SchoolKey, SchoolOption } from './school.ts';
 import type { Station } from './stations.ts';
 
@@ -9,6 +10,10 @@ export interface Restorer extends Versioned {
   readonly does: string;
   /** Bench sessions: weekday 0 (Sunday) to 6, start hour and length in minutes. */
   readonly sessions: readonly BenchSession[];
+  /** Days on which the week does not hold. */
+  readonly exceptions: readonly SessionException[];
+  /** Work that is left to the others. */
+  readonly leaves: readonly WorkKind[];
 }
 
 export interface BenchSession {

@@ -9,6 +9,7 @@ import { selectNextTask } from './selectNextTask.ts';
 const restorer = (name: string, ...sessions: Restorer['sessions']): Restorer => ({
   id: name,
   version: 1,
+  ...{ exceptions: [], leaves: [] },
   name,
   does: '',
   sessions,

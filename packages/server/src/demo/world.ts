@@ -47,7 +47,16 @@ export const RESTORERS: readonly Plain<Restorer>[] = [
     id: 'imke',
     name: 'Imke Varga',
     does: 'Sprays',
+    exceptions: [],
+    leaves: ['decals'],
     sessions: [evening(2), evening(4), { weekday: 6, startHour: 9, minutes: 180 }],
   },
-  { id: 'osric', name: 'Osric Bell', does: 'Metal work and decals', sessions: [evening(1), evening(3)] },
+  {
+    id: 'osric',
+    name: 'Osric Bell',
+    does: 'Metal work and decals',
+    exceptions: [],
+    leaves: ['spraying'],
+    sessions: [evening(1), evening(3)],
+  },
 ];

@@ -3,6 +3,7 @@ import * as catalogue from './catalogue.ts';
 import * as colour from './colour.ts';
 import * as decal from './decal.ts';
 import * as drying from './drying.ts';
+import * as evenings from './evenings.ts';
 import * as house from './house.ts';
 import * as opening from './opening.ts';
 import * as order from './order.ts';
@@ -31,4 +32,5 @@ export const ENTITIES = [
   order,
   print,
   decal,
+  evenings,
 ].flatMap((room) => Object.values(room));

@@ -3,6 +3,7 @@ import type {
   Job,
   LoggedWork,
   Process,
+  SessionException,
   SchoolKey,
   SchoolOption,
   Station,
@@ -16,6 +17,7 @@ import type {
   TaskTag,
   TimerKind,
   Use,
+  WorkKind,
 } from '@sardonyx/core';
 import { Column, Entity, Index, PrimaryColumn, Unique, type Relation } from 'typeorm';
 import { References, VersionedRow } from './versionedRow.ts';
@@ -30,6 +32,13 @@ export class RestorerRow extends VersionedRow {
 
   @Column('simple-json')
   sessions!: BenchSession[];
+
+  @Column('simple-json', { default: '[]' })
+  exceptions!: SessionException[];
+
+  /** Work that is left to the others. */
+  @Column('simple-json', { default: '[]' })
+  leaves!: WorkKind[];
 }
 
 @Unique(['number'])

@@ -1,3 +1,4 @@
+import { Evenings1796190000000 } from './1796190000000-Evenings.ts';
 import { Decals1796170000000 } from './1796170000000-Decals.ts';
 import { DecalOrders1796180000000 } from './1796180000000-DecalOrders.ts';
 import { Prints1796160000000 } from './1796160000000-Prints.ts';
@@ -50,4 +51,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Prints1796160000000,
   Decals1796170000000,
   DecalOrders1796180000000,
+  Evenings1796190000000,
 ];

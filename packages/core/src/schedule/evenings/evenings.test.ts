@@ -1,11 +1,13 @@
 import { expect } from 'chai';
 import { createEvenings, EVENING_NOW, EVENING_TASK, EVENINGS } from '../../../test/support/schedule/eveningsWorlds.ts';
 import { findBrokenRules } from '../../../test/support/schedule/findBrokenRules.ts';
+import type { Timer } from '../../model/work.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { findChains } from '../solve/chains.ts';
 import { findObstacles } from '../solve/findObstacles.ts';
 import { repairPlan } from '../solve/repairPlan.ts';
 import { answerDay } from './answerDay.ts';
+import { listAirOfClocks } from './listAirOfClocks.ts';
 import type { EveningsInput } from './eveningsInput.ts';
 import { listRuns } from './listRuns.ts';
 import { findPlannable, planEvenings, readPlan, type EveningsPlan } from './planEvenings.ts';
@@ -195,6 +197,19 @@ describe('evenings', () => {
     const tasks = [{ ...EVENING_TASK, id: 'grind', air: 'spark' as const }];
     const inRoom = [{ air: 'vapour' as const, until: EVENING_NOW + 20 * 60_000 }];
     expect(startOf(plan({ ...EVENINGS, tasks, inRoom }), 'grind')).equal('2026-11-25T19:20:00.000Z');
+  });
+
+  it('reads from clocks what is in the room: vapour to its end, airing only what it airs out', () => {
+    const clock = (kind: Timer['kind'], minutes: number, acknowledgedAt: string | null = null) => ({
+      ...{ kind, acknowledgedAt, endsAt: new Date(EVENING_NOW + minutes * 60_000).toISOString() },
+    });
+    const clocks = [clock('flash', 20), clock('heat', 10), clock('cure', 50), clock('airing', 20), clock('soak', -5)];
+    expect(listAirOfClocks([...clocks, clock('bath', 30, 'x')], EVENING_NOW)).deep.equal([
+      { air: 'vapour', until: EVENING_NOW + 20 * 60_000 },
+      { air: 'spark', until: EVENING_NOW + 10 * 60_000 },
+      { air: 'vapour', until: EVENING_NOW - 10 * 60_000 },
+      { air: 'vapour', until: EVENING_NOW },
+    ]);
   });
 
   it('answers a day: what is ready, what cannot be, and how many can be at the most', () => {

@@ -2,48 +2,20 @@ import type { BenchCasting, BenchLane, BenchView, OpenWant } from '@sardonyx/con
 import {
   checkRoom,
   computePaint,
-  dryTasks,
   isSettled,
   isStanding,
   selectNextOfJob,
   STATIONS,
   type Station,
-  type Task,
 } from '@sardonyx/core';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
 import { JobRow, RestorerRow, TimerRow } from '../../entities/work.ts';
-import { SpecimenRow } from '../../entities/workpiece.ts';
 import type { Workroom } from '../../workroom.ts';
-import { readStandingCoats } from '../film/readStandingCoats.ts';
 import type { LaneRows, LaneTask } from './laneRows.ts';
-import { readSpecimenParts, type PartsOfSpecimen } from './readSpecimenParts.ts';
-
-/** What is done waits for nothing. */
-const TASK_COLUMNS = `id, jobId, specimenId, key, seq, station, title, handsOnMin, state, doneAt, lookedAt, needs, method, act,
-  tags, partKeys, "of",
-  CASE WHEN act = 'get' THEN json_extract("of", '$.wantId') END AS getsWant,
-  CASE WHEN state = 'to do' THEN "after" ELSE '[]' END AS "after"`;
-
-/** Stored as JSON. */
-type Listed = 'after' | 'needs' | 'tags' | 'partKeys' | 'of';
-
-/** Read as they are stored: the mapper's work was half of the time of the bench. */
-async function readLaneTasks(manager: EntityManager, jobIds: readonly string[]): Promise<LaneTask[]> {
-  const rows = await manager.query<(Omit<LaneTask, Listed> & Record<Listed, string>)[]>(
-    `SELECT ${TASK_COLUMNS} FROM task WHERE jobId IN (${jobIds.map(() => '?').join(', ')})`,
-    [...jobIds],
-  );
-  return rows.map((row) => ({
-    ...row,
-    after: JSON.parse(row.after) as Task['after'],
-    tags: JSON.parse(row.tags) as Task['tags'],
-    partKeys: JSON.parse(row.partKeys) as Task['partKeys'],
-    of: JSON.parse(row.of) as Task['of'],
-    needs: JSON.parse(row.needs) as Task['needs'],
-  }));
-}
+import { readKeptRows } from './readKeptRows.ts';
+import type { PartsOfSpecimen } from './readSpecimenParts.ts';
 
 /** Lanes of signed-off jobs, by job and version: such a job does not change any more, and there are more every year. */
 const signedOffLanes = new WeakMap<DataSource, Map<string, BenchLane>>();
@@ -99,54 +71,11 @@ async function readCastings(manager: EntityManager, lanes: readonly BenchLane[])
 
 async function readLanes(manager: EntityManager, room: Workroom, jobs: readonly JobRow[]): Promise<BenchLane[]> {
   const now = room.now();
-  const rows = new Map<string, LaneRows>();
-  for (const job of jobs) {
-    const kept = room.kept.lanes.get(job.id);
-    if (kept) rows.set(job.id, kept);
-  }
-  const fresh = await readLaneRows(
-    manager,
-    jobs.filter(({ id }) => !rows.has(id)),
-  );
-  for (const job of jobs) {
-    const own = fresh.get(job.id);
-    if (!own) continue;
-    rows.set(job.id, own);
-    if (job.signedOffAt === null) room.kept.lanes.set(job.id, own);
-  }
+  const rows = await readKeptRows(manager, room, jobs);
   const inRoom = [...rows.values()].flatMap(({ tasks }) => tasks.filter((task) => task.state === 'doing'));
   const timers = await manager.findBy(TimerRow, { acknowledgedAt: IsNull() });
   const refuseRoom = (task: LaneTask) => checkRoom(task, inRoom, timers, now)[0]?.message ?? null;
   return jobs.map((job) => createLane(job, rows.get(job.id)!, refuseRoom, now));
-}
-
-async function readLaneRows(manager: EntityManager, jobs: readonly JobRow[]): Promise<Map<string, LaneRows>> {
-  if (jobs.length === 0) return new Map();
-  const ids = jobs.map(({ id }) => id);
-  const open = new Set(jobs.filter(({ signedOffAt }) => signedOffAt === null).map(({ id }) => id));
-  const specimens = await manager.find(SpecimenRow, { where: { jobId: In(ids) }, order: { id: 'ASC' } });
-  const tasks = await readLaneTasks(manager, ids);
-  const parts = await readSpecimenParts(
-    manager,
-    specimens.map((specimen) => specimen.id),
-  );
-  const standing = await readStandingCoats(
-    manager,
-    specimens.flatMap(({ id, jobId }) => (open.has(jobId!) ? parts.of(id).layers : [])),
-  );
-  return new Map(
-    ids.map((jobId) => {
-      const own = specimens.filter((specimen) => specimen.jobId === jobId);
-      const dried = own.flatMap(({ id }) =>
-        dryTasks(
-          tasks.filter(({ specimenId }) => specimenId === id),
-          parts.of(id),
-          standing,
-        ),
-      );
-      return [jobId, { specimens: own, tasks: dried, parts }];
-    }),
-  );
 }
 
 function createLane(

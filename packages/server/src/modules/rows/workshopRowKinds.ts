@@ -1,21 +1,27 @@
 import { adviseCausticBath, getSchool, isSchoolOption, refuseLiquor } from '@sardonyx/core';
 import {
   ChangeBath,
+  ChangeDayWeather,
   ChangeHouseChoice,
   ChangeInstrument,
   ChangePot,
   ChangeProduct,
+  ChangeRestorer,
   ChangeTool,
   ChangeVessel,
   CreateBath,
+  CreateDayWeather,
   CreateHouseChoice,
   CreateInstrument,
+  CreateRestorer,
   CreateTool,
   CreateVessel,
 } from '@sardonyx/contract';
 import { IsNull, Not } from 'typeorm';
+import { DayWeatherRow } from '../../entities/evenings.ts';
 import { HouseChoiceRow } from '../../entities/house.ts';
 import { PaintPotRow, PaintProductRow } from '../../entities/paint.ts';
+import { RestorerRow } from '../../entities/work.ts';
 import { BathRow, InstrumentRow, StripPassRow, ToolRow, VesselRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
 import { noJob, type RowKind } from './rowKind.ts';
@@ -79,6 +85,30 @@ export const WORKSHOP_ROW_KINDS: readonly RowKind[] = [
     check: (_, row: InstrumentRow) => {
       if (row.source === 'endpoint' && row.url === '')
         throw refused('url', 'An endpoint needs its address on this machine.', { url: 'Give the address.' });
+    },
+  },
+  {
+    ...common,
+    path: 'restorers',
+    what: 'This restorer',
+    type: RestorerRow,
+    create: CreateRestorer,
+    change: ChangeRestorer,
+    check: async (manager, { id, name }: RestorerRow) => {
+      if (await manager.existsBy(RestorerRow, { id: Not(id), name }))
+        throw refused('name', `${name} is down already.`, { name: 'Give another name.' });
+    },
+  },
+  {
+    ...common,
+    path: 'day-weather',
+    what: 'This day',
+    type: DayWeatherRow,
+    create: CreateDayWeather,
+    change: ChangeDayWeather,
+    check: async (manager, { id, on }: DayWeatherRow) => {
+      if (await manager.existsBy(DayWeatherRow, { id: Not(id), on }))
+        throw refused('on', 'The weather of that day is down already: change it.', { on: 'Another day.' });
     },
   },
   { ...common, mayDelete: false, path: 'paint-pots', what: 'This pot', type: PaintPotRow, change: ChangePot },

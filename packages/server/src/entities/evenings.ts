@@ -1,0 +1,35 @@
+import type { DayWeather, PlannedStart } from '@sardonyx/core';
+import { Column, Entity, Unique } from 'typeorm';
+import { VersionedRow } from './versionedRow.ts';
+
+/** What the sky does on a day, by somebody's word or a forecast. */
+@Unique(['on'])
+@Entity('day_weather')
+export class DayWeatherRow extends VersionedRow implements DayWeather {
+  @Column('text')
+  on!: string;
+
+  @Column('boolean')
+  isDry!: boolean;
+
+  @Column('text')
+  source!: 'typed' | 'forecast';
+}
+
+/** The plan of all evenings as it stands; there is one row at the most, with the id 'evenings'. */
+@Entity('evenings_plan')
+export class EveningsPlanRow extends VersionedRow {
+  @Column('text')
+  madeAt!: string;
+
+  @Column('simple-json')
+  starts!: PlannedStart[];
+
+  /** Tasks that begin later than a window lets them. */
+  @Column('simple-json')
+  late!: string[];
+
+  /** Put there by hand. */
+  @Column('simple-json')
+  pins!: PlannedStart[];
+}

@@ -1,0 +1,161 @@
+import type { DayWeatherView, ErrorBody, EveningsView, KeptPlan } from '@sardonyx/contract';
+import {
+  createSeededRandom,
+  findPlannable,
+  planEvenings,
+  replanEvenings,
+  type EveningsInput,
+  type EveningsPlan,
+  type PlannedStart,
+  type Restorer,
+} from '@sardonyx/core';
+import { expect } from 'chai';
+import { DEMO_NOW } from './support/demoNow.ts';
+import { createTestBench, type TestBench } from './support/createTestBench.ts';
+
+const NOW = Date.parse(DEMO_NOW);
+
+describe('evenings over HTTP', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench()));
+  after(() => bench.clear());
+  const view = async () => (await bench.http.get('/api/evenings').expect(200)).body as EveningsView;
+  const inputOf = ({ input, restorers, weather, kept }: EveningsView): EveningsInput => ({
+    ...{ ...input, restorers, weather, now: NOW, inRoom: [], pins: kept?.pins ?? [] },
+  });
+  const planOf = (input: EveningsInput): EveningsPlan => {
+    const search = planEvenings(input, findPlannable(input), createSeededRandom(1), 2);
+    for (;;) {
+      const { done, value } = search.next();
+      if (done) return value;
+    }
+  };
+  const keep = (plan: EveningsPlan, version: number, pins: readonly PlannedStart[] = []) =>
+    bench.http.put('/api/evenings/plan').send({ version, ...plan, pins });
+
+  it('hold every open task of every open job, with what it waits for and when what it needs comes', async () => {
+    const { input, restorers, kept } = await view();
+    expect(kept).equal(null);
+    expect(restorers.map(({ name, leaves }) => [name, leaves])).deep.equal([
+      ['Imke Varga', ['decals']],
+      ['Osric Bell', ['spraying']],
+    ]);
+    expect(input.jobs.map(({ number }) => number)).deep.equal(
+      Array.from({ length: 10 }, (_, i) => `SG-${String(i + 1).padStart(2, '0')}`),
+    );
+    const ids = new Set(input.tasks.map(({ id }) => id));
+    expect(input.tasks.every(({ after }) => after.every(({ taskId }) => ids.has(taskId)))).equal(true);
+    const glazing = input.tasks.find(({ jobId, act }) => jobId === 'sg-09' && act === 'get')!;
+    expect(new Date(glazing.arrivesAt!).toISOString()).match(/^2026-12-1[01]T/);
+    expect(glazing.isArrivalGuess).equal(false);
+  });
+
+  it('are planned, kept, and kept again only by whoever saw the plan that stands', async () => {
+    const plan = planOf(inputOf(await view()));
+    const { body } = await keep(plan, 0).expect(200);
+    expect(body as KeptPlan).deep.include({ version: 1, late: plan.late, pins: [] });
+    const { kept } = await view();
+    expect(kept!.starts).deep.equal(plan.starts);
+    const again = await keep(plan, 0).expect(409);
+    expect((again.body as ErrorBody).code).equal('stale');
+  });
+
+  it('refuse a plan with somebody who is not down here, and nonsense; nothing of it stands', async () => {
+    const before = await view();
+    const [first] = before.kept!.starts;
+    const refused = await keep({ starts: [{ ...first!, restorerId: 'nobody' }], late: [] }, 1).expect(422);
+    expect((refused.body as ErrorBody).message).match(/not down at the bench/);
+    await keep({ starts: [{ ...first!, startsAt: 'soon' as never }], late: [] }, 1).expect(400);
+    await bench.http
+      .put('/api/evenings/plan')
+      .send({ version: 1, starts: [], late: [], pins: [], more: 1 })
+      .expect(400);
+    expect((await view()).kept).deep.equal(before.kept);
+  });
+
+  it('know at once that a task is done, and that it left a wait; a plan forgets it', async () => {
+    const before = await view();
+    const task = before.input.tasks.find(({ id, act, after }) => act === 'wash' && after.length === 0 && id !== '')!;
+    await bench.http
+      .post(`/api/tasks/${task.id}/acts`)
+      .send({ act: 'not needed', who: 'Osric Bell', note: 'clean as it is' })
+      .expect(200);
+    const after = await view();
+    expect(after.input.tasks.some(({ id }) => id === task.id)).equal(false);
+    const { starts, late } = before.kept!;
+    const { body } = await keep({ starts, late }, 1).expect(200);
+    expect((body as KeptPlan).starts.some(({ taskId }) => taskId === task.id)).equal(false);
+  });
+
+  it('take restorers with their week, days off and what they leave; a name stands once, and hours are hours', async () => {
+    const body = {
+      name: 'Nell',
+      does: '',
+      sessions: [{ weekday: 5, startHour: 19, minutes: 60 }],
+      exceptions: [],
+      leaves: [],
+    };
+    const { body: row } = await bench.http.post('/api/restorers').send(body).expect(201);
+    const nell = row as Restorer;
+    await bench.http.post('/api/restorers').send(body).expect(422);
+    await bench.http
+      .post('/api/restorers')
+      .send({ ...body, name: 'Ida', sessions: [{ weekday: 7, startHour: 19, minutes: 60 }] })
+      .expect(400);
+    await bench.http
+      .post('/api/restorers')
+      .send({ ...body, name: 'Ida', leaves: ['sweeping'] })
+      .expect(400);
+    const exceptions = [{ on: '2026-12-04', startHour: 0, minutes: 0, note: 'ill' }];
+    await bench.http.patch(`/api/restorers/${nell.id}`).send({ version: 1, exceptions }).expect(200);
+    await bench.http
+      .patch(`/api/restorers/${nell.id}`)
+      .send({ version: 2, exceptions: [{ ...exceptions[0], on: '2026-02-30' }] })
+      .expect(400);
+    expect((await view()).restorers.find(({ id }) => id === nell.id)!.exceptions).deep.equal(exceptions);
+    await bench.http.delete(`/api/restorers/${nell.id}?version=2`).expect(204);
+    expect((await view()).restorers).lengthOf(2);
+  });
+
+  it('move what cannot be when somebody falls ill, and say so', async () => {
+    const seen = await view();
+    const imke = seen.restorers.find(({ id }) => id === 'imke')!;
+    const exceptions = [{ on: '2026-11-26', startHour: 0, minutes: 0, note: 'ill' }];
+    await bench.http.patch('/api/restorers/imke').send({ version: imke.version, exceptions }).expect(200);
+    const input = inputOf(await view());
+    const { plan, moves } = replanEvenings(input, findPlannable(input), seen.kept!);
+    const thursday = ({ startsAt, restorerId }: PlannedStart) =>
+      restorerId === 'imke' && new Date(startsAt).toISOString().startsWith('2026-11-26');
+    expect(seen.kept!.starts.some(thursday)).equal(true);
+    expect(plan.starts.some(thursday)).equal(false);
+    const own = moves.filter(({ from }) => thursday(from));
+    expect(new Set(own.map(({ why }) => why.kind))).deep.equal(new Set(['nobody there']));
+  });
+
+  it('take the weather of a day once', async () => {
+    const day = { on: '2026-11-26', isDry: false, source: 'typed' };
+    const { body } = await bench.http.post('/api/day-weather').send(day).expect(201);
+    await bench.http.post('/api/day-weather').send(day).expect(422);
+    await bench.http
+      .post('/api/day-weather')
+      .send({ ...day, on: 'tomorrow' })
+      .expect(400);
+    const { id, version } = body as DayWeatherView;
+    await bench.http.patch(`/api/day-weather/${id}`).send({ version, isDry: true }).expect(200);
+    expect((await view()).weather).deep.include.members([
+      { id, version: 2, on: '2026-11-26', isDry: true, source: 'typed' },
+    ]);
+  });
+});
+
+describe('evenings of an empty bench', () => {
+  let bench: TestBench;
+  before(async () => void (bench = await createTestBench({ isDemo: false })));
+  after(() => bench.clear());
+
+  it('have nobody, nothing to do and no plan', async () => {
+    const { body } = await bench.http.get('/api/evenings').expect(200);
+    const { input, restorers, weather, kept } = body as EveningsView;
+    expect([input.tasks, input.jobs, restorers, weather, kept]).deep.equal([[], [], [], [], null]);
+  });
+});
