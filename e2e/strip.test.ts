@@ -286,7 +286,7 @@ describe('the workshop', function () {
       await page.getByText('Saved').first().waitFor();
       await choose(oven.getByLabel('Source'), 'endpoint');
       await oven.getByLabel('Address on this machine').focus();
-      await oven.locator('span', { hasText: /^simulated$/ }).waitFor({ state: 'detached' });
+      await oven.locator('span.border', { hasText: /^simulated$/ }).waitFor({ state: 'detached' });
       await page.reload();
       await oven.getByText('61.5 °C', { exact: true }).waitFor();
     } finally {

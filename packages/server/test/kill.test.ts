@@ -3,7 +3,7 @@ import { killRounds } from './support/kill/killRounds.ts';
 import { compareLedger, openLedger } from './support/kill/ledger.ts';
 
 describe('a server that is killed', function () {
-  this.timeout(300_000);
+  this.timeout(900_000);
 
   it('has what it acknowledged, and counts once what is sent again (a sample; all 1,000 kills: npm run bench)', async () => {
     const { kills, acknowledged, lost } = await killRounds(77, 25);
