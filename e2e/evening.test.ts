@@ -15,7 +15,9 @@ describe('an evening at the bench', function () {
 
   it('begins with what to do, and moves along the tray with the arrow keys', async () => {
     await test.page.goto(test.bench.address);
-    expect(await test.page.locator('main h1').innerText()).match(/^Start with SG-\d\d: /);
+    expect(await test.page.locator('main h1').innerText()).match(/ has the bench (now|next)/);
+    const run = test.page.getByRole('region', { name: 'The next run' });
+    expect(await run.getByRole('listitem').first().innerText()).match(/SG-\d\d /);
     const tray = test.page.getByRole('navigation', { name: 'Tray' });
     await tray.getByRole('link', { name: /SG-01/ }).focus();
     await test.page.keyboard.press('ArrowRight');

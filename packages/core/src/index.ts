@@ -297,6 +297,7 @@ export type {
 } from './schedule/evenings/eveningsInput.ts';
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
 export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';
+export { moveTask, type MovedTask } from './schedule/evenings/moveTask.ts';
 export { listRuns, sayLocalDay, type EveningRun, type RunStep } from './schedule/evenings/listRuns.ts';
 export {
   findPlannable,
@@ -305,13 +306,25 @@ export {
   type EveningsPlan,
   type PlannableWorkshop,
 } from './schedule/evenings/planEvenings.ts';
-export { explainMoves, replanEvenings, type MoveReason, type PlanMove } from './schedule/evenings/replanEvenings.ts';
+export {
+  reportEvenings,
+  type DayOutlook,
+  type EveningsReport,
+  type JobOutlook,
+} from './schedule/evenings/reportEvenings.ts';
+export {
+  explainMoves,
+  MOVE_REASONS,
+  replanEvenings,
+  type MoveReason,
+  type PlanMove,
+} from './schedule/evenings/replanEvenings.ts';
 export { findObstacles, type Obstacle } from './schedule/solve/findObstacles.ts';
 export { measurePlan } from './schedule/solve/measurePlan.ts';
 export { findDayStart } from './calendar/listEvenings.ts';
 export { WORK_KINDS, type DayWeather, type SessionException, type WorkKind } from './model/evenings.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
-export { describeTonight, findNextSession } from './schedule/describeTonight.ts';
+export { findNextSession } from './schedule/findNextSession.ts';
 export { selectNextOfJob, selectNextTask } from './schedule/selectNextTask.ts';
 export { describeFeature, offerFeatures } from './construction/offerFeatures.ts';
 export { fillRight, pasteTable, writeAt } from './catalogue/editSheet.ts';

@@ -31,7 +31,7 @@ describe('evenings over HTTP', () => {
     }
   };
   const keep = (plan: EveningsPlan, version: number, pins: readonly PlannedStart[] = []) =>
-    bench.http.put('/api/evenings/plan').send({ version, ...plan, pins });
+    bench.http.put('/api/evenings/plan').send({ version, ...plan, pins, moves: [] });
 
   it('hold every open task of every open job, with what it waits for and when what it needs comes', async () => {
     const { input, restorers, kept } = await view();
@@ -53,7 +53,7 @@ describe('evenings over HTTP', () => {
   it('are planned, kept, and kept again only by whoever saw the plan that stands', async () => {
     const plan = planOf(inputOf(await view()));
     const { body } = await keep(plan, 0).expect(200);
-    expect(body as KeptPlan).deep.include({ version: 1, late: plan.late, pins: [] });
+    expect(body as KeptPlan).deep.include({ version: 1, late: plan.late, pins: [], moves: [] });
     const { kept } = await view();
     expect(kept!.starts).deep.equal(plan.starts);
     const again = await keep(plan, 0).expect(409);
@@ -68,7 +68,7 @@ describe('evenings over HTTP', () => {
     await keep({ starts: [{ ...first!, startsAt: 'soon' as never }], late: [] }, 1).expect(400);
     await bench.http
       .put('/api/evenings/plan')
-      .send({ version: 1, starts: [], late: [], pins: [], more: 1 })
+      .send({ version: 1, starts: [], late: [], pins: [], moves: [], more: 1 })
       .expect(400);
     expect((await view()).kept).deep.equal(before.kept);
   });

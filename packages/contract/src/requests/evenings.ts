@@ -1,4 +1,4 @@
-import { WORK_KINDS, type WorkKind } from '@sardonyx/core';
+import { MOVE_REASONS, WORK_KINDS, type MoveReason, type WorkKind } from '@sardonyx/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -8,11 +8,12 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   MaxLength,
   ValidateNested,
 } from 'class-validator';
-import { A_NUMBER, IsChanged, IsDay, NotAbove, NotBelow, VersionedChange, WHOLE } from '../validation.ts';
+import { A_NUMBER, IsChanged, IsDay, NotAbove, NotBelow, OrNull, VersionedChange, WHOLE } from '../validation.ts';
 
 const HOUR = { message: 'The hour at which it begins: 0 to 23.99.' };
 const MINUTES = { message: 'Minutes: 0 to 720.' };
@@ -75,10 +76,23 @@ class StartBody {
   @IsString() @MaxLength(80) restorerId!: string;
 }
 
+class ReasonBody {
+  @IsIn(MOVE_REASONS) kind!: MoveReason['kind'];
+  @OrNull() @IsString() @MaxLength(80) taskId!: string | null;
+}
+
+class MoveBody {
+  @IsString() @MaxLength(80) taskId!: string;
+  @IsObject() @ValidateNested() @Type(() => StartBody) from!: StartBody;
+  @IsObject() @ValidateNested() @Type(() => StartBody) to!: StartBody;
+  @IsObject() @ValidateNested() @Type(() => ReasonBody) why!: ReasonBody;
+}
+
 /** A plan of all evenings as a page made it; `version` is that of the plan it was made from, 0 where there was none. */
 export class KeepEveningsPlan {
   @IsInt(WHOLE) @NotBelow(0) version!: number;
   @IsArray() @ArrayMaxSize(20_000) @ValidateNested({ each: true }) @Type(() => StartBody) starts!: StartBody[];
   @IsArray() @ArrayMaxSize(20_000) @IsString({ each: true }) late!: string[];
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => StartBody) pins!: StartBody[];
+  @IsArray() @ArrayMaxSize(20_000) @ValidateNested({ each: true }) @Type(() => MoveBody) moves!: MoveBody[];
 }

@@ -1,4 +1,4 @@
-import type { DayWeather, EveningsInput, EveningsPlan, PlannedStart, Restorer } from '@sardonyx/core';
+import type { DayWeather, EveningsInput, EveningsPlan, PlanMove, PlannedStart, Restorer } from '@sardonyx/core';
 
 export interface DayWeatherView extends DayWeather {
   readonly id: string;
@@ -12,6 +12,8 @@ export interface KeptPlan extends EveningsPlan {
   /** ISO. */
   readonly madeAt: string;
   readonly pins: readonly PlannedStart[];
+  /** What moved when it was made, and why. */
+  readonly moves: readonly PlanMove[];
 }
 
 /** All that the evenings are planned from, and the plan that stands; what time it is and which clocks run, the page knows. */

@@ -11,7 +11,7 @@ import type { Restorer } from '../model/work.ts';
  */
 export function checkBenchHours(
   task: Pick<Task, 'title' | 'handsOnMin' | 'watchedMin' | 'needs'>,
-  restorers: readonly Pick<Restorer, 'name' | 'sessions'>[],
+  restorers: readonly Pick<Restorer, 'name' | 'sessions' | 'exceptions'>[],
   now: Date,
   zone: string,
 ): Refusal[] {

@@ -56,7 +56,7 @@ describe('bench hours', () => {
   const soak = makeTask('soak', { handsOnMin: 10, watchedMin: 30, needs });
   // A Thursday in Lisbon, where the winter clock is the world's.
   const local = (hour: number, minute = 0) => new Date(Date.UTC(2026, 0, 1, hour, minute));
-  const people = [{ name: 'A', sessions: [{ weekday: 4, startHour: 18, minutes: 120 }] }];
+  const people = [{ name: 'A', exceptions: [], sessions: [{ weekday: 4, startHour: 18, minutes: 120 }] }];
   const codes = (at: Date, task = soak, zone = 'Europe/Lisbon') =>
     checkBenchHours(task, people, at, zone).map((one) => one.code);
 

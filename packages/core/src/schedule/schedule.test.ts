@@ -3,7 +3,7 @@ import { makeTask } from '../../test/support/planWorld.ts';
 import type { Restorer } from '../model/work.ts';
 import { chooseClock } from './chooseClock.ts';
 import { computeStationState } from './computeStationState.ts';
-import { describeTonight, findNextSession } from './describeTonight.ts';
+import { findNextSession } from './findNextSession.ts';
 import { selectNextTask } from './selectNextTask.ts';
 
 const restorer = (name: string, ...sessions: Restorer['sessions']): Restorer => ({
@@ -44,36 +44,6 @@ describe('findNextSession', () => {
   });
 
   it('knows when nobody comes', () => expect(findNextSession([restorer('Osric')], wednesday, 'UTC')).equal(null));
-});
-
-describe('describeTonight', () => {
-  const job = (number: string, minutes: number | null, waitsFor: string | null = null) => ({
-    number,
-    nextTask: minutes === null ? null : { title: 'Strip it', handsOnMin: minutes },
-    waitsFor,
-  });
-  const session = { who: 'Osric', startsAt: wednesday, minutesLeft: 60, underWay: false };
-
-  it('starts with the first job and counts what else fits', () => {
-    expect(describeTonight([job('A', 30), job('B', 40), job('C', 30)], session).sentence).equal(
-      'Start with A: strip it, then 1 more step fits into 60 minutes.',
-    );
-  });
-
-  it('says what waits for post or cure', () => {
-    expect(describeTonight([job('A', 30), job('B', null, 'a decal')], session).sentence).include(
-      'B waits for a decal.',
-    );
-  });
-
-  it('says so when nothing is ready, and when nobody comes', () => {
-    expect(describeTonight([job('A', 90)], session).sentence).equal(
-      'Nothing is ready for hands in the next 60 minutes.',
-    );
-    expect(describeTonight([job('A', 30)], null).sentence).equal(
-      'Nobody has bench hours this week. 1 job has a next step.',
-    );
-  });
 });
 
 describe('selectNextTask', () => {

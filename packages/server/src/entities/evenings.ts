@@ -1,4 +1,4 @@
-import type { DayWeather, PlannedStart } from '@sardonyx/core';
+import type { DayWeather, PlanMove, PlannedStart } from '@sardonyx/core';
 import { Column, Entity, Unique } from 'typeorm';
 import { VersionedRow } from './versionedRow.ts';
 
@@ -32,4 +32,8 @@ export class EveningsPlanRow extends VersionedRow {
   /** Put there by hand. */
   @Column('simple-json')
   pins!: PlannedStart[];
+
+  /** What moved when it was last made, and why. */
+  @Column('simple-json')
+  moves!: PlanMove[];
 }

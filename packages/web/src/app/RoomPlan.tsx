@@ -6,6 +6,7 @@ import { DownIcon } from '../shared/ui/icons.ts';
 
 const ROOMS: readonly (readonly [path: string, name: string, what: string])[] = [
   ['/', 'Bench', 'All models in work'],
+  ['/evenings', 'Evenings', 'All jobs on the hours there are'],
   ['/catalogue', 'Catalogue', 'Castings and variants'],
   ['/shelf', 'Shelf', 'Pots, closest first'],
   ['/drawers', 'Drawers', 'Axles, tyres, screws, small stock'],

@@ -85,6 +85,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/prints/index.ts').then((module) => module.PrintsPage)),
       },
       {
+        path: 'evenings',
+        lazy: lazyPage(() => import('../features/evenings/index.ts').then((module) => module.EveningsPage)),
+      },
+      {
         path: 'decals',
         lazy: lazyPage(() => import('../features/decals/index.ts').then((module) => module.DecalsPage)),
       },

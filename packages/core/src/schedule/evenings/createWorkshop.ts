@@ -40,7 +40,8 @@ export function createWorkshop(
 ): EveningsWorkshop {
   const { now, zone, restorers, jobs, weather } = input;
   const begin = Math.floor(now / MINUTE_MS) * MINUTE_MS;
-  const minute = (ms: number) => (ms - begin) / MINUTE_MS;
+  // Whole minutes, later rather than sooner: what is kept and read again is the same to the minute.
+  const minute = (ms: number) => Math.ceil((ms - begin) / MINUTE_MS);
   const days = countDays(input);
   const calendars = restorers.map((restorer) => ({
     name: restorer.name,
@@ -82,12 +83,14 @@ export function createWorkshop(
       after: task.after.flatMap(({ taskId, waitMin, latestMin }) => {
         const first = place.get(taskId);
         const to = isBound ? (latestMin ?? Infinity) : Infinity;
-        return first === undefined ? [] : [{ task: first, spans: [{ from: waitMin, to: Math.max(to, waitMin + 1) }] }];
+        return first === undefined
+          ? []
+          : [{ task: first, spans: [{ from: Math.ceil(waitMin), to: Math.max(to, Math.ceil(waitMin) + 1) }] }];
       }),
       notBefore: task.arrivesAt === null ? 0 : Math.max(0, minute(task.arrivesAt)),
       within: (task.windows ?? []).map(({ from, to }, i, all) => ({
         from: from === null ? -Infinity : minute(from),
-        to: to === null || (!isBound && i === all.length - 1) ? Infinity : minute(to),
+        to: to === null || (!isBound && i === all.length - 1) ? Infinity : Math.floor((to - begin) / MINUTE_MS),
       })),
       ...(pin && isBound && able.includes(pin.who)
         ? { who: [pin.who], within: [{ from: minute(pin.at), to: minute(pin.at) + 1 }] }

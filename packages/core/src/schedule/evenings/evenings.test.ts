@@ -8,10 +8,12 @@ import { findObstacles } from '../solve/findObstacles.ts';
 import { repairPlan } from '../solve/repairPlan.ts';
 import { answerDay } from './answerDay.ts';
 import { listAirOfClocks } from './listAirOfClocks.ts';
+import { moveTask } from './moveTask.ts';
 import type { EveningsInput } from './eveningsInput.ts';
 import { listRuns } from './listRuns.ts';
 import { findPlannable, planEvenings, readPlan, type EveningsPlan } from './planEvenings.ts';
 import { replanEvenings } from './replanEvenings.ts';
+import { reportEvenings } from './reportEvenings.ts';
 
 const seeds = Array.from({ length: 40 }, (_, i) => i + 1);
 const HOUR = 3_600_000;
@@ -99,6 +101,18 @@ describe('evenings', () => {
         findObstacles(wet.workshop, before, i, { start: before.starts[i]!, who: before.who[i]! }).length > 0;
       const cause = wet.tasks.some((_, i) => wetDays(i));
       if (!cause) expect(moved).deep.equal([]);
+    });
+
+  for (const seed of seeds)
+    it(`stays as it is when it is kept and read again a little later: world ${seed}`, () => {
+      const input = createEvenings(createSeededRandom(3000 + seed));
+      const kept = JSON.parse(JSON.stringify(plan(input, 8))) as EveningsPlan;
+      // Not over a minute's end: then what should begin at once begins a minute later.
+      const later = { ...input, now: input.now + 700 };
+      const made = findPlannable(later);
+      const { plan: again, moves } = replanEvenings(later, made, kept);
+      expect(again).deep.equal(kept);
+      expect(moves).deep.equal([]);
     });
 
   it('says of a coat whose window shuts before anybody comes that it is late, and plans the rest', () => {
@@ -191,12 +205,72 @@ describe('evenings', () => {
       ['wash', 'past'],
       ['axle', 'past'],
     ]);
+    // A quarter of an hour late is no move, and what is in hand is not late.
+    expect(why({ ...input, now: EVENING_NOW + HOUR / 4 })).deep.equal([]);
+    const inHand = tasks.map((task) => (task.id === 'axle' ? { ...task, isUnderWay: true } : task));
+    expect(why({ ...later, tasks: inHand }).map(([id]) => id)).deep.equal(['blast', 'wash']);
   });
 
   it('makes no spark while a clock keeps vapour in the room, nor before it is aired', () => {
     const tasks = [{ ...EVENING_TASK, id: 'grind', air: 'spark' as const }];
     const inRoom = [{ air: 'vapour' as const, until: EVENING_NOW + 20 * 60_000 }];
     expect(startOf(plan({ ...EVENINGS, tasks, inRoom }), 'grind')).equal('2026-11-25T19:20:00.000Z');
+  });
+
+  it('reports when each job is ready by the plan, and how far behind its day', () => {
+    const jobs = [
+      { id: 'a', number: 'A', dueOn: '2026-11-25' },
+      { id: 'b', number: 'B', dueOn: '2026-11-26' },
+      { id: 'c', number: 'C', dueOn: null },
+    ];
+    const tasks = [
+      { ...EVENING_TASK, id: 'a1', jobId: 'a' },
+      { ...EVENING_TASK, id: 'b1', jobId: 'b', passiveMin: 3 * 1440 },
+      { ...EVENING_TASK, id: 'c1', jobId: 'c', windows: null },
+    ];
+    const input = { ...EVENINGS, jobs, tasks };
+    const made = findPlannable(input);
+    const report = reportEvenings(input, made, plan(input));
+    const [a, b, c] = report.jobs;
+    expect(a).deep.include({ lateMin: 0, dueAt: Date.parse('2026-11-26T00:00:00Z') });
+    // On the bench at 18:40 or 18:50 on the 25th, dry three days later.
+    expect(b!.lateMin).equal((b!.readyAt! - Date.parse('2026-11-27T00:00:00Z')) / 60_000);
+    expect(b!.readyAt! - EVENING_NOW).within(3 * 24 * HOUR, 3 * 24 * HOUR + HOUR);
+    expect(c).deep.equal({ jobId: 'c', readyAt: null, dueAt: null, lateMin: 0, handsMin: 0 });
+    expect(report.days).deep.equal([
+      { on: '2026-11-25', ready: ['a'], cannot: ['b'], most: 2 },
+      { on: '2026-11-26', ready: ['a'], cannot: ['b'], most: 2 },
+    ]);
+    expect(report.runs[0]!.steps.find(({ taskId }) => taskId === 'b1')!.runsOn).equal(true);
+  });
+
+  it('puts a task where somebody wants it: what is in its way gives way, what cannot be is refused with the reason', () => {
+    const tasks = [
+      { ...EVENING_TASK, id: 'a1', handsOnMin: 30 },
+      { ...EVENING_TASK, id: 'a2', handsOnMin: 30, after: [{ taskId: 'a1', waitMin: 0, latestMin: null }] },
+      { ...EVENING_TASK, id: 'b1', handsOnMin: 20, kind: 'spraying' as const, gun: 'cream', inBooth: true },
+    ];
+    const input = { ...EVENINGS, tasks };
+    const made = findPlannable(input);
+    const before = plan(input);
+    const move = (taskId: string, iso: string, restorerId: string) =>
+      moveTask(input, made, before, { taskId, restorerId, startsAt: Date.parse(iso) });
+    const swapped = move('a1', '2026-11-25T19:00:00Z', 'one');
+    expect(swapped.kind).equal('moved');
+    if (swapped.kind === 'moved')
+      expect(['a1', 'a2'].map((id) => startOf(swapped.plan, id))).deep.equal([
+        '2026-11-25T19:00:00.000Z',
+        '2026-11-25T19:30:00.000Z',
+      ]);
+    expect(move('a2', '2026-11-25T18:30:00Z', 'one')).deep.equal({
+      kind: 'refused',
+      because: [{ kind: 'too soon', taskId: 'a1' }],
+    });
+    expect(move('b1', '2026-11-25T19:30:00Z', 'one')).deep.include({ kind: 'refused' });
+    expect(move('a1', '2026-11-27T19:30:00Z', 'two')).deep.equal({
+      kind: 'refused',
+      because: [{ kind: 'nobody there', taskId: null }],
+    });
   });
 
   it('reads from clocks what is in the room: vapour to its end, airing only what it airs out', () => {

@@ -1,14 +1,17 @@
 import { findChains } from '../solve/chains.ts';
-import { findObstacles, type Obstacle } from '../solve/findObstacles.ts';
+import { findObstacles, OBSTACLES, type Obstacle } from '../solve/findObstacles.ts';
 import { improvePlan } from '../solve/improvePlan.ts';
 import { repairPlan } from '../solve/repairPlan.ts';
+import type { Workshop } from '../solve/workshop.ts';
 import type { EveningsInput, PlannedStart } from './eveningsInput.ts';
 import { readPlan, writePlan, type EveningsPlan, type PlannableWorkshop } from './planEvenings.ts';
 
+/** 'past': its time went by and it is not done; 'room': it made room, or others are better off. */
+export const MOVE_REASONS = [...OBSTACLES, 'past', 'room'] as const;
+
 /** Why a task is no longer where it was. */
 export interface MoveReason {
-  /** 'past': its time went by and it is not done; 'room': it made room, or others are better off. */
-  readonly kind: Obstacle['kind'] | 'past' | 'room';
+  readonly kind: (typeof MOVE_REASONS)[number];
   /** The task that is in the way, or that it follows; null where none is. */
   readonly taskId: string | null;
 }
@@ -30,7 +33,9 @@ export interface Replanned {
 export function replanEvenings(input: EveningsInput, made: PlannableWorkshop, before: EveningsPlan): Replanned {
   const { workshop } = made;
   const had = readPlan(input, made, before);
-  const plan = writePlan(input, made, repairPlan(workshop, findChains(workshop), had) ?? planFresh(made));
+  const isNew = before.starts.length === 0;
+  const repaired = isNew ? null : repairPlan(workshop, findChains(workshop), had);
+  const plan = writePlan(input, made, repaired ?? planFresh(made));
   return { plan, moves: explainMoves(input, made, before, plan) };
 }
 
@@ -41,7 +46,10 @@ function planFresh({ workshop }: PlannableWorkshop) {
   return value;
 }
 
-/** What moved from one plan to another, and what stands in its old place now. A minute more or less is no move. */
+/**
+ * What moved to another evening or other hands from one plan to another, and what stands in its old place now. Earlier or later in
+ * the same session is no move, and what is in hand goes on.
+ */
 export function explainMoves(
   input: EveningsInput,
   made: PlannableWorkshop,
@@ -55,8 +63,8 @@ export function explainMoves(
   return tasks
     .flatMap((task, i): PlanMove[] => {
       const start = had.starts[i]!;
-      const isMoved = had.who[i] !== now.who[i] || Math.abs(start - now.starts[i]!) >= 1;
-      if (Number.isNaN(start) || !isMoved) return [];
+      const isSame = had.who[i] === now.who[i] && isOneSession(workshop, had.who[i]!, start, now.starts[i]!);
+      if (Number.isNaN(start) || isSame || task.isUnderWay) return [];
       const why = (): MoveReason => {
         if (start < 0) return { kind: 'past', taskId: null };
         const [first] = sortByWeight(findObstacles(workshop, now, i, { start, who: had.who[i]! }));
@@ -68,10 +76,12 @@ export function explainMoves(
     .sort((a, b) => a.from.startsAt - b.from.startsAt);
 }
 
-/** What comes from outside says more than what other tasks do. */
-const WEIGHT: readonly Obstacle['kind'][] = [
-  ...(['not theirs', 'nobody there', 'rain', 'post', 'window', 'too late', 'too soon'] as const),
-  ...(['place', 'gun', 'air', 'hands'] as const),
-];
+/** One that is under way began before the plan did. */
+function isOneSession({ restorers }: Workshop, who: number, a: number, b: number): boolean {
+  const sessions = restorers[who]?.sessions ?? [];
+  const at = (moment: number) => sessions.findIndex(({ from, to }) => (moment >= from || from === 0) && moment < to);
+  return at(a) >= 0 && at(a) === at(b);
+}
+
 const sortByWeight = (found: readonly Obstacle[]): Obstacle[] =>
-  [...found].sort((a, b) => WEIGHT.indexOf(a.kind) - WEIGHT.indexOf(b.kind));
+  [...found].sort((a, b) => OBSTACLES.indexOf(a.kind) - OBSTACLES.indexOf(b.kind));

@@ -1,20 +1,15 @@
 import { isIn } from './isInWindows.ts';
 import { computeDoneMin, computeHeldMin, isKeptInGun, type Span, type WorkPlan, type Workshop } from './workshop.ts';
 
+/** From outside first: that says more than what other tasks do. */
+export const OBSTACLES = [
+  ...(['not theirs', 'nobody there', 'rain', 'post', 'window', 'too late', 'too soon'] as const),
+  ...(['place', 'gun', 'air', 'hands'] as const),
+] as const;
+
 /** Why a task cannot begin at a moment, and which other one is in the way (null where none is). */
 export interface Obstacle {
-  readonly kind:
-    | 'not theirs'
-    | 'nobody there'
-    | 'post'
-    | 'window'
-    | 'too soon'
-    | 'too late'
-    | 'rain'
-    | 'hands'
-    | 'place'
-    | 'gun'
-    | 'air';
+  readonly kind: (typeof OBSTACLES)[number];
   readonly task: number | null;
 }
 

@@ -11,6 +11,13 @@ export interface Fit {
   readonly spares: number | null;
 }
 
+interface FitQuestion {
+  readonly from: number;
+  readonly before: number;
+  readonly evenLate: boolean;
+  readonly isRun?: boolean;
+}
+
 /** All lines as they were at a moment. */
 export interface LinesBefore {
   readonly starts: Float64Array;
@@ -79,11 +86,14 @@ export class WorkshopLines {
     return best;
   }
 
-  /** At that very moment by that restorer; null where it cannot be. What it waits for has its place already. */
-  fitAt(index: number, start: number, who: number): Fit | null {
+  /**
+   * At that very moment by that restorer; null where it cannot be. What it waits for has its place already. `isRun`: another spray of its
+   * colour will follow, so that nobody cleans after it.
+   */
+  fitAt(index: number, start: number, who: number, isRun: boolean): Fit | null {
     const task = this.workshop.tasks[index]!;
     if (!task.who.includes(who) || !task.after.every((link) => this.isPlaced(link.task))) return null;
-    return this.#findFitOf(task, who, { from: start, before: start + MOMENT, evenLate: false });
+    return this.#findFitOf(task, who, { from: start, before: start + MOMENT, evenLate: false, isRun });
   }
 
   add(index: number, { start, who, cleaningMin, spares }: Fit): void {
@@ -152,22 +162,19 @@ export class WorkshopLines {
   }
 
   /** Round everything that can be in the way until nothing is. */
-  #findFitOf(
-    task: WorkTask,
-    who: number,
-    { from, before, evenLate }: { readonly from: number; readonly before: number; readonly evenLate: boolean },
-  ): Fit | null {
+  #findFitOf(task: WorkTask, who: number, { from, before, evenLate, isRun = false }: FitQuestion): Fit | null {
     const { dry } = this.workshop;
     const hands = this.#hands[who]!;
     let at = this.#afterLinks(task, Math.max(from, task.notBefore), evenLate);
     for (;;) {
       if (at >= before) return null;
       const began = at;
-      const gun = task.gun === null ? NO_GUN : this.#gun.fit(at, task.handsMin, task.gun);
+      let gun = task.gun === null ? NO_GUN : this.#gun.fit(at, task.handsMin, task.gun);
       if (typeof gun === 'number') {
         at = this.#afterLinks(task, gun, evenLate);
         continue;
       }
+      if (isRun) gun = { ...gun, cleaningMin: 0 };
       const minutes = task.handsMin + gun.cleaningMin;
       at = this.#afterSession(who, at, Math.max(minutes, task.handsMin + task.watchedMin));
       const free = hands.findFree(at, minutes);

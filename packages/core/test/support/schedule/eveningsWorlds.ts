@@ -48,7 +48,7 @@ export function createEvenings(random: RandomSource): EveningsInput {
   for (const job of jobs)
     for (let i = 0; i < between(0, 12); i++) {
       const own = tasks.filter(({ jobId }) => jobId === job.id);
-      const isSpray = random() < 0.25;
+      const isSpray = random() < 0.4;
       tasks.push({
         ...EVENING_TASK,
         ...{ id: `${job.id}.${i}`, jobId: job.id, title: `${job.id} ${i}`, seq: i },
@@ -71,8 +71,8 @@ export function createEvenings(random: RandomSource): EveningsInput {
         windows: maybe(
           0.15,
           [
-            { from: EVENING_NOW - HOUR, to: EVENING_NOW + between(1, 60) * HOUR },
-            { from: EVENING_NOW + 80 * HOUR, to: maybe(0.5, EVENING_NOW + 200 * HOUR, null) },
+            { from: EVENING_NOW - HOUR, to: EVENING_NOW + between(1, 60) * HOUR + 12_345 },
+            { from: EVENING_NOW + 80 * HOUR + 1234, to: maybe(0.5, EVENING_NOW + 200 * HOUR, null) },
           ],
           EVENING_TASK.windows,
         ),

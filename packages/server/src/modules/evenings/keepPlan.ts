@@ -23,6 +23,7 @@ export async function keepPlan(manager: EntityManager, plan: KeepEveningsPlan, n
     starts: plan.starts.filter(({ taskId }) => open.has(taskId)),
     late: plan.late.filter((id) => open.has(id)),
     pins: plan.pins.filter(({ taskId }) => open.has(taskId)),
+    moves: plan.moves.filter(({ taskId }) => open.has(taskId)),
   };
   return manager.save(EveningsPlanRow, row);
 }

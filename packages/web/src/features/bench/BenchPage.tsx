@@ -1,15 +1,15 @@
 import type { BenchLane, BenchView } from '@sardonyx/contract';
-import { describeTonight, findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
+import { findNextSession, STATION_LABELS, STATIONS, type Station } from '@sardonyx/core';
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGetBenchQuery } from '../../shared/api/api.ts';
-import { sayBlocked } from '../../shared/dates/sayDates.ts';
 import { formatMinutes } from '../../shared/format.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Lane } from './Lane.tsx';
 
 // The bench opens with its lanes; the rest comes a moment later, or when it is asked for.
 const LanesOrWants = lazy(() => import('./LanesOrWants.tsx').then((module) => ({ default: module.LanesOrWants })));
+const Tonight = lazy(() => import('../evenings/index.ts').then((module) => ({ default: module.Tonight })));
 const WantTable = lazy(() => import('./WantTable.tsx').then((module) => ({ default: module.WantTable })));
 
 /** All models in work: what can be done in the next session, then a lane for each. */
@@ -30,7 +30,7 @@ export function BenchPage() {
   return (
     <div className="mx-auto max-w-[84rem] px-4 py-4">
       <div className="mb-4 flex flex-wrap items-start justify-between gap-4">
-        <Tonight view={data} />
+        <Verdict view={data} />
         <div className="flex flex-wrap items-center gap-3">
           <Suspense fallback={<span className="min-h-11 w-44" />}>
             <LanesOrWants wanted={wanted} />
@@ -46,6 +46,9 @@ export function BenchPage() {
         </Suspense>
       ) : (
         <>
+          <Suspense>
+            <Tonight />
+          </Suspense>
           {open.map(lane)}
           {finished.length > 0 && <h2 className="mt-8 mb-2">Signed off</h2>}
           {finished.map(lane)}
@@ -55,40 +58,31 @@ export function BenchPage() {
   );
 }
 
-/** The verdict of the page: when somebody is next here and what hands can do then. */
-function Tonight({ view }: { readonly view: BenchView }) {
-  const now = new Date(view.now);
-  const session = findNextSession(view.restorers, now, view.zone);
-  const waiting = (lane: BenchLane) => {
-    const ordered = lane.openWants.find((want) => want.state === 'ordered');
-    return ordered ? ordered.what : lane.blockedBy && sayBlocked(lane.blockedBy);
-  };
-  const tonight = describeTonight(
-    view.lanes
-      .filter((lane) => !lane.job.signedOffAt)
-      .map((lane) => ({
-        number: lane.job.number,
-        nextTask: lane.roomRefusal ? null : lane.next,
-        waitsFor: lane.roomRefusal ? 'a clock in the room' : waiting(lane),
-      })),
-    session,
-  );
-  const when =
-    session &&
-    new Intl.DateTimeFormat(undefined, { weekday: 'long', hour: '2-digit', minute: '2-digit' }).format(
-      session.startsAt,
+/** Who has the bench, or has it next, and for how long; what they do then is the run below. */
+function Verdict({ view }: { readonly view: BenchView }) {
+  const session = findNextSession(view.restorers, new Date(view.now), view.zone);
+  if (!session)
+    return (
+      <div className="max-w-3xl">
+        <h1>Nobody has bench hours this week.</h1>
+        <p className="mt-1">
+          <Link className="underline underline-offset-4" to="/evenings">
+            Say who works here and when
+          </Link>
+          , and every open step gets its evening.
+        </p>
+      </div>
     );
+  const when = new Intl.DateTimeFormat(undefined, { weekday: 'long', hour: '2-digit', minute: '2-digit' });
+  const left = formatMinutes(session.minutesLeft);
   return (
     <div className="max-w-3xl">
-      <h1>{tonight.sentence}</h1>
-      {session && (
-        <p className="mt-1 text-soft-ink">
-          {session.underWay
-            ? `${session.who} has the bench now, ${formatMinutes(session.minutesLeft)} left.`
-            : `Next session: ${session.who}, ${when}, ${formatMinutes(session.minutesLeft)}.`}{' '}
-          Minutes are planning estimates.
-        </p>
-      )}
+      <h1>
+        {session.underWay
+          ? `${session.who} has the bench now, ${left} left.`
+          : `${session.who} has the bench next: ${when.format(session.startsAt)}, ${left}.`}
+      </h1>
+      <p className="mt-1 text-soft-ink">Minutes are planning estimates.</p>
     </div>
   );
 }

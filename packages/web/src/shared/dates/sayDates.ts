@@ -28,6 +28,14 @@ export function formatSoon(at: number, now: Date): string {
   return days === -1 ? `yesterday ${HOUR.format(at)}` : MOMENT.format(at);
 }
 
+const EVENING = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
+
+/** "Thu 3 Dec": a day of the plan. */
+export const formatEvening = (at: number): string => EVENING.format(at);
+
+/** "18:05". */
+export const formatHour = (at: number): string => HOUR.format(at);
+
 /** What everything waits for, and until when where that is known. */
 export const sayBlocked = ({ title, from }: { readonly title: string; readonly from: string | null }) =>
   from === null ? title : `“${title}” until ${formatMoment(from)}`;

@@ -1,0 +1,45 @@
+import { findChains } from '../solve/chains.ts';
+import { findObstacles, type Obstacle } from '../solve/findObstacles.ts';
+import { repairPlan } from '../solve/repairPlan.ts';
+import type { EveningsInput, PlannedStart } from './eveningsInput.ts';
+import { readPlan, writePlan, type EveningsPlan, type PlannableWorkshop } from './planEvenings.ts';
+import type { MoveReason } from './replanEvenings.ts';
+
+/** The plan with the task there; or what stands against it. */
+export type MovedTask =
+  | { readonly kind: 'moved'; readonly plan: EveningsPlan }
+  | { readonly kind: 'refused'; readonly because: readonly MoveReason[] };
+
+/** Other tasks may give way in these. */
+const GIVES_WAY: readonly Obstacle['kind'][] = ['hands', 'gun', 'place', 'air'];
+
+/** Puts a task where somebody wants it: what is in its way or follows it moves, unless no plan can have it there. */
+export function moveTask(
+  input: EveningsInput,
+  made: PlannableWorkshop,
+  plan: EveningsPlan,
+  to: PlannedStart,
+): MovedTask {
+  const { workshop, tasks, begin } = made;
+  const index = tasks.findIndex(({ id }) => id === to.taskId);
+  const own = readPlan(input, made, plan);
+  const at = {
+    start: (to.startsAt - begin) / 60_000,
+    who: input.restorers.findIndex(({ id }) => id === to.restorerId),
+  };
+  const say = (found: readonly Obstacle[]): MovedTask => ({
+    kind: 'refused',
+    because: found.map(({ kind, task }) => ({ kind, taskId: task === null ? null : tasks[task]!.id })),
+  });
+  const obstacles = findObstacles(workshop, own, index, at);
+  const hard = obstacles.filter(({ kind, task }) => !GIVES_WAY.includes(kind) || task === null);
+  if (hard.length > 0) return say(hard);
+  const starts = Array.from(own.starts);
+  const who = Array.from(own.who);
+  for (const { task } of obstacles) if (!tasks[task!]!.isUnderWay) starts[task!] = NaN;
+  [starts[index], who[index]] = [at.start, at.who];
+  const lines = repairPlan(workshop, findChains(workshop), { starts, who });
+  if (!lines || Math.abs(lines.starts[index]! - at.start) >= 1)
+    return say(obstacles.length > 0 ? obstacles : [{ kind: 'hands', task: null }]);
+  return { kind: 'moved', plan: writePlan(input, made, lines) };
+}

@@ -1,0 +1,2 @@
+export { EveningsPage } from './EveningsPage.tsx';
+export { Tonight } from './Tonight.tsx';

@@ -1,0 +1,144 @@
+import type { EveningsView } from '@sardonyx/contract';
+import {
+  listAirOfClocks,
+  type EveningsInput,
+  type EveningsPlan,
+  type MoveReason,
+  type PlannedStart,
+} from '@sardonyx/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useGetTimersQuery } from '../../shared/api/api.ts';
+import { useGetEveningsQuery, useKeepEveningsMutation } from '../../shared/api/eveningsApi.ts';
+import type { EveningsReply, EveningsRequest, FoundEvenings } from './worker/protocol.ts';
+
+export interface Evenings {
+  readonly view: EveningsView | null;
+  readonly input: EveningsInput | null;
+  /** The plan that stands; null until it was looked at. */
+  readonly now: FoundEvenings | null;
+  /** A better one that was found and not taken yet. */
+  readonly better: FoundEvenings | null;
+  /** 0 to 1 while it is searched; null else. */
+  readonly share: number | null;
+  readonly problem: string | null;
+  readonly error: unknown;
+  readonly search: () => void;
+  readonly end: () => void;
+  readonly take: (found: FoundEvenings) => void;
+  readonly leave: () => void;
+  /** Puts a task somewhere for good. */
+  readonly put: (to: PlannedStart) => void;
+  /** Why the last one could not be put there; null where it could. */
+  readonly refusal: Refusal | null;
+  /** Lets one go again that was put somewhere. */
+  readonly letGo: (taskId: string) => void;
+}
+
+export interface Refusal {
+  readonly to: PlannedStart;
+  readonly because: readonly MoveReason[];
+}
+
+const createWorker = () => new Worker(new URL('./worker/worker.ts', import.meta.url), { type: 'module' });
+
+/**
+ * The plan of all evenings: what stands is looked at beside the page whenever something changed, mended where it can no longer be, and
+ * kept. A better one is searched when somebody asks, and taken when they say so: nothing moves by itself that can stay.
+ */
+export function useEvenings(): Evenings {
+  const { data: view, error } = useGetEveningsQuery();
+  const { data: clocks, fulfilledTimeStamp } = useGetTimersQuery();
+  const [keep] = useKeepEveningsMutation();
+  const [now, setNow] = useState<FoundEvenings | null>(null);
+  const [better, setBetter] = useState<FoundEvenings | null>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [input, setInput] = useState<EveningsInput | null>(null);
+  const worker = useRef<Worker | null>(null);
+  const last = useRef(0);
+  useEffect(() => () => worker.current?.terminate(), []);
+
+  const ask = useCallback((request: Omit<EveningsRequest, 'id'>, onFound: (found: FoundEvenings) => void) => {
+    worker.current?.terminate();
+    const own = createWorker();
+    worker.current = own;
+    const id = ++last.current;
+    own.onmessage = ({ data }: MessageEvent<EveningsReply>) => {
+      if (data.id !== last.current) return;
+      if (data.kind === 'share') return setShare(data.share);
+      setShare(null);
+      if (data.kind === 'problem') return setProblem(data.message);
+      if (data.kind === 'refused') return setRefusal({ to: request.to!, because: data.because });
+      setRefusal(null);
+      setProblem(null);
+      onFound(data.found);
+    };
+    own.postMessage({ ...request, id } satisfies EveningsRequest);
+  }, []);
+  const keepFound = useCallback(
+    ({ report: { plan }, moves }: FoundEvenings, of: EveningsView, pins: readonly PlannedStart[]) => {
+      const version = of.kept?.version ?? 0;
+      void keep({ version, starts: [...plan.starts], late: [...plan.late], pins: [...pins], moves: [...moves] });
+    },
+    [keep],
+  );
+
+  // The hour at which it was read: a plan is not made anew because a minute went by.
+  const isReady = view !== undefined && clocks !== undefined;
+  useEffect(() => {
+    if (!isReady) return;
+    const ahead = Date.parse(clocks.now) - (fulfilledTimeStamp ?? Date.now());
+    const at = Date.now() + ahead;
+    const { kept, restorers, weather } = view;
+    const own: EveningsInput = {
+      ...{ ...view.input, restorers, weather, now: at, pins: kept?.pins ?? [] },
+      inRoom: listAirOfClocks(clocks.timers, at),
+    };
+    setInput(own);
+    setBetter(null);
+    ask({ act: 'repair', input: own, kept: readKept(view) }, (found) => {
+      setNow(found);
+      if (found.isChanged) keepFound(found, view, own.pins);
+    });
+    // Clocks tick: only what is written moves a plan.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [view, isReady]);
+
+  return {
+    ...{ view: view ?? null, input, now, better, share, problem, error },
+    search: () => {
+      if (!input || !now) return;
+      setShare(0);
+      ask({ act: 'search', input, kept: now.report.plan }, setBetter);
+    },
+    end: () => {
+      worker.current?.terminate();
+      last.current++;
+      setShare(null);
+    },
+    take: (found) => {
+      if (!view || !input) return;
+      setNow(found);
+      setBetter(null);
+      keepFound(found, view, input.pins);
+    },
+    leave: () => setBetter(null),
+    refusal,
+    put: (to) => {
+      if (!view || !input || !now) return;
+      const pins = [...input.pins.filter(({ taskId }) => taskId !== to.taskId), to];
+      ask({ act: 'move', input, kept: now.report.plan, to }, (found) => {
+        setNow(found);
+        keepFound(found, view, pins);
+      });
+    },
+    letGo: (taskId) => {
+      if (!view || !now) return;
+      const pins = input!.pins.filter((one) => one.taskId !== taskId);
+      keepFound({ ...now, moves: [] }, view, pins);
+    },
+  };
+}
+
+const readKept = ({ kept }: EveningsView): EveningsPlan | null => kept && { starts: kept.starts, late: kept.late };

@@ -1,0 +1,25 @@
+import type { EveningsInput, EveningsPlan, EveningsReport, MoveReason, PlannedStart, PlanMove } from '@sardonyx/core';
+
+/** 'repair': the kept plan as it can still stand. 'search': a better one than that. 'move': that one with a task elsewhere. */
+export interface EveningsRequest {
+  readonly id: number;
+  readonly act: 'repair' | 'search' | 'move';
+  readonly input: EveningsInput;
+  readonly kept: EveningsPlan | null;
+  /** Of a move. */
+  readonly to?: PlannedStart;
+}
+
+export interface FoundEvenings {
+  readonly report: EveningsReport;
+  /** What moves against the kept plan, and why. */
+  readonly moves: readonly PlanMove[];
+  /** It is another plan than the kept one. */
+  readonly isChanged: boolean;
+}
+
+export type EveningsReply =
+  | { readonly id: number; readonly kind: 'share'; readonly share: number; readonly cost: number }
+  | { readonly id: number; readonly kind: 'found'; readonly found: FoundEvenings }
+  | { readonly id: number; readonly kind: 'refused'; readonly because: readonly MoveReason[] }
+  | { readonly id: number; readonly kind: 'problem'; readonly message: string };
