@@ -50,11 +50,11 @@ export function createWorkshop(
       to: minute(to),
     })),
   }));
-  const whoOf = (task: EveningTask) =>
-    restorers.flatMap(({ leaves }, i) => (task.kind && leaves.includes(task.kind) ? [] : [i]));
   const longest = calendars.map(({ sessions }) =>
     sessions.reduce((most, { from, to }) => Math.max(most, to - from), 0),
   );
+  const whoOf = ({ kind }: EveningTask) =>
+    restorers.flatMap(({ leaves }, i) => (longest[i]! === 0 || (kind && leaves.includes(kind)) ? [] : [i]));
   const leftOut = findLeftOut(input, (task) => {
     const who = whoOf(task);
     if (who.length === 0) return 'nobody does it';

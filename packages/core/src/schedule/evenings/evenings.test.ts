@@ -144,6 +144,10 @@ describe('evenings', () => {
     ]);
     const nobody = findPlannable({ ...EVENINGS, tasks, restorers: [] });
     expect(new Set(nobody.leftOut.map(({ because }) => because))).deep.equal(new Set(['nobody does it']));
+    const idle = EVENINGS.restorers.map((one) => ({ ...one, sessions: [] }));
+    const free = [...tasks, { ...EVENING_TASK, id: 'nothing', handsOnMin: 0 }];
+    const never = findPlannable({ ...EVENINGS, tasks: free, restorers: idle });
+    expect(new Set(never.leftOut.map(({ because }) => because))).deep.equal(new Set(['nobody does it']));
   });
 
   it('lets somebody fall ill: the session goes, and what was theirs alone waits', () => {

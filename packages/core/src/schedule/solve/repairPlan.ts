@@ -5,31 +5,55 @@ import { WorkshopLines } from './workshopLines.ts';
 
 /**
  * A plan after something changed: whatever can stays where it was, by the same hands; the rest is placed anew, in the order in which
- * it was planned. `before` has NaN for what had no place. Null where something finds none beside what stays.
+ * it was planned. What finds no place beside all that stays takes with it what it must follow by a latest, then its job. `before` has
+ * NaN for what had no place. Null where even that is not enough.
  */
 export function repairPlan(workshop: Workshop, chains: Chains, before: WorkPlan): WorkshopLines | null {
-  const had = (task: number) => before.starts[task]!;
-  const isHad = (task: number) => !Number.isNaN(had(task));
+  const kept = new Set(workshop.tasks.flatMap((_, task) => (Number.isNaN(before.starts[task]!) ? [] : [task])));
+  for (;;) {
+    const [lines, stuck] = placeBesideKept(workshop, chains, before, kept);
+    if (stuck === null) return lines;
+    const { job } = workshop.tasks[stuck]!;
+    const bound = chains.together.flatMap((chain) => (chain.includes(stuck) ? chain : []));
+    const ofJob = workshop.tasks.flatMap((task, i) => (task.job === job ? [i] : []));
+    const loose = [bound, ofJob].find((some) => some.some((task) => kept.has(task)));
+    if (!loose) return null;
+    for (const task of loose) kept.delete(task);
+  }
+}
+
+/** With the first task that has no place, where one has none. */
+function placeBesideKept(
+  workshop: Workshop,
+  chains: Chains,
+  { starts, who }: WorkPlan,
+  kept: ReadonlySet<number>,
+): [lines: WorkshopLines, stuck: number | null] {
+  const first = (task: number) => (Number.isNaN(starts[task]!) ? Infinity : starts[task]!);
   const inOrder = workshop.tasks
     .map((_, task) => task)
-    .sort((a, b) => (isHad(a) ? 0 : 1) - (isHad(b) ? 0 : 1) || had(a) - had(b) || a - b);
-  const runs = findRuns(workshop, before, inOrder.filter(isHad));
+    .sort((a, b) => (first(a) === first(b) ? a - b : first(a) - first(b)));
+  const stays = inOrder.filter((task) => kept.has(task));
+  const runs = findRuns(workshop, starts, stays);
   for (;;) {
     const lines = new WorkshopLines(workshop);
-    for (const task of inOrder) {
-      if (!isHad(task)) continue;
-      const fit = lines.fitAt(task, had(task), before.who[task]!, runs.has(task));
+    for (const task of stays) {
+      const fit = lines.fitAt(task, starts[task]!, who[task]!, runs.has(task));
       if (fit) lines.add(task, fit);
     }
     // Whoever does not clean the gun relies on the next spray: where that cannot stay, they clean it.
     const alone = [...runs].filter(([task, next]) => lines.isPlaced(task) && !lines.isPlaced(next));
-    if (alone.length === 0) return placeTasks(lines, chains, inOrder) === null ? lines : null;
+    if (alone.length === 0) return [lines, placeTasks(lines, chains, inOrder)];
     for (const [task] of alone) runs.delete(task);
   }
 }
 
 /** Sprays with the next one of their colour, where nobody cleans the gun in between. */
-function findRuns({ tasks, gun }: Workshop, { starts }: WorkPlan, inOrder: readonly number[]): Map<number, number> {
+function findRuns(
+  { tasks, gun }: Workshop,
+  starts: WorkPlan['starts'],
+  inOrder: readonly number[],
+): Map<number, number> {
   const sprays = inOrder.filter((task) => tasks[task]!.gun !== null);
   return new Map(
     sprays.flatMap((task, i): [number, number][] => {

@@ -23,7 +23,7 @@ export function Better({ better, now, names, onTake, onLeave }: BetterProps) {
         </button>
       </p>
     );
-  const earlier = (now.latenessMin - report.latenessMin) / 1;
+  const earlier = now.latenessMin - report.latenessMin;
   const cleanings = now.cleanings - report.cleanings;
   return (
     <section aria-label="A better plan" className="space-y-2 border-2 border-ink bg-sheet px-4 py-3">
@@ -31,7 +31,9 @@ export function Better({ better, now, names, onTake, onLeave }: BetterProps) {
       <p>
         {[
           ...(earlier > 0 ? [`${formatMinutes(earlier)} less late in all`] : []),
-          ...(cleanings > 0 ? [`the gun cleaned ${cleanings} times less`] : []),
+          ...(cleanings > 0
+            ? [cleanings === 1 ? 'the gun cleaned once less' : `the gun cleaned ${cleanings} times less`]
+            : []),
           moves.length === 1 ? '1 step moves to another evening' : `${moves.length} steps move to another evening`,
         ].join('; ')}
         .

@@ -51,20 +51,17 @@ export function EveningsPage() {
     );
   if (!now) return <Pending what="the plan of the evenings" error={undefined} />;
   const { report } = now;
+  const lastDay = report.days.at(-1);
   const run = report.runs.find(({ on }) => on === chosen) ?? report.runs.find(({ steps }) => steps.length > 0) ?? null;
   return (
     <div className="mx-auto max-w-[84rem] space-y-6 px-6 py-5">
       <header className="flex flex-wrap items-start justify-between gap-4">
         <div className="max-w-3xl">
           <h1>{sayVerdict(report, names)}</h1>
-          {report.days.map((day) => (
-            <p key={day.on} className="mt-1">
-              {sayDay(day, report.jobs.filter(({ dueAt }) => dueAt !== null).length, names)}
-            </p>
-          ))}
+          {lastDay && <p className="mt-1">{sayDay(lastDay, report.jobs.length, names)}</p>}
           <p className="mt-1 text-note text-soft-ink">
-            {formatMinutes(report.handsMin)} of hands, the gun cleaned {report.cleanings} times. Minutes are planning
-            estimates.
+            {Math.round(report.handsMin / 60)} h of hands, the gun cleaned {report.cleanings} times. Minutes are
+            planning estimates.
           </p>
         </div>
         {share === null && report.plan.starts.length > 0 && (

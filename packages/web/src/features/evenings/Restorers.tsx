@@ -141,17 +141,22 @@ function Exceptions({ exceptions, onChange }: ExceptionsProps) {
           </li>
         ))}
       </ul>
-      <SessionFields word="Comes then" onTake={(session) => add({ ...session, note: '' })}>
+      <SessionFields
+        word="Comes then"
+        onTake={(session) => add({ ...session, note: '' })}
+        orElse={
+          <button
+            type="button"
+            className="plain-button mt-6"
+            onClick={() => void add({ startHour: 0, minutes: 0, note: '' }).then(setError)}
+          >
+            Does not come
+          </button>
+        }
+      >
         <Field label="Day" isQuiet width="12rem" error={error ?? undefined}>
           <DateField value={on} onChange={setOn} />
         </Field>
-        <button
-          type="button"
-          className="plain-button mt-6"
-          onClick={() => void add({ startHour: 0, minutes: 0, note: '' }).then(setError)}
-        >
-          Does not come
-        </button>
       </SessionFields>
     </>
   );

@@ -14,10 +14,12 @@ interface SessionFieldsProps {
   /** Why it was refused; null where it was taken. */
   readonly onTake: (session: SessionDraft) => Promise<string | null>;
   readonly children: React.ReactNode;
+  /** What else may be done with the day. */
+  readonly orElse?: React.ReactNode;
 }
 
 /** From when, and for how long; what is no time stays as it was typed, with the reason. */
-export function SessionFields({ word, onTake, children }: SessionFieldsProps) {
+export function SessionFields({ word, onTake, children, orElse }: SessionFieldsProps) {
   const [from, setFrom] = useState('19:00');
   const [minutes, setMinutes] = useState('120');
   const [error, setError] = useState<{ readonly from?: string; readonly minutes?: string; readonly all?: string }>({});
@@ -45,6 +47,7 @@ export function SessionFields({ word, onTake, children }: SessionFieldsProps) {
       <button type="button" className="plain-button mt-6" onClick={() => void take()}>
         {word}
       </button>
+      {orElse}
       {error.all && (
         <p role="alert" className="w-full text-note text-sard">
           {error.all}

@@ -39,6 +39,8 @@ export interface Refusal {
   readonly because: readonly MoveReason[];
 }
 
+type Wanted = { readonly act: 'search' } | { readonly act: 'move'; readonly to: PlannedStart };
+
 const createWorker = () => new Worker(new URL('./worker/worker.ts', import.meta.url), { type: 'module' });
 
 /**
@@ -57,6 +59,8 @@ export function useEvenings(): Evenings {
   const [input, setInput] = useState<EveningsInput | null>(null);
   const worker = useRef<Worker | null>(null);
   const last = useRef(0);
+  /** What somebody asked for and has no answer yet: asked again where the plan changes under it. */
+  const wanted = useRef<Wanted | null>(null);
   useEffect(() => () => worker.current?.terminate(), []);
 
   const ask = useCallback((request: Omit<EveningsRequest, 'id'>, onFound: (found: FoundEvenings) => void) => {
@@ -83,6 +87,26 @@ export function useEvenings(): Evenings {
     },
     [keep],
   );
+  const answer = useCallback(
+    (of: EveningsView, own: EveningsInput, stands: FoundEvenings) => {
+      const what = wanted.current;
+      if (!what) return;
+      const kept = stands.report.plan;
+      if (what.act === 'search') {
+        setShare(0);
+        return ask({ act: 'search', input: own, kept }, (found) => {
+          wanted.current = null;
+          setBetter(found);
+        });
+      }
+      ask({ act: 'move', input: own, kept, to: what.to }, (found) => {
+        wanted.current = null;
+        setNow(found);
+        keepFound(found, of, [...own.pins.filter(({ taskId }) => taskId !== what.to.taskId), what.to]);
+      });
+    },
+    [ask, keepFound],
+  );
 
   // The hour at which it was read: a plan is not made anew because a minute went by.
   const isReady = view !== undefined && clocks !== undefined;
@@ -99,7 +123,9 @@ export function useEvenings(): Evenings {
     setBetter(null);
     ask({ act: 'repair', input: own, kept: readKept(view) }, (found) => {
       setNow(found);
+      // Kept, it comes back, and what was asked for is answered then.
       if (found.isChanged) keepFound(found, view, own.pins);
+      else answer(view, own, found);
     });
     // Clocks tick: only what is written moves a plan.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -108,11 +134,12 @@ export function useEvenings(): Evenings {
   return {
     ...{ view: view ?? null, input, now, better, share, problem, error },
     search: () => {
-      if (!input || !now) return;
-      setShare(0);
-      ask({ act: 'search', input, kept: now.report.plan }, setBetter);
+      if (!view || !input || !now) return;
+      wanted.current = { act: 'search' };
+      answer(view, input, now);
     },
     end: () => {
+      wanted.current = null;
       worker.current?.terminate();
       last.current++;
       setShare(null);
@@ -127,11 +154,8 @@ export function useEvenings(): Evenings {
     refusal,
     put: (to) => {
       if (!view || !input || !now) return;
-      const pins = [...input.pins.filter(({ taskId }) => taskId !== to.taskId), to];
-      ask({ act: 'move', input, kept: now.report.plan, to }, (found) => {
-        setNow(found);
-        keepFound(found, view, pins);
-      });
+      wanted.current = { act: 'move', to };
+      answer(view, input, now);
     },
     letGo: (taskId) => {
       if (!view || !now) return;

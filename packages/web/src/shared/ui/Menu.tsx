@@ -15,7 +15,11 @@ export function Menu({ children, acts }: MenuProps) {
     <Radix.Root modal={false}>
       <Radix.Trigger asChild>{children}</Radix.Trigger>
       <Radix.Portal>
-        <Radix.Content align="end" sideOffset={2} className="z-60 border border-ink bg-sheet text-ink">
+        <Radix.Content
+          align="end"
+          sideOffset={2}
+          className="z-60 max-h-(--radix-dropdown-menu-content-available-height) overflow-y-auto border border-ink bg-sheet text-ink"
+        >
           {acts.map(({ word, icon: Icon, onAct, isDisabled = false, isOn }) =>
             isOn === undefined ? (
               <Radix.Item key={word} disabled={isDisabled} className="listed-option" onSelect={onAct}>

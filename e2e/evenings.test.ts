@@ -1,0 +1,172 @@
+import type { EveningsView } from '@sardonyx/contract';
+import type { Casting, Job } from '@sardonyx/core';
+import { expect } from 'chai';
+import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
+import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
+import { choose } from './support/choose.ts';
+import { expectNoFaults } from './support/restorer.ts';
+import { runAxe } from './support/runAxe.ts';
+import { sendTo } from './support/sendTo.ts';
+import { useBench } from './support/useBench.ts';
+
+describe('the evenings of the demo', function () {
+  this.timeout(180_000);
+  const test = useBench({ isDemo: true, now: DEMO_NOW }, { who: 'Imke Varga' });
+  const view = () => sendTo<EveningsView>(test.bench.address, 'GET', 'evenings');
+  const weeks = () => test.page.getByRole('group', { name: 'Evenings of all models' });
+  const evening = (name: string) => weeks().getByRole('button', { name: new RegExp(`^${name},`) });
+
+  it('say what is ready by which day, and look for a better plan the first time by themselves', async () => {
+    await test.page.goto(`${test.bench.address}/evenings`);
+    await test.page.getByRole('heading', { level: 1, name: /^\d+ of 10 promised models are ready in time/ }).waitFor();
+    await test.page.getByText(/^By Wed,? 13 Jan \d+ of 10 can be ready/).waitFor();
+    const better = test.page.getByRole('region', { name: 'A better plan' });
+    await better.waitFor({ timeout: 120_000 });
+    const promised = /(\d+) of 10/.exec(await better.getByRole('heading').innerText())![1];
+    const before = (await view()).kept!;
+    await better.getByRole('button', { name: 'Take it' }).click();
+    await test.page.getByRole('heading', { level: 1, name: new RegExp(`^${promised} of 10`) }).waitFor();
+    await test.page.getByText(/^\d+ steps moved since the last plan/).waitFor();
+    expect((await view()).kept!.version).equal(before.version + 1);
+    expect(await runAxe(test.page, 'serious')).deep.equal([]);
+  });
+
+  it('show the run of the evening that is pressed, by the keyboard too', async () => {
+    await evening('Thu 26 Nov').focus();
+    await test.page.keyboard.press('Enter');
+    const run = test.page.getByRole('region', { name: 'The run of Thu 26 Nov' });
+    await run.getByRole('heading', { name: /Imke Varga, 2 h 30 min/ }).waitFor();
+    expect(await run.getByRole('listitem').count()).greaterThan(3);
+  });
+
+  it('move what Imke would have done when she falls ill, say so, and leave the rest where it is', async () => {
+    const { kept } = await view();
+    const imke = test.page.getByRole('listitem', { name: 'Imke Varga' });
+    await imke.getByRole('button').first().click();
+    await imke.getByRole('button', { name: 'Does not come' }).click();
+    await imke.getByText('Give the day first.').waitFor();
+    await imke.getByRole('textbox', { name: 'Day' }).fill('26/11/2026');
+    await imke.getByRole('button', { name: 'Does not come' }).click();
+    await imke.getByText('26 Nov 2026: does not come').waitFor();
+    await evening('Thu 26 Nov').waitFor({ state: 'detached' });
+    const moved = test.page.getByRole('region', { name: 'What moved' });
+    const title = moved.getByRole('button', { name: /steps? moved since the last plan/ });
+    if ((await title.getAttribute('aria-expanded')) === 'false') await title.click();
+    await moved
+      .getByText(/from Thu 26 Nov \(Imke Varga\) to .*, because nobody has the bench then/)
+      .first()
+      .waitFor();
+    const after = await view();
+    const was = new Map(kept!.starts.map((one) => [one.taskId, one.startsAt]));
+    const tonight = after.kept!.starts.filter(({ startsAt }) => startsAt < Date.parse('2026-11-26T00:00:00Z'));
+    expect(tonight).not.deep.equal([]);
+    for (const { taskId, startsAt } of tonight) expect(startsAt, taskId).equal(was.get(taskId));
+  });
+
+  it('put a step where somebody wants it and keep it there, and say why another cannot be', async () => {
+    const { page } = test;
+    await evening('Wed 25 Nov').click();
+    const run = page.getByRole('region', { name: 'The run of Wed 25 Nov' });
+    const last = run.getByRole('listitem').last();
+    const title = (await last.locator('p').first().innerText()).replace(/^SG-\d\d /, '');
+    await last.getByRole('button', { name: /^Put it elsewhere/ }).click();
+    await page.getByRole('menuitem', { name: /^Mon 30 Nov, .* Osric Bell/ }).click();
+    await evening('Mon 30 Nov').click();
+    const there = page
+      .getByRole('region', { name: 'The run of Mon 30 Nov' })
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('button', { name: /^Put here by hand/ }) });
+    await there.getByText(title).first().waitFor();
+    await there.getByRole('button', { name: /^Put here by hand/ }).waitFor();
+    // Another model of the job may have a step of that name.
+    const [pin] = (await view()).kept!.pins;
+    expect(new Date(pin!.startsAt).toISOString()).equal('2026-11-30T18:00:00.000Z');
+    // Spraying is not for Osric.
+    const sprays = new Set((await view()).input.tasks.filter(({ kind }) => kind === 'spraying').map(({ id }) => id));
+    const spray = (await view())
+      .kept!.starts.filter(({ taskId }) => sprays.has(taskId))
+      .sort((a, b) => a.startsAt - b.startsAt)[0]!;
+    const day = new Intl.DateTimeFormat('en-GB', {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    }).format(spray.startsAt);
+    await evening(day.replace(',', '')).click();
+    const name = (await view()).input.tasks.find(({ id }) => id === spray.taskId)!.title;
+    const line = page
+      .getByRole('region', { name: `The run of ${day.replace(',', '')}` })
+      .getByRole('listitem')
+      .filter({ hasText: name })
+      .first();
+    await line.getByRole('button', { name: /^Put it elsewhere/ }).click();
+    await page.getByRole('menuitem', { name: /^Mon 7 Dec, .* Osric Bell/ }).click();
+    await line.getByText(/^Not on Mon 7 Dec: .*they leave such work to others/).waitFor();
+    expectNoFaults(page);
+  });
+
+  it('begin the bench with the next run', async () => {
+    await test.page.goto(test.bench.address);
+    const run = test.page.getByRole('region', { name: 'The next run' });
+    await run.waitFor();
+    expect(await run.getByRole('listitem').count()).equal(5);
+    await run.getByRole('link', { name: /and the weeks$/ }).click();
+    await test.page.getByRole('heading', { level: 1, name: /promised models/ }).waitFor();
+  });
+});
+
+describe('evenings on an empty bench, clumsily', function () {
+  this.timeout(120_000);
+  const test = useBench({ isDemo: false, now: DEMO_NOW }, { who: 'Nell' });
+  const send = <T>(method: string, path: string, body?: object) => sendTo<T>(test.bench.address, method, path, body);
+
+  it('have nobody; a name twice, an hour that is none and no minutes are refused, and what was typed stays', async () => {
+    const { page } = test;
+    await page.goto(`${test.bench.address}/evenings`);
+    await page.getByRole('heading', { name: 'Nobody is down for this bench yet.' }).waitFor();
+    const people = page.getByRole('region', { name: 'Who works here' });
+    expect(await people.getByLabel('Somebody else works here too').inputValue()).equal('Nell');
+    await people.getByRole('button', { name: 'Write them down' }).click();
+    const nell = people.getByRole('listitem', { name: 'Nell' });
+    await nell.getByText('no hours yet').waitFor();
+    await people.getByLabel('Somebody else works here too').fill('Nell');
+    await people.getByRole('button', { name: 'Write them down' }).click();
+    await people.getByText('Give another name.').waitFor();
+    await nell.getByRole('button').first().click();
+    await nell.getByLabel('From').first().fill('25:00');
+    await nell.getByLabel('Minutes').first().fill('0');
+    await nell.getByRole('button', { name: 'Add it' }).click();
+    await nell.getByText('A time of the day: 19:00.').waitFor();
+    await nell.getByText('Whole minutes, 10 to 720.').waitFor();
+    expect(await nell.getByLabel('From').first().inputValue()).equal('25:00');
+    await nell.getByLabel('From').first().fill('9.30');
+    await nell.getByLabel('Minutes').first().fill('90');
+    await choose(nell.getByLabel('Every'), 'Saturday');
+    await nell.getByRole('button', { name: 'Add it' }).click();
+    await nell.getByText('Saturday 09:30, 1 h 30 min').first().waitFor();
+  });
+
+  it('give every open step of an own model its evening, and none when she thinks better of coming', async () => {
+    const { page } = test;
+    await page.getByText('Nothing is open.').waitFor();
+    const castingId = (await send<Casting>('POST', 'castings', OWN_LORRY)).id;
+    await send<Job>('POST', 'jobs', ownJob(castingId));
+    await page.reload();
+    const run = page.getByRole('region', { name: 'The run of Sat 28 Nov' });
+    await run.getByRole('listitem').first().waitFor();
+    await page.getByRole('heading', { name: 'Nothing is promised by a day.' }).waitFor();
+    await page.goto(test.bench.address);
+    await page.getByRole('heading', { name: /^Nell has the bench next: Saturday/ }).waitFor();
+    await page.goto(`${test.bench.address}/evenings`);
+    const nell = page.getByRole('listitem', { name: 'Nell' });
+    await nell.getByRole('button').first().click();
+    await nell.getByRole('button', { name: /^Strike it ?, Saturday/ }).click();
+    await page
+      .getByText(/nobody at this bench does such work, or has hours/)
+      .first()
+      .waitFor();
+    await nell.getByRole('button', { name: 'Take it out of the list' }).click();
+    await page.getByRole('heading', { name: 'Nobody is down for this bench yet.' }).waitFor();
+    expectNoFaults(page);
+  });
+});
