@@ -285,8 +285,6 @@ export { createPlanContext, type PlanContext } from './compile/planContext.ts';
 export type { CompiledPlan, PlannedTask } from './compile/planTypes.ts';
 export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
-export { answerDay, type DayAnswer } from './schedule/evenings/answerDay.ts';
-export type { LeftOut } from './schedule/evenings/createWorkshop.ts';
 export type {
   EveningJob,
   EveningRestorer,
@@ -298,11 +296,10 @@ export type {
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
 export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';
 export { moveTask, type MovedTask } from './schedule/evenings/moveTask.ts';
-export { listRuns, sayLocalDay, type EveningRun, type RunStep } from './schedule/evenings/listRuns.ts';
+export type { EveningRun, RunStep } from './schedule/evenings/listRuns.ts';
 export {
   findPlannable,
   planEvenings,
-  readPlan,
   type EveningsPlan,
   type PlannableWorkshop,
 } from './schedule/evenings/planEvenings.ts';
@@ -319,8 +316,6 @@ export {
   type MoveReason,
   type PlanMove,
 } from './schedule/evenings/replanEvenings.ts';
-export { findObstacles, type Obstacle } from './schedule/solve/findObstacles.ts';
-export { measurePlan } from './schedule/solve/measurePlan.ts';
 export { findDayStart } from './calendar/listEvenings.ts';
 export { WORK_KINDS, type DayWeather, type SessionException, type WorkKind } from './model/evenings.ts';
 export { computeStationState } from './schedule/computeStationState.ts';
