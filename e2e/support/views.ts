@@ -1,3 +1,4 @@
+import type { EveningsView } from '@sardonyx/contract';
 import type { Page } from 'playwright-core';
 import { haveCapture, haveMix } from './colourToShow.ts';
 import { haveTrace } from './traceToShow.ts';
@@ -14,7 +15,7 @@ export interface View {
 
 /** The main views, on the demo data, each at a place where it has something to show. */
 export const VIEWS: readonly View[] = [
-  { name: 'Bench', picture: 'bench', path: '/', ready: 'Put a model on the bench' },
+  { name: 'Bench', picture: 'bench', path: '/', ready: /and the weeks$/ },
   { name: 'Wants of all models', picture: null, path: '/?as=wants', ready: 'To be had' },
   { name: 'Identify', picture: 'identify', path: '/jobs/sg-01/identify', ready: 'What speaks for and against' },
   { name: 'Survey', picture: 'survey', path: '/jobs/sg-03/survey?part=sg-03-1.step', ready: 'Wants' },
@@ -167,12 +168,10 @@ export const VIEWS: readonly View[] = [
 
 /** The first plan is searched by itself; what was found is taken once. */
 async function takeBetter(page: Page): Promise<void> {
-  const take = page.getByRole('button', { name: 'Take it' });
-  const known = page.getByText(/steps moved since the last plan/);
-  await take.or(known).first().waitFor({ timeout: 120_000 });
-  if (!(await take.count())) return;
-  await take.click();
-  await known.waitFor();
+  const { kept } = (await (await page.request.get(new URL('/api/evenings', page.url()).href)).json()) as EveningsView;
+  if (kept && kept.version > 1) return;
+  await page.getByRole('button', { name: 'Take it' }).click({ timeout: 120_000 });
+  await page.getByRole('button', { name: 'Look for a better plan' }).waitFor();
 }
 
 async function showMatch(page: Page): Promise<void> {

@@ -46,7 +46,7 @@ export function BenchPage() {
         </Suspense>
       ) : (
         <>
-          <Suspense>
+          <Suspense fallback={<p className="mb-5 min-h-56" />}>
             <Tonight />
           </Suspense>
           {open.map(lane)}

@@ -8,12 +8,20 @@ import { useEvenings } from './useEvenings.ts';
 /** The first steps of the run that is next; all of it stands on Evenings. */
 const MOST = 5;
 
+/** As high as what comes, so that nothing jumps away under a hand. */
+const Waiting = () => (
+  <p role="status" className="mb-5 min-h-56 text-soft-ink">
+    Laying out the run of the evening ...
+  </p>
+);
+
 /** Tonight's run: what the hands do in this evening, in order. Nothing while nobody has hours. */
 export function Tonight() {
-  const { input, now } = useEvenings();
+  const { view, input, now } = useEvenings();
   const names = useMemo(() => input && readNames(input), [input]);
   const run = now?.report.runs.find(({ steps }) => steps.length > 0);
-  if (!names || !run) return null;
+  if (!view || (now && !run) || view.restorers.length === 0) return view ? null : <Waiting />;
+  if (!names || !run) return <Waiting />;
   const runsOn = run.steps.filter((step) => step.runsOn).length;
   return (
     <section aria-label="The next run" className="mb-5">

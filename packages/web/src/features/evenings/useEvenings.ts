@@ -148,7 +148,8 @@ export function useEvenings(): Evenings {
       if (!view || !input) return;
       setNow(found);
       setBetter(null);
-      keepFound(found, view, input.pins);
+      // What moves then is what they took; nothing made it move.
+      keepFound({ ...found, moves: [] }, view, input.pins);
     },
     leave: () => setBetter(null),
     refusal,
