@@ -96,7 +96,7 @@ export function listRuns(
     .sort((a, b) => a.from - b.from);
 }
 
-export function sayLocalDay(at: number, zone: string): string {
+function sayLocalDay(at: number, zone: string): string {
   const { year, month, day } = convertToLocalTime(new Date(at), zone);
   return new Date(Date.UTC(year, month - 1, day)).toISOString().slice(0, 10);
 }
