@@ -36,6 +36,7 @@ import { machineTopic } from './machine.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
+import { replan } from './replan.ts';
 import { schedule } from './schedule.ts';
 import { stockLedgers } from './stock/ledgers.ts';
 import { stockRead } from './stock/read.ts';
@@ -80,6 +81,7 @@ const topics = [
   decalPanel,
   decalPrint,
   schedule,
+  replan,
   stockLedgers,
   stockRead,
   demo,

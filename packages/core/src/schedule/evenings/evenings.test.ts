@@ -115,6 +115,18 @@ describe('evenings', () => {
       expect(moves).deep.equal([]);
     });
 
+  for (const seed of seeds.slice(0, 10))
+    it(`is never searched to a worse one than the present: world ${seed}`, () => {
+      const input = createEvenings(createSeededRandom(4000 + seed));
+      const made = findPlannable(input);
+      const present = plan(input, 30);
+      const search = planEvenings(input, made, createSeededRandom(9), 2, present);
+      let step = search.next();
+      while (!step.done) step = search.next();
+      const costOf = (one: EveningsPlan) => reportEvenings(input, made, one).cost;
+      expect(costOf(step.value)).at.most(costOf(present) + 1e-9);
+    });
+
   it('says of a coat whose window shuts before anybody comes that it is late, and plans the rest', () => {
     const windows = [{ from: EVENING_NOW - HOUR, to: EVENING_NOW + HOUR }];
     const tasks = [

@@ -53,14 +53,15 @@ export function findPlannable(input: EveningsInput): PlannableWorkshop {
   }
 }
 
-/** Plans everything that is open. Anytime: each step holds the best plan so far. */
+/** Plans everything that is open, from the present plan or anew. Anytime: each step holds the best plan so far. */
 export function* planEvenings(
   input: EveningsInput,
   made: PlannableWorkshop,
   random: RandomSource,
   rounds: number,
+  present: EveningsPlan | null = null,
 ): Generator<EveningsStep, EveningsPlan, undefined> {
-  const search = improvePlan(made.workshop, random, rounds);
+  const search = improvePlan(made.workshop, random, rounds, present && readPlan(input, made, present));
   for (;;) {
     const { done, value } = search.next();
     if (done) return writePlan(input, made, value!);

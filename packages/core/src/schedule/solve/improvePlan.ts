@@ -3,6 +3,7 @@ import { findChains } from './chains.ts';
 import { computeCost, measurePlan, type PlanMeasure } from './measurePlan.ts';
 import { placeTasks } from './placeTasks.ts';
 import { listOrders } from './listOrders.ts';
+import { repairPlan } from './repairPlan.ts';
 import type { WorkPlan, Workshop } from './workshop.ts';
 import { WorkshopLines } from './workshopLines.ts';
 
@@ -25,13 +26,14 @@ const HEAT = 0.05;
 /**
  * Plans all tasks. Anytime: each step yields the best so far, and may be the last. Null where some task has no place at all.
  *
- * The first plan is the best of a few orders (listOrders). Then some jobs are taken out (a late one, and others that end about when
+ * The first plan is the best of a few orders (listOrders), or the present one, mended, where there is one and it is better. Then some jobs are taken out (a late one, and others that end about when
  * it does) and placed anew in another order (large neighbourhood search, Shaw 1998).
  */
 export function* improvePlan(
   workshop: Workshop,
   random: RandomSource,
   rounds: number,
+  present: WorkPlan | null = null,
 ): Generator<PlanStep, FoundPlan | null, undefined> {
   const chains = findChains(workshop);
   const lines = new WorkshopLines(workshop);
@@ -51,6 +53,8 @@ export function* improvePlan(
       ? [{ before: empty.keep(), cost: computeCost(measurePlan(workshop, empty)) }]
       : [];
   });
+  const mended = present && repairPlan(workshop, chains, present);
+  if (mended) starts.push({ before: mended.keep(), cost: computeCost(measurePlan(workshop, mended)) });
   const start = starts.sort((a, b) => a.cost - b.cost)[0];
   if (!start) return null;
   lines.restore(start.before);

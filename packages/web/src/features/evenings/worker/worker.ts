@@ -31,7 +31,7 @@ self.onmessage = ({ data: { id, act, input, kept, to } }: MessageEvent<EveningsR
       const moved = moveTask(input, made, before, to!);
       if (moved.kind === 'refused') return post({ id, kind: 'refused', because: moved.because });
       plan = moved.plan;
-    } else plan = act === 'repair' ? replanEvenings(input, made, before).plan : search(id, input, made);
+    } else plan = act === 'repair' ? replanEvenings(input, made, before).plan : search(id, input, made, kept);
     const found: FoundEvenings = {
       report: reportEvenings(input, made, plan),
       moves: kept ? explainMoves(input, made, kept, plan) : [],
@@ -43,8 +43,8 @@ self.onmessage = ({ data: { id, act, input, kept, to } }: MessageEvent<EveningsR
   }
 };
 
-function search(id: number, input: EveningsInput, made: PlannableWorkshop): EveningsPlan {
-  const steps = planEvenings(input, made, createSeededRandom(SEED), ROUNDS);
+function search(id: number, input: EveningsInput, made: PlannableWorkshop, kept: EveningsPlan | null): EveningsPlan {
+  const steps = planEvenings(input, made, createSeededRandom(SEED), ROUNDS, kept);
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;
