@@ -31,6 +31,13 @@ describe('the evenings of the demo', function () {
     expect(await runAxe(test.page, 'serious')).deep.equal([]);
   });
 
+  it('say which evenings decide the last promised day, when somebody asks', async () => {
+    await test.page.getByRole('button', { name: 'Which evening decides it?' }).click();
+    await test.page
+      .getByText(/decides? it; each other one can be lost|Each single evening can be lost/)
+      .waitFor({ timeout: 120_000 });
+  });
+
   it('show the run of the evening that is pressed, by the keyboard too', async () => {
     await evening('Thu 26 Nov').focus();
     await test.page.keyboard.press('Enter');

@@ -293,6 +293,7 @@ export type {
   LeftOutBecause,
   PlannedStart,
 } from './schedule/evenings/eveningsInput.ts';
+export { findDeciding, type DecidingEvening } from './schedule/evenings/findDeciding.ts';
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
 export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';
 export { moveTask, type MovedTask } from './schedule/evenings/moveTask.ts';

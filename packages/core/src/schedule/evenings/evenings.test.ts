@@ -7,6 +7,7 @@ import { findChains } from '../solve/chains.ts';
 import { findObstacles } from '../solve/findObstacles.ts';
 import { repairPlan } from '../solve/repairPlan.ts';
 import { answerDay } from './answerDay.ts';
+import { findDeciding } from './findDeciding.ts';
 import { listAirOfClocks } from './listAirOfClocks.ts';
 import { moveTask } from './moveTask.ts';
 import type { EveningsInput } from './eveningsInput.ts';
@@ -231,6 +232,29 @@ describe('evenings', () => {
     const tasks = [{ ...EVENING_TASK, id: 'grind', air: 'spark' as const }];
     const inRoom = [{ air: 'vapour' as const, until: EVENING_NOW + 20 * 60_000 }];
     expect(startOf(plan({ ...EVENINGS, tasks, inRoom }), 'grind')).equal('2026-11-25T19:20:00.000Z');
+  });
+
+  it('finds the evenings that decide a day: those that cannot be lost', () => {
+    const jobs = [{ id: 'a', number: 'A', dueOn: '2026-12-02' }];
+    // An hour and a half on the 25th or the 30th, and after a night the same on the 30th or the 2nd; somebody else has no hours.
+    const tasks = [
+      { ...EVENING_TASK, id: 'a1', handsOnMin: 90, passiveMin: 1440 },
+      { ...EVENING_TASK, id: 'a2', handsOnMin: 90, after: [{ taskId: 'a1', waitMin: 1440, latestMin: null }] },
+    ];
+    const [one] = EVENINGS.restorers;
+    const decide = (dueOn: string) => {
+      const input = { ...EVENINGS, restorers: [one!], jobs: [{ ...jobs[0]!, dueOn }], tasks };
+      const made = findPlannable(input);
+      const search = findDeciding(input, made, plan(input), dueOn);
+      let step = search.next();
+      while (!step.done) step = search.next();
+      return step.value;
+    };
+    expect(decide('2026-12-02')).deep.equal([]);
+    expect(decide('2026-12-01')).deep.equal([
+      { on: '2026-11-25', late: ['a'] },
+      { on: '2026-11-30', late: ['a'] },
+    ]);
   });
 
   it('reports when each job is ready by the plan, and how far behind its day', () => {

@@ -7,6 +7,7 @@ import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Better } from './Better.tsx';
 import { Calendar } from './Calendar.tsx';
+import { Deciding } from './Deciding.tsx';
 import { Moves } from './Moves.tsx';
 import { readNames } from './names.ts';
 import { PutElsewhere } from './PutElsewhere.tsx';
@@ -59,6 +60,7 @@ export function EveningsPage() {
         <div className="max-w-3xl">
           <h1>{sayVerdict(report, names)}</h1>
           {lastDay && <p className="mt-1">{sayDay(lastDay, report.jobs.length, names)}</p>}
+          {lastDay && lastDay.ready.length > 0 && <Deciding evenings={evenings} on={lastDay.on} names={names} />}
           <p className="mt-1 text-note text-soft-ink">
             {Math.round(report.handsMin / 60)} h of hands, the gun cleaned {report.cleanings} times. Minutes are
             planning estimates.
@@ -70,7 +72,7 @@ export function EveningsPage() {
           </button>
         )}
       </header>
-      {share !== null && <Progress what="Looking for a better plan" share={share} onEnd={evenings.end} />}
+      {share !== null && <Progress what="Trying other evenings" share={share} onEnd={evenings.end} />}
       {better && <Better better={better} now={report} names={names} onTake={evenings.take} onLeave={evenings.leave} />}
       {view.kept && view.kept.moves.length > 0 && <Moves moves={view.kept.moves} names={names} />}
       {report.leftOut.length > 0 && (

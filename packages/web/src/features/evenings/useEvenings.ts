@@ -1,6 +1,7 @@
 import type { EveningsView } from '@sardonyx/contract';
 import {
   listAirOfClocks,
+  type DecidingEvening,
   type EveningsInput,
   type EveningsPlan,
   type MoveReason,
@@ -23,6 +24,9 @@ export interface Evenings {
   readonly problem: string | null;
   readonly error: unknown;
   readonly search: () => void;
+  /** The evenings that the last promised day cannot do without; null until somebody asks. */
+  readonly deciding: readonly DecidingEvening[] | null;
+  readonly decide: (on: string) => void;
   readonly end: () => void;
   readonly take: (found: FoundEvenings) => void;
   readonly leave: () => void;
@@ -39,7 +43,10 @@ export interface Refusal {
   readonly because: readonly MoveReason[];
 }
 
-type Wanted = { readonly act: 'search' } | { readonly act: 'move'; readonly to: PlannedStart };
+type Wanted =
+  | { readonly act: 'search' }
+  | { readonly act: 'decide'; readonly on: string }
+  | { readonly act: 'move'; readonly to: PlannedStart };
 
 const createWorker = () => new Worker(new URL('./worker/worker.ts', import.meta.url), { type: 'module' });
 
@@ -55,6 +62,7 @@ export function useEvenings(): Evenings {
   const [better, setBetter] = useState<FoundEvenings | null>(null);
   const [share, setShare] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [deciding, setDeciding] = useState<readonly DecidingEvening[] | null>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [input, setInput] = useState<EveningsInput | null>(null);
   const worker = useRef<Worker | null>(null);
@@ -73,8 +81,15 @@ export function useEvenings(): Evenings {
       if (data.kind === 'share') return setShare(data.share);
       setShare(null);
       if (data.kind === 'problem') return setProblem(data.message);
-      if (data.kind === 'refused') return setRefusal({ to: request.to!, because: data.because });
-      setRefusal(null);
+      if (data.kind === 'decided') {
+        wanted.current = null;
+        return setDeciding(data.deciding);
+      }
+      if (data.kind === 'refused') {
+        wanted.current = null;
+        return setRefusal({ to: request.to!, because: data.because });
+      }
+      if (request.act === 'move') setRefusal(null);
       setProblem(null);
       onFound(data.found);
     };
@@ -99,6 +114,10 @@ export function useEvenings(): Evenings {
           setBetter(found);
         });
       }
+      if (what.act === 'decide') {
+        setShare(0);
+        return ask({ act: 'decide', input: own, kept, on: what.on }, () => undefined);
+      }
       ask({ act: 'move', input: own, kept, to: what.to }, (found) => {
         wanted.current = null;
         setNow(found);
@@ -121,6 +140,7 @@ export function useEvenings(): Evenings {
     };
     setInput(own);
     setBetter(null);
+    setDeciding(null);
     ask({ act: 'repair', input: own, kept: readKept(view) }, (found) => {
       setNow(found);
       // Kept, it comes back, and what was asked for is answered then.
@@ -136,6 +156,12 @@ export function useEvenings(): Evenings {
     search: () => {
       if (!view || !input || !now) return;
       wanted.current = { act: 'search' };
+      answer(view, input, now);
+    },
+    deciding,
+    decide: (on) => {
+      if (!view || !input || !now) return;
+      wanted.current = { act: 'decide', on };
       answer(view, input, now);
     },
     end: () => {

@@ -1,13 +1,24 @@
-import type { EveningsInput, EveningsPlan, EveningsReport, MoveReason, PlannedStart, PlanMove } from '@sardonyx/core';
+import type {
+  DecidingEvening,
+  EveningsInput,
+  EveningsPlan,
+  EveningsReport,
+  MoveReason,
+  PlannedStart,
+  PlanMove,
+} from '@sardonyx/core';
 
-/** 'repair': the kept plan as it can still stand. 'search': a better one than that. 'move': that one with a task elsewhere. */
+/** 'repair': the kept plan as it can still stand. 'search': a better one than that. 'move': that one with a task elsewhere.
+ * 'decide': the evenings that cannot be lost. */
 export interface EveningsRequest {
   readonly id: number;
-  readonly act: 'repair' | 'search' | 'move';
+  readonly act: 'repair' | 'search' | 'move' | 'decide';
   readonly input: EveningsInput;
   readonly kept: EveningsPlan | null;
   /** Of a move. */
   readonly to?: PlannedStart;
+  /** Of a decision: the local day. */
+  readonly on?: string;
 }
 
 export interface FoundEvenings {
@@ -19,7 +30,8 @@ export interface FoundEvenings {
 }
 
 export type EveningsReply =
-  | { readonly id: number; readonly kind: 'share'; readonly share: number; readonly cost: number }
+  | { readonly id: number; readonly kind: 'share'; readonly share: number }
   | { readonly id: number; readonly kind: 'found'; readonly found: FoundEvenings }
   | { readonly id: number; readonly kind: 'refused'; readonly because: readonly MoveReason[] }
+  | { readonly id: number; readonly kind: 'decided'; readonly deciding: readonly DecidingEvening[] }
   | { readonly id: number; readonly kind: 'problem'; readonly message: string };

@@ -1,6 +1,7 @@
 import {
   createSeededRandom,
   explainMoves,
+  findDeciding,
   findPlannable,
   moveTask,
   planEvenings,
@@ -22,10 +23,11 @@ const NOTHING: EveningsPlan = { starts: [], late: [] };
 
 const post = (reply: EveningsReply) => self.postMessage(reply);
 
-self.onmessage = ({ data: { id, act, input, kept, to } }: MessageEvent<EveningsRequest>) => {
+self.onmessage = ({ data: { id, act, input, kept, to, on } }: MessageEvent<EveningsRequest>) => {
   try {
     const made = findPlannable(input);
     const before = kept ?? NOTHING;
+    if (act === 'decide') return decide(id, input, made, before, on!);
     let plan: EveningsPlan;
     if (act === 'move') {
       const moved = moveTask(input, made, before, to!);
@@ -48,13 +50,16 @@ function search(id: number, input: EveningsInput, made: PlannableWorkshop, kept:
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;
-    if (value.round % REPORT === 0)
-      post({
-        id,
-        kind: 'share',
-        share: value.round / value.rounds,
-        cost: reportEvenings(input, made, value.plan).cost,
-      });
+    if (value.round % REPORT === 0) post({ id, kind: 'share', share: value.round / value.rounds });
+  }
+}
+
+function decide(id: number, input: EveningsInput, made: PlannableWorkshop, plan: EveningsPlan, on: string): void {
+  const steps = findDeciding(input, made, plan, on);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return post({ id, kind: 'decided', deciding: value });
+    post({ id, kind: 'share', share: value });
   }
 }
 

@@ -1,0 +1,38 @@
+import { formatEvening } from '../../shared/dates/sayDates.ts';
+import type { Names } from './sayEvenings.ts';
+import type { Evenings } from './useEvenings.ts';
+
+interface DecidingProps {
+  readonly evenings: Evenings;
+  /** Local day. */
+  readonly on: string;
+  readonly names: Names;
+}
+
+/** Which evenings cannot be lost, when somebody asks. */
+export function Deciding({ evenings: { deciding, share, decide }, on, names }: DecidingProps) {
+  if (deciding === null)
+    return share === null ? (
+      <button type="button" className="quiet-button" onClick={() => decide(on)}>
+        Which evening decides it?
+      </button>
+    ) : null;
+  if (deciding.length === 0) return <p>Each single evening can be lost, and as many are ready.</p>;
+  return (
+    <div>
+      <p>
+        {deciding.length === 1 ? 'This evening decides it' : `These ${deciding.length} evenings decide it`}; each other
+        one can be lost:
+      </p>
+      <ul className="list-disc pl-5">
+        {deciding.map((one) => (
+          <li key={one.on}>
+            {formatEvening(Date.parse(`${one.on}T12:00:00`))}: without it{' '}
+            {one.late.map((id) => names.jobs.get(id)).join(', ')} {one.late.length === 1 ? 'comes' : 'come'} too late,
+            unless a search finds another way.
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
