@@ -1,4 +1,5 @@
 import { formatEvening } from '../../shared/dates/sayDates.ts';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import type { Names } from './sayEvenings.ts';
 import type { Evenings } from './useEvenings.ts';
 
@@ -8,6 +9,9 @@ interface DecidingProps {
   readonly on: string;
   readonly names: Names;
 }
+
+/** More than these are folded away. */
+const FEW = 3;
 
 /** Which evenings cannot be lost, when somebody asks. */
 export function Deciding({ evenings: { deciding, share, decide }, on, names }: DecidingProps) {
@@ -19,11 +23,10 @@ export function Deciding({ evenings: { deciding, share, decide }, on, names }: D
     ) : null;
   if (deciding.length === 0) return <p>Each single evening can be lost, and as many are ready.</p>;
   return (
-    <div>
-      <p>
-        {deciding.length === 1 ? 'This evening decides it' : `These ${deciding.length} evenings decide it`}; each other
-        one can be lost:
-      </p>
+    <Fold
+      title={`${deciding.length === 1 ? 'This evening decides it' : `These ${deciding.length} evenings decide it`}; each other one can be lost`}
+      isOpen={deciding.length <= FEW}
+    >
       <ul className="list-disc pl-5">
         {deciding.map((one) => (
           <li key={one.on}>
@@ -33,6 +36,6 @@ export function Deciding({ evenings: { deciding, share, decide }, on, names }: D
           </li>
         ))}
       </ul>
-    </div>
+    </Fold>
   );
 }
