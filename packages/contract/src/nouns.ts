@@ -84,7 +84,7 @@ export const NOUNS = {
   baths: { views: ['Workshop'], kept: null },
   instruments: { views: ['Workshop'], kept: null },
   restorers: { views: ['Bench', 'Evenings'], kept: ['name', 'does', 'sessions', 'exceptions', 'leaves'] },
-  'day-weather': { views: ['Evenings'], kept: ['on', 'isDry', 'source'] },
+  'day-weather': { views: ['Evenings'], kept: ['on', 'isDry'] },
   'paint-pots': { views: ['Shelf', 'Job', 'Orders'], kept: null },
   'stock-things': {
     views: ['Stock', 'Job', 'Orders'],

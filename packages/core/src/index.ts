@@ -285,13 +285,12 @@ export { createPlanContext, type PlanContext } from './compile/planContext.ts';
 export type { CompiledPlan, PlannedTask } from './compile/planTypes.ts';
 export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
 export { chooseClock } from './schedule/chooseClock.ts';
-export type {
-  EveningJob,
-  EveningRestorer,
-  EveningsInput,
-  EveningTask,
-  LeftOutBecause,
-  PlannedStart,
+export {
+  USUAL_ROOM,
+  type EveningsInput,
+  type EveningTask,
+  type LeftOutBecause,
+  type PlannedStart,
 } from './schedule/evenings/eveningsInput.ts';
 export { findDeciding, type DecidingEvening } from './schedule/evenings/findDeciding.ts';
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
@@ -377,7 +376,7 @@ export {
   type HouseholdThing,
   type InHandLine,
 } from './supply/coverSupplies.ts';
-export { listSupplies } from './supply/listSupplies.ts';
+export { listSupplies, PART_LEAD_DAYS } from './supply/listSupplies.ts';
 
 // What may start, end, be signed
 export { checkBenchHours } from './gates/checkBenchHours.ts';

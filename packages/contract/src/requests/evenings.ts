@@ -62,12 +62,10 @@ export class ChangeRestorer extends VersionedChange {
 export class CreateDayWeather {
   @IsDay() on!: string;
   @IsBoolean() isDry!: boolean;
-  @IsIn(['typed', 'forecast']) source!: 'typed' | 'forecast';
 }
 
 export class ChangeDayWeather extends VersionedChange {
   @IsChanged() @IsBoolean() isDry?: boolean;
-  @IsChanged() @IsIn(['typed', 'forecast']) source?: 'typed' | 'forecast';
 }
 
 class StartBody {

@@ -3,7 +3,6 @@ import type { DayWeather, EveningsInput, EveningsPlan, PlanMove, PlannedStart, R
 export interface DayWeatherView extends DayWeather {
   readonly id: string;
   readonly version: number;
-  readonly source: 'typed' | 'forecast';
 }
 
 /** The plan that stands. */

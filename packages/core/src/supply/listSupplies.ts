@@ -51,7 +51,7 @@ export type SuppliedTask = Pick<
 const BY_THE_EVENING: ReadonlySet<Supply> = new Set<Supply>(['gloves']);
 
 /** Where nobody promised a day (planning estimate). */
-const PART_LEAD_DAYS = 14;
+export const PART_LEAD_DAYS = 14;
 
 /** One model of a job: its tasks in plan order without those that are done, and its parts. */
 export interface SuppliedModel {

@@ -2,7 +2,7 @@ import type { DayWeather, PlanMove, PlannedStart } from '@sardonyx/core';
 import { Column, Entity, Unique } from 'typeorm';
 import { VersionedRow } from './versionedRow.ts';
 
-/** What the sky does on a day, by somebody's word or a forecast. */
+/** What the sky does on a day, by somebody's word. */
 @Unique(['on'])
 @Entity('day_weather')
 export class DayWeatherRow extends VersionedRow implements DayWeather {
@@ -11,9 +11,6 @@ export class DayWeatherRow extends VersionedRow implements DayWeather {
 
   @Column('boolean')
   isDry!: boolean;
-
-  @Column('text')
-  source!: 'typed' | 'forecast';
 }
 
 /** The plan of all evenings as it stands; there is one row at the most, with the id 'evenings'. */

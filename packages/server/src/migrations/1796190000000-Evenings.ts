@@ -6,7 +6,7 @@ export class Evenings1796190000000 implements MigrationInterface {
 
   async up(queryRunner: QueryRunner): Promise<void> {
     await queryRunner.query(
-      `CREATE TABLE "day_weather" ("id" text PRIMARY KEY NOT NULL, "version" integer NOT NULL DEFAULT (1), "on" text NOT NULL, "isDry" boolean NOT NULL, "source" text NOT NULL, CONSTRAINT "UQ_12d1eec238881a4af8e9f2f89a0" UNIQUE ("on"))`,
+      `CREATE TABLE "day_weather" ("id" text PRIMARY KEY NOT NULL, "version" integer NOT NULL DEFAULT (1), "on" text NOT NULL, "isDry" boolean NOT NULL, CONSTRAINT "UQ_12d1eec238881a4af8e9f2f89a0" UNIQUE ("on"))`,
     );
     await queryRunner.query(
       `CREATE TABLE "evenings_plan" ("id" text PRIMARY KEY NOT NULL, "version" integer NOT NULL DEFAULT (1), "madeAt" text NOT NULL, "starts" text NOT NULL, "late" text NOT NULL, "pins" text NOT NULL, "moves" text NOT NULL)`,

@@ -21,4 +21,6 @@ export function formatClock(seconds: number): string {
   return hours ? `${hours}:${pad(minutes)}:${pad(whole % 60)}` : `${minutes}:${pad(whole % 60)}`;
 }
 
+export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
 export const capitalise = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -276,7 +276,7 @@ describe('evenings', () => {
     // On the bench at 18:40 or 18:50 on the 25th, dry three days later.
     expect(b!.lateMin).equal((b!.readyAt! - Date.parse('2026-11-27T00:00:00Z')) / 60_000);
     expect(b!.readyAt! - EVENING_NOW).within(3 * 24 * HOUR, 3 * 24 * HOUR + HOUR);
-    expect(c).deep.equal({ jobId: 'c', readyAt: null, dueAt: null, lateMin: 0, handsMin: 0 });
+    expect(c).deep.equal({ jobId: 'c', readyAt: null, dueAt: null, lateMin: 0 });
     expect(report.days).deep.equal([
       { on: '2026-11-25', ready: ['a'], cannot: ['b'], most: 2 },
       { on: '2026-11-26', ready: ['a'], cannot: ['b'], most: 2 },

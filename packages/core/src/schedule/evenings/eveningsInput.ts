@@ -1,6 +1,6 @@
-import type { SessionException, WorkKind, DayWeather } from '../../model/evenings.ts';
+import type { DayWeather, WorkKind } from '../../model/evenings.ts';
 import type { Task } from '../../model/task.ts';
-import type { BenchSession } from '../../model/work.ts';
+import type { Job, Restorer } from '../../model/work.ts';
 
 /** Moments between which a task may begin, ms since 1970; null where there is no end. */
 export interface Window {
@@ -24,7 +24,7 @@ export type LeftOutBecause =
 /** An open task as the evenings see it. */
 export interface EveningTask extends Pick<
   Task,
-  'id' | 'jobId' | 'specimenId' | 'seq' | 'title' | 'station' | 'act' | 'handsOnMin' | 'watchedMin' | 'passiveMin'
+  'id' | 'jobId' | 'title' | 'station' | 'act' | 'handsOnMin' | 'watchedMin' | 'passiveMin'
 > {
   readonly isUnderWay: boolean;
   readonly kind: WorkKind | null;
@@ -61,20 +61,11 @@ export interface PlannedStart {
   readonly restorerId: string;
 }
 
-export interface EveningJob {
-  readonly id: string;
-  readonly number: string;
-  /** Local day it is promised by, to its end. */
-  readonly dueOn: string | null;
-}
+export type EveningJob = Pick<Job, 'id' | 'number' | 'dueOn'>;
+export type EveningRestorer = Pick<Restorer, 'id' | 'name' | 'sessions' | 'exceptions' | 'leaves'>;
 
-export interface EveningRestorer {
-  readonly id: string;
-  readonly name: string;
-  readonly sessions: readonly BenchSession[];
-  readonly exceptions: readonly SessionException[];
-  readonly leaves: readonly WorkKind[];
-}
+/** Parts that an oven and a bath take at a time (planning estimates). */
+export const USUAL_ROOM = { oven: 3, bath: 2 };
 
 /** All that the evenings are planned from. */
 export interface EveningsInput {
@@ -85,7 +76,7 @@ export interface EveningsInput {
   readonly jobs: readonly EveningJob[];
   readonly tasks: readonly EveningTask[];
   readonly weather: readonly DayWeather[];
-  /** How many tasks the oven takes at a time; 0 without one. */
+  /** How many tasks the oven takes at a time, and each bath (USUAL_ROOM); 0 without one. */
   readonly ovenRoom: number;
   readonly bathRoom: number;
   /** Tasks that somebody put where they are: start and person stay. */

@@ -9,10 +9,7 @@ import type { TaskTag } from '../../model/taskTags.ts';
 import type { EveningTask } from './eveningsInput.ts';
 
 export type PlannedTask = LinkedTask &
-  Pick<
-    Task,
-    'jobId' | 'seq' | 'station' | 'act' | 'handsOnMin' | 'watchedMin' | 'passiveMin' | 'needs' | 'colours' | 'after'
-  >;
+  Pick<Task, 'jobId' | 'station' | 'act' | 'handsOnMin' | 'watchedMin' | 'passiveMin' | 'needs' | 'colours' | 'after'>;
 
 /** When what a want asks for is here: promised or likely, ms; null where nobody knows. */
 export type ArrivalOf = (wantId: string) => { readonly at: number; readonly isGuess: boolean } | null;
@@ -21,11 +18,11 @@ export type ArrivalOf = (wantId: string) => { readonly at: number; readonly isGu
 export function listEveningTasks(tasks: readonly PlannedTask[], now: number, arrivalOf: ArrivalOf): EveningTask[] {
   const open = new Map(tasks.filter((task) => !isSettled(task)).map((task) => [task.key, task]));
   return [...open.values()].map((task) => {
-    const { id, jobId, specimenId, seq, title, station, act, handsOnMin, watchedMin, passiveMin, needs, tags } = task;
+    const { id, jobId, title, station, act, handsOnMin, watchedMin, passiveMin, needs, tags } = task;
     const arrival = act === 'get' && task.of.wantId !== undefined ? arrivalOf(task.of.wantId) : null;
     const isSpray = tags.includes('spray');
     return {
-      ...{ id, jobId, specimenId, seq, title, station, act, handsOnMin, watchedMin, passiveMin },
+      ...{ id, jobId, title, station, act, handsOnMin, watchedMin, passiveMin },
       isUnderWay: task.state === 'doing',
       kind: kindOf(tags),
       ...{ air: needs.air, isDry: tags.includes('blast'), bath: needs.bath },

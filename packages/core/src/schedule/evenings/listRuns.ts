@@ -1,5 +1,5 @@
 import { convertToLocalTime } from '../../calendar/localTime.ts';
-import { isKeptInGun } from '../solve/workshop.ts';
+import { findRuns } from '../solve/findRuns.ts';
 import type { EveningsInput } from './eveningsInput.ts';
 import { readPlan, type EveningsPlan, type PlannableWorkshop } from './planEvenings.ts';
 
@@ -54,23 +54,11 @@ export function listRuns(
     .sort((a, b) => a.from - b.from);
   for (const session of sessions) runOf(sayLocalDay(session.from, zone)).sessions.push(session);
   const { starts, who } = readPlan({ restorers }, made, plan);
-  const sprays = workshop.tasks
-    .map((_, i) => i)
-    .filter((i) => workshop.tasks[i]!.gun !== null && !Number.isNaN(starts[i]!))
-    .sort((a, b) => starts[a]! - starts[b]!);
-  const cleaningOf = (i: number): number => {
-    const next = sprays[sprays.indexOf(i) + 1];
-    const to = starts[i]! + workshop.tasks[i]!.handsMin;
-    const isKept =
-      next !== undefined &&
-      workshop.tasks[next]!.gun === workshop.tasks[i]!.gun &&
-      isKeptInGun(workshop.gun, to, starts[next]!);
-    return isKept ? 0 : workshop.gun.cleaningMin;
-  };
+  const inRun = findRuns(workshop, starts);
   workshop.tasks.forEach((task, i) => {
     const startsAt = ms(starts[i]!);
     const session = sessions.find(
-      ({ restorerId, from, to }) => restorerId === restorers[who[i]!]?.id && from <= startsAt && startsAt < to,
+      ({ restorerId, from, to }) => restorerId === restorers[who[i]!]?.id && from <= startsAt && startsAt <= to,
     );
     if (!session) return;
     const handsUntil = startsAt + task.handsMin * MINUTE_MS;
@@ -80,7 +68,7 @@ export function listRuns(
       ...{ taskId: task.id, restorerId: session.restorerId, startsAt, handsUntil, runsOn: false },
       watchedUntil: task.watchedMin > 0 ? watchedUntil : null,
       passiveUntil: task.passiveMin > 0 ? passiveUntil : null,
-      cleaningMin: task.gun === null ? 0 : cleaningOf(i),
+      cleaningMin: task.gun === null || inRun.has(i) ? 0 : workshop.gun.cleaningMin,
     });
   });
   return [...runs]

@@ -15,8 +15,6 @@ export interface JobOutlook {
   readonly dueAt: number | null;
   /** Minutes behind that; 0 in time. */
   readonly lateMin: number;
-  /** Hands-on minutes that are left. */
-  readonly handsMin: number;
 }
 
 /** Of a day that jobs are promised by: how many can be ready. */
@@ -65,7 +63,6 @@ export function reportEvenings(input: EveningsInput, made: PlannableWorkshop, pl
       return {
         ...{ jobId: id, readyAt: ends, dueAt },
         lateMin: dueAt === null || ends === null ? 0 : Math.max(0, (ends - dueAt) / MINUTE_MS),
-        handsMin: workshop.tasks.reduce((sum, task) => sum + (task.job === i ? task.handsMin : 0), 0),
       };
     }),
     days: dueDays.map((on) => {

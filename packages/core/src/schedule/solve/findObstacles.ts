@@ -1,5 +1,6 @@
+import { findRuns } from './findRuns.ts';
 import { isIn } from './isInWindows.ts';
-import { computeDoneMin, computeHeldMin, isKeptInGun, type Span, type WorkPlan, type Workshop } from './workshop.ts';
+import { computeDoneMin, computeHeldMin, type Span, type WorkPlan, type Workshop } from './workshop.ts';
 
 /** From outside first: that says more than what other tasks do. */
 export const OBSTACLES = [
@@ -33,23 +34,11 @@ export function findObstacles(
   const own = (minutes: number): Span => ({ from: start, to: start + minutes });
 
   if (!task.who.includes(who)) say('not theirs');
-  const cleaning = (i: number, from: number): number => {
-    if (tasks[i]!.gun === null) return 0;
-    const to = from + tasks[i]!.handsMin;
-    const next = findNextSpray(i, from);
-    return next !== null && tasks[next]!.gun === tasks[i]!.gun && isKeptInGun(gun, to, startOf(next))
-      ? 0
-      : gun.cleaningMin;
-  };
-  const startOf = (i: number) => (i === index ? start : plan.starts[i]!);
-  const findNextSpray = (i: number, from: number): number | null => {
-    let next: number | null = null;
-    tasks.forEach((one, k) => {
-      if (k !== i && one.gun !== null && startOf(k) > from && (next === null || startOf(k) < startOf(next))) next = k;
-    });
-    return next;
-  };
-  const hands = task.handsMin + cleaning(index, start);
+  const starts = Array.from(plan.starts);
+  starts[index] = start;
+  const runs = findRuns(workshop, starts);
+  const cleaning = (i: number): number => (tasks[i]!.gun === null || runs.has(i) ? 0 : gun.cleaningMin);
+  const hands = task.handsMin + cleaning(index);
   const minutes = Math.max(hands, task.handsMin + task.watchedMin);
   if (!restorers[who]?.sessions.some(({ from, to }) => from <= start && start + minutes <= to)) say('nobody there');
   if (start < task.notBefore) say('post');
@@ -60,7 +49,7 @@ export function findObstacles(
   }
   if (task.isDry && !dry.some(({ from, to }) => from <= start && start + task.handsMin <= to)) say('rain');
   for (const i of others) {
-    const handsOf = tasks[i]!.handsMin + cleaning(i, plan.starts[i]!);
+    const handsOf = tasks[i]!.handsMin + cleaning(i);
     if (plan.who[i] === who && meet(own(hands), spanOf(i, handsOf))) say('hands', i);
     if (task.gun !== null && tasks[i]!.gun !== null && meet(own(hands), spanOf(i, handsOf))) say('gun', i);
     const air = tasks[i]!.air;

@@ -1,4 +1,5 @@
-import { computeHeldMin, isKeptInGun, type WorkPlan, type Workshop } from './workshop.ts';
+import { findRuns } from './findRuns.ts';
+import { computeHeldMin, type WorkPlan, type Workshop } from './workshop.ts';
 
 /** How good a plan is: lateness first, then hands, then the finish. */
 export interface PlanMeasure {
@@ -12,7 +13,8 @@ export interface PlanMeasure {
   readonly finishOfJob: readonly number[];
 }
 
-export function measurePlan({ tasks, jobs, gun }: Workshop, { starts }: WorkPlan): PlanMeasure {
+export function measurePlan(workshop: Workshop, { starts }: WorkPlan): PlanMeasure {
+  const { tasks, jobs, gun } = workshop;
   const finishOfJob = jobs.map(() => 0);
   tasks.forEach((task, i) => {
     const end = starts[i]! + computeHeldMin(task, 'passive');
@@ -22,20 +24,9 @@ export function measurePlan({ tasks, jobs, gun }: Workshop, { starts }: WorkPlan
     (sum, { dueMin, weight }, i) => sum + (dueMin === null ? 0 : weight * Math.max(0, finishOfJob[i]! - dueMin)),
     0,
   );
-  const cleanings = countCleanings(tasks, starts, gun);
+  const cleanings = tasks.filter((task) => task.gun !== null).length - findRuns(workshop, starts).size;
   const handsMin = tasks.reduce((sum, task) => sum + task.handsMin, cleanings * gun.cleaningMin);
   return { lateness, cleanings, handsMin, finishMin: Math.max(0, ...finishOfJob), finishOfJob };
-}
-
-function countCleanings(tasks: Workshop['tasks'], starts: ArrayLike<number>, gun: Workshop['gun']): number {
-  const sprays = tasks.flatMap(({ gun: colour, handsMin }, i) =>
-    colour === null ? [] : [{ colour, from: starts[i]!, to: starts[i]! + handsMin }],
-  );
-  sprays.sort((a, b) => a.from - b.from);
-  return sprays.filter(({ colour, to }, i) => {
-    const next = sprays[i + 1];
-    return next?.colour !== colour || !isKeptInGun(gun, to, next.from);
-  }).length;
 }
 
 /** In minutes of lateness: a cleaning weighs as four hours of it; the finish, and that of each job, decide among equals. */

@@ -1,6 +1,7 @@
 import type { Chains } from './chains.ts';
+import { findRuns } from './findRuns.ts';
 import { placeTasks } from './placeTasks.ts';
-import { isKeptInGun, type WorkPlan, type Workshop } from './workshop.ts';
+import type { WorkPlan, Workshop } from './workshop.ts';
 import { WorkshopLines } from './workshopLines.ts';
 
 /**
@@ -34,7 +35,10 @@ function placeBesideKept(
     .map((_, task) => task)
     .sort((a, b) => (first(a) === first(b) ? a - b : first(a) - first(b)));
   const stays = inOrder.filter((task) => kept.has(task));
-  const runs = findRuns(workshop, starts, stays);
+  const runs = findRuns(
+    workshop,
+    workshop.tasks.map((_, task) => (kept.has(task) ? starts[task]! : NaN)),
+  );
   for (;;) {
     const lines = new WorkshopLines(workshop);
     for (const task of stays) {
@@ -46,20 +50,4 @@ function placeBesideKept(
     if (alone.length === 0) return [lines, placeTasks(lines, chains, inOrder)];
     for (const [task] of alone) runs.delete(task);
   }
-}
-
-/** Sprays with the next one of their colour, where nobody cleans the gun in between. */
-function findRuns(
-  { tasks, gun }: Workshop,
-  starts: WorkPlan['starts'],
-  inOrder: readonly number[],
-): Map<number, number> {
-  const sprays = inOrder.filter((task) => tasks[task]!.gun !== null);
-  return new Map(
-    sprays.flatMap((task, i): [number, number][] => {
-      const next = sprays[i + 1];
-      if (next === undefined || tasks[next]!.gun !== tasks[task]!.gun) return [];
-      return isKeptInGun(gun, starts[task]! + tasks[task]!.handsMin, starts[next]!) ? [[task, next]] : [];
-    }),
-  );
 }

@@ -5,7 +5,7 @@ import type { EveningsInput, EveningTask } from '../../../src/schedule/evenings/
 export const EVENING_NOW = Date.parse('2026-11-25T18:30:00Z');
 
 export const EVENING_TASK: EveningTask = {
-  ...{ id: 't', jobId: 'a', specimenId: 's', seq: 0, title: 'Task', station: 'strip', act: 'mend' },
+  ...{ id: 't', jobId: 'a', title: 'Task', station: 'strip', act: 'mend' },
   ...{ handsOnMin: 10, watchedMin: 0, passiveMin: 0, isUnderWay: false, kind: null, air: null, isDry: false },
   ...{ bath: null, inOven: false, inBooth: false, gun: null, isGunCare: false, after: [], isPastWindow: false },
   ...{ windows: [{ from: null, to: null }], arrivesAt: null, isArrivalGuess: false },
@@ -51,7 +51,7 @@ export function createEvenings(random: RandomSource): EveningsInput {
       const isSpray = random() < 0.4;
       tasks.push({
         ...EVENING_TASK,
-        ...{ id: `${job.id}.${i}`, jobId: job.id, title: `${job.id} ${i}`, seq: i },
+        ...{ id: `${job.id}.${i}`, jobId: job.id, title: `${job.id} ${i}` },
         handsOnMin: between(0, 30),
         watchedMin: maybe(0.2, between(10, 90), 0),
         passiveMin: maybe(0.2, between(20, 1500), 0),

@@ -1,5 +1,13 @@
 import type { EveningsView } from '@sardonyx/contract';
-import { findDayStart, findUsable, listEveningTasks, type ArrivalOf, type EveningsInput } from '@sardonyx/core';
+import {
+  findDayStart,
+  findUsable,
+  listEveningTasks,
+  PART_LEAD_DAYS,
+  USUAL_ROOM,
+  type ArrivalOf,
+  type EveningsInput,
+} from '@sardonyx/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { DayWeatherRow, EveningsPlanRow } from '../../entities/evenings.ts';
 import { HouseStyleRow } from '../../entities/house.ts';
@@ -10,11 +18,6 @@ import type { LaneRows } from '../bench/laneRows.ts';
 import { readKeptRows } from '../bench/readKeptRows.ts';
 
 const DAY_MS = 86_400_000;
-/** What nobody has ordered yet, or nobody promised, is here after so many days (planning estimate). */
-const USUAL_DAYS = 14;
-/** Parts that the oven and a bath take at a time (planning estimates). */
-const ROOM = { oven: 3, bath: 2 };
-
 /** What is open over all jobs, and what it is done with. */
 export async function readEvenings(manager: EntityManager, room: Workroom): Promise<EveningsView> {
   const now = room.now();
@@ -29,8 +32,8 @@ export async function readEvenings(manager: EntityManager, room: Workroom): Prom
       jobs: jobs.map(({ id, number, dueOn }) => ({ id, number, dueOn })),
       tasks: jobs.flatMap(({ id }) => listTasks(rows.get(id)!, now, zone)),
       // One that is not written down is not asked about.
-      ovenRoom: ovens.length === 0 || findUsable(ovens) ? ROOM.oven : 0,
-      bathRoom: ROOM.bath,
+      ovenRoom: ovens.length === 0 || findUsable(ovens) ? USUAL_ROOM.oven : 0,
+      bathRoom: USUAL_ROOM.bath,
     },
     restorers: await manager.find(RestorerRow, { order: { id: 'ASC' } }),
     weather: await manager.find(DayWeatherRow, { order: { on: 'ASC' } }),
@@ -44,7 +47,7 @@ function listTasks({ specimens, tasks, parts }: LaneRows, now: Date, zone: strin
     const want = wants.find(({ id }) => id === wantId);
     if (!want || want.state === 'solved' || want.state === 'waived') return null;
     return want.dueOn === null || want.dueOn === ''
-      ? { at: now.getTime() + USUAL_DAYS * DAY_MS, isGuess: true }
+      ? { at: now.getTime() + PART_LEAD_DAYS * DAY_MS, isGuess: true }
       : { at: findDayStart(want.dueOn, zone), isGuess: false };
   };
   return specimens.flatMap(({ id }) =>

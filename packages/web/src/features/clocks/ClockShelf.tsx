@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { useAcknowledgeTimerMutation, useGetBenchQuery } from '../../shared/api/api.ts';
 import { readAppError } from '../../shared/api/appError.ts';
-import { formatClock, formatMinutes } from '../../shared/format.ts';
+import { formatClock, formatMinutes, lowerFirst } from '../../shared/format.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { useBell } from './useBell.ts';
 import { useTimers } from './useTimers.ts';
@@ -113,7 +113,7 @@ function Meanwhile() {
     <span className="ml-auto min-w-0 text-soft-ink">
       Meanwhile:{' '}
       <Link className="text-ink underline underline-offset-4" to={`/jobs/${lane.job.id}/${lane.next.station}`}>
-        {lane.job.number} {lane.next.title.charAt(0).toLowerCase() + lane.next.title.slice(1)}
+        {lane.job.number} {lowerFirst(lane.next.title)}
       </Link>
     </span>
   );

@@ -30,9 +30,8 @@ export function Deciding({ evenings: { deciding, share, decide }, on, names }: D
       <ul className="list-disc pl-5">
         {deciding.map((one) => (
           <li key={one.on}>
-            {formatEvening(Date.parse(`${one.on}T12:00:00`))}: without it{' '}
-            {one.late.map((id) => names.jobs.get(id)).join(', ')} {one.late.length === 1 ? 'comes' : 'come'} too late,
-            unless a search finds another way.
+            {formatEvening(one.on)}: without it {one.late.map((id) => names.jobs.get(id)).join(', ')}{' '}
+            {one.late.length === 1 ? 'comes' : 'come'} too late, unless a search finds another way.
           </li>
         ))}
       </ul>

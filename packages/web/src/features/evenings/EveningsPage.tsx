@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { formatEvening } from '../../shared/dates/sayDates.ts';
 import { formatMinutes } from '../../shared/format.ts';
-import { EmptyNote } from '../../shared/ui/Notice.tsx';
+import { readAppError } from '../../shared/api/appError.ts';
+import { EmptyNote, ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
@@ -33,7 +34,12 @@ export function EveningsPage() {
     search();
   }, [isFirst, search]);
   if (!view || !input || !names) return <Pending what="the evenings" error={evenings.error} />;
-  if (problem) return <p role="alert">{problem}</p>;
+  if (problem)
+    return (
+      <div className="p-6">
+        <ErrorNote error={{ kind: 'fault', message: problem }} />
+      </div>
+    );
   const people = (
     <div className="grid items-start gap-6 min-[1000px]:grid-cols-2">
       <Restorers restorers={view.restorers} />
@@ -72,6 +78,7 @@ export function EveningsPage() {
           </button>
         )}
       </header>
+      {evenings.notKept !== undefined && <ErrorNote error={readAppError(evenings.notKept)} />}
       {share !== null && <Progress what="Trying other evenings" share={share} onEnd={evenings.end} />}
       {better && <Better better={better} now={report} names={names} onTake={evenings.take} onLeave={evenings.leave} />}
       {view.kept && view.kept.moves.length > 0 && <Moves moves={view.kept.moves} names={names} />}
@@ -112,6 +119,7 @@ export function EveningsPage() {
                 <Run
                   run={run}
                   names={names}
+                  late={report.plan.late}
                   act={(step) => <PutElsewhere step={step} evenings={evenings} names={names} />}
                 />
               )}

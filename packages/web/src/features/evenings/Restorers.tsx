@@ -27,7 +27,7 @@ export function Restorers({ restorers }: { readonly restorers: readonly Restorer
           </li>
         ))}
       </ul>
-      <AddRestorer />
+      <AddRestorer key={restorers.length} names={restorers.map(({ name }) => name)} />
     </section>
   );
 }
@@ -162,10 +162,10 @@ function Exceptions({ exceptions, onChange }: ExceptionsProps) {
   );
 }
 
-function AddRestorer() {
+function AddRestorer({ names }: { readonly names: readonly string[] }) {
   const dispatch = useAppDispatch();
   const [who] = useWho();
-  const [name, setName] = useState(who);
+  const [name, setName] = useState(names.includes(who) ? '' : who);
   const [error, setError] = useState<string | undefined>(undefined);
   const add = async () => {
     const body = { name: name.trim(), does: '', sessions: [], exceptions: [], leaves: [] as WorkKind[] };

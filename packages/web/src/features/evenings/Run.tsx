@@ -8,13 +8,15 @@ import type { Names } from './sayEvenings.ts';
 interface RunProps {
   readonly run: EveningRun;
   readonly names: Names;
-  /** More than these are folded away. */
+  /** Tasks that begin later than a window lets them. */
+  readonly late: readonly string[];
+  /** No more than these. */
   readonly most?: number;
   readonly act?: (step: RunStep) => React.ReactNode;
 }
 
 /** The steps of an evening in their order: when, who, what, what is in the gun, what runs by itself meanwhile. */
-export function Run({ run, names, most = Infinity, act }: RunProps) {
+export function Run({ run, names, late, most = Infinity, act }: RunProps) {
   const now = new Date(run.from);
   const several = new Set(run.steps.map(({ restorerId }) => restorerId)).size > 1;
   return (
@@ -36,10 +38,14 @@ export function Run({ run, names, most = Infinity, act }: RunProps) {
                 {several && <span className="text-soft-ink">, {names.restorers.get(step.restorerId)}</span>}
               </p>
               <p className="text-note text-soft-ink">{sayAround(step, isNewColour ? gun : null, now)}</p>
-              {task?.isPastWindow && (
+              {(task?.isPastWindow || late.includes(step.taskId)) && (
                 <p className="text-note">
-                  <Sign of="warning" /> A window has shut, or it was done long ago: look first, rub or wipe.
+                  <Sign of="warning" /> Nobody is here before its window shuts, or before it is too late: look first,
+                  rub or wipe.
                 </p>
+              )}
+              {task?.isArrivalGuess && (
+                <p className="text-note text-soft-ink">When it comes nobody promised: a planning estimate.</p>
               )}
             </div>
             <span className="figure whitespace-nowrap">
@@ -64,7 +70,7 @@ function sayAround(
     ...(passiveUntil === null
       ? []
       : [
-          `${runsOn ? 'then leave it, overnight too, until' : 'runs by itself until'} ${formatSoon(passiveUntil, now)}`,
+          `${runsOn ? 'goes on by itself when everybody has left, until' : 'runs by itself until'} ${formatSoon(passiveUntil, now)}`,
         ]),
     ...(cleaningMin > 0 ? [`clean the gun after it, ${formatMinutes(cleaningMin)}`] : []),
   ].join('; ');

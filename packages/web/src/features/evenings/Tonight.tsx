@@ -36,7 +36,7 @@ export function Tonight() {
           </span>
         )}
       </h2>
-      <Run run={run} names={names} most={MOST} />
+      <Run run={run} names={names} late={now!.report.plan.late} most={MOST} />
     </section>
   );
 }

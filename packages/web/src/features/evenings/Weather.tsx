@@ -20,8 +20,8 @@ export function Weather({ weather, now }: WeatherProps) {
   const say = (on: string, at: number, isDry: boolean) => {
     const row = weather.find((day) => day.on === on);
     const label = `${formatEvening(at)} ${isDry ? 'dry' : 'wet'}`;
-    if (row) void dispatch(changeRow({ kind: 'day-weather', row, changes: { isDry, source: 'typed' }, label }));
-    else void dispatch(createRow({ kind: 'day-weather', body: { on, isDry, source: 'typed' }, label }));
+    if (row) void dispatch(changeRow({ kind: 'day-weather', row, changes: { isDry }, label }));
+    else void dispatch(createRow({ kind: 'day-weather', body: { on, isDry }, label }));
   };
   return (
     <section aria-label="Weather" className="space-y-2">

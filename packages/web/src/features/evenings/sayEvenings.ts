@@ -1,6 +1,6 @@
 import type { DayOutlook, EveningsReport, EveningTask, JobOutlook, LeftOutBecause, MoveReason } from '@sardonyx/core';
 import { formatEvening } from '../../shared/dates/sayDates.ts';
-import { formatMinutes } from '../../shared/format.ts';
+import { formatMinutes, lowerFirst } from '../../shared/format.ts';
 
 /** Numbers of jobs and titles of tasks, by id. */
 export interface Names {
@@ -43,7 +43,7 @@ export function sayDay({ on, ready, cannot, most }: DayOutlook, count: number, n
       : `Whether ${most === ready.length + 1 ? 'one more' : `up to ${most - ready.length} more`} could be is not known.`;
   const never =
     cannot.length > 0 ? ` ${list(cannot)} cannot be, whatever is planned: waits and hours alone take longer.` : '';
-  return `By ${formatEvening(Date.parse(`${on}T12:00:00`))} ${ready.length} of ${count} can be ready.${ready.length < count ? ` ${proven}` : ''}${never}`;
+  return `By ${formatEvening(on)} ${ready.length} of ${count} can be ready.${ready.length < count ? ` ${proven}` : ''}${never}`;
 }
 
 export function sayOutlook({ readyAt, dueAt, lateMin }: JobOutlook): string {
@@ -95,5 +95,3 @@ export function sayReason({ kind, taskId }: MoveReason, names: Names): string {
       return 'it made room for others';
   }
 }
-
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

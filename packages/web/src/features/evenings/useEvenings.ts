@@ -23,6 +23,8 @@ export interface Evenings {
   readonly share: number | null;
   readonly problem: string | null;
   readonly error: unknown;
+  /** Why the plan is not kept; it stands here all the same. */
+  readonly notKept: unknown;
   readonly search: () => void;
   /** The evenings that the last promised day cannot do without; null until somebody asks. */
   readonly deciding: readonly DecidingEvening[] | null;
@@ -57,7 +59,7 @@ const createWorker = () => new Worker(new URL('./worker/worker.ts', import.meta.
 export function useEvenings(): Evenings {
   const { data: view, error } = useGetEveningsQuery();
   const { data: clocks, fulfilledTimeStamp } = useGetTimersQuery();
-  const [keep] = useKeepEveningsMutation();
+  const [keep, { error: notKept }] = useKeepEveningsMutation();
   const [now, setNow] = useState<FoundEvenings | null>(null);
   const [better, setBetter] = useState<FoundEvenings | null>(null);
   const [share, setShare] = useState<number | null>(null);
@@ -152,7 +154,7 @@ export function useEvenings(): Evenings {
   }, [view, isReady]);
 
   return {
-    ...{ view: view ?? null, input, now, better, share, problem, error },
+    ...{ view: view ?? null, input, now, better, share, problem, error, notKept },
     search: () => {
       if (!view || !input || !now) return;
       wanted.current = { act: 'search' };

@@ -1,5 +1,6 @@
 import type { EveningsView, KeepEveningsPlan, KeptPlan } from '@sardonyx/contract';
 import { api } from './api.ts';
+import { readAppError } from './appError.ts';
 
 const eveningsApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -10,7 +11,9 @@ const eveningsApi = api.injectEndpoints({
     }),
     keepEvenings: build.mutation<KeptPlan, KeepEveningsPlan>({
       query: (body) => ({ url: 'evenings/plan', method: 'PUT', body }),
-      invalidatesTags: ['Evenings'],
+      // Where another window was first, or somebody is gone, it is read anew; what the disk or the network refused is not tried for ever.
+      invalidatesTags: (_, error) =>
+        !error || ['stale', 'refused'].includes(readAppError(error).kind) ? ['Evenings'] : [],
     }),
   }),
 });

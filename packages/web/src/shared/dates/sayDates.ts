@@ -31,7 +31,8 @@ export function formatSoon(at: number, now: Date): string {
 const EVENING = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** "Thu 3 Dec": a day of the plan. */
-export const formatEvening = (at: number): string => EVENING.format(at);
+export const formatEvening = (at: number | string): string =>
+  EVENING.format(typeof at === 'string' ? parseISO(at) : at);
 
 /** "18:05". */
 export const formatHour = (at: number): string => HOUR.format(at);

@@ -9,6 +9,7 @@ import {
   type PartSizes,
 } from '@sardonyx/core';
 import { useState } from 'react';
+import { lowerFirst } from '../../../shared/format.ts';
 import { Field } from '../../../shared/ui/Field.tsx';
 import { Fold } from '../../../shared/ui/Fold.tsx';
 import { Menu } from '../../../shared/ui/Menu.tsx';
@@ -78,7 +79,9 @@ export function PartInHand({ part, draft, onChange, onCount, onTake }: PartInHan
           acts={SPLITS.map(([one, other]) => ({
             word: `${one} and ${other.toLowerCase()}`,
             onAct: () =>
-              onChange(splitPart(draft, part.key, [`${one} ${lower(part.name)}`, `${other} ${lower(part.name)}`])),
+              onChange(
+                splitPart(draft, part.key, [`${one} ${lowerFirst(part.name)}`, `${other} ${lowerFirst(part.name)}`]),
+              ),
           }))}
         >
           <button type="button" className="plain-button">
@@ -90,7 +93,7 @@ export function PartInHand({ part, draft, onChange, onCount, onTake }: PartInHan
             acts={draft.parts
               .filter(({ key }) => key !== part.key)
               .map((other) => ({
-                word: `one piece with the ${lower(other.name)}`,
+                word: `one piece with the ${lowerFirst(other.name)}`,
                 onAct: () => onChange(joinParts(draft, part.key, other.key)),
               }))}
           >
@@ -109,7 +112,7 @@ export function PartInHand({ part, draft, onChange, onCount, onTake }: PartInHan
             onTake(next.parts[0]!.key);
           }}
         >
-          Remove the {lower(part.name)}
+          Remove the {lowerFirst(part.name)}
         </button>
       </div>
       {lost.length > 0 && (
@@ -120,8 +123,6 @@ export function PartInHand({ part, draft, onChange, onCount, onTake }: PartInHan
     </section>
   );
 }
-
-const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
 
 function Sizes({ part, onChange }: Pick<PartInHandProps, 'part'> & { readonly onChange: (sizes: PartSizes) => void }) {
   return (
