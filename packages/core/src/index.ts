@@ -284,7 +284,11 @@ export { explainChange } from './compile/explainChange.ts';
 export { createPlanContext, type PlanContext } from './compile/planContext.ts';
 export type { CompiledPlan, PlannedTask } from './compile/planTypes.ts';
 export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
-export { chooseClock } from './schedule/chooseClock.ts';
+export { chooseAct, type ActAtBench, type StepNow } from './schedule/benchMode/chooseAct.ts';
+export { choosePress, type Press } from './schedule/benchMode/choosePress.ts';
+export { explainLate, type LateMeaning } from './schedule/benchMode/explainLate.ts';
+export { sayLate } from './words/sayLate.ts';
+export { chooseClock, type TaskClock } from './schedule/chooseClock.ts';
 export {
   USUAL_ROOM,
   type EveningsInput,

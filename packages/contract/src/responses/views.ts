@@ -21,6 +21,7 @@ import type {
   History,
   HouseChoice,
   HouseStyle,
+  LateMeaning,
   LearnedRates,
   Instrument,
   IdentifyCatalogue,
@@ -321,7 +322,10 @@ export interface WorkshopView {
 
 export interface TimersView {
   readonly now: string;
-  readonly timers: readonly Timer[];
+  /** With what it means that nobody comes when they ring. */
+  readonly timers: readonly (Timer & { readonly late: LateMeaning })[];
+  /** Ids of tasks in hand of which a clock rang or was stopped since they were begun. */
+  readonly hadClock: readonly string[];
 }
 
 export interface FoundPlace {

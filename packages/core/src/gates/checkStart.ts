@@ -60,16 +60,18 @@ function refuseLink({ link, before, kind, from }: OpenLink, now: Date): Refusal 
 }
 
 /** What is asked of a task that shares the room. */
-export type RoomTask = Pick<Task, 'id' | 'title' | 'state' | 'needs'>;
+export type RoomTask = Pick<Task, 'id' | 'title' | 'state'> & { readonly needs: Pick<Task['needs'], 'air'> };
+
+type RoomClock = Pick<Timer, 'label' | 'kind' | 'endsAt' | 'acknowledgedAt'>;
 
 /**
  * Flame, spark or heat never shares the room with vapour or a bath. Vapour is there while such a task is being done, while a
  * clock of a bath, soak, flash-off or vapour still runs, and until the room is aired afterwards.
  */
 export function checkRoom(
-  task: Pick<Task, 'id' | 'needs'>,
+  task: Pick<RoomTask, 'id' | 'needs'>,
   tasksInRoom: readonly RoomTask[],
-  timers: readonly Timer[],
+  timers: readonly RoomClock[],
   now: Date,
 ): Refusal[] {
   const others = tasksInRoom.filter((other) => other.id !== task.id && other.state === 'doing');
@@ -113,7 +115,7 @@ export function checkRoom(
 /** Aired for so long after the last vapour (planning estimate; the product's sheet goes first). */
 export const AIRING_MIN = 30;
 
-const isVapourTimer = (timer: Timer) => ['bath', 'vapour', 'flash', 'soak', 'airing'].includes(timer.kind);
-const isRunning = (timer: Timer, now: Date) =>
+const isVapourTimer = (timer: RoomClock) => ['bath', 'vapour', 'flash', 'soak', 'airing'].includes(timer.kind);
+const isRunning = (timer: RoomClock, now: Date) =>
   timer.acknowledgedAt === null &&
   (timer.kind === 'bath' || timer.kind === 'soak' || Date.parse(timer.endsAt) > now.getTime());

@@ -15,6 +15,11 @@ const KIT =
 export const router = createBrowserRouter([
   ...KIT,
   {
+    path: 'bench-mode',
+    errorElement: <Broken />,
+    lazy: lazyPage(() => import('../features/bench-mode/index.ts').then((module) => module.BenchModePage)),
+  },
+  {
     element: <Shell />,
     errorElement: <Broken />,
     children: [

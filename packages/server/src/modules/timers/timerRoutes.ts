@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { TimersView } from '@sardonyx/contract';
 import { StartTimer } from '@sardonyx/contract';
 import { Router } from 'express';
 import { TimerRow } from '../../entities/work.ts';
@@ -8,7 +7,7 @@ import { validateBody } from '../../http/validateBody.ts';
 import { change, type Workroom } from '../../workroom.ts';
 import { assertJobIsOpen } from '../rows/rowKinds.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { IsNull } from 'typeorm';
+import { readTimers } from './readTimers.ts';
 
 /** No job's view tells of clocks: the page asks for them by themselves. */
 const touchesNoJob = () => [];
@@ -17,15 +16,7 @@ const touchesNoJob = () => [];
 export function createTimerRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/timers', async (_request, response) => {
-    const timers = await room.source.manager.find(TimerRow, {
-      where: { acknowledgedAt: IsNull() },
-      order: { endsAt: 'ASC' },
-    });
-    const now = room.now();
-    // An airing that is over has nothing more to say.
-    const isShown = (timer: TimerRow) => timer.kind !== 'airing' || Date.parse(timer.endsAt) > now.getTime();
-    const view: TimersView = { now: now.toISOString(), timers: timers.filter(isShown) };
-    response.json(view);
+    response.json(await readTimers(room.source.manager, room.now()));
   });
   router.post('/timers', async (request, response) => {
     const { minutes, ...body } = await validateBody(StartTimer, request.body);

@@ -1,4 +1,5 @@
-import type { Timer } from '@sardonyx/core';
+import type { TimersView } from '@sardonyx/contract';
+import { sayLate } from '@sardonyx/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Sign } from '../../shared/ui/Sign.tsx';
@@ -17,6 +18,8 @@ export function ClockShelf() {
   // The airing of the room ends by itself: nobody need silence it.
   const due = timers.filter((timer) => Date.parse(timer.endsAt) <= nowMs && timer.kind !== 'airing');
   const running = timers.filter((timer) => Date.parse(timer.endsAt) > nowMs);
+  // One at a time: the next comes up when this one was looked at.
+  const [first] = due;
   useBell(due.length > 0);
   return (
     <aside
@@ -24,9 +27,9 @@ export function ClockShelf() {
       data-frame
       className="border-t border-strong-line bg-sheet low:sticky low:bottom-0 low:z-10"
     >
-      {due.map((timer) => (
-        <DueClock key={timer.id} timer={timer} jobNumber={jobNumber(timer.jobId)} nowMs={nowMs} />
-      ))}
+      {first && (
+        <DueClock key={first.id} timer={first} more={due.length - 1} jobNumber={jobNumber(first.jobId)} nowMs={nowMs} />
+      )}
       <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1 low:flex-nowrap low:overflow-x-auto low:whitespace-nowrap">
         {timers.length === 0 && (
           <span className="text-soft-ink">No clock runs. Soaks, flashes and cures appear here.</span>
@@ -41,7 +44,7 @@ export function ClockShelf() {
 }
 
 interface ClockProps {
-  readonly timer: Timer;
+  readonly timer: TimersView['timers'][number];
   readonly jobNumber: string;
   readonly nowMs: number;
 }
@@ -82,7 +85,7 @@ function RunningClock({ timer, jobNumber, nowMs }: ClockProps) {
 }
 
 /** Sounds until somebody presses it; the whole strip is the target. */
-function DueClock({ timer, jobNumber, nowMs }: ClockProps) {
+function DueClock({ timer, more, jobNumber, nowMs }: ClockProps & { readonly more: number }) {
   const [acknowledge] = useAcknowledgeTimerMutation();
   const lateMin = (nowMs - Date.parse(timer.endsAt)) / 60_000;
   return (
@@ -94,9 +97,11 @@ function DueClock({ timer, jobNumber, nowMs }: ClockProps) {
     >
       <span>
         <Sign of="warning" />
-        {jobNumber} {timer.label}: time is up{lateMin >= 1 ? `, ${formatMinutes(lateMin)} ago` : ''}
+        {jobNumber} {timer.label}: time is up{lateMin >= 1 ? `, over by ${formatMinutes(lateMin)}` : ''}
+        {more > 0 && `; ${more} more ${more === 1 ? 'rings' : 'ring'}`}
+        {lateMin >= 1 && <span className="block text-note font-normal">{sayLate(timer.late)}</span>}
       </span>
-      <span>Press to silence</span>
+      <span className="shrink-0">Press to silence</span>
     </button>
   );
 }

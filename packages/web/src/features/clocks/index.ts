@@ -1,5 +1,5 @@
 export { ClockShelf } from './ClockShelf.tsx';
 export { StartClock } from './StartClock.tsx';
-export { strikeBell } from './useBell.ts';
+export { strikeBell, useBell } from './useBell.ts';
 export { useNow } from './useNow.ts';
 export { useTimers } from './useTimers.ts';

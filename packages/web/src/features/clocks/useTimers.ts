@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useGetTimersQuery } from '../../shared/api/api.ts';
 
 const POLL_MS = 4000;
+const NONE: readonly never[] = [];
 
 /** The clocks and the server's time, ticking here between two answers. */
 export function useTimers() {
@@ -12,5 +13,5 @@ export function useTimers() {
     return () => clearInterval(ticking);
   }, []);
   const ahead = data && fulfilledTimeStamp ? Date.parse(data.now) - fulfilledTimeStamp : 0;
-  return { timers: data?.timers ?? [], nowMs: here + ahead };
+  return { timers: data?.timers ?? NONE, hadClock: data?.hadClock ?? NONE, nowMs: here + ahead };
 }

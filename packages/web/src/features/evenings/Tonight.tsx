@@ -36,6 +36,11 @@ export function Tonight() {
           </span>
         )}
       </h2>
+      <p className="mb-2">
+        <Link className="main-button" to="/bench-mode">
+          Work it step by step
+        </Link>
+      </p>
       <Run run={run} names={names} late={now!.report.plan.late} most={MOST} />
     </section>
   );

@@ -1,12 +1,13 @@
 import type { JobView } from '@sardonyx/contract';
-import { computePaint, STATIONS, type Station } from '@sardonyx/core';
+import { STATIONS, type Station } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useGetJobQuery } from '../../shared/api/api.ts';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { usePhoneShown } from '../phone/index.ts';
-import { JobContext, type JobInHand } from './JobContext.tsx';
+import { JobContext } from './JobContext.tsx';
 import { JobHead } from './JobHead.tsx';
+import { putInHand } from './putInHand.ts';
 import { StationRule } from './StationRule.tsx';
 import { CloseStation } from './stations/CloseStation.tsx';
 import { FinishStation } from './stations/FinishStation.tsx';
@@ -46,23 +47,19 @@ function JobBench({ view, station }: { readonly view: JobView; readonly station:
     view.specimens.find((candidate) => candidate.parts.some((part) => part.id === asked)) ??
     view.specimens[0]!;
   const inHand = useMemo(
-    (): JobInHand => ({
-      view,
-      specimen,
-      tasks: view.tasks.filter((task) => task.specimenId === specimen.specimen.id),
-      paint: computePaint(specimen.parts, specimen.areas, specimen.layers),
-      partId: specimen.parts.some((part) => part.id === asked) ? asked : null,
-      setPartId: (id) =>
-        setParams(
-          (before) => {
-            if (id) before.set('part', id);
-            else before.delete('part');
-            return before;
-          },
-          { replace: true },
-        ),
-      isClosed: view.job.signedOffAt !== null,
-    }),
+    () =>
+      putInHand(view, specimen, {
+        partId: specimen.parts.some((part) => part.id === asked) ? asked : null,
+        setPartId: (id) =>
+          setParams(
+            (before) => {
+              if (id) before.set('part', id);
+              else before.delete('part');
+              return before;
+            },
+            { replace: true },
+          ),
+      }),
     [view, specimen, asked, setParams],
   );
   const StationView = STATION_VIEWS[station];

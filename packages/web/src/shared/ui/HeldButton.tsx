@@ -1,6 +1,5 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-
-const HOLD_MS = 1500;
+import type { ReactNode } from 'react';
+import { HOLD_MS, useHold } from './useHold.ts';
 
 interface HeldButtonProps {
   readonly children: ReactNode;
@@ -10,22 +9,7 @@ interface HeldButtonProps {
 
 /** For what cannot be undone: works only when held for 1.5 s, by pointer or by Space or Enter. Letting go earlier does nothing. */
 export function HeldButton({ children, onHeld, disabled = false }: HeldButtonProps) {
-  const [isHeld, setHeld] = useState(false);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const begin = () => {
-    if (disabled || timer.current) return;
-    setHeld(true);
-    timer.current = setTimeout(() => {
-      end();
-      onHeld();
-    }, HOLD_MS);
-  };
-  const end = () => {
-    clearTimeout(timer.current);
-    timer.current = undefined;
-    setHeld(false);
-  };
-  useEffect(() => () => clearTimeout(timer.current), []);
+  const { isHeld, begin, end } = useHold(onHeld, disabled);
   return (
     <button
       type="button"

@@ -1,13 +1,12 @@
 import { isGraveStep, isSettled, readLastMeasures, type Task, type TaskMeasure } from '@sardonyx/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { Sign } from '../../../shared/ui/Sign.tsx';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { AxleAtClose } from './AxleAtClose.tsx';
 import { CutBlank } from './CutBlank.tsx';
 import { AxleInHand } from './AxleInHand.tsx';
 import { isSame } from '../../../shared/api/keepNoNumber.ts';
 import { useJob } from '../JobContext.tsx';
+import { GoOnAllTheSame } from './GoOnAllTheSame.tsx';
 import { HeldBack, type SendMore } from './HeldBack.tsx';
 import { PostInHand } from './PostInHand.tsx';
 import { useAct } from './useAct.ts';
@@ -92,47 +91,17 @@ export function TaskActs({ task, isReady }: { readonly task: Task; readonly isRe
           </button>
         )}
       </div>
-      {isStopped && <GoOnAllTheSame task={task} message={error.message} isLoading={isLoading} onSend={send} />}
+      {isStopped && (
+        <GoOnAllTheSame
+          task={task}
+          message={error.message}
+          isLoading={isLoading}
+          onAgain={(more) => send('start', more)}
+        />
+      )}
       {error && !isStopped && (
         <HeldBack task={task} error={error} onClose={clear} onAgain={(more) => send(lastAct, { ...said, ...more })} />
       )}
-    </div>
-  );
-}
-
-interface GoOnProps {
-  readonly task: Task;
-  readonly message: string;
-  readonly isLoading: boolean;
-  readonly onSend: (act: Act, more: SendMore) => void;
-}
-
-/** Held back because the model may be worth more as it is: it goes on only with a reason. */
-function GoOnAllTheSame({ task, message, isLoading, onSend }: GoOnProps) {
-  const [reason, setReason] = useState('');
-  return (
-    <div role="alert" className="space-y-2 border-4 border-sard bg-sheet p-3">
-      <p className="font-semibold">
-        <Sign of="stop" />
-        {message}
-      </p>
-      <p>
-        <Link className="underline underline-offset-4" to={`/jobs/${task.jobId}/identify`}>
-          Look at it again
-        </Link>{' '}
-        first. If it must go on all the same, say why; it goes into the record.
-      </p>
-      <label className="block">
-        <span className="text-note">Why it goes on</span>
-        <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
-      </label>
-      <HeldButton
-        disabled={isLoading || reason.trim() === ''}
-        onHeld={() => onSend('start', { goAheadBecause: reason })}
-      >
-        Go on all the same: {task.title}
-        <span className="block text-note">Cannot be undone: {task.cannotBeUndone}</span>
-      </HeldButton>
     </div>
   );
 }

@@ -1,0 +1,1 @@
+export { BenchModePage } from './BenchModePage.tsx';
