@@ -1,6 +1,7 @@
 import type { EveningsView } from '@sardonyx/contract';
 import type { Casting, Job } from '@sardonyx/core';
 import { expect } from 'chai';
+import ICAL from 'ical.js';
 import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
@@ -8,6 +9,16 @@ import { expectNoFaults } from './support/restorer.ts';
 import { runAxe } from './support/runAxe.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
+
+/** Two days in December, one of them every year since long ago, one in spring, and an hour that is no holiday. */
+const HOLIDAYS = [
+  ...['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//test//EN'],
+  ...['BEGIN:VEVENT', 'UID:1', 'DTSTART;VALUE=DATE:20261225', 'SUMMARY:First', 'END:VEVENT'],
+  ...['BEGIN:VEVENT', 'UID:2', 'DTSTART;VALUE=DATE:19991226', 'RRULE:FREQ=YEARLY', 'SUMMARY:Second', 'END:VEVENT'],
+  ...['BEGIN:VEVENT', 'UID:3', 'DTSTART;VALUE=DATE:20270329', 'SUMMARY:Monday', 'END:VEVENT'],
+  ...['BEGIN:VEVENT', 'UID:4', 'DTSTART:20261205T100000Z', 'DTEND:20261205T110000Z', 'END:VEVENT'],
+  ...['END:VCALENDAR', ''],
+].join('\r\n');
 
 describe('the evenings of the demo', function () {
   this.timeout(180_000);
@@ -36,6 +47,26 @@ describe('the evenings of the demo', function () {
     await test.page
       .getByText(/decides? it; each other one can be lost|Each single evening can be lost/)
       .waitFor({ timeout: 120_000 });
+  });
+
+  it('say what would be with evenings more and without the oven, and keep nothing of it', async () => {
+    const { page } = test;
+    const before = await view();
+    await page.getByRole('button', { name: 'What if ...' }).click();
+    const wouldBe = page.getByRole('status', { name: 'What would be' });
+    await choose(page.getByLabel('What if', { exact: true }), 'Osric Bell has 2 evenings more');
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await wouldBe.getByText(/^Osric Bell would come Thu 26 Nov, Fri 27 Nov\./).waitFor({ timeout: 120_000 });
+    await wouldBe.getByText(/^By Wed,? 13 Jan \d+ of 10 can be ready\..* Without it \d+\.$/).waitFor();
+    await choose(page.getByLabel('What if', { exact: true }), 'it rains for a week');
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await wouldBe.waitFor({ state: 'detached' });
+    await wouldBe.waitFor({ timeout: 120_000 });
+    expect(await wouldBe.getByRole('button').count(), 'nobody writes rain down').equal(0);
+    const after = await view();
+    expect(after.kept!.version).equal(before.kept!.version);
+    expect(after.restorers).deep.equal(before.restorers);
+    expect(after.weather).deep.equal(before.weather);
   });
 
   it('show the run of the evening that is pressed, by the keyboard too', async () => {
@@ -167,6 +198,27 @@ describe('evenings on an empty bench, clumsily', function () {
     await page.goto(`${test.bench.address}/evenings`);
     const nell = page.getByRole('listitem', { name: 'Nell' });
     await nell.getByRole('button').first().click();
+    // A file that is none, then holidays of which one is a Saturday.
+    const holidays = nell.getByLabel('Holidays out of a calendar file (ICS)');
+    await holidays.setInputFiles({ name: 'x.ics', mimeType: 'text/calendar', buffer: Buffer.from('hello') });
+    await nell.getByText('x.ics: This is no calendar file (ICS)').waitFor();
+    await holidays.setInputFiles({ name: 'year.ics', mimeType: 'text/calendar', buffer: Buffer.from(HOLIDAYS) });
+    await nell.getByText('3 whole days of the coming year; Nell would come on 1. 1 with hours: left alone.').waitFor();
+    await nell.getByRole('button', { name: 'Does not come then' }).click();
+    await nell.getByText('26 Dec 2026: does not come').waitFor();
+    // She wonders, and makes it true.
+    await page.getByRole('button', { name: 'What if ...' }).click();
+    await choose(page.getByLabel('What if', { exact: true }), 'Nell has an evening more');
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await page.getByRole('button', { name: 'Write these evenings down' }).click();
+    await nell.getByText('26 Nov 2026: 09:30, 1 h 30 min').waitFor();
+    // Her calendar, by its address.
+    await page.getByRole('button', { name: 'As a calendar (ICS)' }).click();
+    const address = await page.locator('code').filter({ hasText: 'restorer=' }).innerText();
+    const text = await (await fetch(address)).text();
+    const [extra] = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent');
+    expect(new ICAL.Event(extra!).startDate.toJSDate().toISOString()).equal('2026-11-26T09:30:00.000Z');
+    await nell.getByRole('button', { name: /^Strike it ?, 26 Nov 2026/ }).click();
     await nell.getByRole('button', { name: /^Strike it ?, Saturday/ }).click();
     await page
       .getByText(/nobody at this bench does such work, or has hours/)

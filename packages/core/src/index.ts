@@ -278,6 +278,7 @@ export { planStraightening } from './process/planStraightening.ts';
 export { STRIP_METHOD_FACTS, asStripMethod, isBathFor } from './process/stripMethods.ts';
 
 // The plan
+export { comesOn } from './calendar/comesOn.ts';
 export { isTimeZone } from './calendar/localTime.ts';
 export { compilePlan } from './compile/compilePlan.ts';
 export { explainChange } from './compile/explainChange.ts';
@@ -288,6 +289,7 @@ export { chooseAct, type ActAtBench, type StepNow } from './schedule/benchMode/c
 export { choosePress, type Press } from './schedule/benchMode/choosePress.ts';
 export { explainLate, type LateMeaning } from './schedule/benchMode/explainLate.ts';
 export { sayLate } from './words/sayLate.ts';
+export { sayMinutes } from './words/sayMinutes.ts';
 export { chooseClock, type TaskClock } from './schedule/chooseClock.ts';
 export {
   USUAL_ROOM,
@@ -296,11 +298,13 @@ export {
   type LeftOutBecause,
   type PlannedStart,
 } from './schedule/evenings/eveningsInput.ts';
+export { compareEvenings, type EveningsDifference, type JobShift } from './schedule/evenings/compareEvenings.ts';
+export { listSupposed, supposeEvenings, type Supposition } from './schedule/evenings/suppose.ts';
 export { findDeciding, type DecidingEvening } from './schedule/evenings/findDeciding.ts';
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
 export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';
 export { moveTask, type MovedTask } from './schedule/evenings/moveTask.ts';
-export type { EveningRun, RunStep } from './schedule/evenings/listRuns.ts';
+export { listRuns, type EveningRun, type RunStep } from './schedule/evenings/listRuns.ts';
 export {
   findPlannable,
   planEvenings,

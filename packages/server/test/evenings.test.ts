@@ -10,6 +10,7 @@ import {
   type Restorer,
 } from '@sardonyx/core';
 import { expect } from 'chai';
+import ICAL from 'ical.js';
 import { DEMO_NOW } from './support/demoNow.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
@@ -144,6 +145,47 @@ describe('evenings over HTTP', () => {
     await bench.http.patch(`/api/day-weather/${id}`).send({ version, isDry: true }).expect(200);
     expect((await view()).weather).deep.include.members([{ id, version: 2, on: '2026-11-26', isDry: true }]);
   });
+
+  it('are a calendar that another program reads: every session with its steps, every promised day', async () => {
+    const { input, restorers, kept } = await view();
+    const response = await bench.http.get('/api/evenings/calendar.ics').expect(200);
+    expect(response.headers['content-type']).equal('text/calendar; charset=utf-8');
+    const events = readCalendar(response.text);
+    const due = events.filter(({ summary }) => summary.endsWith('is promised by today'));
+    expect(due.map(({ summary, from }) => `${summary.slice(0, 5)} ${from}`)).deep.equal(
+      input.jobs.filter(({ dueOn }) => dueOn).map(({ number, dueOn }) => `${number} ${dueOn}`),
+    );
+    const sessions = events.filter((one) => !due.includes(one));
+    // A plain count of its own: whoever comes on which evenings of the coming weeks.
+    const wednesdays = sessions.filter(({ from }) => from.startsWith('2026-12-02'));
+    expect(wednesdays.length).equal(
+      restorers.filter(({ sessions: own }) => own.some(({ weekday }) => weekday === 3)).length,
+    );
+    const starts = new Map(kept!.starts.map((one) => [one.taskId, one]));
+    for (const { summary, from, to, description } of sessions.slice(0, 20)) {
+      const [begin, end] = [Date.parse(from), Date.parse(to)];
+      const who = restorers.find(({ name }) => summary.startsWith(`${name}: `))!;
+      const planned = [...starts.values()].filter(
+        ({ restorerId, startsAt }) => restorerId === who.id && begin <= startsAt && startsAt < end,
+      );
+      expect(description.split('\n').filter(Boolean), summary).lengthOf(planned.length);
+      for (const { taskId } of planned) expect(description).include(input.tasks.find(({ id }) => id === taskId)!.title);
+    }
+    expect(new Set(events.map(({ uid }) => uid)).size).equal(events.length);
+    expect((await bench.http.get('/api/evenings/calendar.ics')).text.replace(/DTSTAMP.*/g, '')).equal(
+      response.text.replace(/DTSTAMP.*/g, ''),
+    );
+  });
+
+  it('are a calendar of one restorer, and of nobody who is not there', async () => {
+    const [first] = (await view()).restorers;
+    const { text } = await bench.http.get('/api/evenings/calendar.ics').query({ restorer: first!.id }).expect(200);
+    const sessions = readCalendar(text).filter(({ summary }) => !summary.endsWith('is promised by today'));
+    expect(sessions.every(({ summary }) => summary.startsWith('bench, '))).equal(true);
+    const others = readCalendar((await bench.http.get('/api/evenings/calendar.ics')).text);
+    expect(sessions.length).lessThan(others.length);
+    await bench.http.get('/api/evenings/calendar.ics').query({ restorer: 'nobody' }).expect(404);
+  });
 });
 
 describe('evenings of an empty bench', () => {
@@ -157,3 +199,14 @@ describe('evenings of an empty bench', () => {
     expect([input.tasks, input.jobs, restorers, weather, kept]).deep.equal([[], [], [], [], null]);
   });
 });
+
+/** By a reader that has nothing to do with the writer. */
+function readCalendar(text: string) {
+  const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+  return calendar.getAllSubcomponents('vevent').map((component) => {
+    const event = new ICAL.Event(component);
+    const say = (time: ICAL.Time) => (time.isDate ? time.toString() : time.toJSDate().toISOString());
+    const { uid, summary, description } = event;
+    return { uid, summary, description: description ?? '', from: say(event.startDate), to: say(event.endDate) };
+  });
+}

@@ -17,6 +17,7 @@ import { Run } from './Run.tsx';
 import { sayDay, sayLeftOut, sayStep, sayVerdict } from './sayEvenings.ts';
 import { useEvenings } from './useEvenings.ts';
 import { Weather } from './Weather.tsx';
+import { WhatIf } from './WhatIf.tsx';
 
 /** All jobs on the evenings that there are: what is late first, then the run of an evening, then the weeks. */
 export function EveningsPage() {
@@ -101,6 +102,7 @@ export function EveningsPage() {
       ) : (
         <>
           <Calendar report={report} names={names} day={run?.on ?? null} onDay={setChosen} />
+          <WhatIf evenings={evenings} restorers={view.restorers} names={names} />
           {run && (
             <section aria-label={`The run of ${formatEvening(run.from)}`}>
               <h2>

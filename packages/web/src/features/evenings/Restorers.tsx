@@ -12,6 +12,8 @@ import { Field } from '../../shared/ui/Field.tsx';
 import { Fold } from '../../shared/ui/Fold.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
 import { useWho } from '../../shared/ui/useWho.ts';
+import { AsCalendar } from './AsCalendar.tsx';
+import { Holidays } from './Holidays.tsx';
 import { SessionFields } from './SessionFields.tsx';
 import { sayHour, sayWeekday, WEEKDAYS } from './weekdays.ts';
 
@@ -27,6 +29,7 @@ export function Restorers({ restorers }: { readonly restorers: readonly Restorer
           </li>
         ))}
       </ul>
+      <AsCalendar restorers={restorers} />
       <AddRestorer key={restorers.length} names={restorers.map(({ name }) => name)} />
     </section>
   );
@@ -101,6 +104,7 @@ function OneRestorer({ restorer }: { readonly restorer: Restorer }) {
           </Field>
         </SessionFields>
         <Exceptions exceptions={exceptions} onChange={(changed) => save({ exceptions: changed })} />
+        <Holidays restorer={restorer} onTake={(changed) => save({ exceptions: changed })} />
         <TakeOffList kind="restorers" row={restorer} label={name} />
       </div>
     </Fold>

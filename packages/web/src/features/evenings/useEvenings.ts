@@ -6,11 +6,12 @@ import {
   type EveningsPlan,
   type MoveReason,
   type PlannedStart,
+  type Supposition,
 } from '@sardonyx/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useGetTimersQuery } from '../../shared/api/api.ts';
 import { useGetEveningsQuery, useKeepEveningsMutation } from '../../shared/api/eveningsApi.ts';
-import type { EveningsReply, EveningsRequest, FoundEvenings } from './worker/protocol.ts';
+import type { EveningsReply, EveningsRequest, FoundEvenings, SupposedEvenings } from './worker/protocol.ts';
 
 export interface Evenings {
   readonly view: EveningsView | null;
@@ -29,6 +30,9 @@ export interface Evenings {
   /** The evenings that the last promised day cannot do without; null until somebody asks. */
   readonly deciding: readonly DecidingEvening[] | null;
   readonly decide: (on: string) => void;
+  /** What would be, when somebody wonders; null until it is worked out. */
+  readonly supposed: SupposedEvenings | null;
+  readonly suppose: (supposed: Supposition) => void;
   readonly end: () => void;
   readonly take: (found: FoundEvenings) => void;
   readonly leave: () => void;
@@ -48,6 +52,7 @@ export interface Refusal {
 type Wanted =
   | { readonly act: 'search' }
   | { readonly act: 'decide'; readonly on: string }
+  | { readonly act: 'suppose'; readonly supposed: Supposition }
   | { readonly act: 'move'; readonly to: PlannedStart };
 
 const createWorker = () => new Worker(new URL('./worker/worker.ts', import.meta.url), { type: 'module' });
@@ -65,6 +70,7 @@ export function useEvenings(): Evenings {
   const [share, setShare] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [deciding, setDeciding] = useState<readonly DecidingEvening[] | null>(null);
+  const [supposed, setSupposed] = useState<SupposedEvenings | null>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [input, setInput] = useState<EveningsInput | null>(null);
   const worker = useRef<Worker | null>(null);
@@ -86,6 +92,10 @@ export function useEvenings(): Evenings {
       if (data.kind === 'decided') {
         wanted.current = null;
         return setDeciding(data.deciding);
+      }
+      if (data.kind === 'supposed') {
+        wanted.current = null;
+        return setSupposed(data.supposed);
       }
       if (data.kind === 'refused') {
         wanted.current = null;
@@ -120,6 +130,10 @@ export function useEvenings(): Evenings {
         setShare(0);
         return ask({ act: 'decide', input: own, kept, on: what.on }, () => undefined);
       }
+      if (what.act === 'suppose') {
+        setShare(0);
+        return ask({ act: 'suppose', input: own, kept, supposed: what.supposed }, () => undefined);
+      }
       ask({ act: 'move', input: own, kept, to: what.to }, (found) => {
         wanted.current = null;
         setNow(found);
@@ -143,6 +157,7 @@ export function useEvenings(): Evenings {
     setInput(own);
     setBetter(null);
     setDeciding(null);
+    setSupposed(null);
     ask({ act: 'repair', input: own, kept: readKept(view) }, (found) => {
       setNow(found);
       // Kept, it comes back, and what was asked for is answered then.
@@ -164,6 +179,13 @@ export function useEvenings(): Evenings {
     decide: (on) => {
       if (!view || !input || !now) return;
       wanted.current = { act: 'decide', on };
+      answer(view, input, now);
+    },
+    supposed,
+    suppose: (what) => {
+      if (!view || !input || !now) return;
+      setSupposed(null);
+      wanted.current = { act: 'suppose', supposed: what };
       answer(view, input, now);
     },
     end: () => {

@@ -6,19 +6,21 @@ import type {
   MoveReason,
   PlannedStart,
   PlanMove,
+  Supposition,
 } from '@sardonyx/core';
 
 /** 'repair': the kept plan as it can still stand. 'search': a better one than that. 'move': that one with a task elsewhere.
- * 'decide': the evenings that cannot be lost. */
+ * 'decide': the evenings that cannot be lost. 'suppose': what would be, beside what is. */
 export interface EveningsRequest {
   readonly id: number;
-  readonly act: 'repair' | 'search' | 'move' | 'decide';
+  readonly act: 'repair' | 'search' | 'move' | 'decide' | 'suppose';
   readonly input: EveningsInput;
   readonly kept: EveningsPlan | null;
   /** Of a move. */
   readonly to?: PlannedStart;
   /** Of a decision: the local day. */
   readonly on?: string;
+  readonly supposed?: Supposition;
 }
 
 export interface FoundEvenings {
@@ -29,9 +31,17 @@ export interface FoundEvenings {
   readonly isChanged: boolean;
 }
 
+/** Both searched as long, from the plan that stands. */
+export interface SupposedEvenings {
+  readonly supposed: Supposition;
+  readonly is: EveningsReport;
+  readonly would: EveningsReport;
+}
+
 export type EveningsReply =
   | { readonly id: number; readonly kind: 'share'; readonly share: number }
   | { readonly id: number; readonly kind: 'found'; readonly found: FoundEvenings }
   | { readonly id: number; readonly kind: 'refused'; readonly because: readonly MoveReason[] }
   | { readonly id: number; readonly kind: 'decided'; readonly deciding: readonly DecidingEvening[] }
+  | { readonly id: number; readonly kind: 'supposed'; readonly supposed: SupposedEvenings }
   | { readonly id: number; readonly kind: 'problem'; readonly message: string };

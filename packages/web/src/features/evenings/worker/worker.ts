@@ -7,9 +7,11 @@ import {
   planEvenings,
   replanEvenings,
   reportEvenings,
+  supposeEvenings,
   type EveningsInput,
   type EveningsPlan,
   type PlannableWorkshop,
+  type Supposition,
 } from '@sardonyx/core';
 import type { EveningsReply, EveningsRequest, FoundEvenings } from './protocol.ts';
 
@@ -23,8 +25,9 @@ const NOTHING: EveningsPlan = { starts: [], late: [] };
 
 const post = (reply: EveningsReply) => self.postMessage(reply);
 
-self.onmessage = ({ data: { id, act, input, kept, to, on } }: MessageEvent<EveningsRequest>) => {
+self.onmessage = ({ data: { id, act, input, kept, to, on, supposed } }: MessageEvent<EveningsRequest>) => {
   try {
+    if (act === 'suppose') return suppose(id, input, kept, supposed!);
     const made = findPlannable(input);
     const before = kept ?? NOTHING;
     if (act === 'decide') return decide(id, input, made, before, on!);
@@ -33,7 +36,11 @@ self.onmessage = ({ data: { id, act, input, kept, to, on } }: MessageEvent<Eveni
       const moved = moveTask(input, made, before, to!);
       if (moved.kind === 'refused') return post({ id, kind: 'refused', because: moved.because });
       plan = moved.plan;
-    } else plan = act === 'repair' ? replanEvenings(input, made, before).plan : search(id, input, made, kept);
+    } else
+      plan =
+        act === 'repair'
+          ? replanEvenings(input, made, before).plan
+          : search(input, made, kept, (share) => post({ id, kind: 'share', share }));
     const found: FoundEvenings = {
       report: reportEvenings(input, made, plan),
       moves: kept ? explainMoves(input, made, kept, plan) : [],
@@ -45,13 +52,29 @@ self.onmessage = ({ data: { id, act, input, kept, to, on } }: MessageEvent<Eveni
   }
 };
 
-function search(id: number, input: EveningsInput, made: PlannableWorkshop, kept: EveningsPlan | null): EveningsPlan {
+function search(
+  input: EveningsInput,
+  made: PlannableWorkshop,
+  kept: EveningsPlan | null,
+  onShare: (share: number) => void,
+): EveningsPlan {
   const steps = planEvenings(input, made, createSeededRandom(SEED), ROUNDS, kept);
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;
-    if (value.round % REPORT === 0) post({ id, kind: 'share', share: value.round / value.rounds });
+    if (value.round % REPORT === 0) onShare(value.round / value.rounds);
   }
+}
+
+function suppose(id: number, input: EveningsInput, kept: EveningsPlan | null, supposed: Supposition): void {
+  const plan = (of: EveningsInput, done: number) => {
+    const made = findPlannable(of);
+    const start = kept && replanEvenings(of, made, kept).plan;
+    const found = search(of, made, start, (share) => post({ id, kind: 'share', share: done + share / 2 }));
+    return reportEvenings(of, made, found);
+  };
+  const is = plan(input, 0);
+  post({ id, kind: 'supposed', supposed: { supposed, is, would: plan(supposeEvenings(input, supposed), 0.5) } });
 }
 
 function decide(id: number, input: EveningsInput, made: PlannableWorkshop, plan: EveningsPlan, on: string): void {
