@@ -288,6 +288,7 @@ export { findDisagreements, reconcilePlan } from './compile/reconcilePlan.ts';
 export { chooseAct, type ActAtBench, type StepNow } from './schedule/benchMode/chooseAct.ts';
 export { choosePress, type Press } from './schedule/benchMode/choosePress.ts';
 export { explainLate, type LateMeaning } from './schedule/benchMode/explainLate.ts';
+export { HOUR_KINDS, sumHours, type HourKind, type Hours } from './record/sumHours.ts';
 export { sayLate } from './words/sayLate.ts';
 export { sayMinutes } from './words/sayMinutes.ts';
 export { chooseClock, type TaskClock } from './schedule/chooseClock.ts';

@@ -1,4 +1,4 @@
-import type { DayWeatherView, ErrorBody, EveningsView, KeptPlan } from '@sardonyx/contract';
+import type { DayWeatherView, ErrorBody, EveningsView, HoursView, JobView, KeptPlan } from '@sardonyx/contract';
 import {
   createSeededRandom,
   findPlannable,
@@ -146,6 +146,29 @@ describe('evenings over HTTP', () => {
     expect((await view()).weather).deep.include.members([{ id, version: 2, on: '2026-11-26', isDry: true }]);
   });
 
+  it('tell what the hours go into, and how long a step took that was begun and ended', async () => {
+    const hours = async () => (await bench.http.get('/api/evenings/hours').expect(200)).body as HoursView;
+    const { input } = await view();
+    const before = await hours();
+    expect(before.jobs.map(({ number }) => number)).deep.equal(input.jobs.map(({ number }) => number));
+    const { tasks } = (await bench.http.get('/api/jobs/sg-02').expect(200)).body as JobView;
+    // A plain sum over another view.
+    const wanted = tasks.filter(({ state }) => state !== 'set aside' && state !== 'not needed');
+    const total = wanted.reduce((sum, { handsOnMin, watchedMin }) => sum + handsOnMin + watchedMin, 0);
+    const of = ({ jobs }: HoursView) => jobs.find(({ jobId }) => jobId === 'sg-02')!;
+    const kinds = Object.values(of(before).kinds);
+    expect(kinds.reduce((sum, { plannedMin }) => sum + plannedMin, 0)).closeTo(total, 1e-6);
+    const task = wanted.find(({ title }) => title === 'Settle which issue it is')!;
+    const act = (what: string) =>
+      bench.http.post(`/api/tasks/${task.id}/acts`).send({ act: what, who: 'Imke Varga', note: '' }).expect(200);
+    await act('start');
+    bench.pass(25);
+    await act('done');
+    const after = of(await hours());
+    expect([after.timedSteps, after.doneSteps]).deep.equal([of(before).timedSteps + 1, of(before).doneSteps + 1]);
+    expect(after.kinds.work.timedMin).closeTo(of(before).kinds.work.timedMin + 25, 0.1);
+  });
+
   it('are a calendar that another program reads: every session with its steps, every promised day', async () => {
     const { input, restorers, kept } = await view();
     const response = await bench.http.get('/api/evenings/calendar.ics').expect(200);
@@ -161,7 +184,9 @@ describe('evenings over HTTP', () => {
     expect(wednesdays.length).equal(
       restorers.filter(({ sessions: own }) => own.some(({ weekday }) => weekday === 3)).length,
     );
-    const starts = new Map(kept!.starts.map((one) => [one.taskId, one]));
+    // What was done meanwhile is no longer ahead.
+    const open = new Set(input.tasks.map(({ id }) => id));
+    const starts = new Map(kept!.starts.flatMap((one) => (open.has(one.taskId) ? [[one.taskId, one] as const] : [])));
     for (const { summary, from, to, description } of sessions.slice(0, 20)) {
       const [begin, end] = [Date.parse(from), Date.parse(to)];
       const who = restorers.find(({ name }) => summary.startsWith(`${name}: `))!;

@@ -1,4 +1,4 @@
-import type { DayWeather, EveningsInput, EveningsPlan, PlanMove, PlannedStart, Restorer } from '@sardonyx/core';
+import type { DayWeather, EveningsInput, EveningsPlan, Hours, PlanMove, PlannedStart, Restorer } from '@sardonyx/core';
 
 export interface DayWeatherView extends DayWeather {
   readonly id: string;
@@ -21,4 +21,9 @@ export interface EveningsView {
   readonly restorers: readonly Restorer[];
   readonly weather: readonly DayWeatherView[];
   readonly kept: KeptPlan | null;
+}
+
+/** Hours of each open job, planned beside logged. */
+export interface HoursView {
+  readonly jobs: readonly (Hours & { readonly jobId: string; readonly number: string })[];
 }

@@ -6,6 +6,7 @@ import { change, look, type Workroom } from '../../workroom.ts';
 import { keepPlan } from './keepPlan.ts';
 import { notFound } from '../../http/errors.ts';
 import { readEvenings } from './readEvenings.ts';
+import { readHours } from './readHours.ts';
 import { writeCalendar } from './writeCalendar.ts';
 
 /** What the evenings are planned from, and the plan that stands. */
@@ -13,6 +14,9 @@ export function createEveningsRoutes(room: Workroom): Router {
   const router = Router();
   router.get('/evenings', async (_request, response) => {
     await sendKept(room, response, 'views', 'evenings', (manager) => readEvenings(manager, room));
+  });
+  router.get('/evenings/hours', async (_request, response) => {
+    response.json(await look(room, (manager) => readHours(manager, room)));
   });
   // Calendars look again by themselves: what they are shown is what is kept.
   router.get('/evenings/calendar.ics', async (request, response) => {

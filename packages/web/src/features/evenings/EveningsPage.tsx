@@ -9,6 +9,7 @@ import { Sign } from '../../shared/ui/Sign.tsx';
 import { Better } from './Better.tsx';
 import { Calendar } from './Calendar.tsx';
 import { Deciding } from './Deciding.tsx';
+import { Hours } from './Hours.tsx';
 import { Moves } from './Moves.tsx';
 import { readNames } from './names.ts';
 import { PutElsewhere } from './PutElsewhere.tsx';
@@ -102,6 +103,7 @@ export function EveningsPage() {
       ) : (
         <>
           <Calendar report={report} names={names} day={run?.on ?? null} onDay={setChosen} />
+          <Hours />
           <WhatIf evenings={evenings} restorers={view.restorers} names={names} />
           {run && (
             <section aria-label={`The run of ${formatEvening(run.from)}`}>

@@ -1,4 +1,4 @@
-import type { EveningsView, KeepEveningsPlan, KeptPlan } from '@sardonyx/contract';
+import type { EveningsView, HoursView, KeepEveningsPlan, KeptPlan } from '@sardonyx/contract';
 import { api } from './api.ts';
 import { readAppError } from './appError.ts';
 
@@ -9,6 +9,7 @@ const eveningsApi = api.injectEndpoints({
       query: () => 'evenings',
       providesTags: ['Evenings', 'Bench', 'Workshop', 'Orders'],
     }),
+    getHours: build.query<HoursView, void>({ query: () => 'evenings/hours', providesTags: ['Bench'] }),
     keepEvenings: build.mutation<KeptPlan, KeepEveningsPlan>({
       query: (body) => ({ url: 'evenings/plan', method: 'PUT', body }),
       // Where another window was first, or somebody is gone, it is read anew; what the disk or the network refused is not tried for ever.
@@ -18,4 +19,4 @@ const eveningsApi = api.injectEndpoints({
   }),
 });
 
-export const { useGetEveningsQuery, useKeepEveningsMutation } = eveningsApi;
+export const { useGetEveningsQuery, useGetHoursQuery, useKeepEveningsMutation } = eveningsApi;

@@ -1,11 +1,11 @@
 import { BarChart, CustomChart, LineChart } from 'echarts/charts';
-import { GridComponent, MarkLineComponent } from 'echarts/components';
+import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components';
 import * as echarts from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { DrawChart } from './drawChart.ts';
 
-echarts.use([BarChart, CustomChart, LineChart, GridComponent, MarkLineComponent, SVGRenderer]);
+echarts.use([BarChart, CustomChart, LineChart, GridComponent, LegendComponent, MarkLineComponent, SVGRenderer]);
 
 /** The greys of the theme that is on, and the one accent. */
 function readTheme(): Parameters<DrawChart>[0] {
