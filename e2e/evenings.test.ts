@@ -101,6 +101,26 @@ describe('the evenings of the demo', function () {
     for (const { taskId, startsAt } of tonight) expect(startsAt, taskId).equal(was.get(taskId));
   });
 
+  it('ask a simulated forecast, keep what somebody said of a day, and plan by the rest', async () => {
+    const { page } = test;
+    const weather = page.getByRole('region', { name: 'Weather' });
+    const said = (await view()).weather.map(({ on, isDry }) => `${on} ${isDry}`);
+    await weather.getByRole('button', { name: 'Ask the forecast' }).click();
+    await weather.getByText('simulated').waitFor();
+    await weather
+      .getByText(/, rain \d+ %/)
+      .first()
+      .waitFor();
+    expect(await weather.getByText(/, rain \d+ %/).count()).equal(7);
+    expect((await view()).weather, 'nothing is planned by it before somebody says so').lengthOf(said.length);
+    await weather.getByRole('button', { name: /^Plan by it for \d days$/ }).click();
+    await weather.getByRole('button', { name: /^Plan by it/ }).waitFor({ state: 'detached' });
+    const after = (await view()).weather.map(({ on, isDry }) => `${on} ${isDry}`);
+    expect(after).include.members(said);
+    expect(new Set(after.map((day) => day.slice(0, 10))).size).equal(after.length);
+    expect(after.length).least(7);
+  });
+
   it('put a step where somebody wants it and keep it there, and say why another cannot be', async () => {
     const { page } = test;
     await evening('Wed 25 Nov').click();

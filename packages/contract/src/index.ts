@@ -28,7 +28,7 @@ export {
   CreateRestorer,
   KeepEveningsPlan,
 } from './requests/evenings.ts';
-export type { DayWeatherView, EveningsView, HoursView, KeptPlan } from './responses/evenings.ts';
+export type { DayWeatherView, EveningsView, ForecastView, HoursView, KeptPlan } from './responses/evenings.ts';
 export {
   ActOnTask,
   ChangeArea,

@@ -553,6 +553,7 @@ export { outlineCircle, outlinePolygon, outlineRectangle, outlineWithArches, typ
 export { createBaseView, createEndView, type PlainViewSize } from './drawing/plainViews.ts';
 
 // Simulated instruments
+export { DRY_BELOW_PERCENT, readForecast, type ForecastDay } from './instruments/simulatedForecast.ts';
 export { readRoom } from './instruments/simulatedThermometer.ts';
 export { computeBathC } from './instruments/simulatedBath.ts';
 export { COLD_OVEN, runOven, type OvenState } from './instruments/simulatedOven.ts';

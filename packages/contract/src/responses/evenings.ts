@@ -1,4 +1,13 @@
-import type { DayWeather, EveningsInput, EveningsPlan, Hours, PlanMove, PlannedStart, Restorer } from '@sardonyx/core';
+import type {
+  DayWeather,
+  EveningsInput,
+  EveningsPlan,
+  ForecastDay,
+  Hours,
+  PlanMove,
+  PlannedStart,
+  Restorer,
+} from '@sardonyx/core';
 
 export interface DayWeatherView extends DayWeather {
   readonly id: string;
@@ -26,4 +35,10 @@ export interface EveningsView {
 /** Hours of each open job, planned beside logged. */
 export interface HoursView {
   readonly jobs: readonly (Hours & { readonly jobId: string; readonly number: string })[];
+}
+
+/** What a forecast says of the next days, soonest first. */
+export interface ForecastView {
+  readonly days: readonly ForecastDay[];
+  readonly isSimulated: boolean;
 }

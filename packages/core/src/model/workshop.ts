@@ -92,6 +92,7 @@ export const INSTRUMENT_KINDS = [
   'scales',
   'spectrophotometer',
   'room thermometer',
+  'weather forecast',
 ] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 

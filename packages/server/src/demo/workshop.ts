@@ -54,6 +54,7 @@ const INSTRUMENTS: readonly Plain<Instrument>[] = [
   { id: 'oven-probe', name: 'Oven probe', kind: 'oven probe', source: 'simulated', url: '' },
   { id: 'bath-thermometer', name: 'Bath thermometer', kind: 'bath thermometer', source: 'simulated', url: '' },
   { id: 'room-thermometer', name: 'Room thermometer', kind: 'room thermometer', source: 'simulated', url: '' },
+  { id: 'forecast', name: 'Weather forecast', kind: 'weather forecast', source: 'simulated', url: '' },
   { id: 'scales', name: 'Paint scales, 0.01 g', kind: 'scales', source: 'simulated', url: '' },
   { id: 'spectro', name: 'Spectrophotometer', kind: 'spectrophotometer', source: 'simulated', url: '' },
 ];

@@ -1,11 +1,13 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import { MeasureColour, PourOnScales, TurnDial } from '@sardonyx/contract';
 import { Router, type Response } from 'express';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { InstrumentRow } from '../../entities/workshop.ts';
 import { refused } from '../../http/errors.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { askForecast } from './askForecast.ts';
 import { createInstruments } from './readInstrument.ts';
 import { createSpectrophotometers } from './spectrophotometer.ts';
 
@@ -53,6 +55,11 @@ export function createInstrumentRoutes(room: Workroom): Router {
     const instrument = await findKind(request.params.id, 'spectrophotometer');
     const reading = await look(room, (manager) => spectro.measure(manager, instrument, body, room.now()));
     response.json(reading);
+  });
+  router.post('/instruments/:id/forecast', async (request, response) => {
+    const instrument = await findKind(request.params.id, 'weather forecast');
+    const { zone } = await look(room, (manager) => manager.findOneByOrFail(HouseStyleRow, { id: 'house' }));
+    response.json(await askForecast(instrument, room.now(), zone));
   });
   router.post('/instruments/:id/tare', async (request, response) => {
     tare((await findKind(request.params.id, 'scales')).id, room.now());

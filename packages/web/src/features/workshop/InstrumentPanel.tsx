@@ -12,7 +12,8 @@ import { useReading, type LiveState } from './useReading.ts';
 
 /** One instrument: what it reads now, the last minutes as a line, its dial, and where it gets its readings. */
 export function InstrumentPanel({ instrument }: { readonly instrument: Instrument }) {
-  const isThermometer = instrument.kind !== 'scales' && instrument.kind !== 'spectrophotometer';
+  const elsewhere = READ_ELSEWHERE[instrument.kind];
+  const isThermometer = elsewhere === undefined;
   const live = useReading(isThermometer ? instrument.id : null);
   const isSimulated = instrument.source === 'simulated';
   return (
@@ -31,9 +32,7 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
           </span>
         )}
       </div>
-      {!isThermometer && (
-        <p className="text-soft-ink">Reads in the colour lab, where its reading belongs to a mix or a part.</p>
-      )}
+      {!isThermometer && <p className="text-soft-ink">{elsewhere}</p>}
       {live.fault && (
         <p role="alert">
           <Sign of="warning" />
@@ -62,10 +61,18 @@ export function InstrumentPanel({ instrument }: { readonly instrument: Instrumen
   );
 }
 
+const IN_THE_LAB = 'Reads in the colour lab, where its reading belongs to a mix or a part.';
+const READ_ELSEWHERE: Readonly<Partial<Record<Instrument['kind'], string>>> = {
+  scales: IN_THE_LAB,
+  spectrophotometer: IN_THE_LAB,
+  'weather forecast': 'Is asked at Evenings, where dry days are planned by.',
+};
+
 const ANSWERS: Readonly<Record<Instrument['kind'], string>> = {
   'oven probe': '{"celsius": 121.5}',
   'bath thermometer': '{"celsius": 21.5}',
   'room thermometer': '{"celsius": 18.5, "humidity": 52}',
+  'weather forecast': '{"days": [{"on": "2026-11-26", "rainPercent": 70}]}',
   scales: '{"grams": 1.24}',
   spectrophotometer: '{"spectrum": [31 numbers], "geometry": "gloss left out"}',
 };

@@ -1,4 +1,4 @@
-import type { EveningsView, HoursView, KeepEveningsPlan, KeptPlan } from '@sardonyx/contract';
+import type { EveningsView, ForecastView, HoursView, KeepEveningsPlan, KeptPlan } from '@sardonyx/contract';
 import { api } from './api.ts';
 import { readAppError } from './appError.ts';
 
@@ -10,6 +10,9 @@ const eveningsApi = api.injectEndpoints({
       providesTags: ['Evenings', 'Bench', 'Workshop', 'Orders'],
     }),
     getHours: build.query<HoursView, void>({ query: () => 'evenings/hours', providesTags: ['Bench'] }),
+    askForecast: build.mutation<ForecastView, string>({
+      query: (id) => ({ url: `instruments/${encodeURIComponent(id)}/forecast`, method: 'POST' }),
+    }),
     keepEvenings: build.mutation<KeptPlan, KeepEveningsPlan>({
       query: (body) => ({ url: 'evenings/plan', method: 'PUT', body }),
       // Where another window was first, or somebody is gone, it is read anew; what the disk or the network refused is not tried for ever.
@@ -19,4 +22,4 @@ const eveningsApi = api.injectEndpoints({
   }),
 });
 
-export const { useGetEveningsQuery, useGetHoursQuery, useKeepEveningsMutation } = eveningsApi;
+export const { useGetEveningsQuery, useAskForecastMutation, useGetHoursQuery, useKeepEveningsMutation } = eveningsApi;
