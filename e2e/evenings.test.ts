@@ -5,6 +5,7 @@ import ICAL from 'ical.js';
 import { DEMO_NOW } from '../packages/server/test/support/demoNow.ts';
 import { OWN_LORRY, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
+import { expectSoon } from './support/expectSoon.ts';
 import { expectNoFaults } from './support/restorer.ts';
 import { runAxe } from './support/runAxe.ts';
 import { sendTo } from './support/sendTo.ts';
@@ -160,6 +161,38 @@ describe('the evenings of the demo', function () {
     await line.getByRole('button', { name: /^Put it elsewhere/ }).click();
     await page.getByRole('menuitem', { name: /^Mon 7 Dec, .* Osric Bell/ }).click();
     await line.getByText(/^Not on Mon 7 Dec: .*they leave such work to others/).waitFor();
+    expectNoFaults(page);
+  });
+
+  it('take a step that is dragged onto another evening, and nothing that is let go beside one', async () => {
+    const { page } = test;
+    const pins = async () => (await view()).kept!.pins;
+    await evening('Wed 25 Nov').click();
+    const run = page.getByRole('region', { name: 'The run of Wed 25 Nov' });
+    const step = run.getByRole('listitem').last();
+    const drag = async (to: { readonly x: number; readonly y: number }) => {
+      await step.locator('[data-grip]').scrollIntoViewIfNeeded();
+      const from = (await step.locator('[data-grip]').boundingBox())!;
+      await page.mouse.move(from.x + 20, from.y + 20);
+      await page.mouse.down();
+      await page.mouse.move(from.x + 10, from.y - 20, { steps: 4 });
+      await page.mouse.move(to.x, to.y, { steps: 8 });
+      await page.mouse.up();
+    };
+    const before = await pins();
+    const heading = (await run.getByRole('heading').boundingBox())!;
+    await drag({ x: heading.x + 5, y: heading.y + 5 });
+    expect(await pins()).deep.equal(before);
+    const title = (await step.locator('p').first().innerText()).replace(/^SG-\d\d /, '').replace(/, [^,]+$/, '');
+    await step.locator('[data-grip]').scrollIntoViewIfNeeded();
+    const day = (await evening('Mon 7 Dec').locator('rect').boundingBox())!;
+    await drag({ x: day.x + day.width / 2, y: day.y + day.height - 8 });
+    await expectSoon(async () => (await pins()).length === before.length + 1);
+    const known = new Set(before.map(({ taskId }) => taskId));
+    const pin = (await pins()).find(({ taskId }) => !known.has(taskId))!;
+    expect(new Date(pin.startsAt).toISOString().slice(0, 10)).equal('2026-12-07');
+    expect((await view()).input.tasks.find(({ id }) => id === pin.taskId)!.title).equal(title);
+    expect(await runAxe(page, 'serious')).deep.equal([]);
     expectNoFaults(page);
   });
 

@@ -11,6 +11,8 @@ import {
 } from '@sardonyx/core';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
+import { readPlan } from '../../core/src/schedule/evenings/planEvenings.ts';
+import { findBrokenRules } from '../../core/test/support/schedule/findBrokenRules.ts';
 import { DEMO_NOW } from './support/demoNow.ts';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
 
@@ -52,7 +54,12 @@ describe('evenings over HTTP', () => {
   });
 
   it('are planned, kept, and kept again only by whoever saw the plan that stands', async () => {
-    const plan = planOf(inputOf(await view()));
+    const input = inputOf(await view());
+    const plan = planOf(input);
+    // By a checker that shares nothing with what plans.
+    const made = findPlannable(input);
+    const broken = findBrokenRules(made.strict, readPlan(input, made, plan));
+    expect(broken.filter((line) => !plan.late.some((id) => line.startsWith(`${id}: `)))).deep.equal([]);
     const { body } = await keep(plan, 0).expect(200);
     expect(body as KeptPlan).deep.include({ version: 1, late: plan.late, pins: [], moves: [] });
     const { kept } = await view();

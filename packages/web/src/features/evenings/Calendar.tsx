@@ -1,3 +1,4 @@
+import { useDroppable } from '@dnd-kit/core';
 import type { EveningRun, EveningsReport, JobOutlook } from '@sardonyx/core';
 import { useState } from 'react';
 import { formatEvening } from '../../shared/dates/sayDates.ts';
@@ -124,8 +125,11 @@ interface EveningProps {
 
 function Evening({ run, x, height, isChosen, onDay }: EveningProps) {
   const count = run.steps.length;
+  const { setNodeRef, isOver } = useDroppable({ id: run.on });
   return (
     <g
+      // An evening is no box of the page, but it has a place on it.
+      ref={(drawn) => setNodeRef(drawn as unknown as HTMLElement | null)}
       role="button"
       tabIndex={0}
       aria-pressed={isChosen}
@@ -143,8 +147,8 @@ function Evening({ run, x, height, isChosen, onDay }: EveningProps) {
         y={HEAD_PX - 20}
         width={DAY_PX - 2}
         height={height - HEAD_PX + 20}
-        className={isChosen ? 'fill-sunk stroke-ink' : 'fill-sunk'}
-        strokeWidth={isChosen ? 2 : 0}
+        className={isOver ? 'fill-sunk stroke-sard' : isChosen ? 'fill-sunk stroke-ink' : 'fill-sunk'}
+        strokeWidth={isOver ? 4 : isChosen ? 2 : 0}
       />
       {isChosen && (
         <text

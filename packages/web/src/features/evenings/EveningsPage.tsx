@@ -8,6 +8,7 @@ import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Better } from './Better.tsx';
 import { Calendar } from './Calendar.tsx';
+import { DragSteps, StepGrip } from './DragSteps.tsx';
 import { Deciding } from './Deciding.tsx';
 import { Hours } from './Hours.tsx';
 import { Moves } from './Moves.tsx';
@@ -101,7 +102,7 @@ export function EveningsPage() {
       {report.plan.starts.length === 0 ? (
         <EmptyNote title="Nothing is open.">What a job still asks for comes up here with its evening.</EmptyNote>
       ) : (
-        <>
+        <DragSteps evenings={evenings} names={names}>
           <Calendar report={report} names={names} day={run?.on ?? null} onDay={setChosen} />
           <Hours />
           <WhatIf evenings={evenings} restorers={view.restorers} names={names} />
@@ -124,12 +125,17 @@ export function EveningsPage() {
                   run={run}
                   names={names}
                   late={report.plan.late}
-                  act={(step) => <PutElsewhere step={step} evenings={evenings} names={names} />}
+                  act={(step) => (
+                    <>
+                      <StepGrip step={step} />
+                      <PutElsewhere step={step} evenings={evenings} names={names} />
+                    </>
+                  )}
                 />
               )}
             </section>
           )}
-        </>
+        </DragSteps>
       )}
       {people}
     </div>
