@@ -78,6 +78,18 @@ describe('the evenings of the demo', function () {
     expect(await run.getByRole('listitem').count()).greaterThan(3);
   });
 
+  it('show what hands, gun and places bear, and what the hours go into', async () => {
+    const { page } = test;
+    await page.getByRole('radio', { name: 'Hands and places' }).click();
+    const lines = page.getByRole('list', { name: 'Hands and places' }).getByRole('listitem');
+    await lines.filter({ hasText: /^Imke Varga\d+ % of the hours taken$/ }).waitFor();
+    await lines.filter({ hasText: /^Gun.* on \d+ evenings$/ }).waitFor();
+    await page.getByRole('radio', { name: 'Models' }).click();
+    await page.getByRole('button', { name: /^Hours, and what cleaning takes/ }).click();
+    await page.getByText(/^\d+ h at the hands by the steps of all open models: cleaning brush and gun \d+ %/).waitFor();
+    expect(await runAxe(page, 'serious')).deep.equal([]);
+  });
+
   it('move what Imke would have done when she falls ill, say so, and leave the rest where it is', async () => {
     const { kept } = await view();
     const imke = test.page.getByRole('listitem', { name: 'Imke Varga' });

@@ -16,6 +16,7 @@ export interface View {
 /** The main views, on the demo data, each at a place where it has something to show. */
 export const VIEWS: readonly View[] = [
   { name: 'Bench', picture: 'bench', path: '/', ready: /and the weeks$/ },
+  { name: 'Bench mode', picture: 'bench-mode', path: '/bench-mode', ready: 'Space, for 1.5 seconds' },
   { name: 'Wants of all models', picture: null, path: '/?as=wants', ready: 'To be had' },
   { name: 'Identify', picture: 'identify', path: '/jobs/sg-01/identify', ready: 'What speaks for and against' },
   { name: 'Survey', picture: 'survey', path: '/jobs/sg-03/survey?part=sg-03-1.step', ready: 'Wants' },
@@ -137,7 +138,7 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'Shelf',
-    picture: 'shelf',
+    picture: null,
     path: '/shelf?near=40.7,-2.7,-14.2',
     ready: /dE00/,
     act: async (page) => {

@@ -1,52 +1,48 @@
 import { useDroppable } from '@dnd-kit/core';
-import type { EveningRun, EveningsReport, JobOutlook } from '@sardonyx/core';
-import { useState } from 'react';
+import type { EveningRun } from '@sardonyx/core';
+import { useState, type ReactNode } from 'react';
 import { formatEvening } from '../../shared/dates/sayDates.ts';
-import { formatMinutes } from '../../shared/format.ts';
-import { Sign } from '../../shared/ui/Sign.tsx';
 import { Twin } from '../../shared/ui/Twin.tsx';
-import { sayOutlook, type Names } from './sayEvenings.ts';
+
+export const DAY_MS = 86_400_000;
+export const DAY_PX = 26;
+export const ROW_PX = 44;
+const HEAD_PX = 44;
+
+/** A line of the calendar: its words on the left, what is drawn on the weeks, and what it says of each evening. */
+export interface CalendarLine {
+  readonly key: string;
+  readonly head: ReactNode;
+  readonly draw: (xOf: (at: number) => number) => ReactNode;
+  readonly say: (run: EveningRun) => string;
+}
 
 interface CalendarProps {
-  readonly report: EveningsReport;
-  readonly names: Names;
+  readonly label: string;
+  readonly runs: readonly EveningRun[];
+  readonly lines: readonly CalendarLine[];
+  /** Heads of the lines in the table beside it. */
+  readonly headings: readonly string[];
+  /** How far to the right it goes, ms. */
+  readonly until: number;
   /** Local day of the run that is looked at. */
   readonly day: string | null;
   readonly onDay: (on: string) => void;
 }
 
-const DAY_MS = 86_400_000;
-const DAY_PX = 26;
-const ROW_PX = 44;
-const HEAD_PX = 44;
-
-/**
- * Weeks to the right, a line a job. Evenings are columns; what hands do in them stands as a block, as high as its share of the evening;
- * what dries or soaks runs on as a thin bar through the nights. A stroke is the promised day.
- */
-export function Calendar({ report, names, day, onDay }: CalendarProps) {
-  const { runs, jobs } = report;
+/** Weeks to the right, evenings as columns; a step can be dropped on them. */
+export function Calendar({ label, runs, lines, headings, until, day, onDay }: CalendarProps) {
   const [from] = useState(() => startOfDay(runs[0]?.from ?? Date.now()));
-  const ends = Math.max(report.readyAt, ...jobs.map(({ dueAt }) => dueAt ?? 0)) + DAY_MS;
-  const days = Math.max(14, Math.ceil((ends - from) / DAY_MS));
+  const days = Math.max(14, Math.ceil((until + DAY_MS - from) / DAY_MS));
   const xOf = (at: number) => ((at - from) / DAY_MS) * DAY_PX;
-  const ordered = [...jobs].sort((a, b) => b.lateMin - a.lateMin || (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity));
-  const height = HEAD_PX + ordered.length * ROW_PX;
+  const height = HEAD_PX + lines.length * ROW_PX;
   return (
-    <div>
+    <>
       <div className="flex border border-hairline bg-sheet">
-        <ol
-          aria-label="Models, the latest first"
-          className="w-52 shrink-0 border-r border-hairline"
-          style={{ paddingTop: HEAD_PX }}
-        >
-          {ordered.map((job) => (
-            <li key={job.jobId} className="px-2 leading-5" style={{ height: ROW_PX }}>
-              <strong className="figure">{names.jobs.get(job.jobId)}</strong>
-              <p className="text-note">
-                {job.lateMin > 0 && <Sign of="warning" />}
-                {sayOutlook(job)}
-              </p>
+        <ol aria-label={label} className="w-52 shrink-0 border-r border-hairline" style={{ paddingTop: HEAD_PX }}>
+          {lines.map(({ key, head }) => (
+            <li key={key} className="px-2 leading-5" style={{ height: ROW_PX }}>
+              {head}
             </li>
           ))}
         </ol>
@@ -65,35 +61,26 @@ export function Calendar({ report, names, day, onDay }: CalendarProps) {
                 onDay={onDay}
               />
             ))}
-            {ordered.map((job, row) => (
+            {lines.map(({ key, draw }, row) => (
               <g
-                key={job.jobId}
+                key={key}
                 transform={`translate(0 ${HEAD_PX + row * ROW_PX})`}
                 aria-hidden
                 className="pointer-events-none"
               >
-                <JobLine job={job} runs={runs} names={names} xOf={xOf} />
+                <line x1={0} x2={10_000} y1={0} y2={0} className="stroke-hairline" />
+                {draw(xOf)}
               </g>
             ))}
           </svg>
         </div>
       </div>
-      <p className="mt-1 text-note text-soft-ink">
-        Blocks: hands, as high as their share of the evening. Thin bars: it dries, sets or soaks. Stroke: promised by
-        then. Press an evening to see its steps.
-      </p>
       <Twin
         label="Evenings of all models"
-        headings={['Evening', ...ordered.map(({ jobId }) => names.jobs.get(jobId) ?? '')]}
-        rows={runs.map((run) => [
-          formatEvening(run.from),
-          ...ordered.map(({ jobId }) => {
-            const minutes = sumHands(run, jobId, names);
-            return minutes > 0 ? formatMinutes(minutes) : '';
-          }),
-        ])}
+        headings={['Evening', ...headings]}
+        rows={runs.map((run) => [formatEvening(run.from), ...lines.map(({ say }) => say(run))])}
       />
-    </div>
+    </>
   );
 }
 
@@ -165,72 +152,4 @@ function Evening({ run, x, height, isChosen, onDay }: EveningProps) {
   );
 }
 
-interface JobLineProps {
-  readonly job: JobOutlook;
-  readonly runs: readonly EveningRun[];
-  readonly names: Names;
-  readonly xOf: (at: number) => number;
-}
-
-function JobLine({ job, runs, names, xOf }: JobLineProps) {
-  const own = (run: EveningRun) => run.steps.filter(({ taskId }) => names.tasks.get(taskId)?.jobId === job.jobId);
-  return (
-    <>
-      <line x1={0} x2={10_000} y1={0} y2={0} className="stroke-hairline" />
-      {runs.flatMap((run) =>
-        own(run)
-          .filter(({ passiveUntil, handsUntil }) => passiveUntil !== null && passiveUntil - handsUntil > DAY_MS / 6)
-          .map((step) => (
-            <rect
-              key={step.taskId}
-              x={xOf(step.handsUntil)}
-              y={ROW_PX - 9}
-              width={Math.max(1, xOf(step.passiveUntil!) - xOf(step.handsUntil))}
-              height={3}
-              className="fill-soft-ink"
-            />
-          )),
-      )}
-      {runs.map((run) => {
-        const minutes = sumHands(run, job.jobId, names);
-        if (minutes === 0) return null;
-        const share = Math.min(1, minutes / ((run.to - run.from) / 60_000));
-        const tall = Math.max(3, share * (ROW_PX - 14));
-        return (
-          <rect
-            key={run.on}
-            x={xOf(startOfDay(run.from)) + 5}
-            y={ROW_PX - 10 - tall}
-            width={DAY_PX - 10}
-            height={tall}
-            className="fill-ink"
-          />
-        );
-      })}
-      {job.dueAt !== null && (
-        <line x1={xOf(job.dueAt)} x2={xOf(job.dueAt)} y1={3} y2={ROW_PX - 3} strokeWidth={2} className="stroke-sard" />
-      )}
-      {job.lateMin > 0 && (
-        <line
-          x1={xOf(job.dueAt!)}
-          x2={xOf(job.readyAt!)}
-          y1={6}
-          y2={6}
-          strokeWidth={2}
-          strokeDasharray="4 3"
-          className="stroke-sard"
-        />
-      )}
-    </>
-  );
-}
-
-function sumHands(run: EveningRun, jobId: string, names: Names): number {
-  return run.steps.reduce(
-    (sum, step) =>
-      sum + (names.tasks.get(step.taskId)?.jobId === jobId ? (step.handsUntil - step.startsAt) / 60_000 : 0),
-    0,
-  );
-}
-
-const startOfDay = (at: number) => new Date(at).setHours(0, 0, 0, 0);
+export const startOfDay = (at: number) => new Date(at).setHours(0, 0, 0, 0);

@@ -7,7 +7,6 @@ import { Pending } from '../../shared/ui/Pending.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { Sign } from '../../shared/ui/Sign.tsx';
 import { Better } from './Better.tsx';
-import { Calendar } from './Calendar.tsx';
 import { DragSteps, StepGrip } from './DragSteps.tsx';
 import { Deciding } from './Deciding.tsx';
 import { Hours } from './Hours.tsx';
@@ -19,6 +18,7 @@ import { Run } from './Run.tsx';
 import { sayDay, sayLeftOut, sayStep, sayVerdict } from './sayEvenings.ts';
 import { useEvenings } from './useEvenings.ts';
 import { Weather } from './Weather.tsx';
+import { Weeks } from './Weeks.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
 /** All jobs on the evenings that there are: what is late first, then the run of an evening, then the weeks. */
@@ -103,7 +103,7 @@ export function EveningsPage() {
         <EmptyNote title="Nothing is open.">What a job still asks for comes up here with its evening.</EmptyNote>
       ) : (
         <DragSteps evenings={evenings} names={names}>
-          <Calendar report={report} names={names} day={run?.on ?? null} onDay={setChosen} />
+          <Weeks report={report} input={input} names={names} day={run?.on ?? null} onDay={setChosen} />
           <Hours />
           <WhatIf evenings={evenings} restorers={view.restorers} names={names} />
           {run && (
