@@ -59,7 +59,7 @@ describe('clocks and refusals', function () {
     await test.restart(new Date(Date.now() + 12 * 60_000).toISOString());
     await test.page.reload();
     const due = test.page.getByRole('alert').filter({ hasText: 'Look at the tinplate trim again: pass 1' });
-    await due.getByText(/time is up, 1[12] min ago/).waitFor();
+    await due.getByText(/time is up, over by 1[12] min/).waitFor();
     expect((await due.boundingBox())!.height).least(64);
   });
 
