@@ -1,7 +1,8 @@
 import { createSeededRandom } from '../packages/core/src/numeric/seededRandom.ts';
 import { boundFinish } from '../packages/core/src/schedule/solve/boundFinish.ts';
 import { findChains } from '../packages/core/src/schedule/solve/chains.ts';
-import { improvePlan, USUAL_ROUNDS, type FoundPlan } from '../packages/core/src/schedule/solve/improvePlan.ts';
+import type { FoundPlan } from '../packages/core/src/schedule/solve/foundPlan.ts';
+import { improvePlan, USUAL_ROUNDS } from '../packages/core/src/schedule/solve/improvePlan.ts';
 import { measurePlan } from '../packages/core/src/schedule/solve/measurePlan.ts';
 import { placeTasks } from '../packages/core/src/schedule/solve/placeTasks.ts';
 import type { Workshop } from '../packages/core/src/schedule/solve/workshop.ts';

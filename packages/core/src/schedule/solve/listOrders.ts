@@ -1,5 +1,6 @@
 import { reach, type Chains } from './chains.ts';
-import { computeHeldMin, type Workshop } from './workshop.ts';
+import { computeTails } from './computeTails.ts';
+import type { Workshop } from './workshop.ts';
 
 /** Orders in which tasks are placed before anything is searched: the usual rules for work with promised days. */
 export function listOrders(workshop: Workshop, chains: Chains): number[][] {
@@ -24,22 +25,3 @@ export function listOrders(workshop: Workshop, chains: Chains): number[][] {
 
 /** Infinity is no number to take from another. */
 const compare = (a: number, b: number) => (a === b ? 0 : a - b);
-
-/** From the beginning of each task to the end of its job, when nothing else holds it up, minutes. */
-function computeTails({ tasks }: Workshop, { after }: Chains): Float64Array {
-  const tails = new Float64Array(tasks.length).fill(NaN);
-  const tailOf = (task: number): number => {
-    if (Number.isNaN(tails[task]!)) {
-      const next = after[task]!.map(
-        (one) => tailOf(one) + tasks[one]!.after.find((link) => link.task === task)!.spans[0]!.from,
-      );
-      tails[task] = Math.max(
-        computeHeldMin(tasks[task]!, 'passive'),
-        computeHeldMin(tasks[task]!, 'watched') + Math.max(0, ...next),
-      );
-    }
-    return tails[task]!;
-  };
-  tasks.forEach((_, task) => tailOf(task));
-  return tails;
-}

@@ -1,0 +1,261 @@
+import { findFirst } from '../../../numeric/findFirst.ts';
+import type { Chains } from '../chains.ts';
+import type { WorkPlan, Workshop } from '../workshop.ts';
+import type { CompiledTasks } from './compileTasks.ts';
+import type { DispatchRule } from './dispatchRule.ts';
+import { OpenTasks } from './openTasks.ts';
+import { RoomNow } from './roomNow.ts';
+import { SessionsNow } from './sessionsNow.ts';
+
+/**
+ * A plan made forward in time (parallel schedule generation): whoever has their hands free first does what the rule says, and looks
+ * as far ahead as windows shut. Sprays are put off until some of a colour are together, and then go one after the other, so that
+ * the gun is cleaned seldom. Null where the rule runs into a window that nobody can keep, or out of sessions.
+ */
+export function dispatchPlan(
+  workshop: Workshop,
+  chains: Chains,
+  tasks: CompiledTasks,
+  rule: DispatchRule,
+): WorkPlan | null {
+  return new Dispatch(workshop, chains, tasks, rule).run();
+}
+
+/** What could be begun at a moment. */
+interface Choice {
+  readonly task: number;
+  /** The least comes first. */
+  readonly key: number;
+}
+
+/** A colour that could go into the gun. */
+interface Run extends Choice {
+  readonly count: number;
+  readonly isForced: boolean;
+}
+
+interface Moment {
+  readonly who: number;
+  readonly at: number;
+  /** By then everything must be done that needs them. */
+  readonly end: number;
+}
+
+class Dispatch {
+  readonly #starts: Float64Array;
+  readonly #who: Int8Array;
+  readonly #left: Int32Array;
+  readonly #keys: Float64Array;
+  readonly #open: OpenTasks;
+  readonly #room: RoomNow;
+  readonly #sessions: SessionsNow;
+  readonly #appointments: readonly { readonly task: number; readonly at: number }[];
+  /** What is in the gun and must be cleaned out by whoever sprayed it, unless they go on with it. */
+  #gun: { readonly colour: number; readonly by: number; readonly sprayed: number } | null = null;
+  #gunFree = 0;
+
+  constructor(
+    private readonly workshop: Workshop,
+    private readonly chains: Chains,
+    private readonly tasks: CompiledTasks,
+    private readonly rule: DispatchRule,
+  ) {
+    const all = workshop.tasks;
+    this.#starts = new Float64Array(all.length).fill(NaN);
+    this.#who = new Int8Array(all.length).fill(-1);
+    this.#left = Int32Array.from(all, ({ after }) => after.length);
+    this.#keys = Float64Array.from(all, ({ job }, i) => rule.due[job]! - rule.tailShare * tasks.tails[i]!);
+    this.#open = new OpenTasks(all, this.#starts);
+    this.#room = new RoomNow(workshop, tasks);
+    this.#sessions = new SessionsNow(workshop.restorers);
+    this.#appointments = all
+      .flatMap((_, task) => (Number.isNaN(tasks.appointed[task]!) ? [] : [{ task, at: tasks.appointed[task]! }]))
+      .sort((a, b) => a.at - b.at);
+    all.forEach((_, i) => {
+      if (this.#left[i] === 0) this.#open.add(i);
+    });
+  }
+
+  run(): WorkPlan | null {
+    while (this.#open.list.length > 0) {
+      const next = this.#sessions.findNext();
+      if (!next || this.#open.isLost) return null;
+      const { who, at, end } = next;
+      const kept = this.#findAppointment(who, at);
+      if (kept && kept.at <= at) {
+        if (kept.at < at || !this.#isReady(kept.task, at) || !this.#isPossible(kept.task, { who, at, end }))
+          return null;
+        this.#begin(kept.task, who, at);
+      } else this.#goOn({ who, at, end: Math.min(end, kept?.at ?? Infinity) });
+    }
+    return { starts: this.#starts, who: this.#who };
+  }
+
+  /** What somebody does at a moment: a spray, something else, the gun, or nothing until something changes. */
+  #goOn(moment: Moment): void {
+    const { who, at } = moment;
+    if (this.#gun?.by === who) {
+      this.#goOnSpraying(moment);
+      return;
+    }
+    const other = this.#chooseOther(moment);
+    const run = this.#gun || at < this.#gunFree ? null : this.#chooseRun(moment);
+    const first = run && run.key <= (other?.key ?? Infinity) ? run : other;
+    if (first) this.#begin(first.task, who, at);
+    else this.#sessions.free[who] = this.#findNextMoment(moment);
+  }
+
+  /** The next one of the colour in the gun, with something short before it; else the gun is cleaned. */
+  #goOnSpraying(moment: Moment): void {
+    const { who, at, end } = moment;
+    const { colour, sprayed } = this.#gun!;
+    const { hands, gun, present } = this.tasks;
+    const { cleaningMin, keepsMin } = this.workshop.gun;
+    const { list, from } = this.#open;
+    const ofColour = list.filter((task) => gun[task] === colour);
+    const now = this.#chooseFirst(ofColour, moment);
+    if (now) {
+      this.#begin(now.task, who, at);
+      return;
+    }
+    const last = sprayed + keepsMin;
+    const soon = ofColour
+      .filter((task) => from[task]! > at && from[task]! <= last)
+      .sort((a, b) => from[a]! - from[b]!)[0];
+    if (soon !== undefined) {
+      const latest = Math.min(last, end - present[soon]!);
+      const others = list.filter((task) => this.#isShort(task) && at + hands[task]! <= latest);
+      const meanwhile = this.#chooseFirst(others, moment);
+      const done = meanwhile ? at + hands[meanwhile.task]! : at;
+      const spray = Math.max(done, from[soon]!);
+      if (spray - done <= this.rule.idleMin && spray <= latest && this.#isPossible(soon, { who, at: spray, end })) {
+        if (meanwhile) this.#begin(meanwhile.task, who, at);
+        this.#begin(soon, who, spray);
+        return;
+      }
+    }
+    this.#gun = null;
+    this.#sessions.free[who] = this.#gunFree = sprayed + cleaningMin;
+  }
+
+  /** Is in nobody's way. */
+  #isShort(task: number): boolean {
+    return this.tasks.gun[task] === 0 && this.tasks.air[task] === 0 && this.tasks.holds[task]!.length === 0;
+  }
+
+  #chooseOther(moment: Moment): Choice | null {
+    return this.#chooseFirst(this.#open.list, moment, true);
+  }
+
+  #chooseFirst(from: readonly number[], moment: Moment, isOther = false): Choice | null {
+    let first: Choice | null = null;
+    for (const task of from) {
+      if (this.#open.from[task]! > moment.at || (isOther && this.tasks.gun[task]! > 0)) continue;
+      const key = this.#keyOf(task);
+      if ((!first || key < first.key) && this.#isPossible(task, moment)) first = { task, key };
+    }
+    return first;
+  }
+
+  /** The colour to go into the gun now, with its first spray. */
+  #chooseRun(moment: Moment): Choice | null {
+    const { gun } = this.tasks;
+    const { leastRun, waitMin, hasteMin } = this.rule;
+    const runs = new Map<number, Run>();
+    for (const task of this.#open.list) {
+      if (gun[task] === 0 || this.#open.from[task]! > moment.at || !this.#isPossible(task, moment)) continue;
+      const key = this.#keyOf(task);
+      const isForced = key < 0 || moment.at - this.#open.since[task]! > waitMin;
+      const run = runs.get(gun[task]!);
+      runs.set(gun[task]!, {
+        ...(run && run.key <= key ? run : { task, key }),
+        count: 1 + (run?.count ?? 0),
+        isForced: isForced || run?.isForced === true,
+      });
+    }
+    let first: Choice | null = null;
+    for (const { task, key, count, isForced } of runs.values()) {
+      if (count < leastRun && !isForced) continue;
+      const hastened = key - hasteMin * (count - 1);
+      if (!first || hastened < first.key) first = { task, key: hastened };
+    }
+    return first;
+  }
+
+  /** Windows that shut soon come before everything. */
+  #keyOf(task: number): number {
+    const shuts = this.#open.shuts[task]!;
+    if (shuts === Infinity) return this.#keys[task]!;
+    const isSoon = this.workshop.tasks[task]!.who.every((who) => {
+      const session = this.#sessions.later(who, this.rule.sessionsAhead);
+      return !session || session.to >= shuts;
+    });
+    return isSoon ? shuts - BEFORE_ALL : this.#keys[task]!;
+  }
+
+  #isPossible(task: number, { who, at, end }: Moment): boolean {
+    const { can, present, hands, bound, appointed } = this.tasks;
+    if (can[task * this.workshop.restorers.length + who] === 0 || at + present[task]! > end) return false;
+    if (!this.#open.isOpen(task, at) || !this.#room.isFree(task, at)) return false;
+    if (appointed[task]! > at) return false;
+    if (this.workshop.tasks[task]!.isDry && !this.#isDry(at, hands[task]!)) return false;
+    return bound[task]!.length === 0 || this.#canBeFollowed(task, at);
+  }
+
+  /** Nothing is begun that must be followed when nobody is there. */
+  #canBeFollowed(task: number, at: number): boolean {
+    const { watchedMin } = this.workshop.tasks[task]!;
+    const done = at + this.tasks.hands[task]! + watchedMin;
+    return this.tasks.bound[task]!.every((next) =>
+      this.workshop.tasks[next.task]!.who.some((who) =>
+        this.#sessions.hasRoom(who, next.spans, done, this.tasks.present[next.task]!),
+      ),
+    );
+  }
+
+  #isDry(at: number, minutes: number): boolean {
+    const { dry } = this.workshop;
+    const span = dry[findFirst(dry.length, (i) => dry[i]!.to >= at + minutes)];
+    return span !== undefined && span.from <= at;
+  }
+
+  #begin(task: number, who: number, at: number): void {
+    const { gun, hands } = this.tasks;
+    [this.#starts[task], this.#who[task]] = [at, who];
+    this.#open.remove(task);
+    this.#room.take(task, at);
+    this.#sessions.free[who] = at + hands[task]!;
+    if (gun[task]! > 0) this.#gun = { colour: gun[task]!, by: who, sprayed: at + hands[task]! };
+    for (const next of this.chains.after[task]!) if (--this.#left[next]! === 0) this.#open.add(next);
+  }
+
+  #isReady(task: number, at: number): boolean {
+    return this.#left[task] === 0 && (this.tasks.gun[task] === 0 || (!this.#gun && at >= this.#gunFree));
+  }
+
+  #findAppointment(who: number, at: number) {
+    const { can } = this.tasks;
+    return this.#appointments.find(
+      ({ task, at: appointed }) =>
+        Number.isNaN(this.#starts[task]!) &&
+        can[task * this.workshop.restorers.length + who] === 1 &&
+        appointed >= at - 1,
+    );
+  }
+
+  /** When something may be possible that is not now. */
+  #findNextMoment({ who, at, end }: Moment): number {
+    const { from } = this.#open;
+    const { dry } = this.workshop;
+    const day = dry[findFirst(dry.length, (i) => dry[i]!.from > at)];
+    let next = Math.min(end > at ? end : Infinity, this.#room.findNextEnd(at), day?.from ?? Infinity);
+    for (const task of this.#open.list) if (from[task]! > at && from[task]! < next) next = from[task]!;
+    if (this.#gunFree > at) next = Math.min(next, this.#gunFree);
+    this.#sessions.free.forEach((free, other) => {
+      if (other !== who && free > at && free < next) next = free;
+    });
+    return next;
+  }
+}
+
+const BEFORE_ALL = 1e7;
