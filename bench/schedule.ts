@@ -3,13 +3,15 @@ import { boundFinish } from '../packages/core/src/schedule/solve/boundFinish.ts'
 import { findChains } from '../packages/core/src/schedule/solve/chains.ts';
 import type { FoundPlan } from '../packages/core/src/schedule/solve/foundPlan.ts';
 import { improvePlan, USUAL_ROUNDS } from '../packages/core/src/schedule/solve/improvePlan.ts';
-import { measurePlan } from '../packages/core/src/schedule/solve/measurePlan.ts';
+import { computeCost, measurePlan } from '../packages/core/src/schedule/solve/measurePlan.ts';
 import { placeTasks } from '../packages/core/src/schedule/solve/placeTasks.ts';
 import type { Workshop } from '../packages/core/src/schedule/solve/workshop.ts';
 import { WorkshopLines } from '../packages/core/src/schedule/solve/workshopLines.ts';
 import { findBrokenRules } from '../packages/core/test/support/schedule/findBrokenRules.ts';
 import { planByHand } from '../packages/core/test/support/schedule/planByHand.ts';
 import { listPriorityOrders } from '../packages/core/test/support/schedule/priorityOrders.ts';
+import { createSmallWorld } from '../packages/core/test/support/schedule/smallWorlds.ts';
+import { MIP_GAP, solveByMip } from '../packages/core/test/support/schedule/solveByMip.ts';
 import { createWorld } from '../packages/core/test/support/schedule/workshopWorlds.ts';
 import { median, type Figure, type Topic } from './figure.ts';
 
@@ -17,6 +19,10 @@ import { median, type Figure, type Topic } from './figure.ts';
 const SEEDS = Array.from({ length: 20 }, (_, i) => 500 + i);
 const BROKEN_SEEDS = Array.from({ length: 100 }, (_, i) => 1000 + i);
 const FEW_ROUNDS = 40;
+const SMALL_SEEDS = Array.from({ length: 50 }, (_, i) => 2000 + i);
+const SMALL_MS = 3000;
+const SMALL_ROUNDS = 10_000;
+const PROOF_S = 300;
 
 const createUsual = (seed: number, slack: number) =>
   createWorld({ jobs: 30, tasksOfJob: 25, slack }, createSeededRandom(seed));
@@ -36,9 +42,9 @@ export const schedule: Topic = {
   names: [
     ...['schedule.broken', 'schedule.latenessVsByHand', 'schedule.byHandBroken', 'schedule.latenessVsRules'],
     ...['schedule.latenessTight', 'schedule.worseThanRules', 'schedule.cleaningsVsByHand', 'schedule.planMs'],
-    ...['schedule.finishGap', 'schedule.finishGapOwnCleanings'],
+    ...['schedule.finishGap', 'schedule.finishGapOwnCleanings', 'schedule.smallEqualMip', 'schedule.smallWorst'],
   ],
-  measure: () => Promise.resolve([measureBroken(), ...measureLateness(), ...measureFinish()]),
+  measure: async () => [measureBroken(), ...measureLateness(), ...measureFinish(), ...(await measureSmall())],
 };
 
 function measureBroken(): Figure {
@@ -130,4 +136,40 @@ function measureFinish(): Figure[] {
       yardstick: "the same with the plan's own cleanings in the bound",
     },
   ];
+}
+
+async function measureSmall(): Promise<Figure[]> {
+  const over: number[] = [];
+  for (const seed of SMALL_SEEDS) {
+    const workshop = createSmallWorld(createSeededRandom(seed));
+    const best = await solveByMip(workshop, PROOF_S);
+    // What is not proven in time counts as missed.
+    over.push(best === null ? Infinity : computeCost(planFor(workshop, seed, SMALL_MS)) / best - 1);
+  }
+  const equal = over.filter((share) => share <= MIP_GAP).length;
+  return [
+    {
+      ...{ name: 'schedule.smallEqualMip', value: equal / over.length, unit: '' },
+      goal: { kind: 'at least', value: 0.9 },
+      yardstick: `of ${over.length} workshops of 3 jobs x 6 tasks, after ${SMALL_MS / 1000} s: as good as the proven best of a mixed-integer program`,
+    },
+    {
+      ...{ name: 'schedule.smallWorst', value: Math.max(...over), unit: '' },
+      goal: { kind: 'at most', value: 0.02 },
+      yardstick: 'by which the worst of them costs more',
+    },
+  ];
+}
+
+/** As good as it gets in so much processor time. */
+function planFor(workshop: Workshop, seed: number, ms: number): FoundPlan {
+  const began = process.cpuUsage();
+  let found: FoundPlan | null = null;
+  for (const { best } of improvePlan(workshop, createSeededRandom(seed), SMALL_ROUNDS)) {
+    found = best;
+    const { user, system } = process.cpuUsage(began);
+    if ((user + system) / 1000 > ms) break;
+  }
+  if (!found) throw new Error(`No plan for small workshop ${seed}`);
+  return found;
 }

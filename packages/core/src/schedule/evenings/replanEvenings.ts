@@ -1,3 +1,4 @@
+import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { findChains } from '../solve/chains.ts';
 import { findObstacles, OBSTACLES, type Obstacle } from '../solve/findObstacles.ts';
 import { improvePlan } from '../solve/improvePlan.ts';
@@ -39,12 +40,18 @@ export function replanEvenings(input: EveningsInput, made: PlannableWorkshop, be
   return { plan, moves: explainMoves(input, made, before, plan) };
 }
 
+/** A few rounds: the first plan comes at once, and is none that the first search turns upside down. */
 function planFresh({ workshop }: PlannableWorkshop) {
-  // No round: the best of the first orders.
-  const { value } = improvePlan(workshop, () => 0, 0).next();
-  if (!value || 'best' in value) throw new RangeError('A workshop in which every task has a place has no plan.');
-  return value;
+  const search = improvePlan(workshop, createSeededRandom(1), FIRST_ROUNDS);
+  for (;;) {
+    const { done, value } = search.next();
+    if (!done) continue;
+    if (!value) throw new RangeError('A workshop in which every task has a place has no plan.');
+    return value;
+  }
 }
+
+const FIRST_ROUNDS = 24;
 
 /**
  * What moved to another evening or other hands from one plan to another, and what stands in its old place now. Earlier or later in

@@ -17,7 +17,7 @@ export interface PlanStep {
 }
 
 /** Of a search that nobody ends. */
-export const USUAL_ROUNDS = 300;
+export const USUAL_ROUNDS = 240;
 /** Share of the rounds in which whole plans are made by rules; in the others jobs are placed anew. */
 const BY_RULES = 0.75;
 

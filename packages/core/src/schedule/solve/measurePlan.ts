@@ -29,8 +29,8 @@ export function measurePlan(workshop: Workshop, { starts }: WorkPlan): PlanMeasu
   return { lateness, cleanings, handsMin, finishMin: Math.max(0, ...finishOfJob), finishOfJob };
 }
 
-/** In minutes of lateness: a cleaning weighs as four hours of it; the finish, and that of each job, decide among equals. */
-const WEIGHTS = { cleaning: 240, finish: 0.02, jobs: 0.01 };
+/** In minutes of lateness: a cleaning weighs as an hour of it, or as ten of the finish; the finish of each job decides among equals. */
+const WEIGHTS = { cleaning: 60, finish: 0.1, jobs: 0.0005 };
 
 /** What a plan costs, one number to compare plans by. */
 export function computeCost({ lateness, cleanings, finishMin, finishOfJob }: PlanMeasure): number {

@@ -46,6 +46,8 @@ class Dispatch {
   readonly #who: Int8Array;
   readonly #left: Int32Array;
   readonly #keys: Float64Array;
+  /** Sprays of each colour that have no place yet. */
+  readonly #unsprayed: Int32Array;
   readonly #open: OpenTasks;
   readonly #room: RoomNow;
   readonly #sessions: SessionsNow;
@@ -64,8 +66,13 @@ class Dispatch {
     this.#starts = new Float64Array(all.length).fill(NaN);
     this.#who = new Int8Array(all.length).fill(-1);
     this.#left = Int32Array.from(all, ({ after }) => after.length);
-    this.#keys = Float64Array.from(all, ({ job }, i) => rule.due[job]! - rule.tailShare * tasks.tails[i]!);
-    this.#open = new OpenTasks(all, this.#starts);
+    this.#keys = Float64Array.from(
+      all,
+      ({ job }, i) => rule.due[job]! - rule.tailShare * tasks.tails[i]! + rule.shift[i]!,
+    );
+    this.#unsprayed = new Int32Array(1 + tasks.gun.reduce((most, colour) => Math.max(most, colour), 0));
+    for (const colour of tasks.gun) this.#unsprayed[colour]!++;
+    this.#open = new OpenTasks(all, this.#starts, rule.putOff);
     this.#room = new RoomNow(workshop, tasks);
     this.#sessions = new SessionsNow(workshop.restorers);
     this.#appointments = all
@@ -165,7 +172,7 @@ class Dispatch {
     for (const task of this.#open.list) {
       if (gun[task] === 0 || this.#open.from[task]! > moment.at || !this.#isPossible(task, moment)) continue;
       const key = this.#keyOf(task);
-      const isForced = key < 0 || moment.at - this.#open.since[task]! > waitMin;
+      const isForced = this.#isShutting(task) || moment.at - this.#open.since[task]! > waitMin;
       const run = runs.get(gun[task]!);
       runs.set(gun[task]!, {
         ...(run && run.key <= key ? run : { task, key }),
@@ -174,8 +181,8 @@ class Dispatch {
       });
     }
     let first: Choice | null = null;
-    for (const { task, key, count, isForced } of runs.values()) {
-      if (count < leastRun && !isForced) continue;
+    for (const [colour, { task, key, count, isForced }] of runs) {
+      if (count < Math.min(leastRun, this.#unsprayed[colour]!) && !isForced) continue;
       const hastened = key - hasteMin * (count - 1);
       if (!first || hastened < first.key) first = { task, key: hastened };
     }
@@ -184,20 +191,27 @@ class Dispatch {
 
   /** Windows that shut soon come before everything. */
   #keyOf(task: number): number {
+    return this.#isShutting(task) ? this.#open.shuts[task]! - BEFORE_ALL : this.#keys[task]!;
+  }
+
+  /** Whether it must be now, because too few sessions are left before its window shuts. */
+  #isShutting(task: number): boolean {
     const shuts = this.#open.shuts[task]!;
-    if (shuts === Infinity) return this.#keys[task]!;
-    const isSoon = this.workshop.tasks[task]!.who.every((who) => {
-      const session = this.#sessions.later(who, this.rule.sessionsAhead);
-      return !session || session.to >= shuts;
-    });
-    return isSoon ? shuts - BEFORE_ALL : this.#keys[task]!;
+    return (
+      shuts < Infinity &&
+      this.workshop.tasks[task]!.who.every((who) => {
+        const session = this.#sessions.later(who, this.rule.sessionsAhead);
+        return !session || session.to >= shuts;
+      })
+    );
   }
 
   #isPossible(task: number, { who, at, end }: Moment): boolean {
     const { can, present, hands, bound, appointed } = this.tasks;
     if (can[task * this.workshop.restorers.length + who] === 0 || at + present[task]! > end) return false;
     if (!this.#open.isOpen(task, at) || !this.#room.isFree(task, at)) return false;
-    if (appointed[task]! > at) return false;
+    const leftTo = this.rule.leftTo[task]!;
+    if (appointed[task]! > at || (leftTo >= 0 && leftTo !== who)) return false;
     if (this.workshop.tasks[task]!.isDry && !this.#isDry(at, hands[task]!)) return false;
     return bound[task]!.length === 0 || this.#canBeFollowed(task, at);
   }
@@ -225,6 +239,7 @@ class Dispatch {
     this.#open.remove(task);
     this.#room.take(task, at);
     this.#sessions.free[who] = at + hands[task]!;
+    this.#unsprayed[gun[task]!]!--;
     if (gun[task]! > 0) this.#gun = { colour: gun[task]!, by: who, sprayed: at + hands[task]! };
     for (const next of this.chains.after[task]!) if (--this.#left[next]! === 0) this.#open.add(next);
   }

@@ -14,4 +14,10 @@ export interface DispatchRule {
   readonly idleMin: number;
   /** A window that shuts before so many more sessions of everybody who could is looked to first. */
   readonly sessionsAhead: number;
+  /** By task, minutes by which it comes sooner or later than its job's turn. */
+  readonly shift: readonly number[];
+  /** By task: not before this minute, though it could be. */
+  readonly putOff: readonly number[];
+  /** By task: left to this restorer; -1 to whoever is free first. */
+  readonly leftTo: readonly number[];
 }

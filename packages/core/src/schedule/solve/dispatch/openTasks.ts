@@ -16,6 +16,7 @@ export class OpenTasks {
   constructor(
     private readonly tasks: Workshop['tasks'],
     private readonly starts: Float64Array,
+    private readonly putOff: readonly number[],
   ) {
     [this.from, this.to, this.shuts, this.since] = [1, 2, 3, 4].map(() => new Float64Array(tasks.length)) as [
       Float64Array,
@@ -27,7 +28,7 @@ export class OpenTasks {
 
   add(index: number): void {
     const { notBefore, after, within } = this.tasks[index]!;
-    this.#open(index, Math.max(0, notBefore));
+    this.#open(index, Math.max(0, notBefore, this.putOff[index]!));
     this.since[index] = this.from[index]!;
     this.shuts[index] = within.at(-1)!.to;
     for (const { task, spans } of after)

@@ -9,8 +9,13 @@ import { dispatchPlan } from './dispatchPlan.ts';
 import type { DispatchRule } from './dispatchRule.ts';
 
 const DAY_MIN = 1440;
-/** A rule may cost so much more than the best at the beginning, and less and less of that (record-to-record travel, Dueck 1993). */
+/** A rule may cost up to so much more than the best since the search began (record-to-record travel, Dueck 1993). */
 const SLACK = 0.02;
+/** After so many rounds that were no better the search begins somewhere else. */
+const STALE_ROUNDS = 400;
+/** Shares of the rounds in which single tasks, and choices, are varied; promises are in the others. */
+const BY_TASK = 0.5;
+const BY_CHOICE = 0.15;
 
 /**
  * Plans by dispatching rules, one each round: first by all the usual ones, then by the best of them with promises and choices varied
@@ -26,13 +31,21 @@ export function* searchRules(
   const tasks = compileTasks(workshop, chains, computeTails(workshop, chains));
   const first = listRules(workshop);
   let [now, least]: [DispatchRule, number] = [first[0]!, Infinity];
+  let starts: FoundPlan['starts'] = workshop.tasks.map(() => 0);
+  let stale = 0;
   for (let round = 0; round < rounds; round++) {
-    const rule = first[round] ?? varyRule(now, random);
+    const isFirst = round < first.length;
+    const isNew = !isFirst && stale >= STALE_ROUNDS;
+    if (isNew) [least, stale] = [Infinity, 0];
+    const rule =
+      first[round] ??
+      (isNew ? shakeRule(workshop, pickOne(first, random), random) : varyRule(workshop, now, starts, random));
     const plan = dispatchPlan(workshop, chains, tasks, rule);
     const found = plan && measureFound(workshop, plan);
     const cost = found ? computeCost(found) : Infinity;
-    const most = round < first.length ? least : least * (1 + SLACK * (1 - round / rounds) * random());
-    if (cost <= most) now = rule;
+    const most = isFirst ? least : least * (1 + SLACK * random());
+    if (found && cost <= most) [now, starts] = [rule, found.starts];
+    stale = cost < least ? 0 : stale + 1;
     least = Math.min(least, cost);
     yield found;
   }
@@ -41,7 +54,7 @@ export function* searchRules(
 /** The most different ones first: few rounds should see some of each kind. */
 function listRules({ jobs, tasks }: Workshop): DispatchRule[] {
   const handsOf = jobs.map((_, job) => tasks.reduce((sum, task) => sum + (task.job === job ? task.handsMin : 0), 0));
-  // Nothing promised is promised after all that is.
+  // What nobody waits for comes after all that is promised.
   const last = jobs.reduce((most, { dueMin }) => Math.max(most, dueMin ?? 0), 0);
   const dueOf = (job: number) => jobs[job]!.dueMin ?? last;
   const dues = [
@@ -55,22 +68,57 @@ function listRules({ jobs, tasks }: Workshop): DispatchRule[] {
       dues.map((due) => ({
         ...{ due: jobs.map((_, job) => due(job)), tailShare, leastRun },
         ...{ waitMin: 6 * DAY_MIN, hasteMin: DAY_MIN, idleMin: 10, sessionsAhead: 2 },
+        ...{ shift: tasks.map(() => 0), putOff: tasks.map(() => 0), leftTo: tasks.map(() => -1) },
       })),
     ),
   );
 }
 
-function varyRule(rule: DispatchRule, random: RandomSource): DispatchRule {
+/** Somewhere else altogether. */
+function shakeRule({ tasks }: Workshop, rule: DispatchRule, random: RandomSource): DispatchRule {
+  const days = pickOne([1, 3, 8, 20], random);
+  return {
+    ...rule,
+    leastRun: 1 + Math.floor(4 * random()),
+    due: rule.due.map((due) => due + days * DAY_MIN * (random() - 0.5)),
+    shift: tasks.map(() => days * DAY_MIN * (random() - 0.5)),
+  };
+}
+
+function varyRule(
+  workshop: Workshop,
+  rule: DispatchRule,
+  starts: FoundPlan['starts'],
+  random: RandomSource,
+): DispatchRule {
   const kind = random();
-  if (kind < 0.7) {
-    const due = [...rule.due];
-    const pick = () => Math.floor(random() * due.length);
-    const [a, b] = [pick(), pick()];
-    if (kind < 0.4) [due[a], due[b]] = [due[b]!, due[a]!];
-    else for (let i = Math.floor(random() * 4); i >= 0; i--) due[pick()]! += (random() - 0.5) * 40 * DAY_MIN * random();
-    return { ...rule, due };
+  if (kind < BY_TASK) return varyTasks(workshop, rule, starts, random);
+  if (kind > 1 - BY_CHOICE) return { ...rule, ...pickOne(CHOICES, random)(rule, random) };
+  const due = [...rule.due];
+  const pick = () => Math.floor(random() * due.length);
+  const [a, b] = [pick(), pick()];
+  if (random() < 0.5) [due[a], due[b]] = [due[b]!, due[a]!];
+  else for (let i = Math.floor(random() * 4); i >= 0; i--) due[pick()]! += (random() - 0.5) * 40 * DAY_MIN * random();
+  return { ...rule, due };
+}
+
+/** One task, or a few, comes sooner or later, waits, or is left to somebody. */
+function varyTasks(
+  { tasks }: Workshop,
+  rule: DispatchRule,
+  starts: FoundPlan['starts'],
+  random: RandomSource,
+): DispatchRule {
+  const [shift, putOff, leftTo] = [[...rule.shift], [...rule.putOff], [...rule.leftTo]];
+  for (let i = Math.floor(random() * 3); i >= 0; i--) {
+    const task = Math.floor(random() * tasks.length);
+    const kind = random();
+    if (kind < 0.4) shift[task] = random() < 0.3 ? 0 : shift[task]! + (random() - 0.5) * 20 * DAY_MIN;
+    else if (kind < 0.8)
+      putOff[task] = putOff[task]! > 0 && random() < 0.6 ? 0 : starts[task]! + 1 + random() ** 2 * 4 * DAY_MIN;
+    else leftTo[task] = random() < 0.4 ? -1 : pickOne(tasks[task]!.who, random);
   }
-  return { ...rule, ...pickOne(CHOICES, random)(rule, random) };
+  return { ...rule, shift, putOff, leftTo };
 }
 
 const CHOICES: readonly ((rule: DispatchRule, random: RandomSource) => Partial<DispatchRule>)[] = [
