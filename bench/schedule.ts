@@ -21,7 +21,7 @@ const BROKEN_SEEDS = Array.from({ length: 100 }, (_, i) => 1000 + i);
 const FEW_ROUNDS = 40;
 const SMALL_SEEDS = Array.from({ length: 50 }, (_, i) => 2000 + i);
 const SMALL_MS = 3000;
-const SMALL_ROUNDS = 10_000;
+const SMALL_ROUNDS = 25_000;
 const PROOF_S = 300;
 
 const createUsual = (seed: number, slack: number) =>

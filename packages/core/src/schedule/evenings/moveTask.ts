@@ -38,8 +38,10 @@ export function moveTask(
   const who = Array.from(own.who);
   for (const { task } of obstacles) if (!tasks[task!]!.isUnderWay) starts[task!] = NaN;
   [starts[index], who[index]] = [at.start, at.who];
-  const lines = repairPlan(workshop, findChains(workshop), { starts, who });
-  if (!lines || Math.abs(lines.starts[index]! - at.start) >= 1)
-    return say(obstacles.length > 0 ? obstacles : [{ kind: 'hands', task: null }]);
+  // Whatever else has to move for it, it stays there.
+  const there = { who: [at.who], within: [{ from: at.start, to: at.start + 1 }] };
+  const kept = { ...workshop, tasks: workshop.tasks.map((task, i) => (i === index ? { ...task, ...there } : task)) };
+  const lines = repairPlan(kept, findChains(kept), { starts, who });
+  if (!lines) return say(obstacles.length > 0 ? obstacles : [{ kind: 'hands', task: null }]);
   return { kind: 'moved', plan: writePlan(input, made, lines) };
 }

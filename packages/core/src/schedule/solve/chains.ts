@@ -7,6 +7,8 @@ export interface Chains {
   readonly after: readonly (readonly number[])[];
   /** The task and all that must follow it by a latest, with what lies between them, each after what it follows. */
   readonly together: readonly (readonly number[])[];
+  /** How many tasks lie before each on the longest way. */
+  readonly rank: ArrayLike<number>;
 }
 
 export function findChains({ tasks }: Workshop): Chains {
@@ -30,7 +32,7 @@ export function findChains({ tasks }: Workshop): Chains {
     chain.add(task);
     return [...chain].sort((a, b) => rank[a]! - rank[b]!);
   });
-  return { before, after, together };
+  return { before, after, together, rank };
 }
 
 /** All that is reached from some, themselves included. */
@@ -40,7 +42,6 @@ export function reach(from: readonly number[], next: readonly (readonly number[]
   return seen;
 }
 
-/** How many tasks lie before each on the longest way. */
 function rankTasks(before: readonly (readonly number[])[]): Int32Array {
   const ranks = new Int32Array(before.length).fill(-1);
   const rankOf = (task: number): number => {

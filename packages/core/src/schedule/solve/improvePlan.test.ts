@@ -111,6 +111,17 @@ describe('the time of a task', () => {
     expect(starts[2]! - starts[1]! - 100).within(0, 2999);
   });
 
+  it('places two chains together that each wait for a part of the other', () => {
+    const soon = (task: number) => ({ task, spans: [{ from: 0, to: 1430 }] });
+    const any = (task: number) => ({ task, spans: [{ from: 0, to: Infinity }] });
+    const chains = [{}, { after: [soon(0), any(2)] }, { handsMin: 90 }, { after: [soon(2), any(0)] }];
+    expect(startsOf(makeWorkshop([{ handsMin: 100 }, ...chains.map(moveOn)]))).not.equal(null);
+
+    function moveOn({ after, ...task }: Partial<WorkTask>): Partial<WorkTask> {
+      return { ...task, after: (after ?? []).map((link) => ({ ...link, task: link.task + 1 })) };
+    }
+  });
+
   it('shares the oven at one temperature only', () => {
     const bake = (setting: number) => ({
       ...{ handsMin: 5, watchedMin: 40 },

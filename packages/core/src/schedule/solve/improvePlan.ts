@@ -19,7 +19,7 @@ export interface PlanStep {
 /** Of a search that nobody ends. */
 export const USUAL_ROUNDS = 240;
 /** Share of the rounds in which whole plans are made by rules; in the others jobs are placed anew. */
-const BY_RULES = 0.75;
+const BY_RULES = 0.9;
 
 /**
  * Plans all tasks. Anytime: each step yields the best so far, and may be the last. Null where some task has no place at all.

@@ -12,56 +12,76 @@ const MOST_TRIES = 400;
  */
 export function placeTasks(lines: WorkshopLines, chains: Chains, order: readonly number[]): number | null {
   for (const task of order) {
-    const stuck = placeTask(lines, chains, task, new Set());
+    const stuck = placeTask(lines, chains, task);
     if (stuck !== null) return stuck;
   }
   return null;
 }
 
-/** `held`: tasks whose place is being looked for already, with what they follow. */
-function placeTask(lines: WorkshopLines, chains: Chains, task: number, held: ReadonlySet<number>): number | null {
-  if (lines.isPlaced(task)) return null;
-  const together = chains.together[task]!.filter((one) => !lines.isPlaced(one) && !held.has(one));
-  const own = new Set([...held, ...together]);
-  for (const one of together)
-    for (const earlier of chains.before[one]!) {
-      const stuck = own.has(earlier) ? null : placeTask(lines, chains, earlier, own);
-      if (stuck !== null) return stuck;
-      // What went before took this one along.
-      if (lines.isPlaced(task)) return null;
-    }
-  let from = 0;
-  for (let tries = 0; tries < MOST_TRIES; tries++) {
-    const lacking = placeChain(lines, together, from);
-    if (lacking === null) return null;
-    if (lacking === Infinity) return task;
-    from = lacking;
-  }
-  return task;
-}
-
-/** Null once all have a place; else from when on the first is to be tried next, with none of them placed. */
-function placeChain(lines: WorkshopLines, together: readonly number[], from: number): number | null {
-  const [first] = together;
-  for (const [i, task] of together.entries()) {
-    const fit = lines.findFit(task, i === 0 ? from : 0);
-    if (fit) {
-      lines.add(task, fit);
-      continue;
-    }
-    const start = lines.starts[first!]!;
-    const late = i === 0 ? null : lines.findFit(task, 0, true);
-    const next = late === null ? Infinity : start + Math.max(1, computeLateness(lines, task, late.start));
-    for (const one of together.slice(0, i).reverse()) lines.remove(one);
-    return next;
+function placeTask(lines: WorkshopLines, chains: Chains, task: number): number | null {
+  while (!lines.isPlaced(task)) {
+    const { together, before } = gather(lines, chains, task);
+    const stuck = before === null ? placeTogether(lines, together) : placeTask(lines, chains, before);
+    if (stuck !== null) return stuck;
   }
   return null;
 }
 
-/** By how much a start lies behind the last window of what goes before. */
-function computeLateness({ workshop: { tasks }, starts }: WorkshopLines, index: number, start: number): number {
-  return tasks[index]!.after.reduce((most, { task, spans }) => {
+/**
+ * What has to be placed along with a task, each after what it waits for. `before`: something else that has to be placed first, and
+ * hangs on none of them; null where nothing has.
+ */
+function gather(
+  lines: WorkshopLines,
+  chains: Chains,
+  task: number,
+): { readonly together: readonly number[]; readonly before: number | null } {
+  const unplaced = (some: readonly number[]) => some.filter((one) => !lines.isPlaced(one));
+  const own = new Set(unplaced(chains.together[task]!));
+  for (const one of own)
+    for (const earlier of unplaced(chains.before[one]!)) {
+      if (own.has(earlier)) continue;
+      const chain = unplaced(chains.together[earlier]!);
+      const above = new Set(chain);
+      for (const other of above) for (const next of unplaced(chains.before[other]!)) above.add(next);
+      // Each waits for a part of the other: only together do they find a place.
+      if ([...above].every((other) => !own.has(other))) return { together: [], before: earlier };
+      for (const other of chain) own.add(other);
+    }
+  return { together: [...own].sort((a, b) => chains.rank[a]! - chains.rank[b]!), before: null };
+}
+
+/** Null once all have a place; else one that has none, with none of them placed. */
+function placeTogether(lines: WorkshopLines, together: readonly number[]): number | null {
+  /** From when on each is tried. */
+  const from = new Map<number, number>();
+  for (let tries = 0; tries < MOST_TRIES; tries++) {
+    const stuck = together.findIndex((task) => {
+      const fit = lines.findFit(task, from.get(task) ?? 0);
+      if (fit) lines.add(task, fit);
+      return !fit;
+    });
+    if (stuck < 0) return null;
+    const task = together[stuck]!;
+    const late = lines.findFit(task, from.get(task) ?? 0, true);
+    const lacking = late && findLacking(lines, task, late.start);
+    for (const one of together.slice(0, stuck).reverse()) lines.remove(one);
+    if (!lacking || !together.includes(lacking.task)) return task;
+    from.set(lacking.task, lacking.from);
+  }
+  return together[0]!;
+}
+
+/** What a task follows too late when it starts then, the worst of it, and from when on that had to begin. */
+function findLacking(
+  { workshop: { tasks }, starts }: WorkshopLines,
+  index: number,
+  start: number,
+): { readonly task: number; readonly from: number } | null {
+  let [first, most]: [number | null, number] = [null, -Infinity];
+  for (const { task, spans } of tasks[index]!.after) {
     const latest = computeDoneMin(tasks[task]!, starts[task]!) + spans.at(-1)!.to;
-    return latest === Infinity ? most : Math.max(most, start - latest);
-  }, 0);
+    if (latest < Infinity && start - latest > most) [first, most] = [task, start - latest];
+  }
+  return first === null ? null : { task: first, from: starts[first]! + Math.max(1, most) };
 }

@@ -27,7 +27,7 @@ export async function solveByMip(workshop: Workshop, limitS: number): Promise<nu
   return solved.Status === 'Optimal' ? solved.ObjectiveValue : null;
 }
 
-export function writeProgram(workshop: Workshop): string {
+function writeProgram(workshop: Workshop): string {
   const { tasks, jobs, restorers, places, gun, airingMin } = workshop;
   const starts = tasks.flatMap((task, i) => listStarts(workshop, task, i));
   const of = (task: number) => starts.filter((one) => one.task === task);

@@ -39,7 +39,7 @@ export function listLoadLines(input: EveningsInput, runs: readonly EveningRun[],
   });
 }
 
-export function nameLoad({ of }: Load, names: Names): string {
+function nameLoad({ of }: Load, names: Names): string {
   if (of.kind === 'restorer') return names.restorers.get(of.restorerId) ?? '';
   return of.kind === 'bath' ? `Bath: ${of.bath}` : capitalise(of.kind);
 }

@@ -131,7 +131,7 @@ class Dispatch {
       .sort((a, b) => from[a]! - from[b]!)[0];
     if (soon !== undefined) {
       const latest = Math.min(last, end - present[soon]!);
-      const others = list.filter((task) => this.#isShort(task) && at + hands[task]! <= latest);
+      const others = list.filter((task) => this.#isBeside(task, soon) && at + hands[task]! <= latest);
       const meanwhile = this.#chooseFirst(others, moment);
       const done = meanwhile ? at + hands[meanwhile.task]! : at;
       const spray = Math.max(done, from[soon]!);
@@ -145,9 +145,11 @@ class Dispatch {
     this.#sessions.free[who] = this.#gunFree = sprayed + cleaningMin;
   }
 
-  /** Is in nobody's way. */
-  #isShort(task: number): boolean {
-    return this.tasks.gun[task] === 0 && this.tasks.air[task] === 0 && this.tasks.holds[task]!.length === 0;
+  /** Whether a task leaves gun, places and air to a spray that follows at once. */
+  #isBeside(task: number, spray: number): boolean {
+    const { gun, air, holds } = this.tasks;
+    if (gun[task]! > 0 || (air[task]! > 0 && air[task] !== air[spray])) return false;
+    return holds[task]!.every(({ place }) => holds[spray]!.every((one) => one.place !== place));
   }
 
   #chooseOther(moment: Moment): Choice | null {
