@@ -1,4 +1,4 @@
-import type { EveningsView } from '@sardonyx/contract';
+import type { EveningsView, JobView } from '@sardonyx/contract';
 import type { Casting, Job } from '@sardonyx/core';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
@@ -30,14 +30,16 @@ describe('the evenings of the demo', function () {
 
   it('say what is ready by which day, and look for a better plan the first time by themselves', async () => {
     await test.page.goto(`${test.bench.address}/evenings`);
-    await test.page.getByRole('heading', { level: 1, name: /^\d+ of 10 promised models are ready in time/ }).waitFor();
+    await test.page
+      .getByRole('heading', { level: 1, name: /^(All|\d+ of) 10 promised models are ready in time/ })
+      .waitFor();
     await test.page.getByText(/^By Wed,? 13 Jan \d+ of 10 can be ready/).waitFor();
     const better = test.page.getByRole('region', { name: 'A better plan' });
     await better.waitFor({ timeout: 120_000 });
-    const promised = /(\d+) of 10/.exec(await better.getByRole('heading').innerText())![1];
+    const [promised] = /All 10|\d+ of 10/.exec(await better.getByRole('heading').innerText())!;
     const before = (await view()).kept!;
     await better.getByRole('button', { name: 'Take it' }).click();
-    await test.page.getByRole('heading', { level: 1, name: new RegExp(`^${promised} of 10`) }).waitFor();
+    await test.page.getByRole('heading', { level: 1, name: new RegExp(`^${promised} promised`) }).waitFor();
     await better.waitFor({ state: 'detached' });
     expect((await view()).kept!.version).equal(before.version + 1);
     expect(await runAxe(test.page, 'serious')).deep.equal([]);
@@ -291,6 +293,49 @@ describe('evenings on an empty bench, clumsily', function () {
       .waitFor();
     await nell.getByRole('button', { name: 'Take it out of the list' }).click();
     await page.getByRole('heading', { name: 'Nobody is down for this bench yet.' }).waitFor();
+    expectNoFaults(page);
+  });
+
+  it('blast on another day when it rains, say why, and show it in the weeks', async () => {
+    const { page } = test;
+    const [job] = (await send<EveningsView>('GET', 'evenings')).input.jobs;
+    const own = await send<JobView>('GET', `jobs/${job!.id}`);
+    const area = own.specimens[0]!.areas.find((one) => one.specimenPartId.endsWith('.body'))!;
+    await send('POST', 'layers', {
+      ...{ areaId: area.id, stage: 'found', seq: 0, kind: 'colour', name: 'Old red', colourHex: '#a02020' },
+      ...{ thicknessUm: 25, thicknessOrigin: 'planning estimate', productId: null },
+    });
+    await send('POST', 'decisions', { jobId: job!.id, school: 'S11', option: 'blast', reason: 'a trial' });
+    const daily = [0, 1, 2, 3, 4, 5, 6].map((weekday) => ({ weekday, startHour: 18, minutes: 180 }));
+    await send('POST', 'restorers', { name: 'Nell', does: '', sessions: daily, exceptions: [], leaves: [] });
+    const view = () => send<EveningsView>('GET', 'evenings');
+    const isBlast = ({ isDry }: EveningsView['input']['tasks'][number]) => isDry;
+    const blastOf = ({ input, kept }: EveningsView) =>
+      kept?.starts.find(({ taskId }) => input.tasks.some((task) => task.id === taskId && isBlast(task)));
+    await page.reload();
+    await expectSoon(async () => blastOf(await view()) !== undefined);
+    const before = await view();
+    const { title } = before.input.tasks.find(isBlast)!;
+    const dayOf = ({ startsAt }: { readonly startsAt: number }) =>
+      new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+        .format(startsAt)
+        .replace(',', '');
+    const was = dayOf(blastOf(before)!);
+    const run = (day: string) => page.getByRole('region', { name: `The run of ${day}` });
+    const evening = (day: string) => page.getByRole('button', { name: new RegExp(`^${day},`) });
+    await evening(was).click();
+    await run(was).getByText(title).first().waitFor();
+
+    await page.getByLabel(`Weather of ${was}`).getByRole('radio', { name: 'wet' }).click();
+    await expectSoon(async () => dayOf(blastOf(await view())!) !== was);
+    const is = dayOf(blastOf(await view())!);
+    const moved = page.getByRole('region', { name: 'What moved' });
+    const fold = moved.getByRole('button', { name: /moved since the last plan/ });
+    if ((await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
+    await moved.getByText(new RegExp(`${title}.* from ${was}.* to ${is}.*, because it is not dry then`, 'i')).waitFor();
+    await evening(is).click();
+    await run(is).getByText(title).first().waitFor();
+    expect(await runAxe(page, 'serious')).deep.equal([]);
     expectNoFaults(page);
   });
 });

@@ -51,7 +51,7 @@ function planFresh({ workshop }: PlannableWorkshop) {
   }
 }
 
-const FIRST_ROUNDS = 24;
+const FIRST_ROUNDS = 60;
 
 /**
  * What moved to another evening or other hands from one plan to another, and what stands in its old place now. Earlier or later in

@@ -15,8 +15,8 @@ export function listFirstRules({ jobs, tasks }: Workshop): DispatchRule[] {
     (job: number) => (dueOf(job) + 200 * handsOf[job]!) / Math.sqrt(jobs[job]!.weight),
     (job: number) => (60 * handsOf[job]!) / jobs[job]!.weight,
   ];
-  return [4, 1].flatMap((leastRun) =>
-    [4, 2, 0.5, 8].flatMap((tailShare) =>
+  return [4, 2, 0.5, 8].flatMap((tailShare) =>
+    [4, 1].flatMap((leastRun) =>
       dues.map((due) => ({
         ...{ due: jobs.map((_, job) => due(job)), tailShare, leastRun },
         ...{ waitMin: 6 * DAY_MIN, hasteMin: DAY_MIN, idleMin: 10, sessionsAhead: 2 },
