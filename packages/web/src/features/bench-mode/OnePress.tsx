@@ -1,5 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
-import { HOLD_MS, useHold } from '../../shared/ui/useHold.ts';
+import { HoldFilling } from '../../shared/ui/HoldFilling.tsx';
+import { useHold } from '../../shared/ui/useHold.ts';
 import { takesLetters } from '../../shared/ui/singleKeys.ts';
 
 /** So long after it came up a press is the last one's: a pedal bounces, a hand is still on its way. */
@@ -78,11 +79,7 @@ export function OnePress({ isHeld: mustHold, disabled, onPress, children }: OneP
       }}
       {...hold}
     >
-      <span
-        aria-hidden
-        className="absolute inset-y-0 left-0 bg-sard opacity-35"
-        style={{ width: isHeld ? '100%' : 0, transition: isHeld ? `width ${HOLD_MS}ms linear` : 'none' }}
-      />
+      <HoldFilling isHeld={isHeld} />
       <span className="relative">
         {children}
         <span className="block text-note font-normal">

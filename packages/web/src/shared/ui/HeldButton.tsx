@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { HOLD_MS, useHold } from './useHold.ts';
+import { HoldFilling } from './HoldFilling.tsx';
+import { useHold } from './useHold.ts';
 
 interface HeldButtonProps {
   readonly children: ReactNode;
@@ -28,11 +29,7 @@ export function HeldButton({ children, onHeld, disabled = false }: HeldButtonPro
       onBlur={end}
       onContextMenu={(event) => event.preventDefault()}
     >
-      <span
-        aria-hidden
-        className="absolute inset-y-0 left-0 bg-sard opacity-35"
-        style={{ width: isHeld ? '100%' : 0, transition: isHeld ? `width ${HOLD_MS}ms linear` : 'none' }}
-      />
+      <HoldFilling isHeld={isHeld} />
       <span className="relative">
         {children}
         <span className="block text-note font-normal text-soft-ink">
