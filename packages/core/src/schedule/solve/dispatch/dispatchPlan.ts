@@ -4,6 +4,7 @@ import type { WorkPlan, Workshop } from '../workshop.ts';
 import type { CompiledTasks } from './compileTasks.ts';
 import type { DispatchRule } from './dispatchRule.ts';
 import { OpenTasks } from './openTasks.ts';
+import { PossibleNow, type Moment } from './possibleNow.ts';
 import { RoomNow } from './roomNow.ts';
 import { SessionsNow } from './sessionsNow.ts';
 
@@ -34,13 +35,6 @@ interface Run extends Choice {
   readonly isForced: boolean;
 }
 
-interface Moment {
-  readonly who: number;
-  readonly at: number;
-  /** By then everything must be done that needs them. */
-  readonly end: number;
-}
-
 class Dispatch {
   readonly #starts: Float64Array;
   readonly #who: Int8Array;
@@ -51,6 +45,7 @@ class Dispatch {
   readonly #open: OpenTasks;
   readonly #room: RoomNow;
   readonly #sessions: SessionsNow;
+  readonly #possible: PossibleNow;
   readonly #appointments: readonly { readonly task: number; readonly at: number }[];
   /** What is in the gun and must be cleaned out by whoever sprayed it, unless they go on with it. */
   #gun: { readonly colour: number; readonly by: number; readonly sprayed: number } | null = null;
@@ -75,6 +70,11 @@ class Dispatch {
     this.#open = new OpenTasks(all, this.#starts, rule.putOff);
     this.#room = new RoomNow(workshop, tasks);
     this.#sessions = new SessionsNow(workshop.restorers);
+    this.#possible = new PossibleNow(workshop, tasks, rule, {
+      open: this.#open,
+      room: this.#room,
+      sessions: this.#sessions,
+    });
     this.#appointments = all
       .flatMap((_, task) => (Number.isNaN(tasks.appointed[task]!) ? [] : [{ task, at: tasks.appointed[task]! }]))
       .sort((a, b) => a.at - b.at);
@@ -90,7 +90,7 @@ class Dispatch {
       const { who, at, end } = next;
       const kept = this.#findAppointment(who, at);
       if (kept && kept.at <= at) {
-        if (kept.at < at || !this.#isReady(kept.task, at) || !this.#isPossible(kept.task, { who, at, end }))
+        if (kept.at < at || !this.#isReady(kept.task, at) || !this.#possible.isPossible(kept.task, { who, at, end }))
           return null;
         this.#begin(kept.task, who, at);
       } else this.#goOn({ who, at, end: Math.min(end, kept?.at ?? Infinity) });
@@ -135,14 +135,18 @@ class Dispatch {
       const meanwhile = this.#chooseFirst(others, moment);
       const done = meanwhile ? at + hands[meanwhile.task]! : at;
       const spray = Math.max(done, from[soon]!);
-      if (spray - done <= this.rule.idleMin && spray <= latest && this.#isPossible(soon, { who, at: spray, end })) {
+      if (
+        spray - done <= this.rule.idleMin &&
+        spray <= latest &&
+        this.#possible.isPossible(soon, { who, at: spray, end })
+      ) {
         if (meanwhile) this.#begin(meanwhile.task, who, at);
         this.#begin(soon, who, spray);
         return;
       }
     }
     this.#gun = null;
-    this.#sessions.free[who] = this.#gunFree = sprayed + cleaningMin;
+    this.#sessions.free[who] = this.#gunFree = Math.max(at, sprayed + cleaningMin);
   }
 
   /** Whether a task leaves gun, places and air to a spray that follows at once. */
@@ -161,7 +165,7 @@ class Dispatch {
     for (const task of from) {
       if (this.#open.from[task]! > moment.at || (isOther && this.tasks.gun[task]! > 0)) continue;
       const key = this.#keyOf(task);
-      if ((!first || key < first.key) && this.#isPossible(task, moment)) first = { task, key };
+      if ((!first || key < first.key) && this.#possible.isPossible(task, moment)) first = { task, key };
     }
     return first;
   }
@@ -172,9 +176,9 @@ class Dispatch {
     const { leastRun, waitMin, hasteMin } = this.rule;
     const runs = new Map<number, Run>();
     for (const task of this.#open.list) {
-      if (gun[task] === 0 || this.#open.from[task]! > moment.at || !this.#isPossible(task, moment)) continue;
+      if (gun[task] === 0 || this.#open.from[task]! > moment.at || !this.#possible.isPossible(task, moment)) continue;
       const key = this.#keyOf(task);
-      const isForced = this.#isShutting(task) || moment.at - this.#open.since[task]! > waitMin;
+      const isForced = this.#possible.isShutting(task) || moment.at - this.#open.since[task]! > waitMin;
       const run = runs.get(gun[task]!);
       runs.set(gun[task]!, {
         ...(run && run.key <= key ? run : { task, key }),
@@ -193,46 +197,7 @@ class Dispatch {
 
   /** Windows that shut soon come before everything. */
   #keyOf(task: number): number {
-    return this.#isShutting(task) ? this.#open.shuts[task]! - BEFORE_ALL : this.#keys[task]!;
-  }
-
-  /** Whether it must be now, because too few sessions are left before its window shuts. */
-  #isShutting(task: number): boolean {
-    const shuts = this.#open.shuts[task]!;
-    return (
-      shuts < Infinity &&
-      this.workshop.tasks[task]!.who.every((who) => {
-        const session = this.#sessions.later(who, this.rule.sessionsAhead);
-        return !session || session.to >= shuts;
-      })
-    );
-  }
-
-  #isPossible(task: number, { who, at, end }: Moment): boolean {
-    const { can, present, hands, bound, appointed } = this.tasks;
-    if (can[task * this.workshop.restorers.length + who] === 0 || at + present[task]! > end) return false;
-    if (!this.#open.isOpen(task, at) || !this.#room.isFree(task, at)) return false;
-    const leftTo = this.rule.leftTo[task]!;
-    if (appointed[task]! > at || (leftTo >= 0 && leftTo !== who)) return false;
-    if (this.workshop.tasks[task]!.isDry && !this.#isDry(at, hands[task]!)) return false;
-    return bound[task]!.length === 0 || this.#canBeFollowed(task, at);
-  }
-
-  /** Nothing is begun that must be followed when nobody is there. */
-  #canBeFollowed(task: number, at: number): boolean {
-    const { watchedMin } = this.workshop.tasks[task]!;
-    const done = at + this.tasks.hands[task]! + watchedMin;
-    return this.tasks.bound[task]!.every((next) =>
-      this.workshop.tasks[next.task]!.who.some((who) =>
-        this.#sessions.hasRoom(who, next.spans, done, this.tasks.present[next.task]!),
-      ),
-    );
-  }
-
-  #isDry(at: number, minutes: number): boolean {
-    const { dry } = this.workshop;
-    const span = dry[findFirst(dry.length, (i) => dry[i]!.to >= at + minutes)];
-    return span !== undefined && span.from <= at;
+    return this.#possible.isShutting(task) ? this.#open.shuts[task]! - BEFORE_ALL : this.#keys[task]!;
   }
 
   #begin(task: number, who: number, at: number): void {
