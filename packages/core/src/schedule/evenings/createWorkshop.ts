@@ -1,6 +1,6 @@
 import { findDayStart, listEvenings } from '../../calendar/listEvenings.ts';
 import { AIRING_MIN } from '../../gates/checkStart.ts';
-import { ALWAYS, type Hold, type Span, type Workshop, type WorkTask } from '../solve/workshop.ts';
+import { ALWAYS, putAt, type Hold, type Span, type Workshop, type WorkTask } from '../solve/workshop.ts';
 import type { EveningsInput, EveningTask, LeftOutBecause } from './eveningsInput.ts';
 
 /** The workshop that a plan is made for, and whose task each of its tasks is. */
@@ -70,7 +70,7 @@ export function createWorkshop(
     const able = whoOf(task).filter((one) => longest[one]! >= minutesAtBench(task));
     const isBound = !isLoose(task);
     const pin = findPin(input, task);
-    return {
+    const own: WorkTask = {
       ...{
         id: task.id,
         job: jobAt.get(task.jobId)!,
@@ -92,10 +92,8 @@ export function createWorkshop(
         from: from === null ? -Infinity : minute(from),
         to: to === null || (!isBound && i === all.length - 1) ? Infinity : Math.floor((to - begin) / MINUTE_MS),
       })),
-      ...(pin && isBound && able.includes(pin.who)
-        ? { who: [pin.who], within: [{ from: minute(pin.at), to: minute(pin.at) + 1 }] }
-        : {}),
     };
+    return pin && isBound && able.includes(pin.who) ? putAt(own, minute(pin.at), pin.who) : own;
   });
   const places = {
     booth: 1,

@@ -1,6 +1,7 @@
 import { findChains } from '../solve/chains.ts';
 import { findObstacles, type Obstacle } from '../solve/findObstacles.ts';
 import { repairPlan } from '../solve/repairPlan.ts';
+import { putAt, type WorkTask } from '../solve/workshop.ts';
 import type { EveningsInput, PlannedStart } from './eveningsInput.ts';
 import { readPlan, writePlan, type EveningsPlan, type PlannableWorkshop } from './planEvenings.ts';
 import type { MoveReason } from './replanEvenings.ts';
@@ -39,8 +40,8 @@ export function moveTask(
   for (const { task } of obstacles) if (!tasks[task!]!.isUnderWay) starts[task!] = NaN;
   [starts[index], who[index]] = [at.start, at.who];
   // Whatever else has to move for it, it stays there.
-  const there = { who: [at.who], within: [{ from: at.start, to: at.start + 1 }] };
-  const kept = { ...workshop, tasks: workshop.tasks.map((task, i) => (i === index ? { ...task, ...there } : task)) };
+  const there = (task: WorkTask, i: number) => (i === index ? putAt(task, at.start, at.who) : task);
+  const kept = { ...workshop, tasks: workshop.tasks.map(there) };
   const lines = repairPlan(kept, findChains(kept), { starts, who });
   if (!lines) return say(obstacles.length > 0 ? obstacles : [{ kind: 'hands', task: null }]);
   return { kind: 'moved', plan: writePlan(input, made, lines) };

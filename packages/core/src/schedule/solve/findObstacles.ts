@@ -1,6 +1,6 @@
 import { findRuns } from './findRuns.ts';
 import { isIn } from './isInWindows.ts';
-import { computeDoneMin, computeHeldMin, type Span, type WorkPlan, type Workshop } from './workshop.ts';
+import { computeAirMin, computeDoneMin, computeHeldMin, type Span, type WorkPlan, type Workshop } from './workshop.ts';
 
 /** From outside first: that says more than what other tasks do. */
 export const OBSTACLES = [
@@ -54,14 +54,13 @@ export function findObstacles(
     if (task.gun !== null && tasks[i]!.gun !== null && meet(own(hands), spanOf(i, handsOf))) say('gun', i);
     const air = tasks[i]!.air;
     if (task.air !== null && air !== null && air !== task.air) {
-      const aired = (k: number) => computeHeldMin(tasks[k]!, 'passive') + (tasks[k]!.air === 'vapour' ? airingMin : 0);
-      if (meet(own(aired(index)), spanOf(i, aired(i)))) say('air', i);
+      if (meet(own(computeAirMin(workshop, task)), spanOf(i, computeAirMin(workshop, tasks[i]!)))) say('air', i);
     }
   }
   for (const clock of inRoom)
     if (task.air !== null && task.air !== clock.air) {
       const span = { from: clock.from, to: clock.to + (clock.air === 'vapour' ? airingMin : 0) };
-      if (meet(own(computeHeldMin(task, 'passive')), span)) say('air');
+      if (meet(own(computeAirMin(workshop, task)), span)) say('air');
     }
   for (const hold of task.holds) {
     const span = own(computeHeldMin(task, hold.until));

@@ -38,14 +38,14 @@ export function* improvePlan(
   const starts = [...(mended ? [mended] : []), ...placeByOrders(workshop, chains)];
   if (starts.length === 0) return null;
   let best = starts.map((lines) => measureFound(workshop, lines)).reduce(cheaper);
-  const byRules = workshop.tasks.length > 0 ? Math.round(BY_RULES * rounds) : 0;
+  if (workshop.tasks.length === 0) return best;
   let round = 0;
-  for (const found of searchRules(workshop, chains, random, byRules)) {
+  for (const found of searchRules(workshop, chains, random, Math.round(BY_RULES * rounds))) {
     if (found) best = cheaper(best, found);
     yield { round: ++round, rounds, best };
   }
   const lines = repairPlan(workshop, chains, best);
-  if (!lines || workshop.tasks.length === 0) return best;
+  if (!lines) return best;
   for (const found of improveJobs(lines, chains, random, rounds - round)) {
     if (found) best = cheaper(best, found);
     yield { round: ++round, rounds, best };

@@ -1,6 +1,6 @@
 import { reach, type Chains } from './chains.ts';
 import { computeTails } from './computeTails.ts';
-import type { Workshop } from './workshop.ts';
+import { sumHandsOfJobs, type Workshop } from './workshop.ts';
 
 /** Orders in which tasks are placed before anything is searched: the usual rules for work with promised days. */
 export function listOrders(workshop: Workshop, chains: Chains): number[][] {
@@ -12,7 +12,7 @@ export function listOrders(workshop: Workshop, chains: Chains): number[][] {
     const keys = tasks.map((_, task) => key(task));
     return tasks.map((_, task) => task).sort((a, b) => compare(keys[a]!, keys[b]!) || a - b);
   };
-  const handsOf = jobs.map((_, job) => tasks.reduce((sum, task) => sum + (task.job === job ? task.handsMin : 0), 0));
+  const handsOf = sumHandsOfJobs(workshop);
   return [
     by(dueOf),
     by((task) => dueOf(task) / weightOf(task)),

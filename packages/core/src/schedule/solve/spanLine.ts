@@ -45,6 +45,14 @@ export class SpanLine {
     }
   }
 
+  /** When the first of what lies on the line then, or begins later, is over. */
+  findNextEnd(at: number): number {
+    let next = Infinity;
+    for (let i = this.#findFirst(at - this.#longest); i < this.#taken.length; i++)
+      if (this.#taken[i]!.to > at) next = Math.min(next, this.#taken[i]!.to);
+    return next;
+  }
+
   /** When what is in the way is over; null where nothing is. */
   #findClash(from: number, minutes: number, setting: number | null): number | null {
     const to = from + minutes;

@@ -89,3 +89,31 @@ export function computeHeldMin({ handsMin, watchedMin, passiveMin }: WorkTask, u
 /** Whether a colour stays in the gun from the end of a spray to the next one of it, so that nobody cleans in between. */
 export const isKeptInGun = ({ keepsMin }: Workshop['gun'], to: number, from: number): boolean =>
   from >= to && from - to <= keepsMin;
+
+/** From its beginning until nothing of it is in the room any more, minutes; vapour is aired out afterwards. 0 where it brings nothing. */
+export function computeAirMin({ airingMin }: Workshop, task: WorkTask): number {
+  if (task.air === null) return 0;
+  return computeHeldMin(task, 'passive') + (task.air === 'vapour' ? airingMin : 0);
+}
+
+/** What shares the air must agree in this: vapours go together, and so do sparks. */
+export const AIR_SETTINGS = { vapour: 1, spark: 2 };
+
+/** The same task, to begin at that minute by that restorer and at no other. */
+export const putAt = (task: WorkTask, start: number, who: number): WorkTask => ({
+  ...task,
+  ...{ who: [who], within: [{ from: start, to: start + 1 }] },
+});
+
+/** The one minute at which a task must begin; null where it has more to choose from. */
+export function readPutAt({ within }: WorkTask): number | null {
+  const [only, other] = within;
+  return only && !other && only.to - only.from <= 1 ? only.from : null;
+}
+
+/** Hands-on minutes of each job. */
+export function sumHandsOfJobs({ jobs, tasks }: Workshop): number[] {
+  const sums = jobs.map(() => 0);
+  for (const { job, handsMin } of tasks) sums[job]! += handsMin;
+  return sums;
+}

@@ -1,7 +1,8 @@
-import { findFirst } from '../../numeric/findFirst.ts';
+import { findWindow } from './findWindow.ts';
+import { findWithin } from './findWithin.ts';
 import { GunLine, type Spray } from './gunLine.ts';
 import { SpanLine, type Taken } from './spanLine.ts';
-import { computeDoneMin, computeHeldMin, type Span, type Workshop, type WorkTask } from './workshop.ts';
+import { AIR_SETTINGS, computeAirMin, computeHeldMin, type Workshop, type WorkTask } from './workshop.ts';
 
 /** Where a task can go. */
 export interface Fit {
@@ -49,7 +50,7 @@ export class WorkshopLines {
     this.#gun = new GunLine(gun);
     this.#all = [...this.#hands, ...this.#places.values(), this.#air];
     for (const { from, to, air } of inRoom)
-      this.#air.add({ from, to: to + (air === 'vapour' ? airingMin : 0), task: -1, setting: AIR[air] });
+      this.#air.add({ from, to: to + (air === 'vapour' ? airingMin : 0), task: -1, setting: AIR_SETTINGS[air] });
   }
 
   isPlaced(task: number): boolean {
@@ -103,7 +104,13 @@ export class WorkshopLines {
     this.#takeHands(index, cleaningMin);
     for (const { place, until, setting } of task.holds)
       this.#places.get(place)!.add({ from: start, to: start + computeHeldMin(task, until), task: index, setting });
-    if (task.air) this.#air.add({ from: start, to: start + this.#airMin(task), task: index, setting: AIR[task.air] });
+    if (task.air)
+      this.#air.add({
+        from: start,
+        to: start + computeAirMin(this.workshop, task),
+        task: index,
+        setting: AIR_SETTINGS[task.air],
+      });
     const to = start + task.handsMin;
     if (task.gun !== null) this.#gun.add({ task: index, from: start, to, colour: task.gun, cleaningMin });
   }
@@ -143,10 +150,6 @@ export class WorkshopLines {
     return findWithin(this.workshop.restorers[who]!.sessions, at, minutes);
   }
 
-  #airMin(task: WorkTask): number {
-    return computeHeldMin(task, 'passive') + (task.air === 'vapour' ? this.workshop.airingMin : 0);
-  }
-
   /** A place right after a spray of the same colour, before patience ends. */
   #findRun(task: WorkTask, { start }: Fit): Fit | null {
     const last = start + this.patienceMin;
@@ -182,7 +185,7 @@ export class WorkshopLines {
       if (task.isDry) at = findWithin(dry, at, task.handsMin);
       for (const { place, until, setting } of task.holds)
         at = this.#places.get(place)!.findFree(at, computeHeldMin(task, until), setting);
-      if (task.air) at = this.#air.findFree(at, this.#airMin(task), AIR[task.air]);
+      if (task.air) at = this.#air.findFree(at, computeAirMin(this.workshop, task), AIR_SETTINGS[task.air]);
       at = this.#afterLinks(task, at, evenLate);
       if (at === Infinity) return null;
       if (at === began) return { start: at, who, ...gun };
@@ -198,39 +201,11 @@ export class WorkshopLines {
   }
 
   /** The first moment from `at` on in a window of everything that goes before; Infinity where it is too late. */
-  #afterLinks({ after, within }: WorkTask, at: number, evenLate: boolean): number {
-    for (let i = -1; i < after.length; i++) {
-      if (i < 0) {
-        const span = within.find(({ to }) => to > at) ?? (evenLate ? within.at(-1) : undefined);
-        if (!span) return Infinity;
-        at = Math.max(at, span.from);
-        continue;
-      }
-      const { task, spans } = after[i]!;
-      const done = computeDoneMin(this.workshop.tasks[task]!, this.starts[task]!);
-      const span = spans.find(({ to }) => done + to > at) ?? (evenLate ? spans.at(-1) : undefined);
-      if (!span) return Infinity;
-      if (done + span.from > at) {
-        at = done + span.from;
-        // What was looked at before may have a gap there.
-        i = -2;
-      }
-    }
-    return at;
+  #afterLinks(task: WorkTask, at: number, evenLate: boolean): number {
+    return findWindow(this.workshop, this.starts, task, at, evenLate)?.from ?? Infinity;
   }
 }
 
 /** Less than this is the same minute. */
 const MOMENT = 1e-6;
 const NO_GUN = { cleaningMin: 0, spares: null };
-const AIR = { vapour: 1, spark: 2 };
-
-/** The first moment from `at` on from which so many minutes lie in one of the spans; Infinity where none is long enough. */
-function findWithin(spans: readonly Span[], at: number, minutes: number): number {
-  const first = findFirst(spans.length, (i) => spans[i]!.to >= at + minutes);
-  for (let i = first; i < spans.length; i++) {
-    const begins = Math.max(at, spans[i]!.from);
-    if (begins + minutes <= spans[i]!.to) return begins;
-  }
-  return Infinity;
-}

@@ -1,5 +1,5 @@
-import { computeHeldMin, type Workshop } from '../workshop.ts';
 import type { Chains } from '../chains.ts';
+import { AIR_SETTINGS, computeAirMin, computeHeldMin, readPutAt, type Span, type Workshop } from '../workshop.ts';
 
 /** What a dispatcher asks about each task many thousand times, by index. */
 export interface CompiledTasks {
@@ -8,7 +8,7 @@ export interface CompiledTasks {
   readonly present: Float64Array;
   /** Minutes that it keeps the room, airing included; 0 where it brings nothing into it. */
   readonly airMin: Float64Array;
-  /** 0 none, 1 vapour, 2 spark. */
+  /** 0 none, else AIR_SETTINGS. */
   readonly air: Uint8Array;
   /** The colour in the gun for it, from 1 on; 0 none. */
   readonly gun: Int16Array;
@@ -31,13 +31,11 @@ interface CompiledHold {
 
 interface BoundTask {
   readonly task: number;
-  readonly spans: readonly { readonly from: number; readonly to: number }[];
+  readonly spans: readonly Span[];
 }
 
-const AIR = { vapour: 1, spark: 2 };
-
 export function compileTasks(workshop: Workshop, { after }: Chains, tails: Float64Array): CompiledTasks {
-  const { tasks, restorers, places, gun, airingMin } = workshop;
+  const { tasks, restorers, places, gun } = workshop;
   const colours = [...new Set(tasks.flatMap((task) => (task.gun === null ? [] : [task.gun])))];
   const names = Object.keys(places);
   return {
@@ -47,10 +45,8 @@ export function compileTasks(workshop: Workshop, { after }: Chains, tails: Float
       tasks,
       (task) => task.handsMin + Math.max(task.watchedMin, task.gun === null ? 0 : gun.cleaningMin),
     ),
-    airMin: Float64Array.from(tasks, (task) =>
-      task.air === null ? 0 : computeHeldMin(task, 'passive') + (task.air === 'vapour' ? airingMin : 0),
-    ),
-    air: Uint8Array.from(tasks, ({ air }) => (air === null ? 0 : AIR[air])),
+    airMin: Float64Array.from(tasks, (task) => computeAirMin(workshop, task)),
+    air: Uint8Array.from(tasks, ({ air }) => (air === null ? 0 : AIR_SETTINGS[air])),
     gun: Int16Array.from(tasks, (task) => (task.gun === null ? 0 : 1 + colours.indexOf(task.gun))),
     can: Uint8Array.from(tasks.flatMap(({ who }) => restorers.map((_, i) => (who.includes(i) ? 1 : 0)))),
     holds: tasks.map((task) =>
@@ -64,8 +60,6 @@ export function compileTasks(workshop: Workshop, { after }: Chains, tails: Float
         return spans.at(-1)!.to === Infinity ? [] : [{ task, spans }];
       }),
     ),
-    appointed: Float64Array.from(tasks, ({ within }) =>
-      within.length === 1 && within[0]!.to - within[0]!.from <= 1 ? within[0]!.from : NaN,
-    ),
+    appointed: Float64Array.from(tasks, (task) => readPutAt(task) ?? NaN),
   };
 }

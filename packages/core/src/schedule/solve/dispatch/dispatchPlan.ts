@@ -67,7 +67,7 @@ class Dispatch {
     );
     this.#unsprayed = new Int32Array(1 + tasks.gun.reduce((most, colour) => Math.max(most, colour), 0));
     for (const colour of tasks.gun) this.#unsprayed[colour]!++;
-    this.#open = new OpenTasks(all, this.#starts, rule.putOff);
+    this.#open = new OpenTasks(workshop, this.#starts, rule.putOff);
     this.#room = new RoomNow(workshop, tasks);
     this.#sessions = new SessionsNow(workshop.restorers);
     this.#possible = new PossibleNow(workshop, tasks, rule, {

@@ -1,11 +1,12 @@
-import type { Workshop } from '../workshop.ts';
+import { sumHandsOfJobs, type Workshop } from '../workshop.ts';
 import type { DispatchRule } from './dispatchRule.ts';
 
 const DAY_MIN = 1440;
 
 /** Rules to begin with, the most different ones first: few rounds should see some of each kind. */
-export function listFirstRules({ jobs, tasks }: Workshop): DispatchRule[] {
-  const handsOf = jobs.map((_, job) => tasks.reduce((sum, task) => sum + (task.job === job ? task.handsMin : 0), 0));
+export function listFirstRules(workshop: Workshop): DispatchRule[] {
+  const { jobs, tasks } = workshop;
+  const handsOf = sumHandsOfJobs(workshop);
   // What nobody waits for comes after all that is promised.
   const last = jobs.reduce((most, { dueMin }) => Math.max(most, dueMin ?? 0), 0);
   const dueOf = (job: number) => jobs[job]!.dueMin ?? last;

@@ -1,3 +1,4 @@
+import { findWindow } from '../findWindow.ts';
 import { computeDoneMin, type Workshop } from '../workshop.ts';
 
 /** Tasks whose turn could come: all that goes before them has its place. */
@@ -14,25 +15,25 @@ export class OpenTasks {
   isLost = false;
 
   constructor(
-    private readonly tasks: Workshop['tasks'],
+    private readonly workshop: Workshop,
     private readonly starts: Float64Array,
     private readonly putOff: readonly number[],
   ) {
-    [this.from, this.to, this.shuts, this.since] = [1, 2, 3, 4].map(() => new Float64Array(tasks.length)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
+    const make = () => new Float64Array(workshop.tasks.length);
+    [this.from, this.to, this.shuts, this.since] = [make(), make(), make(), make()];
   }
 
   add(index: number): void {
-    const { notBefore, after, within } = this.tasks[index]!;
+    const { tasks } = this.workshop;
+    const { notBefore, after, within } = tasks[index]!;
     this.#open(index, Math.max(0, notBefore, this.putOff[index]!));
     this.since[index] = this.from[index]!;
     this.shuts[index] = within.at(-1)!.to;
     for (const { task, spans } of after)
-      this.shuts[index] = Math.min(this.shuts[index], this.#doneAt(task) + spans.at(-1)!.to);
+      this.shuts[index] = Math.min(
+        this.shuts[index],
+        computeDoneMin(tasks[task]!, this.starts[task]!) + spans.at(-1)!.to,
+      );
     this.list.push(index);
   }
 
@@ -45,30 +46,10 @@ export class OpenTasks {
     return this.from[index]! <= at;
   }
 
-  #doneAt(task: number): number {
-    return computeDoneMin(this.tasks[task]!, this.starts[task]!);
-  }
-
-  /** The first window in which all agree, from a moment on. */
   #open(index: number, moment: number): void {
-    const { after, within } = this.tasks[index]!;
-    let [at, to] = [moment, Infinity];
-    for (let i = -1; i < after.length; i++) {
-      const done = i < 0 ? 0 : this.#doneAt(after[i]!.task);
-      const span = (i < 0 ? within : after[i]!.spans).find((one) => done + one.to > at);
-      if (!span) {
-        this.from[index] = this.to[index] = Infinity;
-        this.isLost = true;
-        return;
-      }
-      if (done + span.from > at) {
-        // What was looked at before may have a gap there.
-        [at, to] = [done + span.from, Infinity];
-        i = -2;
-        continue;
-      }
-      to = Math.min(to, done + span.to);
-    }
-    [this.from[index], this.to[index]] = [at, to];
+    const window = findWindow(this.workshop, this.starts, this.workshop.tasks[index]!, moment);
+    if (!window) this.isLost = true;
+    this.from[index] = window?.from ?? Infinity;
+    this.to[index] = window?.to ?? Infinity;
   }
 }

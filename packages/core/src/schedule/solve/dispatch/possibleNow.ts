@@ -1,4 +1,4 @@
-import { findFirst } from '../../../numeric/findFirst.ts';
+import { findWithin } from '../findWithin.ts';
 import type { Workshop } from '../workshop.ts';
 import type { CompiledTasks } from './compileTasks.ts';
 import type { DispatchRule } from './dispatchRule.ts';
@@ -41,7 +41,7 @@ export class PossibleNow {
     if (!this.now.open.isOpen(task, at) || !this.now.room.isFree(task, at)) return false;
     const leftTo = this.rule.leftTo[task]!;
     if (appointed[task]! > at || (leftTo >= 0 && leftTo !== who)) return false;
-    if (this.workshop.tasks[task]!.isDry && !this.#isDry(at, hands[task]!)) return false;
+    if (this.workshop.tasks[task]!.isDry && findWithin(this.workshop.dry, at, hands[task]!) > at) return false;
     return bound[task]!.length === 0 || this.#canBeFollowed(task, at);
   }
 
@@ -54,11 +54,5 @@ export class PossibleNow {
         this.now.sessions.hasRoom(who, next.spans, done, this.tasks.present[next.task]!),
       ),
     );
-  }
-
-  #isDry(at: number, minutes: number): boolean {
-    const { dry } = this.workshop;
-    const span = dry[findFirst(dry.length, (i) => dry[i]!.to >= at + minutes)];
-    return span !== undefined && span.from <= at;
   }
 }
