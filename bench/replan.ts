@@ -1,3 +1,4 @@
+import { runToEnd } from '../packages/core/src/numeric/runToEnd.ts';
 import { createSeededRandom } from '../packages/core/src/numeric/seededRandom.ts';
 import { findChains } from '../packages/core/src/schedule/solve/chains.ts';
 import { improvePlan, USUAL_ROUNDS } from '../packages/core/src/schedule/solve/improvePlan.ts';
@@ -88,13 +89,8 @@ function measureOne(seed: number) {
   };
 }
 
-function plan(workshop: Workshop, seed: number, rounds: number): WorkPlan {
-  const search = improvePlan(workshop, createSeededRandom(seed), rounds);
-  for (;;) {
-    const { done, value } = search.next();
-    if (done) return value!;
-  }
-}
+const plan = (workshop: Workshop, seed: number, rounds: number): WorkPlan =>
+  runToEnd(improvePlan(workshop, createSeededRandom(seed), rounds))!;
 
 /** The first restorer is ill for two sessions: searched from the plan that stood, over searched anew. */
 function compareFresh(seed: number): number {

@@ -1,3 +1,4 @@
+import { runToEnd } from '../packages/core/src/numeric/runToEnd.ts';
 import { createSeededRandom } from '../packages/core/src/numeric/seededRandom.ts';
 import { boundFinish } from '../packages/core/src/schedule/solve/boundFinish.ts';
 import { findChains } from '../packages/core/src/schedule/solve/chains.ts';
@@ -28,13 +29,9 @@ const createUsual = (seed: number, slack: number) =>
   createWorld({ jobs: 30, tasksOfJob: 25, slack }, createSeededRandom(seed));
 
 function plan(workshop: Workshop, seed: number, rounds: number): FoundPlan {
-  const search = improvePlan(workshop, createSeededRandom(seed), rounds);
-  for (;;) {
-    const step = search.next();
-    if (!step.done) continue;
-    if (!step.value) throw new Error(`No plan for workshop ${seed}`);
-    return step.value;
-  }
+  const found = runToEnd(improvePlan(workshop, createSeededRandom(seed), rounds));
+  if (!found) throw new Error(`No plan for workshop ${seed}`);
+  return found;
 }
 
 /** Plans of all jobs by a search, against working by hand, simple orders and a bound. docs/decisions/025. */

@@ -26,6 +26,8 @@ async function pedal(page: Page, hold: boolean): Promise<void> {
   await page.keyboard.up(' ');
 }
 
+const DRILL = 'Drill a pilot hole: post under the seat';
+
 describe('bench mode on the demo', function () {
   this.timeout(180_000);
   const test = useBench({ isDemo: true, now: DEMO_NOW }, { who: 'Osric Bell' });
@@ -35,7 +37,7 @@ describe('bench mode on the demo', function () {
     const { page, bench } = test;
     await page.goto(bench.address);
     await page.getByRole('link', { name: 'Work it step by step' }).click();
-    await page.getByRole('heading', { level: 1, name: 'Drill a pilot hole: post under the seat' }).waitFor();
+    await page.getByRole('heading', { level: 1, name: DRILL }).waitFor();
     await page.getByRole('region', { name: 'Hazard: Drilling a small casting' }).waitFor();
     await page.getByText(/^Then: SG-07 /).waitFor();
     const size = await page
@@ -73,6 +75,26 @@ describe('bench mode on the demo', function () {
     expect(await page.getByText(/Stop before you strip/).count()).equal(0);
     await page.getByRole('button', { name: 'Bring back the one put off' }).click();
     await page.getByRole('heading', { level: 1, name: /^Drill a pilot hole/ }).waitFor();
+  });
+
+  it('keeps a picture that could not go until it is stored, whatever step is up by then', async () => {
+    const { page } = test;
+    const before = (await job('sg-07')).photos.length;
+    await page.route(/photos\/upload$/, (route) => route.abort('connectionfailed'));
+    const picture = { name: 'pilot.png', mimeType: 'image/png', buffer: await page.screenshot() };
+    await page.getByLabel('Picture').setInputFiles(picture);
+    const again = page.getByRole('button', { name: 'Send again: pilot.png' });
+    await again.waitFor();
+    await page.getByRole('button', { name: /^Later/ }).click();
+    await page.getByRole('heading', { level: 1, name: /^(?!Drill a pilot hole)/ }).waitFor();
+    await page.unroute(/photos\/upload$/);
+    await again.click();
+    await again.waitFor({ state: 'detached' });
+    await expectSoon(async () => (await job('sg-07')).photos.length === before + 1);
+    const { photos } = await job('sg-07');
+    expect(photos.some(({ caption, stage }) => caption === DRILL && stage === 'during')).equal(true);
+    await page.getByRole('button', { name: 'Bring back the one put off' }).click();
+    page.faults.length = 0;
   });
 
   it('fits a tablet, and the whole hazard is seen there before it is said to be read', async () => {

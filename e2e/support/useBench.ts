@@ -22,9 +22,18 @@ export function useBench(options: BenchOptions, window: WindowOptions = {}): Ben
     test.browser = await openBrowser();
     test.page = await openWindow(test.browser, window);
   });
+  afterEach(async function () {
+    // What the page said instead of what was waited for: a test that fails now and then is known by nothing else.
+    if (this.currentTest?.state === 'failed') console.log(`    the page says: ${await readSaid(test.page)}`);
+  });
   after(async () => {
     await test.browser.close();
     await test.bench.clear();
   });
   return test;
 }
+
+const readSaid = async (page: Page): Promise<string> => {
+  const said = await page.locator('[role="alert"], [role="status"], [aria-invalid="true"]').allInnerTexts();
+  return `${page.url()} ${said.join(' | ')}`;
+};

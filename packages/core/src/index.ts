@@ -304,7 +304,7 @@ export { listSupposed, supposeEvenings, type Supposition } from './schedule/even
 export { findDeciding, type DecidingEvening } from './schedule/evenings/findDeciding.ts';
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
 export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';
-export { moveTask, type MovedTask } from './schedule/evenings/moveTask.ts';
+export { findFirstMinute, moveTask, type MovedTask } from './schedule/evenings/moveTask.ts';
 export { listLoads, type EveningLoad, type Load } from './schedule/evenings/listLoads.ts';
 export { listRuns, type EveningRun, type RunStep } from './schedule/evenings/listRuns.ts';
 export {

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { createEvenings, EVENING_NOW, EVENING_TASK, EVENINGS } from '../../../test/support/schedule/eveningsWorlds.ts';
 import { findBrokenRules } from '../../../test/support/schedule/findBrokenRules.ts';
 import type { Timer } from '../../model/work.ts';
+import { runToEnd } from '../../numeric/runToEnd.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { findChains } from '../solve/chains.ts';
 import { findObstacles } from '../solve/findObstacles.ts';
@@ -20,13 +21,8 @@ const seeds = Array.from({ length: 40 }, (_, i) => i + 1);
 const manySeeds = Array.from({ length: 200 }, (_, i) => i + 1);
 const HOUR = 3_600_000;
 
-function plan(input: EveningsInput, rounds = 15): EveningsPlan {
-  const search = planEvenings(input, findPlannable(input), createSeededRandom(7), rounds);
-  for (;;) {
-    const { done, value } = search.next();
-    if (done) return value;
-  }
-}
+const plan = (input: EveningsInput, rounds = 15): EveningsPlan =>
+  runToEnd(planEvenings(input, findPlannable(input), createSeededRandom(7), rounds));
 
 const startOf = (made: EveningsPlan, taskId: string) =>
   new Date(made.starts.find((one) => one.taskId === taskId)!.startsAt).toISOString();

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { createEvenings, EVENING_TASK, EVENINGS } from '../../../test/support/schedule/eveningsWorlds.ts';
+import { runToEnd } from '../../numeric/runToEnd.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { listLoads } from './listLoads.ts';
 import { findPlannable, planEvenings } from './planEvenings.ts';
@@ -8,11 +9,7 @@ import type { EveningsInput } from './eveningsInput.ts';
 
 function plan(input: EveningsInput) {
   const made = findPlannable(input);
-  const search = planEvenings(input, made, createSeededRandom(2), 3);
-  for (;;) {
-    const { done, value } = search.next();
-    if (done) return reportEvenings(input, made, value);
-  }
+  return reportEvenings(input, made, runToEnd(planEvenings(input, made, createSeededRandom(2), 3)));
 }
 
 describe('listLoads', () => {

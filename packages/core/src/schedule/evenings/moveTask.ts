@@ -11,6 +11,11 @@ export type MovedTask =
   | { readonly kind: 'moved'; readonly plan: EveningsPlan }
   | { readonly kind: 'refused'; readonly because: readonly MoveReason[] };
 
+/** The first whole minute of a session in which something can still begin, ms since 1970. */
+export const findFirstMinute = (from: number, now: number): number =>
+  Math.ceil(Math.max(from, now) / MINUTE_MS) * MINUTE_MS;
+
+const MINUTE_MS = 60_000;
 /** Other tasks may give way in these. */
 const GIVES_WAY: readonly Obstacle['kind'][] = ['hands', 'gun', 'place', 'air'];
 
@@ -25,7 +30,7 @@ export function moveTask(
   const index = tasks.findIndex(({ id }) => id === to.taskId);
   const own = readPlan(input, made, plan);
   const at = {
-    start: (to.startsAt - begin) / 60_000,
+    start: (to.startsAt - begin) / MINUTE_MS,
     who: input.restorers.findIndex(({ id }) => id === to.restorerId),
   };
   const say = (found: readonly Obstacle[]): MovedTask => ({

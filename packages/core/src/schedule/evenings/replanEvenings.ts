@@ -1,3 +1,4 @@
+import { runToEnd } from '../../numeric/runToEnd.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { findChains } from '../solve/chains.ts';
 import { findObstacles, OBSTACLES, type Obstacle } from '../solve/findObstacles.ts';
@@ -42,13 +43,9 @@ export function replanEvenings(input: EveningsInput, made: PlannableWorkshop, be
 
 /** A few rounds: the first plan comes at once, and is none that the first search turns upside down. */
 function planFresh({ workshop }: PlannableWorkshop) {
-  const search = improvePlan(workshop, createSeededRandom(1), FIRST_ROUNDS);
-  for (;;) {
-    const { done, value } = search.next();
-    if (!done) continue;
-    if (!value) throw new RangeError('A workshop in which every task has a place has no plan.');
-    return value;
-  }
+  const plan = runToEnd(improvePlan(workshop, createSeededRandom(1), FIRST_ROUNDS));
+  if (!plan) throw new RangeError('A workshop in which every task has a place has no plan.');
+  return plan;
 }
 
 const FIRST_ROUNDS = 60;

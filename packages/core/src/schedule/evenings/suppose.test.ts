@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { createEvenings, EVENING_NOW, EVENING_TASK, EVENINGS } from '../../../test/support/schedule/eveningsWorlds.ts';
+import { runToEnd } from '../../numeric/runToEnd.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { compareEvenings } from './compareEvenings.ts';
 import type { EveningsInput } from './eveningsInput.ts';
@@ -9,11 +10,7 @@ import { listSupposed, supposeEvenings } from './suppose.ts';
 
 function report(input: EveningsInput, rounds = 10): EveningsReport {
   const made = findPlannable(input);
-  const search = planEvenings(input, made, createSeededRandom(3), rounds);
-  for (;;) {
-    const { done, value } = search.next();
-    if (done) return reportEvenings(input, made, value);
-  }
+  return reportEvenings(input, made, runToEnd(planEvenings(input, made, createSeededRandom(3), rounds)));
 }
 const minutesOf = (made: EveningsReport, restorerId: string) =>
   made.runs.flatMap(({ sessions }) => sessions).filter((one) => one.restorerId === restorerId);

@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import { findBrokenRules } from '../../../test/support/schedule/findBrokenRules.ts';
+import { makePlainWorkshop } from '../../../test/support/schedule/plainWorkshop.ts';
 import { planByHand } from '../../../test/support/schedule/planByHand.ts';
 import { createWorld } from '../../../test/support/schedule/workshopWorlds.ts';
+import { runToEnd } from '../../numeric/runToEnd.ts';
 import { createSeededRandom } from '../../numeric/seededRandom.ts';
 import { boundFinish } from './boundFinish.ts';
 import { findChains } from './chains.ts';
@@ -10,34 +12,13 @@ import { improvePlan } from './improvePlan.ts';
 import { listOrders } from './listOrders.ts';
 import { computeCost, measurePlan } from './measurePlan.ts';
 import { placeTasks } from './placeTasks.ts';
-import { ALWAYS, type Workshop, type WorkTask } from './workshop.ts';
+import type { Workshop, WorkTask } from './workshop.ts';
 import { WorkshopLines } from './workshopLines.ts';
 
-function plan(workshop: Workshop, seed = 1, rounds = 40): FoundPlan | null {
-  const search = improvePlan(workshop, createSeededRandom(seed), rounds);
-  for (;;) {
-    const step = search.next();
-    if (step.done) return step.value;
-  }
-}
+const plan = (workshop: Workshop, seed = 1, rounds = 40): FoundPlan | null =>
+  runToEnd(improvePlan(workshop, createSeededRandom(seed), rounds));
 
 const small = (seed: number, slack = 0.9) => createWorld({ jobs: 8, tasksOfJob: 14, slack }, createSeededRandom(seed));
-
-const TASK: WorkTask = {
-  ...{ id: '', job: 0, handsMin: 20, watchedMin: 0, passiveMin: 0, after: [], notBefore: 0, within: ALWAYS, who: [0] },
-  ...{ holds: [], gun: null, isDry: false, air: null },
-};
-
-/** One restorer with two hours on each of thirty evenings. */
-function makeWorkshop(tasks: readonly Partial<WorkTask>[], more: Partial<Workshop> = {}): Workshop {
-  const sessions = Array.from({ length: 30 }, (_, day) => ({ from: day * 1440, to: day * 1440 + 120 }));
-  return {
-    tasks: tasks.map((task, i) => ({ ...TASK, id: `t${i}`, ...task })),
-    jobs: [{ id: 'job', dueMin: null, weight: 1 }],
-    restorers: [{ name: 'one', sessions }],
-    ...{ places: { oven: 2 }, dry: [], gun: { cleaningMin: 10, keepsMin: 30 }, airingMin: 30, inRoom: [], ...more },
-  };
-}
 
 const startsOf = (workshop: Workshop) => {
   const found = plan(workshop, 1, 20);
@@ -74,17 +55,19 @@ describe('a plan of all jobs', () => {
   });
 
   it('of nothing is nothing', () => {
-    const empty = makeWorkshop([], { jobs: [] });
+    const empty = makePlainWorkshop([], { jobs: [] });
     expect(plan(empty)).deep.include({ lateness: 0, finishMin: 0, handsMin: 0 });
   });
 
   it('is none where a task is longer than any evening', () =>
-    expect(plan(makeWorkshop([{ handsMin: 121 }]))).equal(null));
+    expect(plan(makePlainWorkshop([{ handsMin: 121 }]))).equal(null));
 });
 
 describe('the time of a task', () => {
   it('watches to its end by the one who began, while hands do something else', () =>
-    expect(startsOf(makeWorkshop([{ watchedMin: 90 }, { handsMin: 60 }, { watchedMin: 50 }]))).deep.equal([0, 40, 20]));
+    expect(startsOf(makePlainWorkshop([{ watchedMin: 90 }, { handsMin: 60 }, { watchedMin: 50 }]))).deep.equal([
+      0, 40, 20,
+    ]));
 
   it('waits for the second window where the first is missed', () => {
     const spans = [
@@ -92,21 +75,21 @@ describe('the time of a task', () => {
       { from: 2000, to: Infinity },
     ];
     const first = { handsMin: 110 };
-    expect(startsOf(makeWorkshop([first, { after: [{ task: 0, spans }] }]))).deep.equal([0, 2880]);
+    expect(startsOf(makePlainWorkshop([first, { after: [{ task: 0, spans }] }]))).deep.equal([0, 2880]);
   });
 
   it('is put off as a whole where what must follow finds no room', () => {
     // The follower takes a whole evening and must begin within a day: the first goes to the evening before a free one.
     const spans = [{ from: 0, to: 1430 }];
     const taken = { handsMin: 115 };
-    const starts = startsOf(makeWorkshop([{}, { handsMin: 115, after: [{ task: 0, spans }] }, taken, taken]))!;
+    const starts = startsOf(makePlainWorkshop([{}, { handsMin: 115, after: [{ task: 0, spans }] }, taken, taken]))!;
     const since = starts[1]! - starts[0]! - 20;
     expect(since).within(0, 1429);
   });
 
   it('follows two by a latest', () => {
     const soon = (task: number) => ({ task, spans: [{ from: 0, to: 3000 }] });
-    const starts = startsOf(makeWorkshop([{}, { handsMin: 100 }, { after: [soon(0), soon(1)] }]))!;
+    const starts = startsOf(makePlainWorkshop([{}, { handsMin: 100 }, { after: [soon(0), soon(1)] }]))!;
     expect(starts[2]! - starts[0]! - 20).within(0, 2999);
     expect(starts[2]! - starts[1]! - 100).within(0, 2999);
   });
@@ -115,7 +98,7 @@ describe('the time of a task', () => {
     const soon = (task: number) => ({ task, spans: [{ from: 0, to: 1430 }] });
     const any = (task: number) => ({ task, spans: [{ from: 0, to: Infinity }] });
     const chains = [{}, { after: [soon(0), any(2)] }, { handsMin: 90 }, { after: [soon(2), any(0)] }];
-    expect(startsOf(makeWorkshop([{ handsMin: 100 }, ...chains.map(moveOn)]))).not.equal(null);
+    expect(startsOf(makePlainWorkshop([{ handsMin: 100 }, ...chains.map(moveOn)]))).not.equal(null);
 
     function moveOn({ after, ...task }: Partial<WorkTask>): Partial<WorkTask> {
       return { ...task, after: (after ?? []).map((link) => ({ ...link, task: link.task + 1 })) };
@@ -127,13 +110,13 @@ describe('the time of a task', () => {
       ...{ handsMin: 5, watchedMin: 40 },
       holds: [{ place: 'oven', until: 'watched' as const, setting }],
     });
-    const starts = startsOf(makeWorkshop([bake(60), bake(80), bake(60)]))!;
+    const starts = startsOf(makePlainWorkshop([bake(60), bake(80), bake(60)]))!;
     expect(Math.abs(starts[0]! - starts[2]!)).equal(5);
     expect(Math.abs(starts[1]! - starts[0]!)).least(45);
   });
 
   it('keeps sparks from vapour until that is aired out', () => {
-    const starts = startsOf(makeWorkshop([{ air: 'vapour', passiveMin: 30 }, { air: 'spark' }]))!;
+    const starts = startsOf(makePlainWorkshop([{ air: 'vapour', passiveMin: 30 }, { air: 'spark' }]))!;
     const [vapour, spark] = starts as [number, number];
     expect(spark >= vapour + 80 || vapour >= spark + 20).equal(true);
   });
@@ -142,14 +125,14 @@ describe('the time of a task', () => {
 describe('the gun', () => {
   it('is cleaned after the last spray of a colour, and not between two that follow each other', () => {
     const sprays = ['red', 'blue', 'red'].map((gun) => ({ gun, handsMin: 10 }));
-    const found = plan(makeWorkshop(sprays), 1, 30)!;
-    expect(findBrokenRules(makeWorkshop(sprays), found)).deep.equal([]);
+    const found = plan(makePlainWorkshop(sprays), 1, 30)!;
+    expect(findBrokenRules(makePlainWorkshop(sprays), found)).deep.equal([]);
     expect(found).deep.include({ cleanings: 2, handsMin: 50 });
   });
 
   it('is not left with paint in it over night', () => {
     const apart = [{ gun: 'red' }, { gun: 'red', after: [{ task: 0, spans: [{ from: 1000, to: Infinity }] }] }];
-    expect(plan(makeWorkshop(apart))).deep.include({ cleanings: 2 });
+    expect(plan(makePlainWorkshop(apart))).deep.include({ cleanings: 2 });
   });
 });
 

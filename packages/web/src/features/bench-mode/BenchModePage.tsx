@@ -7,11 +7,13 @@ import { formatMinutes, lowerFirst } from '../../shared/format.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
 import { Radios } from '../../shared/ui/Radios.tsx';
+import { SendAgain } from '../../shared/ui/SendAgain.tsx';
 import { isField } from '../../shared/ui/singleKeys.ts';
 import { useTheme } from '../../shared/ui/useTheme.ts';
 import { useWho } from '../../shared/ui/useWho.ts';
 import { useTimers } from '../clocks/index.ts';
 import { readNames, sayStep, useEvenings } from '../evenings/index.ts';
+import { useSendPictures } from '../photos/index.ts';
 import { Alarm } from './Alarm.tsx';
 import { Clocks } from './Clocks.tsx';
 import { InHand } from './InHand.tsx';
@@ -39,7 +41,7 @@ export function BenchModePage() {
   useGetEveningsQuery(undefined, { pollingInterval: FOLLOW_MS });
   const evenings = useEvenings();
   const { view, input, now: found } = evenings;
-  const { timers, hadClock, nowMs } = useTimers();
+  const { timers, due, hadClock, nowMs } = useTimers();
   const [who, setWho] = useWho();
   const [present, setPresent] = useState<string | null>(null);
   const [later, setLater] = useState<readonly string[]>([]);
@@ -58,7 +60,8 @@ export function BenchModePage() {
     setLater([]);
   };
   const bench = useBenchPress(hadClock);
-  const due = timers.filter(({ kind, endsAt }) => kind !== 'airing' && Date.parse(endsAt) <= nowMs);
+  // Here and not at the step: a picture that could not go outlives the step that it shows.
+  const pictures = useSendPictures();
   const leave = (
     <Link to="/" className="plain-button">
       Leave<span className="sr-only"> bench mode</span>
@@ -136,6 +139,10 @@ export function BenchModePage() {
       }
     >
       {bench.error && bench.error.taskId !== task?.id && <ErrorNote error={bench.error.error} onClose={bench.clear} />}
+      {pictures.error && <ErrorNote error={pictures.error} />}
+      {!pictures.isLoading && (
+        <SendAgain names={pictures.keptNames} onAgain={pictures.sendAgain} onThrowAway={pictures.throwAway} />
+      )}
       {alarm ? (
         <Alarm
           key={alarm.id}
@@ -152,6 +159,7 @@ export function BenchModePage() {
           taskId={task.id}
           nowMs={nowMs}
           bench={bench}
+          pictures={pictures}
           onLater={({ id }) => {
             bench.clear();
             setLater([...later, id]);

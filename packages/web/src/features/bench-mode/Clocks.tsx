@@ -1,5 +1,6 @@
 import type { Timer } from '@sardonyx/core';
 import { formatClock } from '../../shared/format.ts';
+import { sayClock } from '../clocks/index.ts';
 import { Sign } from '../../shared/ui/Sign.tsx';
 
 interface ClocksProps {
@@ -17,12 +18,12 @@ export function Clocks({ timers, nowMs, numberOf }: ClocksProps) {
       aria-label="What runs by itself"
       className="flex flex-wrap gap-x-6 border-t border-strong-line bg-sheet px-4 py-1"
     >
-      {running.map(({ id, jobId, kind, label, endsAt }) => (
-        <li key={id} className="flex min-w-0 items-baseline gap-2">
+      {running.map((timer) => (
+        <li key={timer.id} className="flex min-w-0 items-baseline gap-2">
           <Sign of="clock" />
-          <strong className="figure text-lead">{formatClock((Date.parse(endsAt) - nowMs) / 1000)}</strong>
+          <strong className="figure text-lead">{formatClock((Date.parse(timer.endsAt) - nowMs) / 1000)}</strong>
           <span className="truncate">
-            <span className="figure">{numberOf(jobId)}</span> {kind === 'airing' ? 'Airing the room' : label}
+            <span className="figure">{numberOf(timer.jobId)}</span> {sayClock(timer)}
           </span>
         </li>
       ))}

@@ -2,6 +2,7 @@ import { HazardCard } from '../../shared/hazard/HazardCard.tsx';
 import { formatMinutes } from '../../shared/format.ts';
 import type { Press, Task } from '@sardonyx/core';
 import { ActInHand, GoOnAllTheSame, HeldBack } from '../job/index.ts';
+import type { SendPictures } from '../photos/index.ts';
 import { OnePhoto } from './OnePhoto.tsx';
 import { OnePress } from './OnePress.tsx';
 import type { BenchPress } from './useBenchPress.ts';
@@ -11,12 +12,13 @@ interface InHandProps {
   readonly taskId: string;
   readonly nowMs: number;
   readonly bench: BenchPress;
+  readonly pictures: SendPictures;
   /** Passes it over for this sitting. */
   readonly onLater: (task: Task) => void;
 }
 
 /** The step in hand with its hazards, its one press, and what is one press beside it: a picture, a mark, the last step back. */
-export function InHand({ jobId, taskId, nowMs, bench, onLater }: InHandProps) {
+export function InHand({ jobId, taskId, nowMs, bench, pictures, onLater }: InHandProps) {
   return (
     <ActInHand
       jobId={jobId}
@@ -51,7 +53,7 @@ export function InHand({ jobId, taskId, nowMs, bench, onLater }: InHandProps) {
               >
                 Later<span className="sr-only">: go on with the next step</span>
               </button>
-              <OnePhoto task={task} />
+              <OnePhoto task={task} pictures={pictures} />
               <button
                 type="button"
                 className="plain-button min-h-16"

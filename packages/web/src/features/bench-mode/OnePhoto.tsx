@@ -1,30 +1,20 @@
 import type { Task } from '@sardonyx/core';
 import { useId } from 'react';
-import { useUploadPhotoMutation } from '../../shared/api/api.ts';
-import { readAppError } from '../../shared/api/appError.ts';
 import { CameraIcon } from '../../shared/ui/icons.ts';
-import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import type { SendPictures } from '../photos/index.ts';
 
 /** A picture of the step in one press: a detail, taken while it is worked on. */
-export function OnePhoto({ task }: { readonly task: Task }) {
+export function OnePhoto({ task, pictures }: { readonly task: Task; readonly pictures: SendPictures }) {
   const id = useId();
-  const [upload, { error, isLoading, isSuccess }] = useUploadPhotoMutation();
   const take = (input: HTMLInputElement) => {
-    const [picture] = input.files ?? [];
-    if (!picture) return;
-    const form = new FormData();
-    form.append('jobId', task.jobId);
-    form.append('stage', 'during');
-    form.append('side', 'detail');
-    form.append('caption', task.title);
-    form.append('picture', picture);
-    void upload(form);
+    pictures.send(input.files ?? [], { jobId: task.jobId, stage: 'during', side: 'detail', caption: task.title });
     input.value = '';
   };
   return (
     <>
       <label htmlFor={id} className="plain-button min-h-16 cursor-pointer">
-        <CameraIcon aria-hidden size={24} /> {isLoading ? 'Storing ...' : isSuccess ? 'One more' : 'Picture'}
+        <CameraIcon aria-hidden size={24} />{' '}
+        {pictures.isLoading ? 'Storing ...' : pictures.isSuccess ? 'One more' : 'Picture'}
       </label>
       <input
         id={id}
@@ -34,7 +24,6 @@ export function OnePhoto({ task }: { readonly task: Task }) {
         capture="environment"
         onChange={(event) => take(event.target)}
       />
-      {error !== undefined && <ErrorNote error={readAppError(error)} />}
     </>
   );
 }

@@ -7,16 +7,15 @@ import { useAcknowledgeTimerMutation, useGetBenchQuery } from '../../shared/api/
 import { readAppError } from '../../shared/api/appError.ts';
 import { formatClock, formatMinutes, lowerFirst } from '../../shared/format.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
+import { sayClock } from './sayClock.ts';
 import { useBell } from './useBell.ts';
 import { useTimers } from './useTimers.ts';
 
 /** The strip at the bottom of every screen: running clocks, and what hands can do meanwhile. */
 export function ClockShelf() {
-  const { timers, nowMs } = useTimers();
+  const { timers, due, nowMs } = useTimers();
   const { data: bench } = useGetBenchQuery();
   const jobNumber = (id: string) => bench?.lanes.find((lane) => lane.job.id === id)?.job.number ?? '';
-  // The airing of the room ends by itself: nobody need silence it.
-  const due = timers.filter((timer) => Date.parse(timer.endsAt) <= nowMs && timer.kind !== 'airing');
   const running = timers.filter((timer) => Date.parse(timer.endsAt) > nowMs);
   // One at a time: the next comes up when this one was looked at.
   const [first] = due;
@@ -58,7 +57,7 @@ function RunningClock({ timer, jobNumber, nowMs }: ClockProps) {
       <Link to={`/jobs/${timer.jobId}`} className="underline underline-offset-4">
         {jobNumber}
       </Link>
-      <span>{timer.kind === 'airing' ? 'Airing the room' : timer.label}</span>
+      <span>{sayClock(timer)}</span>
       <strong className="figure">{formatClock((Date.parse(timer.endsAt) - nowMs) / 1000)}</strong>
       {asks ? (
         <>

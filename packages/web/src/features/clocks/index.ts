@@ -1,4 +1,5 @@
 export { ClockShelf } from './ClockShelf.tsx';
+export { sayClock } from './sayClock.ts';
 export { StartClock } from './StartClock.tsx';
 export { strikeBell, useBell } from './useBell.ts';
 export { useNow } from './useNow.ts';

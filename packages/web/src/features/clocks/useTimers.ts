@@ -13,5 +13,8 @@ export function useTimers() {
     return () => clearInterval(ticking);
   }, []);
   const ahead = data && fulfilledTimeStamp ? Date.parse(data.now) - fulfilledTimeStamp : 0;
-  return { timers: data?.timers ?? NONE, hadClock: data?.hadClock ?? NONE, nowMs: here + ahead };
+  const [timers, nowMs] = [data?.timers ?? NONE, here + ahead];
+  // The airing of the room ends by itself: nobody need silence it.
+  const due = timers.filter(({ kind, endsAt }) => kind !== 'airing' && Date.parse(endsAt) <= nowMs);
+  return { timers, due, hadClock: data?.hadClock ?? NONE, nowMs };
 }

@@ -8,7 +8,7 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import type { RunStep } from '@sardonyx/core';
+import { findFirstMinute, type RunStep } from '@sardonyx/core';
 import { useState, type ReactNode } from 'react';
 import { GripIcon } from '../../shared/ui/icons.ts';
 import { sayStep, type Names } from './sayEvenings.ts';
@@ -22,8 +22,6 @@ interface DragStepsProps {
 
 /** A press that moves by less is no drag. */
 const LEAST_PX = 6;
-/** What is dropped on an evening begins with it. */
-const MINUTE_MS = 60_000;
 
 /** Steps are dragged onto evenings of the calendar: the plan follows, or says at the step why it cannot be there. By keyboard the menu does it. */
 export function DragSteps({ evenings: { now, input, put }, names, children }: DragStepsProps) {
@@ -37,7 +35,8 @@ export function DragSteps({ evenings: { now, input, put }, names, children }: Dr
     // Whoever has it keeps it, where they come that evening.
     const session = run?.sessions.find(({ restorerId }) => restorerId === who) ?? run?.sessions[0];
     if (!session || !input) return;
-    const startsAt = Math.ceil(Math.max(session.from, input.now) / MINUTE_MS) * MINUTE_MS;
+    // It begins with the evening.
+    const startsAt = findFirstMinute(session.from, input.now);
     put({ taskId, startsAt, restorerId: session.restorerId });
   };
   return (

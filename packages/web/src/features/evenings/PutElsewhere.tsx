@@ -1,4 +1,4 @@
-import type { RunStep } from '@sardonyx/core';
+import { findFirstMinute, type RunStep } from '@sardonyx/core';
 import { formatEvening, formatHour } from '../../shared/dates/sayDates.ts';
 import { Menu } from '../../shared/ui/Menu.tsx';
 import { sayReason, type Names } from './sayEvenings.ts';
@@ -28,7 +28,7 @@ export function PutElsewhere({ step, evenings: { now, input, refusal, put, letGo
             onAct: () =>
               put({
                 taskId: step.taskId,
-                startsAt: Math.ceil(Math.max(from, input!.now) / 60_000) * 60_000,
+                startsAt: findFirstMinute(from, input!.now),
                 restorerId,
               }),
           })),

@@ -1,15 +1,13 @@
 import { PHOTO_SIDES, PHOTO_STAGES, type Photo } from '@sardonyx/core';
-import { useId, useRef, useState, type DragEvent } from 'react';
+import { useId, useState, type DragEvent } from 'react';
 import { AddPhotoIcon, CameraIcon } from '../../shared/ui/icons.ts';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { Field } from '../../shared/ui/Field.tsx';
 import { Select } from '../../shared/ui/Select.tsx';
-import { useUploadPhotoMutation } from '../../shared/api/api.ts';
-import { readAppError, type AppError } from '../../shared/api/appError.ts';
-import { sendAll } from '../../shared/api/sendAll.ts';
 import { SendAgain } from '../../shared/ui/SendAgain.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { LetPhoneIn } from '../phone/index.ts';
+import { useSendPictures } from './useSendPictures.ts';
 
 interface PhotoDropProps {
   readonly jobId: string;
@@ -23,35 +21,10 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
   const [chosen, setChosen] = useState<Photo['side'] | null>(null);
   const [chosenStage, setStage] = useState(stage);
   const [isOver, setOver] = useState(false);
-  const [error, setError] = useState<AppError | null>(null);
-  const [kept, setKept] = useState<readonly FormData[]>([]);
-  const [upload, { isLoading }] = useUploadPhotoMutation();
-  const running = useRef<ReturnType<typeof upload>>(null);
+  const pictures = useSendPictures(() => setChosen(null));
+  const { error, isLoading } = pictures;
   const side = chosen ?? nextSide;
-  const sendOne = async (form: FormData): Promise<AppError | 'ended' | null> => {
-    running.current = upload(form);
-    try {
-      await running.current.unwrap();
-      return null;
-    } catch (problem) {
-      if ((problem as { name?: string }).name === 'AbortError') return 'ended';
-      const known = readAppError(problem);
-      return { ...known, message: `${nameOf(form)}: ${known.message}` };
-    }
-  };
-  const send = async (forms: readonly FormData[]) => {
-    setError(null);
-    const done = await sendAll(forms, sendOne);
-    setError(done.error);
-    setKept((before) => [...before, ...done.kept]);
-    if (done.sent > 0) setChosen(null);
-  };
-  const sendAgain = () => {
-    setKept([]);
-    void send(kept);
-  };
-  const sendFiles = (files: Iterable<File>) =>
-    void send([...files].map((file) => fillForm({ jobId, stage: chosenStage, side, caption: '', picture: file })));
+  const sendFiles = (files: Iterable<File>) => pictures.send(files, { jobId, stage: chosenStage, side, caption: '' });
   // Emptied, so that the same picture can be chosen once more.
   const take = (input: HTMLInputElement) => {
     sendFiles(input.files ?? []);
@@ -103,7 +76,7 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
       />
       {isLoading && (
         <div className="w-full">
-          <Progress what="Storing the photograph" share={null} onEnd={() => running.current?.abort()} />
+          <Progress what="Storing the photograph" share={null} onEnd={pictures.end} />
         </div>
       )}
       {error && (
@@ -112,23 +85,8 @@ export function PhotoDrop({ jobId, stage, nextSide }: PhotoDropProps) {
         </div>
       )}
       {!isLoading && (
-        <SendAgain
-          names={kept.map(nameOf)}
-          onAgain={sendAgain}
-          onThrowAway={() => {
-            setKept([]);
-            setError(null);
-          }}
-        />
+        <SendAgain names={pictures.keptNames} onAgain={pictures.sendAgain} onThrowAway={pictures.throwAway} />
       )}
     </div>
   );
 }
-
-function fillForm(fields: Readonly<Record<string, string | File>>): FormData {
-  const form = new FormData();
-  for (const [name, value] of Object.entries(fields)) form.append(name, value);
-  return form;
-}
-
-const nameOf = (form: FormData): string => (form.get('picture') as File).name;

@@ -5,3 +5,4 @@ export { PhotoCanvas } from './PhotoCanvas.tsx';
 export { usePhotoWorker, type PhotoWorker } from './worker/usePhotoWorker.ts';
 export { useFlat } from './useFlat.ts';
 export { useStraightened } from './useStraightened.ts';
+export { useSendPictures, type SendPictures } from './useSendPictures.ts';

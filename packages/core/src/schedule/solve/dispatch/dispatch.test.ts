@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { findBrokenRules } from '../../../../test/support/schedule/findBrokenRules.ts';
+import { makePlainWorkshop } from '../../../../test/support/schedule/plainWorkshop.ts';
 import { createSmallWorld } from '../../../../test/support/schedule/smallWorlds.ts';
 import { solveByMip, MIP_GAP } from '../../../../test/support/schedule/solveByMip.ts';
 import { createWorld } from '../../../../test/support/schedule/workshopWorlds.ts';
@@ -9,7 +10,7 @@ import { computeTails } from '../computeTails.ts';
 import type { FoundPlan } from '../foundPlan.ts';
 import { improvePlan } from '../improvePlan.ts';
 import { computeCost, measurePlan } from '../measurePlan.ts';
-import { ALWAYS, type Workshop, type WorkPlan, type WorkTask } from '../workshop.ts';
+import type { WorkPlan, Workshop } from '../workshop.ts';
 import { compileTasks } from './compileTasks.ts';
 import { dispatchPlan } from './dispatchPlan.ts';
 import type { DispatchRule } from './dispatchRule.ts';
@@ -28,22 +29,6 @@ function dispatch(workshop: Workshop, more: Partial<DispatchRule> = {}): WorkPla
     },
     ...{ idleMin: 10, sessionsAhead: 2, shift: none, putOff: none, leftTo: none.map(() => -1), ...more },
   });
-}
-
-const TASK: WorkTask = {
-  ...{ id: '', job: 0, handsMin: 20, watchedMin: 0, passiveMin: 0, after: [], notBefore: 0, within: ALWAYS, who: [0] },
-  ...{ holds: [], gun: null, isDry: false, air: null },
-};
-
-/** One restorer, or more, with two hours on each of twenty evenings. */
-function makeWorkshop(tasks: readonly Partial<WorkTask>[], restorers = 1, more: Partial<Workshop> = {}): Workshop {
-  const sessions = Array.from({ length: 20 }, (_, day) => ({ from: day * 1440, to: day * 1440 + 120 }));
-  return {
-    tasks: tasks.map((task, i) => ({ ...TASK, id: `t${i}`, ...task })),
-    jobs: [{ id: 'job', dueMin: null, weight: 1 }],
-    restorers: Array.from({ length: restorers }, (_, i) => ({ name: `${i}`, sessions })),
-    ...{ places: { oven: 2 }, dry: [], gun: { cleaningMin: 10, keepsMin: 30 }, airingMin: 30, inRoom: [], ...more },
-  };
 }
 
 function startsOf(workshop: Workshop, more: Partial<DispatchRule> = {}): number[] | null {
@@ -66,7 +51,7 @@ describe('a plan by a dispatching rule', () => {
     });
 
   it('does the most urgent first, and what was shifted sooner before that', () => {
-    const workshop = makeWorkshop([{}, { job: 1 }], 1, {
+    const workshop = makePlainWorkshop([{}, { job: 1 }], {
       jobs: [
         { id: 'a', dueMin: 9000, weight: 1 },
         { id: 'b', dueMin: 3000, weight: 1 },
@@ -78,7 +63,7 @@ describe('a plan by a dispatching rule', () => {
 
   it('puts sprays of a colour together, and off until some are', () => {
     const red = { gun: 'red', handsMin: 10 };
-    const apart = makeWorkshop([red, { ...red, notBefore: 1440 }]);
+    const apart = makePlainWorkshop([red, { ...red, notBefore: 1440 }]);
     expect(startsOf(apart)).deep.equal([0, 1440]);
     expect(startsOf(apart, { leastRun: 2 })).deep.equal([1440, 1450]);
     expect(measurePlan(apart, dispatch(apart, { leastRun: 2 })!).cleanings).equal(1);
@@ -86,12 +71,12 @@ describe('a plan by a dispatching rule', () => {
 
   it('waits no longer for a second spray than it may', () =>
     expect(
-      startsOf(makeWorkshop([{ gun: 'red' }, { gun: 'red', notBefore: 9000 }]), { leastRun: 2, waitMin: 2000 }),
+      startsOf(makePlainWorkshop([{ gun: 'red' }, { gun: 'red', notBefore: 9000 }]), { leastRun: 2, waitMin: 2000 }),
     ).deep.equal([2880, 10080]));
 
   it('does something short while the next coat flashes off, and leaves the gun as it is', () => {
     const coat = { task: 0, spans: [{ from: 20, to: 180 }] };
-    const workshop = makeWorkshop([
+    const workshop = makePlainWorkshop([
       { gun: 'red', handsMin: 10 },
       { gun: 'red', handsMin: 10, after: [coat] },
       { handsMin: 15 },
@@ -103,7 +88,7 @@ describe('a plan by a dispatching rule', () => {
   it('looks to a window that shuts before what is more urgent', () => {
     const strip = { task: 0, spans: [{ from: 1000, to: 3000 }] };
     const long = (i: number) => ({ handsMin: 100, job: 1, id: `long ${i}` });
-    const workshop = makeWorkshop([{}, { handsMin: 110, after: [strip] }, long(0), long(1), long(2), long(3)], 1, {
+    const workshop = makePlainWorkshop([{}, { handsMin: 110, after: [strip] }, long(0), long(1), long(2), long(3)], {
       jobs: [
         { id: 'a', dueMin: 90000, weight: 1 },
         { id: 'b', dueMin: 1, weight: 1 },
@@ -116,7 +101,7 @@ describe('a plan by a dispatching rule', () => {
   it('begins nothing that must be followed when nobody comes', () => {
     const follows = { task: 0, spans: [{ from: 0, to: 300 }] };
     // Only the second one can go on, and only from the fifth day.
-    const workshop = makeWorkshop([{}, { handsMin: 100, after: [follows], who: [1] }], 2);
+    const workshop = makePlainWorkshop([{}, { handsMin: 100, after: [follows], who: [1] }], {}, 2);
     const away = {
       ...workshop,
       restorers: workshop.restorers.map((one, i) => (i ? { ...one, sessions: one.sessions.slice(5) } : one)),
@@ -125,26 +110,26 @@ describe('a plan by a dispatching rule', () => {
   });
 
   it('keeps what was put at a minute, and works round it', () => {
-    const workshop = makeWorkshop([{ handsMin: 70 }, { within: [{ from: 60, to: 61 }] }, { handsMin: 40 }]);
+    const workshop = makePlainWorkshop([{ handsMin: 70 }, { within: [{ from: 60, to: 61 }] }, { handsMin: 40 }]);
     expect(startsOf(workshop, { shift: [-99, 0, 0] })).deep.equal([1440, 60, 0]);
   });
 
   it('is none where two were put at the same minute', () => {
     const pinned = { within: [{ from: 60, to: 61 }] };
-    expect(startsOf(makeWorkshop([pinned, pinned]))).equal(null);
+    expect(startsOf(makePlainWorkshop([pinned, pinned]))).equal(null);
   });
 
   it('leaves a task to whom the rule says', () => {
-    const workshop = makeWorkshop([{ who: [0, 1] }, { who: [0, 1] }], 2);
+    const workshop = makePlainWorkshop([{ who: [0, 1] }, { who: [0, 1] }], {}, 2);
     expect(Array.from(dispatch(workshop)!.who)).deep.equal([0, 1]);
     expect(Array.from(dispatch(workshop, { leftTo: [1, 1] })!.who)).deep.equal([1, 1]);
   });
 
   it('blasts in dry weather, from the hour it is dry', () =>
-    expect(startsOf(makeWorkshop([{ isDry: true }], 1, { dry: [{ from: 1500, to: 4000 }] }))).deep.equal([1500]));
+    expect(startsOf(makePlainWorkshop([{ isDry: true }], { dry: [{ from: 1500, to: 4000 }] }))).deep.equal([1500]));
 
   it('is none where a task is longer than any evening', () =>
-    expect(startsOf(makeWorkshop([{ handsMin: 121 }]))).equal(null));
+    expect(startsOf(makePlainWorkshop([{ handsMin: 121 }]))).equal(null));
 });
 
 describe('a small workshop', function () {
