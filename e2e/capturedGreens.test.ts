@@ -35,7 +35,7 @@ describe('which of two greens it is', function () {
     await page.getByRole('region', { name: 'In hand' }).getByText('body colour').waitFor();
     await page.getByLabel('Where exactly').fill(note);
     await page.getByRole('button', { name: 'Keep it as the sheltered colour' }).click();
-    await page.getByText(note).waitFor();
+    await page.getByText(`sheltered, ${note}: L`).waitFor();
   };
 
   before(async () => {

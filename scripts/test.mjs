@@ -1,7 +1,7 @@
 // Everything that must hold: set-up, lint, import rules, types, core, server, then the real page in Chromium.
 // The last line is the sum over the suites: "N passed, N failed".
 import { spawn } from 'node:child_process';
-import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildServer } from './buildServer.mjs';
@@ -101,21 +101,10 @@ await Promise.all([
   })(),
 ]);
 const chromium = await findChromium();
-const inChromium = (name, files) => suite(name, files, { SARDONYX_CHROMIUM: chromium });
-// Long walks beside everything else that is there, so that no new file is forgotten.
-const walks = ['dumper', 'openUp', 'colour', 'shelf', 'hands', 'phone', 'evening'].map((name) => `e2e/${name}.test.ts`);
-const others = (await readdir(join(root, 'e2e')))
-  .filter((name) => name.endsWith('.test.ts'))
-  .map((name) => `e2e/${name}`)
-  .filter((file) => !walks.includes(file));
-// The walk through a whole job mostly waits for held buttons: the other views are tried beside it.
-await Promise.all([
-  (async () => {
-    await suite('server', ['packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);
-    await inChromium('a restorer at work in Chromium', walks);
-  })(),
-  inChromium('the page in Chromium', others),
-]);
+// Two files at a time, whichever is next: neither core waits for the longer half of the list.
+const TWO = ['--parallel', '--jobs', '2'];
+await suite('server', [...TWO, 'packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);
+await suite('the page in Chromium', [...TWO, 'e2e/*.test.ts'], { SARDONYX_CHROMIUM: chromium });
 await rm(reports, { recursive: true, force: true });
 
 console.log(`Took ${seconds(began)}.`);

@@ -174,6 +174,7 @@ export {
 // Numbers and lists
 export { groupBy } from './groupBy.ts';
 export { drawNormal } from './numeric/drawNormal.ts';
+export { runToEnd } from './numeric/runToEnd.ts';
 export { createSeededRandom, pickOne, type RandomSource } from './numeric/seededRandom.ts';
 
 // Catalogue in and out
@@ -300,7 +301,8 @@ export {
   type PlannedStart,
 } from './schedule/evenings/eveningsInput.ts';
 export { compareEvenings, type EveningsDifference, type JobShift } from './schedule/evenings/compareEvenings.ts';
-export { listSupposed, supposeEvenings, type Supposition } from './schedule/evenings/suppose.ts';
+export { planSupposed, type SupposedPlans } from './schedule/evenings/planSupposed.ts';
+export { listSupposed, type Supposition } from './schedule/evenings/suppose.ts';
 export { findDeciding, type DecidingEvening } from './schedule/evenings/findDeciding.ts';
 export { listAirOfClocks } from './schedule/evenings/listAirOfClocks.ts';
 export { listEveningTasks, type ArrivalOf } from './schedule/evenings/listEveningTasks.ts';

@@ -9,6 +9,5 @@ export function chooseClock(env: NodeJS.ProcessEnv): () => Date {
   const begun = performance.now();
   let passedMs = 0;
   process.on('message', (message: { readonly passMin?: number }) => void (passedMs += 60_000 * (message.passMin ?? 0)));
-  process.channel?.unref();
   return () => new Date(start + passedMs + performance.now() - begun);
 }

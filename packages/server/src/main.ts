@@ -19,6 +19,8 @@ import { keepNothing, type Workroom } from './workroom.ts';
 
 const config = readConfig(process.env, process.argv.slice(2));
 const now = chooseClock(process.env);
+// Nobody waits for what may yet be told over it.
+process.channel?.unref();
 if (config.isDemo && config.isFresh) await rm(config.folder, { recursive: true, force: true });
 const opened = await openFolder(config.folder, now()).catch((error: unknown) => {
   if (!(error instanceof FolderError)) throw error;

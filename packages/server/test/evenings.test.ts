@@ -3,6 +3,7 @@ import {
   createSeededRandom,
   findPlannable,
   planEvenings,
+  runToEnd,
   replanEvenings,
   type EveningsInput,
   type EveningsPlan,
@@ -26,13 +27,8 @@ describe('evenings over HTTP', () => {
   const inputOf = ({ input, restorers, weather, kept }: EveningsView): EveningsInput => ({
     ...{ ...input, restorers, weather, now: NOW, inRoom: [], pins: kept?.pins ?? [] },
   });
-  const planOf = (input: EveningsInput): EveningsPlan => {
-    const search = planEvenings(input, findPlannable(input), createSeededRandom(1), 2);
-    for (;;) {
-      const { done, value } = search.next();
-      if (done) return value;
-    }
-  };
+  const planOf = (input: EveningsInput): EveningsPlan =>
+    runToEnd(planEvenings(input, findPlannable(input), createSeededRandom(1), 2));
   const keep = (plan: EveningsPlan, version: number, pins: readonly PlannedStart[] = []) =>
     bench.http.put('/api/evenings/plan').send({ version, ...plan, pins, moves: [] });
 

@@ -12,6 +12,10 @@ export function formatMinutes(minutes: number): string {
   return `${days} ${days === 1 ? 'day' : 'days'}`;
 }
 
+/** Hours of hands are no days: "28 h", and what is less than one in minutes. */
+export const formatHours = (minutes: number): string =>
+  minutes < 60 ? formatMinutes(minutes) : `${Math.round(minutes / 60)} h`;
+
 /** A clock face: 4:05 or 1:04:05; below zero it counts up as "late". */
 export function formatClock(seconds: number): string {
   const whole = Math.floor(Math.abs(seconds));

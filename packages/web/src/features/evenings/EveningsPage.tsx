@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { formatEvening } from '../../shared/dates/sayDates.ts';
-import { formatMinutes } from '../../shared/format.ts';
+import { formatHours, formatMinutes } from '../../shared/format.ts';
 import { readAppError } from '../../shared/api/appError.ts';
 import { EmptyNote, ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Pending } from '../../shared/ui/Pending.tsx';
@@ -71,8 +71,8 @@ export function EveningsPage() {
           {lastDay && <p className="mt-1">{sayDay(lastDay, report.jobs.length, names)}</p>}
           {lastDay && lastDay.ready.length > 0 && <Deciding evenings={evenings} on={lastDay.on} names={names} />}
           <p className="mt-1 text-note text-soft-ink">
-            {Math.round(report.handsMin / 60)} h of hands, the gun cleaned {report.cleanings} times. Minutes are
-            planning estimates.
+            {formatHours(report.handsMin)} of hands, the gun cleaned {report.cleanings} times. Minutes are planning
+            estimates.
           </p>
         </div>
         {share === null && report.plan.starts.length > 0 && (

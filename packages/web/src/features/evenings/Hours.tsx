@@ -2,7 +2,7 @@ import type { HoursView } from '@sardonyx/contract';
 import { HOUR_KINDS, type HourKind } from '@sardonyx/core';
 import { useMemo } from 'react';
 import { useGetHoursQuery } from '../../shared/api/eveningsApi.ts';
-import { formatMinutes } from '../../shared/format.ts';
+import { formatHours, formatMinutes } from '../../shared/format.ts';
 import { Chart } from '../../shared/ui/Chart.tsx';
 import { axisText, type DrawChart } from '../../shared/ui/drawChart.ts';
 import { Fold } from '../../shared/ui/Fold.tsx';
@@ -29,8 +29,8 @@ function HoursOfJobs() {
   return (
     <div className="space-y-2 py-2 pl-6">
       <p>
-        {sayHours(hands)} at the hands by the steps of all open models: cleaning brush and gun {share('cleaning')},
-        finding colours {share('matching')}. Somebody stays in the room for {sayHours(sum('watching'))} more.
+        {formatHours(hands)} at the hands by the steps of all open models: cleaning brush and gun {share('cleaning')},
+        finding colours {share('matching')}. Somebody stays in the room for {formatHours(sum('watching'))} more.
       </p>
       <p>{sayLogged(jobs)}</p>
       <Chart
@@ -62,8 +62,6 @@ function HoursOfJobs() {
 }
 
 const say = (minutes: number) => (minutes > 0 ? formatMinutes(minutes) : '');
-/** Hours of hands are no days. */
-const sayHours = (minutes: number) => `${Math.round(minutes / 60)} h`;
 
 function sayLogged(jobs: Jobs): string {
   const count = (read: (job: Jobs[number]) => number) => jobs.reduce((sum, job) => sum + read(job), 0);
@@ -73,7 +71,7 @@ function sayLogged(jobs: Jobs): string {
     count(({ kinds }) => HOUR_KINDS.reduce((sum, kind) => sum + kinds[kind][read], 0));
   const [planned, took] = [minutes('timedPlannedMin'), minutes('timedMin')];
   const times = planned > 0 ? `, ${(took / planned).toFixed(1)} times as long as planned` : '';
-  return `${timed} of ${done} done steps were timed: they took ${formatMinutes(took)}${times}.`;
+  return `${timed} of ${done} done steps were timed: they took ${formatHours(took)}${times}.`;
 }
 
 /** From full to empty, in the order of the kinds: told apart by how dark they are, and by the words above. */
@@ -94,7 +92,7 @@ function drawHours(jobs: Jobs, theme: Parameters<DrawChart>[0]): ReturnType<Draw
       axisLabel: {
         ...text,
         hideOverlap: true,
-        formatter: (minutes: number) => sayHours(minutes),
+        formatter: (minutes: number) => (minutes === 0 ? '0 h' : formatHours(minutes)),
       },
       splitLine: { lineStyle: { color: theme.hairline } },
       minInterval: 60,

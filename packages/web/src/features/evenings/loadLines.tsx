@@ -1,5 +1,5 @@
 import { listLoads, type EveningRun, type EveningsInput, type Load } from '@sardonyx/core';
-import { capitalise, formatMinutes } from '../../shared/format.ts';
+import { capitalise, formatHours, formatMinutes } from '../../shared/format.ts';
 import { DAY_PX, ROW_PX, startOfDay, type CalendarLine } from './Calendar.tsx';
 import type { Names } from './sayEvenings.ts';
 
@@ -46,7 +46,7 @@ function nameLoad({ of }: Load, names: Names): string {
 
 function sayLoad({ of, evenings, minutes }: Load): string {
   if (of.kind !== 'restorer')
-    return `${formatMinutes(minutes)} on ${evenings.length} ${evenings.length === 1 ? 'evening' : 'evenings'}`;
+    return `${formatHours(minutes)} on ${evenings.length} ${evenings.length === 1 ? 'evening' : 'evenings'}`;
   const all = evenings.reduce((sum, { ofMin }) => sum + ofMin, 0);
   return all > 0 ? `${Math.round((100 * minutes) / all)} % of the hours taken` : 'no hours';
 }

@@ -1,4 +1,4 @@
-import { createSeededRandom, nestSheets, USUAL_ROUNDS } from '@sardonyx/core';
+import { createSeededRandom, nestSheets, runToEnd, USUAL_ROUNDS } from '@sardonyx/core';
 import type { NestReply, NestRequest } from './protocol.ts';
 
 /** The same decals are laid the same way again. */
@@ -10,13 +10,12 @@ const post = (reply: NestReply) => self.postMessage(reply);
 
 self.onmessage = ({ data: { id, question } }: MessageEvent<NestRequest>) => {
   try {
-    const search = nestSheets(question, createSeededRandom(SEED), USUAL_ROUNDS);
-    for (;;) {
-      const { done, value } = search.next();
-      if (done) return post({ id, kind: 'nest', nest: value, share: 1, isEnd: true });
-      if (value.round % REPORT === 1)
-        post({ id, kind: 'nest', nest: value.best, share: value.round / value.rounds, isEnd: false });
-    }
+    const nest = runToEnd(
+      nestSheets(question, createSeededRandom(SEED), USUAL_ROUNDS),
+      ({ round, rounds, best }) =>
+        round % REPORT === 1 && post({ id, kind: 'nest', nest: best, share: round / rounds, isEnd: false }),
+    );
+    post({ id, kind: 'nest', nest, share: 1, isEnd: true });
   } catch (error) {
     post({ id, kind: 'problem', message: error instanceof Error ? error.message : String(error) });
   }

@@ -6,6 +6,7 @@ import type {
   MoveReason,
   PlannedStart,
   PlanMove,
+  SupposedPlans,
   Supposition,
 } from '@sardonyx/core';
 
@@ -31,11 +32,8 @@ export interface FoundEvenings {
   readonly isChanged: boolean;
 }
 
-/** Both searched as long, from the plan that stands. */
-export interface SupposedEvenings {
+export interface SupposedEvenings extends SupposedPlans {
   readonly supposed: Supposition;
-  readonly is: EveningsReport;
-  readonly would: EveningsReport;
 }
 
 export type EveningsReply =

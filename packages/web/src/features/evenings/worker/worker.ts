@@ -5,9 +5,10 @@ import {
   findPlannable,
   moveTask,
   planEvenings,
+  planSupposed,
   replanEvenings,
   reportEvenings,
-  supposeEvenings,
+  runToEnd,
   type EveningsInput,
   type EveningsPlan,
   type PlannableWorkshop,
@@ -58,32 +59,22 @@ function search(
   kept: EveningsPlan | null,
   onShare: (share: number) => void,
 ): EveningsPlan {
-  const steps = planEvenings(input, made, createSeededRandom(SEED), ROUNDS, kept);
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value;
-    if (value.round % REPORT === 0) onShare(value.round / value.rounds);
-  }
+  return runToEnd(
+    planEvenings(input, made, createSeededRandom(SEED), ROUNDS, kept),
+    ({ round, rounds }) => round % REPORT === 0 && onShare(round / rounds),
+  );
 }
 
 function suppose(id: number, input: EveningsInput, kept: EveningsPlan | null, supposed: Supposition): void {
-  const plan = (of: EveningsInput, done: number) => {
-    const made = findPlannable(of);
-    const start = kept && replanEvenings(of, made, kept).plan;
-    const found = search(of, made, start, (share) => post({ id, kind: 'share', share: done + share / 2 }));
-    return reportEvenings(of, made, found);
-  };
-  const is = plan(input, 0);
-  post({ id, kind: 'supposed', supposed: { supposed, is, would: plan(supposeEvenings(input, supposed), 0.5) } });
+  const createRandom = () => createSeededRandom(SEED);
+  const plans = planSupposed(input, supposed, kept, { createRandom, rounds: ROUNDS });
+  const found = runToEnd(plans, (share) => post({ id, kind: 'share', share }));
+  post({ id, kind: 'supposed', supposed: { supposed, ...found } });
 }
 
 function decide(id: number, input: EveningsInput, made: PlannableWorkshop, plan: EveningsPlan, on: string): void {
-  const steps = findDeciding(input, made, plan, on);
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return post({ id, kind: 'decided', deciding: value });
-    post({ id, kind: 'share', share: value });
-  }
+  const deciding = runToEnd(findDeciding(input, made, plan, on), (share) => post({ id, kind: 'share', share }));
+  post({ id, kind: 'decided', deciding });
 }
 
 function isSame(a: EveningsPlan, b: EveningsPlan): boolean {
