@@ -14,7 +14,9 @@ import type { WorkPlan, Workshop } from '../workshop.ts';
 import { compileTasks } from './compileTasks.ts';
 import { dispatchPlan } from './dispatchPlan.ts';
 import type { DispatchRule } from './dispatchRule.ts';
+import { listFirstRules } from './firstRules.ts';
 import { searchRules } from './searchRules.ts';
+import { mixRules } from './varyRule.ts';
 
 function dispatch(workshop: Workshop, more: Partial<DispatchRule> = {}): WorkPlan | null {
   const chains = findChains(workshop);
@@ -130,6 +132,30 @@ describe('a plan by a dispatching rule', () => {
 
   it('is none where a task is longer than any evening', () =>
     expect(startsOf(makePlainWorkshop([{ handsMin: 121 }]))).equal(null));
+});
+
+describe('a mix of two rules', () => {
+  it('has everything of a job as the one or the other, and of both in the long run', () => {
+    const workshop = createSmallWorld(createSeededRandom(3));
+    const [a, b] = listFirstRules(workshop).map((rule, i) => ({
+      ...rule,
+      ...{ due: rule.due.map((_, job) => 10 * i + job), shift: rule.shift.map((_, task) => 1000 * i + task) },
+      ...{ putOff: rule.putOff.map(() => i), leftTo: rule.leftTo.map(() => i) },
+    }));
+    const random = createSeededRandom(1);
+    const ofWhom = new Set<string>();
+    for (let i = 0; i < 50; i++) {
+      const mixed = mixRules(workshop, a!, b!, random);
+      const whose = mixed.due.map((due) => Math.floor(due / 10));
+      expect(mixed.due).deep.equal(whose.map((who, job) => 10 * who + job));
+      for (const [task, { job }] of workshop.tasks.entries()) {
+        expect(mixed.shift[task]).equal(1000 * whose[job]! + task);
+        expect([mixed.putOff[task], mixed.leftTo[task]]).deep.equal([whose[job], whose[job]]);
+      }
+      ofWhom.add(whose.join(''));
+    }
+    expect(ofWhom.size).equal(2 ** workshop.jobs.length);
+  });
 });
 
 describe('a small workshop', function () {

@@ -48,6 +48,18 @@ export function shakeRule({ tasks }: Workshop, rule: DispatchRule, random: Rando
   };
 }
 
+/** Of each job as the one or the other has it; the choices for all of them are the first's or the second's. */
+export function mixRules({ tasks }: Workshop, a: DispatchRule, b: DispatchRule, random: RandomSource): DispatchRule {
+  const isOfA = a.due.map(() => random() < 0.5);
+  const mix = (ofA: readonly number[], ofB: readonly number[]) =>
+    tasks.map(({ job }, task) => (isOfA[job] ? ofA[task]! : ofB[task]!));
+  return {
+    ...(random() < 0.5 ? a : b),
+    due: a.due.map((due, job) => (isOfA[job] ? due : b.due[job]!)),
+    ...{ shift: mix(a.shift, b.shift), putOff: mix(a.putOff, b.putOff), leftTo: mix(a.leftTo, b.leftTo) },
+  };
+}
+
 /** A few tasks come in another order, wait, or are left to somebody. */
 function varyTasks(searched: SearchedWorkshop, { rule, found }: TriedRule, random: RandomSource): DispatchRule {
   const { tasks } = searched.workshop;
