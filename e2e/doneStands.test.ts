@@ -105,9 +105,9 @@ describe('work that is done', function () {
     const again = taskLine(page, 'colour:body:outside#2');
     await openLine(again, 'Log the coat');
     await logCoats(again, 'colour:body:outside#2');
-    const coats = (await record()).specimens[1]!.parts.find((part) => part.name === 'Body')!.coatsApplied;
+    const coats = (await record()).models[1]!.parts.find((part) => part.name === 'Body')!.coatsApplied;
     const chalk = coats.filter((coat) => coat.name === 'Quay Chalk white');
-    expect(chalk.map((coat) => coat.rejectedBecause)).deep.equal([null, 'orange peel', null]);
+    expect(chalk.map((coat) => coat.rejection?.because ?? null)).deep.equal([null, 'orange peel', null]);
     await openStation(page, 'Sign off');
     await page.getByRole('button', { name: /^\d+ coats put on$/ }).click();
     const table = page.getByRole('region', { name: 'Coats put on', exact: true });
@@ -123,7 +123,7 @@ describe('work that is done', function () {
       .waitFor();
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Record card (PDF)' }).click();
-    expect((await download).suggestedFilename()).equal('SG-07-record.pdf');
+    expect((await download).suggestedFilename()).equal('SG-07-card.pdf');
     expectNoFaults(page);
   });
 });

@@ -252,16 +252,18 @@ describe('SG-04 from intake to sign-off', function () {
   it('leaves a record that tells all of it', async () => {
     await openStation(test.page, 'Sign off');
     const download = test.page.waitForEvent('download');
-    await test.page.getByRole('button', { name: 'Record (JSON)' }).click();
+    await test.page.getByRole('button', { name: 'Data (JSON)' }).click();
     const path = await (await download).path();
     const { readFile } = await import('node:fs/promises');
     const record = JSON.parse(await readFile(path, 'utf8')) as JobRecord;
     expect(record.job).deep.include({ number: 'SG-04', signedOffBy: 'Osric Bell', target: 'as issued' });
-    const [dumper] = record.specimens;
+    const [dumper] = record.models;
     expect(dumper!.verdict).match(/^Works ochre, plain skip/);
     const partOf = (name: string) => dumper!.parts.find((part) => part.name === name)!;
-    expect(partOf('Axles').findings).deep.equal(['rust: Seized in the wheels']);
-    expect(partOf('Tyres').wants).deep.equal(['tyres: solved, Tern Street Spares']);
+    const [rust] = partOf('Axles').findings;
+    expect(rust).deep.include({ kind: 'rust', note: 'Seized in the wheels' });
+    const [tyres] = partOf('Tyres').wants;
+    expect(tyres).deep.include({ what: 'tyres', state: 'solved', solution: 'Tern Street Spares' });
     for (const part of ['Body', 'Tipping skip']) {
       expect([...new Set(partOf(part).coatsApplied.map((coat) => coat.name))], part).deep.equal([
         'Lanthorn Light grey primer',
@@ -274,7 +276,7 @@ describe('SG-04 from intake to sign-off', function () {
           .slice(0, 3),
       ).deep.equal([false, true, false]);
       expect(partOf(part).coatsApplied.length).equal(5);
-      expect(partOf(part).coatsFound[0]).match(/Ochre \(factory\)/);
+      expect(partOf(part).coatsFound[0]).deep.include({ name: 'Ochre', whose: 'factory' });
     }
     expect(record.photos.map((photo) => photo.stage)).include.members(['before', 'during', 'after']);
     expect(record.photos).length(13);
@@ -284,7 +286,7 @@ describe('SG-04 from intake to sign-off', function () {
       true,
     );
     expect(record.disclosure).include('Repainted: body, tipping skip');
-    const card = await test.page.request.get(`${test.bench.address}/api/jobs/sg-04/record.pdf`);
+    const card = await test.page.request.get(`${test.bench.address}/api/jobs/sg-04/papers/card.pdf`);
     expect((await PDFDocument.load(await card.body())).getPageCount()).equal(1);
     expectNoFaults(test.page);
   });

@@ -114,7 +114,7 @@ describe('mended, new and powdered', function () {
     await go('/jobs/sg-03/close');
     await doStep('close:step-pegs');
     const record = await recordOf('sg-03');
-    const step = record.specimens[0]!.parts.find((part) => /step/i.test(part.name))!;
+    const step = record.models[0]!.parts.find((part) => /step/i.test(part.name))!;
     expect(JSON.stringify(step)).include('bought').and.include('Light grey primer');
     expectNoFaults(page);
   });

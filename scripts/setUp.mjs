@@ -62,20 +62,28 @@ export async function findChromium() {
   const places = [process.env.SARDONYX_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean);
   const found = places.find((place) => existsSync(place));
   if (found) return found;
-  console.log("Installing Debian's chromium package ...");
+  await installDebian('chromium', 'the interface tests', '/usr/bin/chromium');
+  return '/usr/bin/chromium';
+}
+
+/** What reads PDFs in the tests, and shares nothing with what writes them. */
+export async function findPoppler() {
+  if (!existsSync('/usr/bin/pdftotext'))
+    await installDebian('poppler-utils', 'the tests of papers', '/usr/bin/pdftotext');
+}
+
+async function installDebian(name, what, path) {
+  console.log(`Installing Debian's ${name} package ...`);
   try {
     await run('apt-get', ['update'], { quiet: true });
-    await run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+    await run('apt-get', ['install', '-y', '--no-install-recommends', name], {
       quiet: true,
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     });
   } catch (error) {
-    throw new Error(
-      `No Chromium for the interface tests. Install Debian's package "chromium" or set SARDONYX_CHROMIUM to its path. (${error.message})`,
-      { cause: error },
-    );
+    throw new Error(`${what} need Debian's package "${name}". Install it by hand. (${error.message})`, {
+      cause: error,
+    });
   }
-  if (!existsSync('/usr/bin/chromium'))
-    throw new Error('The chromium package was installed but /usr/bin/chromium is not there.');
-  return '/usr/bin/chromium';
+  if (!existsSync(path)) throw new Error(`The ${name} package was installed but ${path} is not there.`);
 }

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildServer } from './buildServer.mjs';
 import { buildWeb } from './buildWeb.mjs';
-import { compileDatabaseDriver, findChromium, installPackages, root, run } from './setUp.mjs';
+import { compileDatabaseDriver, findChromium, findPoppler, installPackages, root, run } from './setUp.mjs';
 
 /** How every suite is run; the trial of mutants runs them so too. */
 const MOCHA = JSON.parse(await readFile(new URL('mocha.json', import.meta.url), 'utf8'));
@@ -101,6 +101,7 @@ await Promise.all([
   })(),
 ]);
 const chromium = await findChromium();
+await findPoppler();
 // Two files at a time, whichever is next: neither core waits for the longer half of the list.
 const TWO = ['--parallel', '--jobs', '2'];
 await suite('server', [...TWO, 'packages/server/src/**/*.test.ts', 'packages/server/test/**/*.test.ts']);

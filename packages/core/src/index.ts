@@ -565,8 +565,23 @@ export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpec
 
 // The record
 export { createLoggedWork } from './record/createLoggedWork.ts';
-export { createRecord, type JobRecord } from './record/createRecord.ts';
-export type { RecordMix } from './record/recordInput.ts';
+export { createRecord } from './record/createRecord.ts';
+export type {
+  PaperBlock,
+  PaperDates,
+  PaperPair,
+  PaperPicture,
+  PaperTable,
+  WrittenPaper,
+} from './record/paper/paper.ts';
+export { createPaperDates } from './record/paper/paperDates.ts';
+export { pairPhotos } from './record/paper/photoSections.ts';
+export { writeCard } from './record/paper/writeCard.ts';
+export { writeHandOn } from './record/paper/writeHandOn.ts';
+export { writePaperText } from './record/paper/writeText.ts';
+export { writeRecord } from './record/paper/writeRecord.ts';
+export type { JobRecord } from './record/jobRecord.ts';
+export type { RecordInput } from './record/recordInput.ts';
 // Traced drawings
 export {
   BENDS,

@@ -1,28 +1,13 @@
 import type { BenchView, CastingView, WorkshopView } from '@sardonyx/contract';
 import type { JobRecord } from '@sardonyx/core';
 import { join } from 'node:path';
-import { inflateSync } from 'node:zlib';
 import { expectApproved } from '../../core/test/support/expectApproved.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 import { CHANCE, writeRows } from './support/logActs.ts';
+import { readPdf } from './support/readPdf.ts';
 
 /** Row by row; ids that chance made are left out. */
 const write = (answer: object) => writeRows(answer).trim().replaceAll(CHANCE, '#');
-
-/** Every text of a PDF with its font size and place; the streams of a page are deflated, its texts are hexadecimal. */
-function readPdfLines(pdf: Buffer): string {
-  const streams = [...pdf.toString('latin1').matchAll(/stream\r?\n([\s\S]*?)endstream/g)].flatMap(([, bytes]) => {
-    try {
-      return [inflateSync(Buffer.from(bytes!, 'latin1')).toString('latin1')];
-    } catch {
-      return [];
-    }
-  });
-  return streams
-    .flatMap((text) => [...text.matchAll(/\/\S+ ([\d.]+) Tf[\s\S]*?1 0 0 1 ([\d.]+) ([\d.]+) Tm\s+<([0-9A-F]*)> Tj/g)])
-    .map(([, size, x, y, hex]) => `${size} pt at ${x}, ${y}: ${Buffer.from(hex!, 'hex').toString('latin1')}`)
-    .join('\n');
-}
 
 describe('what the server answers for the demo, as it was read and approved', () => {
   let bench: TestBench;
@@ -31,9 +16,12 @@ describe('what the server answers for the demo, as it was read and approved', ()
 
   const get = async <T extends object>(path: string) => bench.get<T>(path);
 
-  it('is, as a page of the record, the same line by line: what stands where, and how large', async () => {
-    const { body } = await bench.http.get('/api/jobs/sg-00/record.pdf').buffer(true).parse(readBinary).expect(200);
-    expectApproved(join(import.meta.dirname, 'approved/recordPage.txt'), readPdfLines(body as Buffer));
+  it('is, as a page of the record, the same line by line', async () => {
+    const { body } = await bench.http.get('/api/jobs/sg-00/papers/card.pdf').buffer(true).parse(readBinary).expect(200);
+    expectApproved(
+      join(import.meta.dirname, 'approved/recordPage.txt'),
+      (await readPdf(body as Buffer)).pages.join('\f').trim(),
+    );
   });
 
   it('is the same row by row', async () => {

@@ -211,11 +211,13 @@ describe('colours over HTTP', () => {
       {
         ...{ part: 'Body', place: 'sheltered', note: 'behind the flap', lab: [41, -3, -14], sd: [0.5, 0.6, 0.6] },
         ...{ geometry: 'gloss left out', method: 'typed', takenAt: '2026-11-25T18:30:00.000Z', who: WHO },
+        ...{ spectrum: null, point: null, photo: null },
       },
     ]);
     expect(mixes).deep.equal([]);
     const trolley = await bench.get<JobRecord>('jobs/sg-07/record.json');
-    expect(trolley.mixes[0]).deep.include({ name: 'Trolley slate, first try', patches: 2, isKept: true });
+    expect(trolley.mixes[0]).deep.include({ name: 'Trolley slate, first try', patches: 2 });
+    expect(trolley.mixes[0]!.keptAs).include('Trolley slate, first try');
     expect(trolley.mixes[0]!.lastDe00).lessThan(0.01);
   });
 

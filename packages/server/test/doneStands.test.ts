@@ -161,9 +161,9 @@ describe('work done is history', () => {
         appliedAt: '2026-11-25T19:29:00Z',
       }).expect(201);
       expect((await taskOf('sg-07', second)).state).equal('done');
-      const part = (await record('sg-07')).specimens[1]!.parts.find((one) => one.name === 'Body')!;
+      const part = (await record('sg-07')).models[1]!.parts.find((one) => one.name === 'Body')!;
       const coats = part.coatsApplied.filter((one) => one.name === 'Quay Chalk white');
-      expect(coats.map((one) => [one.rejectedBecause, one.removedAt !== null])).deep.equal([
+      expect(coats.map((one) => [one.rejection?.because ?? null, one.removedAt !== null])).deep.equal([
         ['orange peel', true],
         [null, false],
       ]);
@@ -211,7 +211,7 @@ describe('work done is history', () => {
       ];
       await act(measure.id, 'done', { measures }).expect(200);
       const line = (await record('sg-05')).work.find((one) => one.task === measure.title && one.act === 'done')!;
-      expect(line.measures).deep.equal(['length 31.25 mm', 'diameter 1.6 mm', 'over the wheels 27.2 mm']);
+      expect(line.measures).deep.equal(measures);
     });
 
     it('orders with an order, and shows what a photo step asks for', async () => {

@@ -111,8 +111,8 @@ describe('survey and opening', () => {
       await post('comings-off', { ...note, fromSide: 'below' }).expect(400);
       expect((await view('sg-06')).specimens[0]!.comingsOff[0]).deep.include(note);
       const record = await bench.get<JobRecord>('jobs/sg-06/record.json');
-      const wheels = record.specimens[0]!.parts.find((part) => part.name === 'Wheels')!;
-      expect(wheels.cameOff).deep.equal(['from the left: Dished side outwards.']);
+      const wheels = record.models[0]!.parts.find((part) => part.name === 'Wheels')!;
+      expect(wheels.cameOff).deep.equal([{ fromSide: 'left', note: 'Dished side outwards.', photo: null }]);
     });
   });
 

@@ -5,7 +5,6 @@ import type { ErrorBody, JobView, PrintsView, StockView } from '@sardonyx/contra
 import type { JobRecord, Photo, StockThing } from '@sardonyx/core';
 import { expect } from 'chai';
 import { unzipSync, zipSync } from 'fflate';
-import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
 import { sweepFolder } from '../src/disk/sweepFolder.ts';
 import { restoreEverything } from '../src/modules/keepsake/restoreEverything.ts';
@@ -231,25 +230,15 @@ describe('the record', () => {
     const response = await bench.http.get('/api/jobs/sg-00/record.json').expect(200);
     expect(response.headers['content-disposition']).include('SG-00-record.json');
     const record = response.body as JobRecord;
-    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 5 });
+    expect(record).deep.include({ format: 'sardonyx-record', formatVersion: 6 });
     expect(record.disclosure).include('has been restored').include('wheels (donor)');
     expect(record.work.length).greaterThan(20);
-    expect(record.specimens[0]!.verdict).match(/^Deep green/);
-    const coats = record.specimens[0]!.parts[0]!.coatsApplied;
+    expect(record.models[0]!.verdict).match(/^Deep green/);
+    const coats = record.models[0]!.parts[0]!.coatsApplied;
     expect(coats.map(({ name, isMist }) => `${name}${isMist ? ', mist' : ''}`)).deep.equal([
       'Lanthorn Light grey primer',
       'Marlstone Deep green, mist',
       ...Array<string>(3).fill('Marlstone Deep green'),
     ]);
-  });
-
-  it('as PDF is one page with its name in it, also for a job full of words', async () => {
-    for (const id of ['sg-00', 'sg-07']) {
-      const { body } = await bench.http.get(`/api/jobs/${id}/record.pdf`).buffer(true).parse(readBinary).expect(200);
-      const pdf = await PDFDocument.load(body as Buffer);
-      expect(pdf.getPageCount()).equal(1);
-      expect(pdf.getTitle()).match(new RegExp(`^${id.toUpperCase()}`));
-    }
-    await bench.http.get('/api/jobs/nobody/record.pdf').expect(404);
   });
 });

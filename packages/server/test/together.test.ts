@@ -130,7 +130,7 @@ describe('many hands at one bench', () => {
     await look('quayside.lamp', 'quayside.lamp.soldered').expect(201);
     await look('hand-span.grille', 'hand-span.grille.solid').expect(201);
     const { body } = await bench.http.get('/api/jobs/sg-04/record.json').expect(200);
-    expect((body as { specimens: { verdict: string }[] }).specimens[0]!.verdict).match(/^(Not settled; )?\w/);
+    expect((body as { models: { verdict: string }[] }).models[0]!.verdict).match(/^(Not settled; )?\w/);
   });
 
   it('reads no half of a change: every job seen beside writes has its findings and their tasks together', async () => {

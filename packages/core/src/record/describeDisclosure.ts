@@ -1,8 +1,11 @@
 import { findNewPart } from '../facts/findNewPart.ts';
 import { isStanding } from '../facts/selectPartDone.ts';
+import { groupBy } from '../groupBy.ts';
+import { listNotOn } from './listNotOn.ts';
 import { selectStandingWork } from '../facts/standingWork.ts';
 import type { TaskAct } from '../model/taskActs.ts';
-import type { RecordInput, RecordPart } from './recordInput.ts';
+import type { TaskLog } from '../model/task.ts';
+import type { DisclosedPart } from './recordInput.ts';
 
 /** Looking, photographing, ordering and cleaning change nothing of what the model is. */
 const LEAVES_IT_AS_IT_IS: ReadonlySet<TaskAct> = new Set<TaskAct>([
@@ -26,9 +29,12 @@ const LEAVES_IT_AS_IT_IS: ReadonlySet<TaskAct> = new Set<TaskAct>([
 const FOR_WHOM = "It is a collector's piece, not a toy for a child: old lead paint may remain inside, small parts.";
 
 /** Says plainly what it is now, for whoever owns it next: by what was logged, never by what was planned. */
-export function describeDisclosure(input: RecordInput): string {
-  const parts = input.specimens.flatMap((specimen) => specimen.parts);
-  const works = selectStandingWork(input.log).map(({ work }) => work);
+export function describeDisclosure(
+  parts: readonly DisclosedPart[],
+  log: readonly TaskLog[],
+  isSignedOff: boolean,
+): string {
+  const works = selectStandingWork(log).map(({ work }) => work);
   const isChanged = works.some((work) => !LEAVES_IT_AS_IT_IS.has(work.act));
   const repainted = parts.filter(hasCoat);
   const replaced = parts.filter(({ part }) => part.origin !== 'original' && part.origin !== 'unknown');
@@ -42,12 +48,12 @@ export function describeDisclosure(input: RecordInput): string {
     ({ part, wants }) => part.state === 'missing' && wants.every((want) => want.state !== 'solved'),
   );
   // What is kept was never to be painted.
-  const isKept = ({ part, wants }: RecordPart) => part.isKept && findNewPart(part, wants) === null;
+  const isKept = ({ part, wants }: DisclosedPart) => part.isKept && findNewPart(part, wants) === null;
   const unpainted = parts.filter((one) => !isKept(one)).flatMap(listCoatsNotOn);
   const kept = parts.filter((one) => isKept(one) && one.part.state !== 'missing');
   const rejected = parts.filter((one) => one.layers.some((layer) => layer.rejection !== null));
   return [
-    'This model has been restored.',
+    isSignedOff ? 'This model has been restored.' : 'The work on this model is not finished.',
     ...say('Repainted', repainted.map(nameOf)),
     ...say('Stripped and bare', bare.map(nameOf)),
     ...say('Kept as it was found', kept.map(nameOf)),
@@ -63,19 +69,13 @@ export function describeDisclosure(input: RecordInput): string {
   ].join(' ');
 }
 
-const nameOf = ({ part }: RecordPart) => part.name.toLowerCase();
-const hasCoat = ({ layers }: RecordPart) => layers.some(isStanding);
+const nameOf = ({ part, of }: DisclosedPart) => part.name.toLowerCase() + (of && ` of ${of}`);
+const hasCoat = ({ layers }: DisclosedPart) => layers.some(isStanding);
 const say = (words: string, names: readonly string[]) => (names.length ? [`${words}: ${names.join(', ')}.`] : []);
 
 /** Coats of the plan that were never put on, or came off again. */
-function listCoatsNotOn({ part, layers }: RecordPart): string[] {
-  const left = layers.filter(isStanding).map(({ area, kind }) => `${area}/${kind}`);
-  return layers
-    .filter((layer) => layer.stage === 'planned')
-    .filter(({ area, kind }) => {
-      const at = left.indexOf(`${area}/${kind}`);
-      if (at >= 0) left.splice(at, 1);
-      return at < 0;
-    })
-    .map((layer) => `${layer.name} on the ${part.name.toLowerCase()}`);
+function listCoatsNotOn(one: DisclosedPart): string[] {
+  return [...groupBy(one.layers, ({ areaId }) => areaId).values()]
+    .flatMap((own) => listNotOn(own))
+    .map((layer) => `${layer.name} on the ${nameOf(one)}`);
 }

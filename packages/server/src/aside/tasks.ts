@@ -2,6 +2,7 @@ import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
 import { bringStockFile } from '../modules/stock/bringStockFile.ts';
 import { traceArtwork } from '../modules/decals/traceArtwork.ts';
 import { bringArtwork, bringPicture } from '../modules/decals/bringArtwork.ts';
+import { printPaperOf } from '../modules/record/writePapers.ts';
 import { bringMesh } from '../modules/prints/bringMesh.ts';
 import { bringShelfFile } from '../modules/shelf/bringShelfFile.ts';
 
@@ -14,6 +15,7 @@ export const TASKS = {
   artwork: bringArtwork,
   'artwork picture': bringPicture,
   'traced artwork': traceArtwork,
+  paper: printPaperOf,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -37,6 +37,10 @@ export const router = createBrowserRouter([
         lazy: lazyPage(() => import('../features/colour/index.ts').then((module) => module.ColourPage)),
       },
       {
+        path: 'jobs/:jobId/record',
+        lazy: lazyPage(() => import('../features/record/index.ts').then((module) => module.RecordPage)),
+      },
+      {
         path: 'jobs/:jobId/:station?',
         lazy: lazyPage(() => import('../features/job/index.ts').then((module) => module.JobPage)),
       },

@@ -1,82 +1,77 @@
-import {
-  computeMixDistance,
-  createRecord,
-  describeVerdict,
-  identifySpecimen,
-  NOTHING_DONE,
-  replayMix,
-  selectAnswers,
-  selectGiven,
-  selectStatements,
-  type JobRecord,
-  type RecordMix,
-  nameOfArea,
-} from '@sardonyx/core';
-import type { MixView, SpecimenView } from '@sardonyx/contract';
-import type { EntityManager } from 'typeorm';
-import { PaintProductRow } from '../../entities/paint.ts';
+import { createRecord, type JobRecord } from '@sardonyx/core';
+import { In, type EntityManager } from 'typeorm';
+import { DecalActRow, DecalArtworkRow, DecalOrderRow, DecalPlanRow, DecalSheetRow } from '../../entities/decal.ts';
+import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
+import { PrintPartRow, PrintRunRow } from '../../entities/print.ts';
+import { SupplierRow } from '../../entities/stock.ts';
+import { TimerRow } from '../../entities/work.ts';
+import { BathRow, PlanChangeRow, VesselRow } from '../../entities/workshop.ts';
 import { readColour } from '../colour/readColour.ts';
+import { readCost } from '../cost/readCost.ts';
+import { readPotsOf, readThingsOf } from '../cost/readLogsOf.ts';
 import { readJobView } from '../jobs/readJobView.ts';
+import { readNames } from './readNames.ts';
 
 /** The record of a job, from what is in the database now. */
 export async function readRecord(manager: EntityManager, jobId: string, now: Date): Promise<JobRecord> {
   const view = await readJobView(manager, jobId, now);
-  const { captures, mixes } = await readColour(manager, jobId);
-  const parts = view.specimens.flatMap((specimen) => specimen.parts);
-  const partName = (id: string | null) => parts.find((part) => part.id === id)?.name ?? '';
-  const products = await manager.find(PaintProductRow);
+  const wantIds = view.specimens.flatMap(({ wants }) => wants.map(({ id }) => id));
+  const logs = [...(await readPotsOf(manager, jobId)), ...(await readThingsOf(manager, jobId))];
   return createRecord({
-    colours: captures.map(({ specimenPartId, place, note, lab, sd, geometry, method, takenAt, who }) => ({
-      part: partName(specimenPartId),
-      ...{ place, note, lab, sd, geometry, method, takenAt, who },
-    })),
-    mixes: mixes.map((mix) => describeMix(mix, partName(mix.specimenPartId), products)),
-    job: view.job,
-    log: view.log,
-    photos: view.photos,
-    specimens: view.specimens.map((specimen) => ({
-      name: specimen.specimen.name,
-      casting: specimen.casting
-        ? `${specimen.casting.maker.name}, ${specimen.casting.range.name} ${specimen.casting.casting.number} ${specimen.casting.casting.name}`
-        : 'not known',
-      verdict: describeVerdict(
-        identifySpecimen(
-          specimen.catalogue,
-          selectAnswers(specimen.catalogue, selectGiven(specimen)),
-          undefined,
-          selectStatements(specimen.sources),
-        ),
-        specimen.catalogue,
-      ),
-      parts: createParts(specimen),
-    })),
+    ...view,
+    baths: await readBathsOf(
+      manager,
+      view.passes.flatMap(({ bathId }) => bathId ?? []),
+    ),
+    mixes: (await readColour(manager, jobId)).mixes,
+    timers: await manager.find(TimerRow, { where: { jobId }, order: { startedAt: 'ASC' } }),
+    planChanges: await manager.find(PlanChangeRow, { where: { jobId }, order: { at: 'ASC' } }),
+    decals: await readDecalsOf(
+      manager,
+      view.specimens.flatMap(({ layers }) => layers.map(({ id }) => id)),
+    ),
+    used: logs.map(({ what, unit, lines }) => ({ what, unit, lines: lines.filter((line) => line.jobId === jobId) })),
+    ordered: await readOrdered(manager, jobId, wantIds),
+    printed: await readPrinted(manager, wantIds),
+    cost: await readCost(manager, jobId),
+    nameOf: await readNames(manager),
   });
 }
 
-function createParts(view: SpecimenView) {
-  return view.parts.map((part) => ({
-    part,
-    done: view.facts.parts.find((one) => one.key === part.key)?.done ?? NOTHING_DONE,
-    findings: view.findings.filter((finding) => finding.specimenPartId === part.id),
-    wants: view.wants.filter((want) => want.specimenPartId === part.id),
-    comingsOff: view.comingsOff.filter((one) => one.specimenPartId === part.id),
-    layers: view.areas
-      .filter((area) => area.specimenPartId === part.id)
-      .flatMap((area) =>
-        view.layers.filter((layer) => layer.areaId === area.id).map((layer) => ({ ...layer, area: nameOfArea(area) })),
-      ),
-  }));
+async function readBathsOf(manager: EntityManager, ids: readonly string[]) {
+  const baths = await manager.findBy(BathRow, { id: In([...ids]) });
+  const vessels = await manager.findBy(VesselRow, { id: In(baths.map(({ vesselId }) => vesselId)) });
+  return baths.map((bath) => ({ ...bath, vessel: vessels.find(({ id }) => id === bath.vesselId)!.name }));
 }
 
-function describeMix(mix: MixView, part: string, products: readonly PaintProductRow[]): RecordMix {
-  const { productIds, volumes, patches } = replayMix(mix.steps);
-  const nameOf = (id: string) => {
-    const product = products.find((one) => one.id === id);
-    return product ? `${product.line} ${product.name}` : 'a pot that is gone';
-  };
+async function readDecalsOf(manager: EntityManager, layerIds: readonly string[]) {
+  const own = { layerId: In([...layerIds]) };
+  const plans = await manager.findBy(DecalPlanRow, own);
+  const sheets = await manager.find(DecalSheetRow, { order: { at: 'ASC' } });
   return {
-    ...{ name: mix.name, part, target: mix.target, patches: patches.length, isKept: mix.productId !== null },
-    paints: productIds.map((id, i) => ({ name: nameOf(id), ml: volumes[i]! })),
-    lastDe00: computeMixDistance(mix.steps, mix.target),
+    plans,
+    artworks: await manager.findBy(DecalArtworkRow, { id: In(plans.flatMap(({ artworkId }) => artworkId ?? [])) }),
+    orders: await manager.findBy(DecalOrderRow, own),
+    acts: await manager.find(DecalActRow, { where: own, order: { at: 'ASC' } }),
+    sheets: sheets.filter(({ pieces }) => pieces.some(({ layerId }) => layerIds.includes(layerId))),
   };
+}
+
+/** For this job alone, or for one of its wants. */
+async function readOrdered(manager: EntityManager, jobId: string, wantIds: readonly string[]) {
+  const lines = await manager.find(OrderLineRow, { where: [{ jobId }, { wantId: In([...wantIds]) }] });
+  const orders = await manager.findBy(StockOrderRow, { id: In(lines.map(({ orderId }) => orderId)) });
+  const suppliers = await manager.findBy(SupplierRow, { id: In(orders.map(({ supplierId }) => supplierId)) });
+  return lines
+    .map((line) => {
+      const order = orders.find(({ id }) => id === line.orderId)!;
+      return { line, order, supplier: suppliers.find(({ id }) => id === order.supplierId)!.name };
+    })
+    .sort((a, b) => a.order.orderedOn.localeCompare(b.order.orderedOn));
+}
+
+async function readPrinted(manager: EntityManager, wantIds: readonly string[]) {
+  const runs = await manager.find(PrintRunRow, { where: { wantId: In([...wantIds]) }, order: { at: 'ASC' } });
+  const prints = await manager.findBy(PrintPartRow, { id: In(runs.map(({ printId }) => printId)) });
+  return runs.map((run) => ({ run, print: prints.find(({ id }) => id === run.printId)! }));
 }

@@ -1,10 +1,22 @@
+import { createPaperDates, writePaperText, writeRecord } from '@sardonyx/core';
 import { Router } from 'express';
+import { runAside } from '../../aside/runAside.ts';
+import { HouseStyleRow } from '../../entities/house.ts';
+import { JobRow } from '../../entities/work.ts';
+import { badInput } from '../../http/errors.ts';
 import { look, type Workroom } from '../../workroom.ts';
-import { createRecordPdf } from './createRecordPdf.ts';
+import { findRow } from '../rows/versionedRows.ts';
 import { readRecord } from './readRecord.ts';
+import { PAPERS, type PaperName } from './writePapers.ts';
 
+const NAMES: readonly string[] = [...Object.keys(PAPERS), 'label'];
+
+/** What a job leaves behind: its record as data and as words, and its papers. */
 export function createRecordRoutes(room: Workroom): Router {
   const router = Router();
+  router.get('/jobs/:id/record', async (request, response) => {
+    response.json(await look(room, (manager) => readRecord(manager, request.params.id, room.now())));
+  });
   router.get('/jobs/:id/record.json', async (request, response) => {
     const record = await look(room, (manager) => readRecord(manager, request.params.id, room.now()));
     response
@@ -12,12 +24,25 @@ export function createRecordRoutes(room: Workroom): Router {
       .type('json')
       .send(JSON.stringify(record, null, 2));
   });
-  router.get('/jobs/:id/record.pdf', async (request, response) => {
-    const record = await look(room, (manager) => readRecord(manager, request.params.id, room.now()));
+  router.get('/jobs/:id/record.txt', async (request, response) => {
+    const { record, dates } = await look(room, async (manager) => ({
+      record: await readRecord(manager, request.params.id, room.now()),
+      dates: createPaperDates((await findRow(manager, HouseStyleRow, 'house', 'The house style')).zone),
+    }));
     response
-      .attachment(`${record.job.number}-record.pdf`)
-      .type('pdf')
-      .send(Buffer.from(await createRecordPdf(record)));
+      .attachment(`${record.job.number}-record.txt`)
+      .type('text/plain')
+      .send(writePaperText(writeRecord(record, dates)));
+  });
+  router.get('/jobs/:id/papers/:paper.pdf', async (request, response) => {
+    const { id, paper } = request.params;
+    if (!NAMES.includes(paper)) throw badInput(`Papers of a job are: ${NAMES.join(', ')}.`);
+    const { number } = await look(room, (manager) => findRow(manager, JobRow, id, 'This job'));
+    // The code opens the bench where it is open now.
+    const base = `http://${request.headers.host ?? 'localhost'}`;
+    const order = { jobId: id, paper: paper as PaperName, folder: room.folder, base, at: room.now().toISOString() };
+    const pdf = await runAside(room, 'paper', order).ended;
+    response.attachment(`${number}-${paper}.pdf`).type('pdf').send(Buffer.from(pdf));
   });
   return router;
 }

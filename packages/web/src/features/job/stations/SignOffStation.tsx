@@ -1,14 +1,15 @@
 import { checkSignOff } from '@sardonyx/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useNow } from '../../clocks/index.ts';
 import { PhotoStrip } from '../../photos/index.ts';
+import { TakePapers } from '../../record/index.ts';
 import { useSignOffMutation } from '../../../shared/api/api.ts';
 import { readAppError } from '../../../shared/api/appError.ts';
 import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
 import { formatMoment } from '../../../shared/dates/sayDates.ts';
 import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
 import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
-import { TakeOut } from '../../../shared/ui/TakeOut.tsx';
 import { useWho } from '../../../shared/ui/useWho.ts';
 import { useJob } from '../JobContext.tsx';
 import { TaskList } from '../task/TaskList.tsx';
@@ -73,16 +74,15 @@ export function SignOffStation() {
       <section aria-label="Record" className="space-y-2">
         <h2>Record</h2>
         <p className="text-soft-ink">
-          What was found, done and put on, with who and when, and a plain statement that it is restored.
+          What was found, decided, done and used, with who and when; what was planned and not done; and a plain
+          statement of what it is now.
         </p>
-        <div className="flex flex-wrap gap-3">
-          <TakeOut address={`/api/jobs/${job.id}/record.pdf`} what="Writing the record card">
-            Record card (PDF)
-          </TakeOut>
-          <TakeOut address={`/api/jobs/${job.id}/record.json`} what="Writing the record">
-            Record (JSON)
-          </TakeOut>
-        </div>
+        <p>
+          <Link className="underline underline-offset-4" to={`/jobs/${job.id}/record`}>
+            Read the whole record
+          </Link>
+        </p>
+        <TakePapers jobId={job.id} />
         <CoatTable />
         <LogTable />
         <HandWork tasks={view.tasks} />

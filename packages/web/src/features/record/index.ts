@@ -1,0 +1,2 @@
+export { RecordPage } from './RecordPage.tsx';
+export { TakePapers } from './TakePapers.tsx';

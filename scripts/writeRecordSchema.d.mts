@@ -1,0 +1,2 @@
+export const SCHEMA: string;
+export function createRecordSchema(): string;
