@@ -36,6 +36,7 @@ import { machineTopic } from './machine.ts';
 import { photo } from './photo.ts';
 import { planTopic } from './plan.ts';
 import { processTopic } from './process.ts';
+import { recordTopic } from './record.ts';
 import { replan } from './replan.ts';
 import { schedule } from './schedule.ts';
 import { stockLedgers } from './stock/ledgers.ts';
@@ -84,6 +85,7 @@ const topics = [
   replan,
   stockLedgers,
   stockRead,
+  recordTopic,
   demo,
   door,
   trustFullDisk,

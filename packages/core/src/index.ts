@@ -581,7 +581,7 @@ export { writeHandOn } from './record/paper/writeHandOn.ts';
 export { writePaperText } from './record/paper/writeText.ts';
 export { writeRecord } from './record/paper/writeRecord.ts';
 export type { JobRecord } from './record/jobRecord.ts';
-export type { RecordInput } from './record/recordInput.ts';
+export type { RecordSpecimen } from './record/recordInput.ts';
 // Traced drawings
 export {
   BENDS,

@@ -1,12 +1,9 @@
 import type {
-  Area,
   AreaSize,
   Bath,
   Casting,
   CastingPart,
   CoatingLayer,
-  ColourCapture,
-  ComingOff,
   CsvProblem,
   ImportChange,
   Decision,
@@ -14,9 +11,6 @@ import type {
   Feature,
   FeatureState,
   FilmSpans,
-  Finding,
-  FoundCondition,
-  FoundJoint,
   GunRun,
   History,
   HouseChoice,
@@ -24,23 +18,19 @@ import type {
   LateMeaning,
   LearnedRates,
   Instrument,
-  IdentifyCatalogue,
   InHandLine,
   Job,
   Joint,
   Maker,
-  Measurement,
-  Observation,
   PaintOfParts,
   Photo,
   PhotoMeasure,
+  RecordSpecimen,
   Restorer,
   Source,
-  Specimen,
   SpecimenPart,
   SprayablePlace,
   Station,
-  CoatTouch,
   PastFailure,
   RoomLogEntry,
   StandingCoat,
@@ -58,7 +48,6 @@ import type {
   Versioned,
   VesselRecord,
   Want,
-  WishForJoint,
   Opening,
   SpecimenFacts,
 } from '@sardonyx/core';
@@ -236,27 +225,8 @@ export interface GunView {
   readonly runs: readonly GunRun<GunPlace>[];
 }
 
-export interface SpecimenView {
-  readonly specimen: Specimen;
+export interface SpecimenView extends RecordSpecimen {
   readonly casting: CastingView | null;
-  readonly catalogue: IdentifyCatalogue;
-  readonly parts: readonly SpecimenPart[];
-  readonly areas: readonly Area[];
-  readonly layers: readonly CoatingLayer[];
-  readonly observations: readonly Observation[];
-  /** Colours captured on its parts, the first first. */
-  readonly captures: readonly ColourCapture[];
-  readonly measurements: readonly Measurement[];
-  /** What people said of this very specimen's date. */
-  readonly sources: readonly Source[];
-  readonly findings: readonly Finding[];
-  readonly wants: readonly Want[];
-  readonly jointWishes: readonly WishForJoint[];
-  readonly jointConditions: readonly FoundCondition[];
-  readonly foundJoints: readonly FoundJoint[];
-  readonly comingsOff: readonly ComingOff[];
-  /** What fingers found of its coats, the first first. */
-  readonly touches: readonly CoatTouch[];
   /** When each coat that stands on it bears what. */
   readonly film: readonly StandingCoat[];
   /** What the server's plan is made from: the page works nothing of it out again. */

@@ -32,7 +32,7 @@ import type { Bath, StripPass } from '../model/workshop.ts';
 import type { HouseChoice } from '../schools/mergeDecisions.ts';
 import type { JobCost } from '../stock/gatherCost.ts';
 
-/** What is known of one model when the record is written. */
+/** All that is written down of one model. */
 export interface RecordSpecimen {
   readonly specimen: Specimen;
   readonly casting: {
@@ -47,10 +47,13 @@ export interface RecordSpecimen {
   readonly parts: readonly SpecimenPart[];
   readonly areas: readonly Area[];
   readonly layers: readonly CoatingLayer[];
+  /** What fingers found of its coats, the first first. */
   readonly touches: readonly CoatTouch[];
   readonly observations: readonly Observation[];
+  /** Colours captured on its parts, the first first. */
   readonly captures: readonly ColourCapture[];
   readonly measurements: readonly Measurement[];
+  /** What people said of this very specimen's date. */
   readonly sources: readonly Source[];
   readonly findings: readonly Finding[];
   readonly wants: readonly Want[];
