@@ -21,7 +21,7 @@ export const VIEWS: readonly View[] = [
   { name: 'Identify', picture: 'identify', path: '/jobs/sg-01/identify', ready: 'What speaks for and against' },
   { name: 'Survey', picture: 'survey', path: '/jobs/sg-03/survey?part=sg-03-1.step', ready: 'Wants' },
   { name: 'Open', picture: 'open', path: '/jobs/sg-06/open', ready: 'Every joint, and why' },
-  { name: 'The record', picture: null, path: '/jobs/sg-00/record', ready: 'What was planned and not done' },
+  { name: 'The record', picture: 'record', path: '/jobs/sg-00/record', ready: 'What was planned and not done' },
   {
     name: 'A photograph',
     picture: null,
@@ -128,7 +128,7 @@ export const VIEWS: readonly View[] = [
   },
   {
     name: 'Workshop',
-    picture: 'workshop',
+    picture: null,
     path: '/workshop',
     ready: 'Instruments',
     act: async (page) =>

@@ -362,7 +362,7 @@ export { matchDonors, type DonorMatch, type DonorPart, type PartWish } from './s
 export { toDay, toIsoDay } from './stock/days.ts';
 export { expectArrival } from './stock/expectArrival.ts';
 export { priceLines } from './stock/priceLines.ts';
-export { COST_GROUPS, gatherCost, type CostLine, type JobCost } from './stock/gatherCost.ts';
+export { COST_GROUPS, gatherCost, type CostLine, type JobCost, type ThingLog } from './stock/gatherCost.ts';
 export { writeCostCsv } from './stock/costCsv.ts';
 export { checkDrawnStays, checkNothingDrawn } from './gates/checkDrawn.ts';
 export { beginBits, callWant, isDrawn, listBits } from './model/wantBits.ts';
@@ -576,6 +576,7 @@ export type {
 } from './record/paper/paper.ts';
 export { createPaperDates } from './record/paper/paperDates.ts';
 export { pairPhotos } from './record/paper/photoSections.ts';
+export { writeBeforeAfter } from './record/paper/writeBeforeAfter.ts';
 export { writeCard } from './record/paper/writeCard.ts';
 export { writeHandOn } from './record/paper/writeHandOn.ts';
 export { writePaperText } from './record/paper/writeText.ts';

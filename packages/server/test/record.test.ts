@@ -1,11 +1,15 @@
-import { readFile } from 'node:fs/promises';
-import type { JobRecord } from '@sardonyx/core';
+import { readFile, rm } from 'node:fs/promises';
+import type { JobView } from '@sardonyx/contract';
+import type { Casting, Job, JobRecord, Photo } from '@sardonyx/core';
 import { Ajv } from 'ajv';
 import { expect } from 'chai';
+import sharp from 'sharp';
 import { createRecordSchema, SCHEMA } from '../../../scripts/writeRecordSchema.mjs';
+import { photoPath } from '../src/modules/photos/photoStore.ts';
 import { LEFT_OUT } from '../src/modules/record/leftOut.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
 import { findLostFields } from './support/findLostFields.ts';
+import { OWN_LORRY, ownJob } from './support/ownLorry.ts';
 import { readPdf, type ReadPdf } from './support/readPdf.ts';
 import { listTablesOfJobs } from './support/strangeJob.ts';
 
@@ -142,5 +146,95 @@ describe('papers of a job', function () {
   it('are refused for a job that is not there, and by a name that none has', async () => {
     await bench.http.get('/api/jobs/nobody/papers/card.pdf').expect(404);
     await bench.http.get('/api/jobs/sg-00/papers/poem.pdf').expect(400);
+  });
+});
+
+describe('papers on an empty bench, of a casting of its own', function () {
+  this.timeout(120_000);
+  let bench: TestBench;
+  let jobId: string;
+  beforeEach(async () => {
+    bench = await createTestBench({ isDemo: false });
+    const casting = (await bench.http.post('/api/castings').send(OWN_LORRY).expect(201)).body as Casting;
+    jobId = ((await bench.http.post('/api/jobs').send(ownJob(casting.id, TITLE)).expect(201)).body as Job).id;
+  });
+  afterEach(() => bench.clear());
+  /** Other letters than the font has, one word without an end, and a line break. */
+  const TITLE = 'Łódź → «Лодка» 小';
+  const LONG = `${'unbroken'.repeat(40)} ${'and on and on '.repeat(10)}`.slice(0, 480);
+  const paper = async (name: string) => {
+    const { body } = await bench.http
+      .get(`/api/jobs/${jobId}/papers/${name}.pdf`)
+      .buffer(true)
+      .parse(readBinary)
+      .expect(200);
+    return readPdf(body as Buffer);
+  };
+  const view = () => bench.get<JobView>(`jobs/${jobId}`);
+
+  it('are there before anything was done, and claim nothing', async () => {
+    const record = await bench.get<JobRecord>(`jobs/${jobId}/record.json`);
+    expect(record.disclosure).match(/^Nothing was logged that changed this model/);
+    expect(record.hours.doneSteps).equal(0);
+    for (const name of ['record', 'card', 'hand-on', 'before-after', 'label']) {
+      const { pages, title } = await paper(name);
+      expect(pages.length, name).greaterThan(0);
+      expect(title, name).include(record.job.number);
+    }
+    expect((await paper('before-after')).pages[0]).include('No side was photographed both before');
+  });
+
+  it('lose no letter of another alphabet and no word that is too long for its column', async () => {
+    const [part] = (await view()).specimens[0]!.parts;
+    await bench.http
+      .post('/api/findings')
+      .send({ specimenPartId: part!.id, kind: 'chips', severity: 1, note: LONG })
+      .expect(201);
+    const { pages } = await paper('record');
+    const text = pages.join('\n').replace(/\s+/g, '');
+    expect(text).include('Łódź').include('[U+41B]').include('[U+5C0F]');
+    expect(text.match(/unbroken/g)).length(40);
+    // A label has two lines for it.
+    expect((await paper('label')).pages).length(1);
+  });
+
+  it('tell what was skipped, taken back and done again, and nothing that was only planned', async () => {
+    const step = async (id: string, act: string, note: string) =>
+      bench.http.post(`/api/tasks/${id}/acts`).send({ act, who: 'Nell', note });
+    const [first, second] = (await view()).tasks;
+    await step(first!.id, 'not needed', 'I know it already.').then(({ status }) => expect(status).equal(200));
+    await step(second!.id, 'done otherwise', 'From memory.').then(({ status }) => expect(status).equal(200));
+    await step(second!.id, 'take back', 'It was the other one.').then(({ status }) => expect(status).equal(200));
+    const { exceptions, notDone, work } = await bench.get<JobRecord>(`jobs/${jobId}/record.json`);
+    expect(exceptions).deep.equal([{ task: first!.title, act: 'not needed', reason: 'I know it already.' }]);
+    expect(notDone.map(({ task }) => task))
+      .include(second!.title)
+      .and.not.include(first!.title);
+    expect(work.map(({ act }) => act)).deep.equal(['not needed', 'done otherwise', 'taken back']);
+    const text = (await paper('record')).pages.join(' ').replace(/\s+/g, ' ');
+    expect(text).include('It was the other one.').include('I know it already.').include('Taken back');
+  });
+
+  it('say that the file of a picture is gone, and are whole without it', async () => {
+    const picture = await sharp({ create: { width: 64, height: 40, channels: 3, background: '#884422' } })
+      .jpeg()
+      .toBuffer();
+    const sent = bench.http.post('/api/photos/upload').attach('picture', picture, 'left.jpg');
+    for (const [field, value] of Object.entries({ jobId, stage: 'before', side: 'left', caption: 'As it came' }))
+      sent.field(field, value);
+    const { body } = await sent.expect(201);
+    expect((await paper('record')).pictures).equal(1);
+    await rm(photoPath(bench.room.folder, (body as Photo).hash));
+    const { pages, pictures } = await paper('record');
+    expect(pictures).equal(0);
+    expect(pages.join(' ')).include('The file of this picture is gone').include('As it came');
+  });
+
+  it('are there for a model that nobody knows', async () => {
+    const job = { castingId: null, title: 'Unknown', scope: 'clean only', target: 'as issued', why: '', dueOn: null };
+    jobId = ((await bench.http.post('/api/jobs').send(job).expect(201)).body as Job).id;
+    const { models } = await bench.get<JobRecord>(`jobs/${jobId}/record.json`);
+    expect(models[0]!.casting).equal(null);
+    for (const name of ['record', 'card', 'hand-on', 'label']) expect((await paper(name)).pages.length).greaterThan(0);
   });
 });

@@ -1,3 +1,4 @@
+import { endWithoutStop } from '../../words/names.ts';
 import type { PaperBlock, PaperTable } from './paper.ts';
 
 /** What says nothing is left out: a paper has no empty headings, tables or lines. */
@@ -21,8 +22,10 @@ export const table = (
   rows.length ? [{ kind: 'table', caption, columns: columns.map(([title, width]) => ({ title, width })), rows }] : [];
 
 /** Words with something between them; what is empty is left out. */
-export const join = (words: readonly (string | null | false | undefined)[], between = ', '): string =>
-  words.filter(Boolean).join(between);
+export const join = (words: readonly (string | null | false | undefined)[], between = ', '): string => {
+  const said = words.filter((word): word is string => typeof word === 'string' && word !== '');
+  return said.map((word, i) => (i < said.length - 1 ? endWithoutStop(word) : word)).join(between);
+};
 
 /** A number with as many decimals as it needs, at most so many. */
 export const num = (value: number, most = 2): string => String(Number(value.toFixed(most)));

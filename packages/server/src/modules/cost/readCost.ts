@@ -5,17 +5,20 @@ import { OrderLineRow } from '../../entities/order.ts';
 import { JobRow } from '../../entities/work.ts';
 import { AreaRow, CoatingLayerRow, SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { readPotsOf, readThingsOf } from './readLogsOf.ts';
+import { readLogsOf, type LogsOfJob } from './readLogsOf.ts';
 
-/** What a job took out of pots and drawers and what was got for it, with what it cost so far as that is known. */
-export async function readCost(manager: EntityManager, jobId: string): Promise<JobCost> {
+/**
+ * What a job took out of pots and drawers and what was got for it, with what it cost so far as that is known.
+ *
+ * @param logs where they were read already
+ */
+export async function readCost(manager: EntityManager, jobId: string, logs?: LogsOfJob): Promise<JobCost> {
   await findRow(manager, JobRow, jobId, 'This job');
   const specimens = await manager.findBy(SpecimenRow, { jobId });
   const parts = await manager.findBy(SpecimenPartRow, { specimenId: In(specimens.map(({ id }) => id)) });
   return gatherCost({
     jobId,
-    pots: await readPotsOf(manager, jobId),
-    things: await readThingsOf(manager, jobId),
+    ...(logs ?? (await readLogsOf(manager, jobId))),
     // What was right is in its drawer or with its want; what was not was paid for all the same.
     orders: await manager.findBy(OrderLineRow, { jobId, quality: In(['poor', 'wrong']) }),
     wants: await manager.findBy(WantRow, { specimenPartId: In(parts.map(({ id }) => id)) }),

@@ -1,41 +1,55 @@
-import { createRecord, type JobRecord } from '@sardonyx/core';
+import { createPaperDates, createRecord, type JobRecord, type PaperDates } from '@sardonyx/core';
 import { In, type EntityManager } from 'typeorm';
 import { DecalActRow, DecalArtworkRow, DecalOrderRow, DecalPlanRow, DecalSheetRow } from '../../entities/decal.ts';
+import { HouseStyleRow } from '../../entities/house.ts';
 import { OrderLineRow, StockOrderRow } from '../../entities/order.ts';
 import { PrintPartRow, PrintRunRow } from '../../entities/print.ts';
 import { SupplierRow } from '../../entities/stock.ts';
 import { TimerRow } from '../../entities/work.ts';
 import { BathRow, PlanChangeRow, VesselRow } from '../../entities/workshop.ts';
-import { readColour } from '../colour/readColour.ts';
+import { readMixes } from '../colour/readColour.ts';
 import { readCost } from '../cost/readCost.ts';
-import { readPotsOf, readThingsOf } from '../cost/readLogsOf.ts';
+import { readLogsOf } from '../cost/readLogsOf.ts';
 import { readJobView } from '../jobs/readJobView.ts';
+import { findRow } from '../rows/versionedRows.ts';
 import { readNames } from './readNames.ts';
 
 /** The record of a job, from what is in the database now. */
 export async function readRecord(manager: EntityManager, jobId: string, now: Date): Promise<JobRecord> {
   const view = await readJobView(manager, jobId, now);
   const wantIds = view.specimens.flatMap(({ wants }) => wants.map(({ id }) => id));
-  const logs = [...(await readPotsOf(manager, jobId)), ...(await readThingsOf(manager, jobId))];
+  const logs = await readLogsOf(manager, jobId);
   return createRecord({
     ...view,
     baths: await readBathsOf(
       manager,
       view.passes.flatMap(({ bathId }) => bathId ?? []),
     ),
-    mixes: (await readColour(manager, jobId)).mixes,
+    mixes: await readMixes(manager, jobId),
     timers: await manager.find(TimerRow, { where: { jobId }, order: { startedAt: 'ASC' } }),
     planChanges: await manager.find(PlanChangeRow, { where: { jobId }, order: { at: 'ASC' } }),
     decals: await readDecalsOf(
       manager,
       view.specimens.flatMap(({ layers }) => layers.map(({ id }) => id)),
     ),
-    used: logs.map(({ what, unit, lines }) => ({ what, unit, lines: lines.filter((line) => line.jobId === jobId) })),
+    used: [...logs.pots, ...logs.things].map(({ what, unit, lines }) => ({
+      ...{ what, unit, lines: lines.filter((line) => line.jobId === jobId) },
+    })),
     ordered: await readOrdered(manager, jobId, wantIds),
     printed: await readPrinted(manager, wantIds),
-    cost: await readCost(manager, jobId),
+    cost: await readCost(manager, jobId, logs),
     nameOf: await readNames(manager),
   });
+}
+
+/** The record, and how its days are written: by the clock on the wall of the bench. */
+export async function readRecordToSay(
+  manager: EntityManager,
+  jobId: string,
+  now: Date,
+): Promise<{ readonly record: JobRecord; readonly dates: PaperDates }> {
+  const { zone } = await findRow(manager, HouseStyleRow, 'house', 'The house style');
+  return { record: await readRecord(manager, jobId, now), dates: createPaperDates(zone) };
 }
 
 async function readBathsOf(manager: EntityManager, ids: readonly string[]) {

@@ -1,12 +1,11 @@
-import { createPaperDates, writePaperText, writeRecord } from '@sardonyx/core';
+import { writePaperText, writeRecord } from '@sardonyx/core';
 import { Router } from 'express';
 import { runAside } from '../../aside/runAside.ts';
-import { HouseStyleRow } from '../../entities/house.ts';
 import { JobRow } from '../../entities/work.ts';
 import { badInput } from '../../http/errors.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { readRecord } from './readRecord.ts';
+import { readRecord, readRecordToSay } from './readRecord.ts';
 import { PAPERS, type PaperName } from './writePapers.ts';
 
 const NAMES: readonly string[] = [...Object.keys(PAPERS), 'label'];
@@ -14,9 +13,6 @@ const NAMES: readonly string[] = [...Object.keys(PAPERS), 'label'];
 /** What a job leaves behind: its record as data and as words, and its papers. */
 export function createRecordRoutes(room: Workroom): Router {
   const router = Router();
-  router.get('/jobs/:id/record', async (request, response) => {
-    response.json(await look(room, (manager) => readRecord(manager, request.params.id, room.now())));
-  });
   router.get('/jobs/:id/record.json', async (request, response) => {
     const record = await look(room, (manager) => readRecord(manager, request.params.id, room.now()));
     response
@@ -25,10 +21,7 @@ export function createRecordRoutes(room: Workroom): Router {
       .send(JSON.stringify(record, null, 2));
   });
   router.get('/jobs/:id/record.txt', async (request, response) => {
-    const { record, dates } = await look(room, async (manager) => ({
-      record: await readRecord(manager, request.params.id, room.now()),
-      dates: createPaperDates((await findRow(manager, HouseStyleRow, 'house', 'The house style')).zone),
-    }));
+    const { record, dates } = await look(room, (manager) => readRecordToSay(manager, request.params.id, room.now()));
     response
       .attachment(`${record.job.number}-record.txt`)
       .type('text/plain')

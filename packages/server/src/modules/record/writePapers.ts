@@ -1,20 +1,9 @@
-import {
-  createPaperDates,
-  pairPhotos,
-  writeCard,
-  writeHandOn,
-  writeRecord,
-  type JobRecord,
-  type PaperDates,
-  type WrittenPaper,
-} from '@sardonyx/core';
+import { writeBeforeAfter, writeCard, writeHandOn, writeRecord } from '@sardonyx/core';
 import type { Hands } from '../../aside/asideTask.ts';
-import { HouseStyleRow } from '../../entities/house.ts';
-import { findRow } from '../rows/versionedRows.ts';
 import { openPictures } from './pdf/pictures.ts';
 import { printBoxLabel } from './pdf/printBoxLabel.ts';
 import { printPaper } from './pdf/printPaper.ts';
-import { readRecord } from './readRecord.ts';
+import { readRecordToSay } from './readRecord.ts';
 
 /** Papers of a job, by the name under which they are asked for. */
 export const PAPERS = {
@@ -37,27 +26,9 @@ export interface PaperOrder {
 /** A paper of a job as PDF. */
 export async function printPaperOf(order: PaperOrder, hands: Hands): Promise<Uint8Array> {
   const at = new Date(order.at);
-  const { record, dates } = await hands.look(async (manager) => ({
-    record: await readRecord(manager, order.jobId, at),
-    dates: createPaperDates((await findRow(manager, HouseStyleRow, 'house', 'The house style')).zone),
-  }));
+  const { record, dates } = await hands.look((manager) => readRecordToSay(manager, order.jobId, at));
   if (order.paper === 'label')
     return printBoxLabel(record, dates, { address: `${order.base}/jobs/${encodeURIComponent(order.jobId)}`, at });
   const { write, ...options } = PAPERS[order.paper];
   return printPaper(write(record, dates), { ...options, pictures: openPictures(order.folder), at });
-}
-
-function writeBeforeAfter(record: JobRecord, dates: PaperDates): WrittenPaper {
-  const pairs = pairPhotos(record, dates);
-  return {
-    title: `${record.job.number} ${record.job.title}`,
-    sections: [
-      {
-        heading: 'The same sides, before and after',
-        blocks: pairs.length
-          ? [{ kind: 'pairs', pairs }]
-          : [{ kind: 'text', text: 'No side was photographed both before the work and after it.' }],
-      },
-    ],
-  };
 }

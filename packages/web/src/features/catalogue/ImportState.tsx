@@ -6,6 +6,7 @@ import { readAppError } from '../../shared/api/appError.ts';
 import { useAppDispatch } from '../../shared/store.ts';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
+import { PlainTable } from '../../shared/ui/PlainTable.tsx';
 
 const POLL_MS = 250;
 
@@ -95,36 +96,14 @@ interface RowsProps {
   readonly children: readonly (readonly [ReactNode, ReactNode, ReactNode])[];
 }
 
-function Rows({ label, heads, children }: RowsProps) {
-  return (
-    <div
-      className="max-h-72 overflow-auto border border-strong-line bg-sheet"
-      tabIndex={0}
-      role="region"
-      aria-label={label}
-    >
-      <table className="w-full border-collapse text-note">
-        <thead>
-          <tr className="text-left">
-            {heads.map((head) => (
-              <th key={head} className="p-1.5">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {children.map((cells, i) => (
-            <tr key={i} className="border-t border-hairline align-top">
-              {cells.map((cell, k) => (
-                <td key={k} className={`p-1.5 ${k === 0 ? 'figure' : ''}`}>
-                  {cell}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
+const Rows = ({ label, heads, children }: RowsProps) => (
+  <PlainTable
+    label={label}
+    headings={heads}
+    rows={children}
+    className="max-h-72 border border-strong-line bg-sheet"
+    tableClassName="w-full border-collapse text-note"
+    cellClassName="p-1.5"
+    areFigures={(column) => column === 0}
+  />
+);

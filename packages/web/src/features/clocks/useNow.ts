@@ -1,16 +1,15 @@
 import { useEffect, useState } from 'react';
-import { useGetTimersQuery } from '../../shared/api/api.ts';
+import { useAhead } from './useAhead.ts';
 
 const STEP_MS = 15_000;
 
-/** The server's time in steps of a quarter of a minute: for what becomes ready by waiting, not for a clock face. */
+/** The server's time in steps of a quarter of a minute: for what becomes ready by waiting, not for what is logged. */
 export function useNow(): Date {
-  const { data, fulfilledTimeStamp } = useGetTimersQuery();
+  const ahead = useAhead();
   const [here, setHere] = useState(() => Date.now());
   useEffect(() => {
     const ticking = setInterval(() => setHere(Date.now()), STEP_MS);
     return () => clearInterval(ticking);
   }, []);
-  const ahead = data && fulfilledTimeStamp ? Date.parse(data.now) - fulfilledTimeStamp : 0;
   return new Date(here + ahead);
 }

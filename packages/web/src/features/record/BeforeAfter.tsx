@@ -35,24 +35,25 @@ export function BeforeAfter({ pairs }: { readonly pairs: readonly PaperPair[] })
           className="absolute inset-0 size-full object-contain"
           style={{ clipPath: `inset(0 ${100 - wipe}% 0 0)` }}
         />
+        {wipe > 0 && <Word className="left-2">before</Word>}
+        {wipe < 100 && <Word className="right-2">after</Word>}
         <div aria-hidden className="absolute inset-y-0 w-0.5 bg-sard" style={{ left: `${wipe}%` }} />
       </div>
-      <div className="flex items-center gap-3">
-        <span aria-hidden className="text-note">
-          After
-        </span>
-        <Slider
-          label="Shown as it was before"
-          value={wipe}
-          min={0}
-          max={100}
-          onChange={setWipe}
-          say={(one) => `${one} %`}
-        />
-        <span aria-hidden className="text-note">
-          Before
-        </span>
-      </div>
+      <Slider
+        label="Shown as it was before"
+        value={wipe}
+        min={0}
+        max={100}
+        onChange={setWipe}
+        say={(one) => `${one} %`}
+      />
     </section>
   );
 }
+
+/** Which side of the line is which. */
+const Word = ({ className, children }: { readonly className: string; readonly children: string }) => (
+  <span aria-hidden className={`absolute top-2 bg-paper px-2 font-semibold text-ink ${className}`}>
+    {children}
+  </span>
+);

@@ -1,4 +1,5 @@
 import type { PaperBlock, PaperPicture } from '@sardonyx/core';
+import { PlainTable } from '../../shared/ui/PlainTable.tsx';
 
 /** Blocks of a paper on the page: the same words in the same order as in print. */
 export const Blocks = ({ blocks }: { readonly blocks: readonly PaperBlock[] }) => (
@@ -35,55 +36,30 @@ function Block({ block }: { readonly block: PaperBlock }) {
         </ul>
       );
     case 'table':
-      return <PaperTable {...block} />;
-    case 'pictures':
       return (
-        <div className="grid gap-4 sm:grid-cols-2 min-[1000px]:grid-cols-3">
-          {block.pictures.map((picture) => (
-            <Picture key={picture.sha256 + picture.caption} {...picture} />
-          ))}
-        </div>
+        <PlainTable
+          label={block.caption}
+          headings={block.columns.map(({ title }) => title)}
+          rows={block.rows}
+          widths={block.columns.map(({ width }) => width)}
+          tableClassName="w-full min-w-[36rem] table-fixed"
+          cellClassName="break-words py-1 pr-3"
+        />
       );
+    case 'pictures':
+      return <Pictures pictures={block.pictures} />;
     case 'pairs':
-      return null;
+      return <Pictures pictures={block.pairs.flatMap(({ before, after }) => [before, after])} />;
   }
 }
 
-function PaperTable({ caption, columns, rows }: Extract<PaperBlock, { kind: 'table' }>) {
-  const all = columns.reduce((sum, { width }) => sum + width, 0);
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={caption}>
-      <table className="w-full min-w-[36rem] table-fixed text-left">
-        <caption className="sr-only">{caption}</caption>
-        <thead>
-          <tr>
-            {columns.map(({ title, width }) => (
-              <th
-                key={title}
-                scope="col"
-                className="py-1 pr-3 align-bottom"
-                style={{ width: `${(100 * width) / all}%` }}
-              >
-                {title}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row, i) => (
-            <tr key={i} className="border-t border-hairline">
-              {row.map((cell, k) => (
-                <td key={k} className="py-1 pr-3 align-top break-words">
-                  {cell}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
+const Pictures = ({ pictures }: { readonly pictures: readonly PaperPicture[] }) => (
+  <div className="grid gap-4 sm:grid-cols-2 min-[1000px]:grid-cols-3">
+    {pictures.map((picture, i) => (
+      <Picture key={i} {...picture} />
+    ))}
+  </div>
+);
 
 function Picture({ sha256, caption, widthPx, heightPx }: PaperPicture) {
   return (

@@ -5,8 +5,8 @@ const recordApi = api.injectEndpoints({
   endpoints: (build) => ({
     // Whatever is written down of a job stands in its record.
     getRecord: build.query<JobRecord, string>({
-      query: (jobId) => `jobs/${encodeURIComponent(jobId)}/record`,
-      providesTags: ['Job', 'Shelf', 'Stock', 'Orders', 'Prints', 'Decals'],
+      query: (jobId) => `jobs/${encodeURIComponent(jobId)}/record.json`,
+      providesTags: ['Job', 'Colour', 'Timers', 'Catalogue', 'House', 'Shelf', 'Stock', 'Orders', 'Prints', 'Decals'],
     }),
   }),
 });

@@ -1,4 +1,5 @@
 import { Fold } from './Fold.tsx';
+import { PlainTable } from './PlainTable.tsx';
 
 /** The figures of a chart, in words and numbers. */
 export interface ChartTwin {
@@ -10,30 +11,15 @@ export interface ChartTwin {
 export function Twin({ label, headings, rows }: ChartTwin & { readonly label: string }) {
   return (
     <Fold title="The same as a table">
-      <div className="max-h-60 overflow-auto" tabIndex={0} role="region" aria-label={`${label}, as a table`}>
-        <table className="text-note">
-          <thead>
-            <tr>
-              {headings.map((heading) => (
-                <th key={heading} scope="col" className="pr-6 text-left font-semibold">
-                  {heading}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row, i) => (
-              <tr key={i} className="border-t border-hairline">
-                {row.map((cell, at) => (
-                  <td key={at} className="figure py-0.5 pr-6">
-                    {cell}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <PlainTable
+        label={`${label}, as a table`}
+        headings={headings}
+        rows={rows}
+        className="max-h-60"
+        tableClassName="text-note"
+        cellClassName="py-0.5 pr-6"
+        areFigures={() => true}
+      />
     </Fold>
   );
 }

@@ -1,6 +1,6 @@
 import { create } from 'qrcode';
 import type { JobRecord, PaperDates } from '@sardonyx/core';
-import { closePdf, measure, mm, openPdf, SOFT, write, type Pdf } from './openPdf.ts';
+import { closePdf, measure, mm, openPdf, SOFT, write, type Pdf, type Written } from './openPdf.ts';
 
 /** Of the label, mm: it fits the side of a usual box. */
 const BOX_LABEL = { width: 80, height: 40, margin: 3, code: 26 } as const;
@@ -16,24 +16,30 @@ export async function printBoxLabel(
   drawCode(pdf, address, { x: margin, y: margin, side: code });
   const x = mm(2 * margin + code);
   const room = mm(width - code - 3 * margin);
-  const floor = mm(height - margin);
-  const line = (text: string, size: number, face: 'plain' | 'bold' = 'plain', colour?: string) => {
-    const set = { size, face, width: room, x, y: pdf.y, ...(colour ? { colour } : {}) };
-    if (pdf.y + measure(pdf, text, set) <= floor) write(pdf, text, set);
+  const line = (text: string, most: number, set: { size: number; face?: 'plain' | 'bold'; colour?: string }) => {
+    const written = { ...set, width: room, x, y: pdf.y };
+    write(pdf, shorten(pdf, text, { ...written, lines: most }), written);
   };
   pdf.y = mm(margin);
-  line(job.number, 13, 'bold');
-  line(job.title, 9, 'bold');
-  for (const { casting } of models.slice(0, 2))
-    if (casting) line(`${casting.maker}, ${casting.range} ${casting.number} ${casting.name}`, 7.5);
-  line(
-    job.signedOffAt ? `Signed off ${dates.day(job.signedOffAt)}, ${job.signedOffBy}` : 'Not finished',
-    7,
-    'plain',
-    SOFT,
+  line(job.number, 1, { size: 13, face: 'bold' });
+  line(job.title, 2, { size: 9, face: 'bold' });
+  const castings = models.flatMap(({ casting }) =>
+    casting ? [`${casting.range} ${casting.number} ${casting.name}`] : [],
   );
-  line('A collector’s piece, not a toy: small parts, old paint.', 7, 'plain', SOFT);
+  if (castings.length) line([...new Set(castings)].join(', '), 2, { size: 7.5 });
+  const state = job.signedOffAt ? `Signed off ${dates.day(job.signedOffAt)}, ${job.signedOffBy}` : 'Not finished';
+  line(state, 1, { size: 7, colour: SOFT });
+  line('A collector’s piece, not a toy: small parts, old paint.', 2, { size: 7, colour: SOFT });
   return closePdf(pdf);
+}
+
+/** As much of it as goes on so many lines. */
+function shorten(pdf: Pdf, text: string, { lines, ...set }: Written & { readonly lines: number }): string {
+  const isShort = (said: string) => measure(pdf, said, set) <= lines * measure(pdf, 'x', set) + 0.1;
+  if (isShort(text)) return text;
+  let end = text.length;
+  while (end > 0 && !isShort(`${text.slice(0, end)}…`)) end--;
+  return `${text.slice(0, end).trimEnd()}…`;
 }
 
 interface Square {

@@ -27,12 +27,24 @@ export async function printPaper(paper: WrittenPaper, options: PrintOptions): Pr
     const pdf = await setPaper(paper, options, size);
     if (pdf.bufferedPageRange().count === 1) return closePdf(pdf);
   }
-  let left = 0;
-  for (;;) {
-    const pdf = await setPaper(leaveOut(paper, ++left), options, SIZES.at(-1)!);
-    if (pdf.bufferedPageRange().count === 1) return closePdf(pdf);
+  // The fewest lines to leave out, by halves.
+  let [tooFew, enough] = [0, countLines(paper)];
+  while (enough - tooFew > 1) {
+    const lines = Math.floor((tooFew + enough) / 2);
+    const pdf = await setPaper(leaveOut(paper, lines), options, SIZES.at(-1)!);
+    if (pdf.bufferedPageRange().count === 1) enough = lines;
+    else tooFew = lines;
   }
+  return closePdf(await setPaper(leaveOut(paper, enough), options, SIZES.at(-1)!));
 }
+
+const countLines = ({ sections }: WrittenPaper): number =>
+  sections
+    .flatMap(({ blocks }) => blocks)
+    .reduce((sum, block) => {
+      if (block.kind === 'table') return sum + block.rows.length;
+      return sum + (block.kind === 'list' ? block.items.length : block.kind === 'facts' ? block.facts.length : 0);
+    }, 0);
 
 /** Without its last rows and lines, so many of them; the last section says so. */
 function leaveOut({ title, sections }: WrittenPaper, lines: number): WrittenPaper {
@@ -51,8 +63,6 @@ function leaveOut({ title, sections }: WrittenPaper, lines: number): WrittenPape
     heading,
     blocks: [...blocks].reverse().map(shorten).reverse(),
   }));
-  // Nothing is left to leave out: the text itself is longer than a page.
-  if (toGo > 0) throw new Error(`"${title}" does not go on one page.`);
   const text = `${lines} more ${lines === 1 ? 'line is' : 'lines are'} in the full record.`;
   return { title, sections: [...kept.reverse(), { heading: 'More', blocks: [{ kind: 'text', text }] }] };
 }

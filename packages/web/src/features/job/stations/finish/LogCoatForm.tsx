@@ -15,7 +15,7 @@ import { Field } from '../../../../shared/ui/Field.tsx';
 import { useContractForm } from '../../../../shared/form/useContractForm.ts';
 import { ErrorNote } from '../../../../shared/ui/Notice.tsx';
 import { useWho } from '../../../../shared/ui/useWho.ts';
-import { useNow } from '../../../clocks/index.ts';
+import { useAhead, useNow } from '../../../clocks/index.ts';
 import { useJob } from '../../JobContext.tsx';
 import { listCoatPots } from './coatPots.ts';
 import { HowFields } from './HowFields.tsx';
@@ -35,6 +35,7 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
   const { data: shelf } = useGetShelfQuery();
   const [who] = useWho();
   const now = useNow();
+  const ahead = useAhead();
   const { specimen, view } = useJob();
   const [log, { isLoading, isSuccess }] = useLogCoatMutation();
   const form = useContractForm(LogCoat, {
@@ -103,8 +104,9 @@ export function LogCoatForm({ part, areas, first, isOpen = false }: LogCoatProps
     clearErrors();
     setFrom(null);
     try {
-      // Whoever leaves the time alone means now, however long the form stood open.
-      const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(now);
+      // Whoever leaves the time alone means now, however long the form stood open. Read at the press: the steps of
+      // `now` lag, and the coat would lie before the keying of a moment ago.
+      const at = formState.dirtyFields.appliedAt ? values.appliedAt : writeWallTime(new Date(Date.now() + ahead));
       await log({ ...values, appliedAt: readWallTime(at) }).unwrap();
       // A reason, a note and what was poured belong to the coat they were written for.
       reset({ ...values, overBecause: '', note: '', ml: null });
