@@ -73,7 +73,7 @@ describe('work that is done', function () {
     await colour.getByRole('button', { name: 'Done', exact: true }).click();
     await colour.getByText(/Not logged yet: colour on the outside/).waitFor();
     const refused = await test.page.request.post(`${test.bench.address}/api/jobs/sg-07/sign-off`, {
-      data: { who: 'Osric Bell' },
+      data: { who: 'Osric Bell', because: '' },
     });
     expect(refused.status()).equal(422);
     expect(await refused.text()).include('is not done');

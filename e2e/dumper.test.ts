@@ -242,8 +242,12 @@ describe('SG-04 from intake to sign-off', function () {
     }
     expect(await workThrough(test.page)).deep.equal(['sign-off-photos', 'box-card']);
     await test.page.getByText('Everything is done. It can be signed.').waitFor();
+    await test.page.getByLabel('Why it is signed without').fill('It came in without a picture.');
     await holdWithPointer(test.page.getByRole('button', { name: /^Sign it off/ }));
-    await test.page.getByText(/^Signed off .* by Osric Bell\.$/).waitFor();
+    await test.page
+      .getByText(/^Signed off .* by Osric Bell\.$/)
+      .first()
+      .waitFor();
     expect(await test.page.getByRole('button', { name: /^Sign it off/ }).count()).equal(0);
     await openStation(test.page, 'Survey');
     expect(await test.page.getByRole('button', { name: 'Add the finding' }).count()).equal(0);

@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import { readFile } from 'node:fs/promises';
 import { OWN_LORRY, OWN_POT, ownJob } from '../packages/server/test/support/ownLorry.ts';
 import { choose } from './support/choose.ts';
-import { expectNoFaults, holdWithPointer, makePhoto, openStation, workThrough } from './support/restorer.ts';
+import { expectNoFaults, hold, holdWithPointer, makePhoto, openStation, workThrough } from './support/restorer.ts';
 import { pressPlane } from './support/pressPlane.ts';
 import { sendTo } from './support/sendTo.ts';
 import { useBench } from './support/useBench.ts';
@@ -171,8 +171,19 @@ describe('an own casting, from the shelf to its signature', function () {
     }
     await workThrough(page);
     await page.getByText('Everything is done. It can be signed.').waitFor();
-    await holdWithPointer(page.getByRole('button', { name: /^Sign it off/ }));
-    await page.getByText(/^Signed off .* by Nell\.$/).waitFor();
+    const lacks = page.getByRole('region', { name: 'What the record lacks' });
+    await lacks.getByText(/^Nobody said where this comes from/).waitFor();
+    expect(await lacks.getByRole('link', { name: 'To Survey' }).getAttribute('href')).match(/\/survey$/);
+    const sign = page.getByRole('form', { name: 'Sign off' });
+    await holdWithPointer(sign.getByRole('button', { name: /^Sign it off/ }));
+    await sign.getByText('Say why it is signed without that, or put it right.').waitFor();
+    await sign.getByLabel('Why it is signed without').fill('The owner fetches it tonight.');
+    await holdWithPointer(sign.getByRole('button', { name: /^Sign it off/ }));
+    await page
+      .getByText(/^Signed off .* by Nell\.$/)
+      .first()
+      .waitFor();
+    await page.getByText(/Because: The owner fetches it tonight\.$/).waitFor();
   });
 
   it('leaves a record of it', async () => {
@@ -190,6 +201,34 @@ describe('an own casting, from the shelf to its signature', function () {
     ]);
     expect(partOf('base').coatsApplied.map(({ name }) => name)).include('Own Silver');
     expect(partOf('crate').wants.map(({ state }) => state)).include('waived');
+    expectNoFaults(page);
+  });
+
+  it('is opened again, with a reason; the first record stays, and it is signed once more', async () => {
+    const { page } = test;
+    await page.getByRole('button', { name: 'Open it again' }).click();
+    const form = page.getByRole('form', { name: 'Open it again' });
+    await form.getByRole('button', { name: 'Open the job again' }).click();
+    await form.getByText('Say why: it goes into the record.').waitFor();
+    await form.getByLabel('Why').fill('A wheel came off in the cabinet.');
+    await form.getByRole('button', { name: 'Open the job again' }).click();
+    await page.getByText(/^Opened again .* by Nell: A wheel came off in the cabinet\.$/).waitFor();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'The record as it was signed (JSON)' }).click(),
+    ]);
+    const first = JSON.parse(await readFile(await download.path(), 'utf8')) as JobRecord;
+    expect(first.job.signedOffBy).equal('Nell');
+    expect(first.signings[0]!.reopenedAt).equal(null);
+    await page.getByText('Everything is done. It can be signed.').waitFor();
+    const sign = page.getByRole('form', { name: 'Sign off' });
+    await sign.getByLabel('Why it is signed without').fill('The same.');
+    await hold(sign.getByRole('button', { name: /^Sign it off/ }));
+    await page
+      .getByRole('list', { name: 'How it was signed' })
+      .getByText(/^Signed off/)
+      .nth(1)
+      .waitFor();
     expectNoFaults(page);
   });
 });

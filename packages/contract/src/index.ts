@@ -18,6 +18,7 @@ export {
   ChangeSpecimen,
   CreateDecision,
   CreateJob,
+  ReopenJob,
   SignOff,
   TakePart,
 } from './requests/job.ts';

@@ -566,6 +566,7 @@ export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpec
 // The record
 export { createLoggedWork } from './record/createLoggedWork.ts';
 export { createRecord } from './record/createRecord.ts';
+export { listLacks } from './record/listLacks.ts';
 export type {
   PaperBlock,
   PaperDates,
@@ -582,6 +583,7 @@ export { writeHandOn } from './record/paper/writeHandOn.ts';
 export { writePaperText } from './record/paper/writeText.ts';
 export { writeRecord } from './record/paper/writeRecord.ts';
 export type { JobRecord } from './record/jobRecord.ts';
+export type { Lack, Signing } from './model/signing.ts';
 export type { RecordSpecimen } from './record/recordInput.ts';
 // Traced drawings
 export {

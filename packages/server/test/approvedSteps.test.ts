@@ -55,8 +55,8 @@ describe('steps of a model under way, as they were read and approved', function 
     await log.act('get', 'timers');
     await act('sg-00-1.box-card', 'take back');
     await act('none', 'start');
-    await log.act('post', 'jobs/sg-00/sign-off', { who });
-    await log.act('post', 'jobs/sg-08/sign-off', { who });
+    await log.act('post', 'jobs/sg-00/sign-off', { who, because: '' });
+    await log.act('post', 'jobs/sg-08/sign-off', { who, because: '' });
     await act('sg-02-1.identify', 'done');
     await act('sg-02-1.open:front-post', 'start', { goAheadBecause: 'It is mine.' });
     await stepsOf('sg-08');

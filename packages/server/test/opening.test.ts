@@ -88,7 +88,7 @@ describe('survey and opening', () => {
       expect(want!.bits.map(({ what, amount, by }) => [what, amount, by])).deep.equal([['hinge pin', 1, 'drawer']]);
       expect(specimens[0]!.parts.find((part) => part.key === 'hopper')!.state).equal('damaged');
       expect(await keysOf('sg-02')).include(`get:${want.id}`);
-      const refused = await post('jobs/sg-02/sign-off', { who: 'Osric Bell' }).expect(422);
+      const refused = await post('jobs/sg-02/sign-off', { who: 'Osric Bell', because: '' }).expect(422);
       expect(refusalOf(refused.body).message).include('hopper');
       // One finding more asks for nothing more; the mistaken one takes its untouched want along.
       await post('findings', { ...broken, note: 'And again.' }).expect(201);

@@ -352,7 +352,7 @@ describe('work at the bench', () => {
     });
 
     it('are not signed off while something is open; it says what', async () => {
-      const { body } = await bench.http.post('/api/jobs/sg-05/sign-off').send({ who }).expect(422);
+      const { body } = await bench.http.post('/api/jobs/sg-05/sign-off').send({ who, because: 'Seen.' }).expect(422);
       expect(body).deep.include({ code: 'want-open' });
       expect((body as ErrorBody).message)
         .include('a base with the framed name')
@@ -362,9 +362,9 @@ describe('work at the bench', () => {
     it('are signed off when all is done, once', async () => {
       const { tasks } = await view('sg-10');
       for (const task of tasks) await act(task.id, 'done otherwise', { note: 'seen' }).expect(200);
-      const { body } = await bench.http.post('/api/jobs/sg-10/sign-off').send({ who }).expect(200);
+      const { body } = await bench.http.post('/api/jobs/sg-10/sign-off').send({ who, because: 'Seen.' }).expect(200);
       expect(body).deep.include({ signedOffBy: who, signedOffAt: '2026-11-25T18:30:00.000Z' });
-      await bench.http.post('/api/jobs/sg-10/sign-off').send({ who }).expect(422);
+      await bench.http.post('/api/jobs/sg-10/sign-off').send({ who, because: 'Seen.' }).expect(422);
       await act(tasks[0]!.id, 'take back').expect(422);
     });
   });

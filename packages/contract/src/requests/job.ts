@@ -46,6 +46,14 @@ export class TakePart {
 
 export class SignOff {
   @IsString() @IsNotEmpty({ message: 'Say who signs.' }) @MaxLength(80) who!: string;
+  /** Why it is signed though its record lacks something; empty where nothing is missing. */
+  @IsString() @MaxLength(300) because!: string;
+}
+
+/** Opens a job that is signed off: its first record stays. */
+export class ReopenJob {
+  @IsString() @IsNotEmpty({ message: 'Say who opens it.' }) @MaxLength(80) who!: string;
+  @IsString() @IsNotEmpty({ message: 'Say why: it goes into the record.' }) @MaxLength(300) because!: string;
 }
 
 export class CreateDecision {

@@ -33,6 +33,7 @@ import type {
   Station,
   PastFailure,
   RoomLogEntry,
+  Signing,
   StandingCoat,
   StripMethod,
   StrippedBefore,
@@ -240,6 +241,8 @@ export type TaskView = Task & { readonly film?: FilmSpans };
 
 export interface JobView {
   readonly job: Job;
+  /** Each time it was signed, the first first. */
+  readonly signings: readonly Signing[];
   readonly specimens: readonly SpecimenView[];
   readonly decisions: readonly Decision[];
   readonly tasks: readonly TaskView[];

@@ -56,4 +56,5 @@ export type RefusalCode =
   | 'coat-on'
   | 'rests-on'
   | 'not-begun'
-  | 'task-open';
+  | 'task-open'
+  | 'record-lacks';

@@ -51,6 +51,7 @@ export function createRecord(input: RecordInput): JobRecord {
       ...{ at, model: names.model(specimenId) ?? '', because, added, dropped, keptAside },
     })),
     photos: input.photos.map((photo) => describePhoto(photo, input.photoMeasures, names.model(photo.specimenId ?? ''))),
+    signings: input.signings.map(({ id: _id, version: _version, jobId: _job, ...signing }) => signing),
   };
 }
 

@@ -1,3 +1,4 @@
+import type { Signing } from '../model/signing.ts';
 import type { TaskLog, TaskMeasure } from '../model/task.ts';
 import type { Decision, Job, Timer } from '../model/work.ts';
 import type { Photo, PhotoMeasure } from '../model/workpiece.ts';
@@ -40,7 +41,11 @@ export interface JobRecord {
   /** What became different in the plan, and why. */
   readonly planChanges: readonly RecordPlanChange[];
   readonly photos: readonly RecordPhoto[];
+  /** Each time it was signed, and opened again; the first first. */
+  readonly signings: readonly RecordSigning[];
 }
+
+export type RecordSigning = Omit<Signing, 'id' | 'version' | 'jobId'>;
 
 /** An answer to a question on which restorers disagree. */
 export interface RecordDecision extends Pick<Decision, 'school' | 'option' | 'reason'> {

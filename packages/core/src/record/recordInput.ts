@@ -9,6 +9,7 @@ import type { ColourCapture, Mix, MixStep } from '../model/colour.ts';
 import type { DecalArtwork, DecalPlan } from '../model/decal.ts';
 import type { OrderLine, StockOrder } from '../model/order.ts';
 import type { Print, PrintRun } from '../model/print.ts';
+import type { Signing } from '../model/signing.ts';
 import type { LogLine, StockUnit } from '../model/stock.ts';
 import type { Task, TaskLog } from '../model/task.ts';
 import type { Decision, Job, Timer } from '../model/work.ts';
@@ -91,6 +92,8 @@ export interface RecordInput {
   readonly houseChoices: readonly HouseChoice[];
   readonly photos: readonly Photo[];
   readonly photoMeasures: readonly PhotoMeasure[];
+  /** The first first. */
+  readonly signings: readonly Signing[];
   readonly mixes: readonly (Mix & { readonly steps: readonly MixStep[] })[];
   readonly passes: readonly StripPass[];
   /** Those that its passes were in. */

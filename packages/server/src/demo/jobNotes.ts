@@ -12,6 +12,7 @@ import type {
   Station,
   SchoolKey,
   SchoolOption,
+  SettledBy,
   WantKind,
   WantState,
 } from '@sardonyx/core';
@@ -43,6 +44,8 @@ export interface SpecimenNote {
   readonly castingId: string;
   readonly name: string;
   readonly note?: string;
+  /** Which issue it is, and how that was settled beyond the looks. */
+  readonly settled?: readonly [variantId: string, by: SettledBy];
   /** The rear axle as found, turned against the front one. */
   readonly twistDegrees?: number;
   /** How far along it is: every task of the stations before is done, and `further` of this one. */
@@ -88,6 +91,8 @@ export interface JobNote {
   /** A photograph with the colour card: a part, and the one that is let down so that its sheltered paint shows. */
   readonly colourPhoto?: { readonly part: string; readonly behind: string };
   readonly signedOff?: string;
+  /** Why it was signed though its record lacked something. */
+  readonly signedWithout?: string;
 }
 
 /** The jobs of the demo, each in the stage the story wants it in: data/jobs.json. */

@@ -11,6 +11,7 @@ import { seedMixes } from './colours.ts';
 import { createPaintShelf } from './paintShelf.ts';
 import { seedDrawers } from './seedDrawers.ts';
 import { seedJob } from './seedJob.ts';
+import { signJob } from './signJob.ts';
 import { seedDecals } from './seedDecals.ts';
 import { seedPrints } from './seedPrints.ts';
 import { seedOrders } from './seedOrders.ts';
@@ -32,6 +33,7 @@ export async function seedDemo(room: Workroom): Promise<void> {
     await seedTimers(manager, now);
     await seedMixes(manager, now);
     await sortPotLogs(manager);
+    for (const note of readJobNotes()) await signJob(manager, note);
   });
 }
 

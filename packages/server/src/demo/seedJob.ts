@@ -34,6 +34,7 @@ import { seedPhotos } from './seedPhotos.ts';
 import type { CoatNote, JobNote, SpecimenNote } from './jobNotes.ts';
 
 const DAY_MS = 86_400_000;
+const SIGNED_DAYS_AGO = 5;
 const MASKS = new Set(['outside', 'inside', 'underside']);
 
 /** One job of the demo in the stage its note asks for: rows, plan, what is done of it, coats and photographs. */
@@ -66,7 +67,7 @@ export async function seedJob(manager: EntityManager, folder: string, note: JobN
   // What was done are facts that the rest of the plan follows from.
   await recompilePlan(manager, id, now);
   await settleStation(manager, id, note, now);
-  if (note.signedOff) await seedPhotos(manager, folder, id, note, 'after', day(-5));
+  if (note.signedOff) await seedPhotos(manager, folder, id, note, 'after', day(-SIGNED_DAYS_AGO));
 }
 
 async function seedSpecimen(
@@ -83,8 +84,8 @@ async function seedSpecimen(
     name: note.name,
     note: note.note ?? '',
     isDonor: false,
-    settledVariantId: null,
-    settledBy: null,
+    settledVariantId: note.settled?.[0] ?? null,
+    settledBy: note.settled?.[1] ?? null,
   });
   await manager.insert(SpecimenRow, specimen);
   await fitOutSpecimen(manager, specimen);
@@ -339,8 +340,9 @@ async function applyDecals(manager: EntityManager, task: TaskRow, at: string, wh
 async function settleStation(manager: EntityManager, jobId: string, note: JobNote, now: Date): Promise<void> {
   const ranks = note.specimens.map((specimen) => STATIONS.indexOf(specimen.station));
   const station = STATIONS[Math.min(...ranks)]!;
+  // Signed before the house is filled: a closed job wants nothing. Its record is kept when all is there (signJob).
   const signed = note.signedOff
-    ? { signedOffAt: new Date(now.getTime() - 5 * DAY_MS).toISOString(), signedOffBy: note.signedOff }
+    ? { signedOffAt: new Date(now.getTime() - SIGNED_DAYS_AGO * DAY_MS).toISOString(), signedOffBy: note.signedOff }
     : {};
   await manager.update(JobRow, { id: jobId }, { station, ...signed });
 }

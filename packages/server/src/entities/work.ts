@@ -1,6 +1,7 @@
 import type {
   BenchSession,
   Job,
+  Lack,
   LoggedWork,
   Process,
   SessionException,
@@ -73,6 +74,42 @@ export class JobRow extends VersionedRow {
 
   @Column('text', { nullable: true })
   signedOffBy!: string | null;
+}
+
+/** One signing of a job, with its record as it was then. */
+@Entity('signing')
+export class SigningRow extends VersionedRow {
+  @Index()
+  @Column('text')
+  jobId!: string;
+
+  @Column('text')
+  signedAt!: string;
+
+  @Column('text')
+  signedBy!: string;
+
+  @Column('simple-json')
+  lacks!: Lack[];
+
+  @Column('text')
+  because!: string;
+
+  @Column('text', { nullable: true })
+  reopenedAt!: string | null;
+
+  @Column('text', { nullable: true })
+  reopenedBy!: string | null;
+
+  @Column('text', { nullable: true })
+  reopenedBecause!: string | null;
+
+  /** The record as JSON, read only where somebody asks for it: it is long. */
+  @Column('text', { select: false })
+  record!: string;
+
+  @References(() => JobRow, 'jobId')
+  job?: Relation<JobRow>;
 }
 
 @Unique(['jobId', 'school'])

@@ -1,3 +1,4 @@
+import { Signings1796220316398 } from './1796220316398-Signings.ts';
 import { Evenings1796190000000 } from './1796190000000-Evenings.ts';
 import { Decals1796170000000 } from './1796170000000-Decals.ts';
 import { DecalOrders1796180000000 } from './1796180000000-DecalOrders.ts';
@@ -52,4 +53,5 @@ export const MIGRATIONS: (new () => MigrationInterface)[] = [
   Decals1796170000000,
   DecalOrders1796180000000,
   Evenings1796190000000,
+  Signings1796220316398,
 ];

@@ -18,6 +18,7 @@ const KNOWN: Readonly<Record<string, () => unknown>> = {
   'job.scope': () => 'repair only',
   'job.target': () => 'period-correct',
   'job.station': () => 'finish',
+  'signing.lacks': () => [{ key: 'hours', what: word('lack'), why: 'somebody asks', station: null }],
   'decision.school': () => 'S9',
   'decision.option': () => 'from the nearest shelf colour',
   'task.act': () => 'mend',

@@ -1,11 +1,11 @@
 import { sayMinutes } from '../../words/sayMinutes.ts';
 import type { JobRecord } from '../jobRecord.ts';
 import { HOUR_KINDS, type HourKind } from '../sumHours.ts';
-import { facts, join, table, text } from './blocks.ts';
+import { facts, join, list, table, text } from './blocks.ts';
 import type { PaperDates, PaperSection } from './paper.ts';
 
 /** What it is, in a few lines, and what whoever owns it next must know. */
-export function writeJob({ job, disclosure }: JobRecord, dates: PaperDates): PaperSection {
+export function writeJob({ job, disclosure, signings }: JobRecord, dates: PaperDates): PaperSection {
   return {
     heading: 'What it is',
     blocks: [
@@ -22,8 +22,26 @@ export function writeJob({ job, disclosure }: JobRecord, dates: PaperDates): Pap
             : 'not yet: the work is not finished',
         ],
       ),
+      ...list(signings.flatMap((signing) => saySigning(signing, signings.length === 1, dates))),
     ],
   };
+}
+
+/** What was missing and signed all the same, and why it was opened again. */
+function saySigning(
+  { signedAt, signedBy, lacks, because, reopenedAt, reopenedBy, reopenedBecause }: JobRecord['signings'][number],
+  isOnly: boolean,
+  dates: PaperDates,
+): string[] {
+  const said = join(
+    [
+      (!isOnly || reopenedAt) && `Signed off ${dates.moment(signedAt)} by ${signedBy}`,
+      lacks.length > 0 && `Signed without: ${lacks.map(({ what }) => what).join(' ')} Because: ${because}`,
+      reopenedAt && `Opened again ${dates.moment(reopenedAt)} by ${reopenedBy}: ${reopenedBecause}`,
+    ],
+    '. ',
+  );
+  return said ? [said] : [];
 }
 
 const KINDS: Readonly<Record<HourKind, string>> = {

@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { checkSignOff } from '@sardonyx/core';
-import { AddSpecimen, CreateJob, SignOff, TakePart } from '@sardonyx/contract';
+import { AddSpecimen, CreateJob, TakePart } from '@sardonyx/contract';
 import { Router } from 'express';
-import { In, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { CastingRow } from '../../entities/catalogue.ts';
-import { JobRow, TaskRow } from '../../entities/work.ts';
-import { SpecimenPartRow, SpecimenRow, WantRow } from '../../entities/workpiece.ts';
-import { badInput, refused } from '../../http/errors.ts';
+import { JobRow } from '../../entities/work.ts';
+import { SpecimenRow } from '../../entities/workpiece.ts';
+import { badInput } from '../../http/errors.ts';
 import { sendKept } from '../../http/sendKept.ts';
 import { validateBody } from '../../http/validateBody.ts';
 import { change, look, type Workroom } from '../../workroom.ts';
@@ -43,11 +42,6 @@ export function createJobRoutes(room: Workroom): Router {
     const { intoSpecimenId } = await validateBody(TakePart, request.body);
     const part = await change(room, (manager) => takePart(manager, request.params.id, intoSpecimenId, room.now()));
     response.json(part);
-  });
-  router.post('/jobs/:id/sign-off', async (request, response) => {
-    const { who } = await validateBody(SignOff, request.body);
-    const job = await change(room, (manager) => signOff(manager, request.params.id, who, room.now()));
-    response.json(job);
   });
   return router;
 }
@@ -99,24 +93,4 @@ async function nextNumber(manager: EntityManager): Promise<string> {
   });
   const last = numbers.sort((a, b) => b.count - a.count)[0] ?? { prefix: 'B-', count: 0 };
   return `${last.prefix}${String(last.count + 1).padStart(2, '0')}`;
-}
-
-async function signOff(manager: EntityManager, jobId: string, who: string, now: Date): Promise<JobRow> {
-  const job = await findRow(manager, JobRow, jobId, 'This job');
-  if (job.signedOffAt) throw refused('signed-off', `${job.number} is signed off already.`);
-  const specimens = await manager.findBy(SpecimenRow, { jobId });
-  const parts = await manager.findBy(SpecimenPartRow, { specimenId: In(specimens.map((specimen) => specimen.id)) });
-  const wants = await manager.findBy(WantRow, { specimenPartId: In(parts.map((part) => part.id)) });
-  const refusals = checkSignOff(wants, await manager.findBy(TaskRow, { jobId }), now);
-  if (refusals.length) {
-    const shown = refusals.slice(0, 3).map((refusal) => refusal.message);
-    const rest = refusals.length - shown.length;
-    throw refused(refusals[0]!.code, `Not signed off. ${shown.join(' ')}${rest ? ` And ${rest} more.` : ''}`);
-  }
-  await manager.update(
-    JobRow,
-    { id: jobId },
-    { signedOffAt: now.toISOString(), signedOffBy: who, station: 'sign-off', version: job.version + 1 },
-  );
-  return findRow(manager, JobRow, jobId, 'This job');
 }

@@ -26,6 +26,7 @@ import { readFailures } from '../film/readFailures.ts';
 import { findLastReading } from '../film/roomLog.ts';
 import { readStandingCoats } from '../film/readStandingCoats.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { readSignings } from '../signing/readSignings.ts';
 import { readStrippedBefore } from '../passes/passRoutes.ts';
 import { readStoredFacts } from '../tasks/recompilePlan.ts';
 
@@ -42,6 +43,7 @@ export async function readJobView(manager: EntityManager, jobId: string, now: Da
   for (const specimen of specimens) views.push(await readSpecimenView(manager, specimen, job));
   return {
     job,
+    signings: await readSignings(manager, jobId),
     specimens: views,
     decisions: await manager.findBy(DecisionRow, { jobId }),
     tasks: views.flatMap((view) =>

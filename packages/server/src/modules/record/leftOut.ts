@@ -4,6 +4,7 @@
  */
 export const LEFT_OUT: Readonly<Record<string, string>> = {
   'job.station': 'where the work stands follows from the steps that are done',
+  'signing.record': 'it is the record, as it was then',
   'specimen.isDonor': 'a donor has no job; a part tells which model it was taken off',
   'specimen.planFingerprint': 'made by the program to see whether a plan changed',
   'specimen.planInput': 'made by the program to say why a plan changed',

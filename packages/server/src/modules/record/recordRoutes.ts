@@ -5,6 +5,7 @@ import { JobRow } from '../../entities/work.ts';
 import { badInput } from '../../http/errors.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
+import { readSignedRecord } from '../signing/readSignings.ts';
 import { readRecord, readRecordToSay } from './readRecord.ts';
 import { PAPERS, type PaperName } from './writePapers.ts';
 
@@ -17,6 +18,14 @@ export function createRecordRoutes(room: Workroom): Router {
     const record = await look(room, (manager) => readRecord(manager, request.params.id, room.now()));
     response
       .attachment(`${record.job.number}-record.json`)
+      .type('json')
+      .send(JSON.stringify(record, null, 2));
+  });
+  // As it was signed, of a job that was opened again since.
+  router.get('/signings/:id/record.json', async (request, response) => {
+    const record = await look(room, (manager) => readSignedRecord(manager, request.params.id));
+    response
+      .attachment(`${record.job.number}-record-${record.job.signedOffAt!.slice(0, 10)}.json`)
       .type('json')
       .send(JSON.stringify(record, null, 2));
   });

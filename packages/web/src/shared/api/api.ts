@@ -243,10 +243,6 @@ export const api = createApi({
       query: (body) => ({ url: 'photos/upload', method: 'POST', body }),
       invalidatesTags: ['Job'],
     }),
-    signOff: build.mutation<Job, { id: string; who: string }>({
-      query: ({ id, who }) => ({ url: `jobs/${id}/sign-off`, method: 'POST', body: { who } }),
-      invalidatesTags: ['Bench', 'Job'],
-    }),
     restoreEverything: build.mutation<{ keptIn: string }, File>({
       query: (body) => ({
         url: 'everything.zip',
@@ -384,7 +380,6 @@ export const {
   useStartTimerMutation,
   useAcknowledgeTimerMutation,
   useUploadPhotoMutation,
-  useSignOffMutation,
   useRestoreEverythingMutation,
   useGetCopiesQuery,
   useGetPhoneDoorQuery,

@@ -1,14 +1,30 @@
-import type { JobRecord } from '@sardonyx/core';
+import type { ReopenJob, SignOff } from '@sardonyx/contract';
+import type { Job, JobRecord, Lack } from '@sardonyx/core';
 import { api } from './api.ts';
+
+// Whatever is written down of a job stands in its record.
+const SAID = ['Job', 'Colour', 'Timers', 'Catalogue', 'House', 'Shelf', 'Stock', 'Orders', 'Prints', 'Decals'] as const;
 
 const recordApi = api.injectEndpoints({
   endpoints: (build) => ({
-    // Whatever is written down of a job stands in its record.
     getRecord: build.query<JobRecord, string>({
       query: (jobId) => `jobs/${encodeURIComponent(jobId)}/record.json`,
-      providesTags: ['Job', 'Colour', 'Timers', 'Catalogue', 'House', 'Shelf', 'Stock', 'Orders', 'Prints', 'Decals'],
+      providesTags: SAID,
+    }),
+    /** What its record does not tell, though somebody will ask. */
+    getLacks: build.query<Lack[], string>({
+      query: (jobId) => `jobs/${encodeURIComponent(jobId)}/lacks`,
+      providesTags: SAID,
+    }),
+    signOff: build.mutation<Job, SignOff & { jobId: string }>({
+      query: ({ jobId, ...body }) => ({ url: `jobs/${encodeURIComponent(jobId)}/sign-off`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
+    }),
+    reopenJob: build.mutation<Job, ReopenJob & { jobId: string }>({
+      query: ({ jobId, ...body }) => ({ url: `jobs/${encodeURIComponent(jobId)}/reopen`, method: 'POST', body }),
+      invalidatesTags: ['Bench', 'Job'],
     }),
   }),
 });
 
-export const { useGetRecordQuery } = recordApi;
+export const { useGetRecordQuery, useGetLacksQuery, useSignOffMutation, useReopenJobMutation } = recordApi;

@@ -1,22 +1,20 @@
 import { checkSignOff } from '@sardonyx/core';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { useNow } from '../../clocks/index.ts';
 import { PhotoStrip } from '../../photos/index.ts';
 import { TakePapers } from '../../record/index.ts';
-import { useSignOffMutation } from '../../../shared/api/api.ts';
-import { readAppError } from '../../../shared/api/appError.ts';
 import { ModelDrawing } from '../../../shared/drawing/ModelDrawing.tsx';
 import { formatMoment } from '../../../shared/dates/sayDates.ts';
-import { HeldButton } from '../../../shared/ui/HeldButton.tsx';
-import { EmptyNote, ErrorNote } from '../../../shared/ui/Notice.tsx';
-import { useWho } from '../../../shared/ui/useWho.ts';
+import { EmptyNote } from '../../../shared/ui/Notice.tsx';
 import { useJob } from '../JobContext.tsx';
 import { TaskList } from '../task/TaskList.tsx';
 import { Verdict, Zones } from '../Zones.tsx';
 import { CostTable } from './sign-off/CostTable.tsx';
 import { HandWork } from './sign-off/HandWork.tsx';
 import { CoatTable, LogTable } from './sign-off/RecordTables.tsx';
+import { ReopenForm } from './sign-off/ReopenForm.tsx';
+import { SignForm } from './sign-off/SignForm.tsx';
+import { Signings } from './sign-off/Signings.tsx';
 import { WantList } from './survey/WantList.tsx';
 
 /** The record: what it was, what was done, what is on it now. Signed when nothing is left open. */
@@ -69,7 +67,9 @@ export function SignOffStation() {
       )}
       <WantList />
       <TaskList station="sign-off" />
-      {!isClosed && <Sign jobId={job.id} />}
+      {!isClosed && <SignForm jobId={job.id} />}
+      <Signings signings={view.signings} />
+      {isClosed && <ReopenForm jobId={job.id} />}
       <CostTable />
       <section aria-label="Record" className="space-y-2">
         <h2>Record</h2>
@@ -88,23 +88,5 @@ export function SignOffStation() {
         <HandWork tasks={view.tasks} />
       </section>
     </Zones>
-  );
-}
-
-function Sign({ jobId }: { readonly jobId: string }) {
-  const [who] = useWho();
-  const [name, setName] = useState(who);
-  const [signOff, { error, isLoading }] = useSignOffMutation();
-  return (
-    <section aria-label="Sign off" className="space-y-3">
-      <label className="block max-w-sm">
-        <span className="font-semibold">Signed by</span>
-        <input value={name} onChange={(event) => setName(event.target.value)} />
-      </label>
-      <HeldButton disabled={isLoading} onHeld={() => void signOff({ id: jobId, who: name })}>
-        Sign it off: afterwards nothing of this job can be changed
-      </HeldButton>
-      {error !== undefined && <ErrorNote error={readAppError(error)} />}
-    </section>
   );
 }
