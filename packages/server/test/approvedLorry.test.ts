@@ -77,7 +77,7 @@ describe('a lorry of one’s own, as it was read and approved', function () {
     await log.act('patch', `wants/${want!.id}`, { version: 1, state: 'solved', origin: 'made', solution: 'bent wire' });
     for (const { id, act: name } of await tasks()) if (name === 'get') await act(id, 'done');
     await log.act('get', `specimens/${one}`, undefined, (view: never) => (view as SpecimenView).parts);
-    await log.act('post', `jobs/${job.id}/sign-off`, { who });
+    await log.act('post', `jobs/${job.id}/sign-off`, { who, because: '' });
     await stepsOf(job.id);
     await lanesOf(job.id);
     approve('lorry');

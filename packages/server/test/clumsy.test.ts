@@ -167,7 +167,7 @@ describe('an own casting on an empty bench, clumsily', function () {
           },
           () =>
             bench.http.patch(`/api/specimens/${specimen.id}`).send({ version: specimen.version, name: 'Lorry again' }),
-          () => post(`jobs/${jobId}/sign-off`, { who }),
+          () => post(`jobs/${jobId}/sign-off`, { who, because: 'Clumsy.' }),
           () =>
             post('findings', {
               ...{ specimenPartId: anyPart().id, note: '', severity: pickOne([1, 2, 3], random) },

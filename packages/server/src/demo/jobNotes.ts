@@ -12,7 +12,6 @@ import type {
   Station,
   SchoolKey,
   SchoolOption,
-  SettledBy,
   WantKind,
   WantState,
 } from '@sardonyx/core';
@@ -44,8 +43,6 @@ export interface SpecimenNote {
   readonly castingId: string;
   readonly name: string;
   readonly note?: string;
-  /** Which issue it is, and how that was settled beyond the looks. */
-  readonly settled?: readonly [variantId: string, by: SettledBy];
   /** The rear axle as found, turned against the front one. */
   readonly twistDegrees?: number;
   /** How far along it is: every task of the stations before is done, and `further` of this one. */

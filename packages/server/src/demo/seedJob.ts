@@ -84,8 +84,8 @@ async function seedSpecimen(
     name: note.name,
     note: note.note ?? '',
     isDonor: false,
-    settledVariantId: note.settled?.[0] ?? null,
-    settledBy: note.settled?.[1] ?? null,
+    settledVariantId: null,
+    settledBy: null,
   });
   await manager.insert(SpecimenRow, specimen);
   await fitOutSpecimen(manager, specimen);
