@@ -3,6 +3,7 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { actsTopic } from './acts.ts';
 import { apiTopic } from './api.ts';
+import { archiveTopic } from './archive.ts';
 import { assembly } from './assembly.ts';
 import { colourCard } from './colour/card.ts';
 import { colourMatch } from './colour/match.ts';
@@ -86,6 +87,7 @@ const topics = [
   stockLedgers,
   stockRead,
   recordTopic,
+  archiveTopic,
   demo,
   door,
   trustFullDisk,

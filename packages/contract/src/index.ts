@@ -132,6 +132,7 @@ export { CatalogueFile } from './requests/catalogueFile.ts';
 export { ChangeBuild, ChangeCasting, CreateCasting } from './requests/catalogue.ts';
 export type {
   BenchCasting,
+  ArchiveReport,
   BenchLane,
   BuildChanged,
   OpenWant,

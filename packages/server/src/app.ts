@@ -23,6 +23,7 @@ import { createEveningsRoutes } from './modules/evenings/eveningsRoutes.ts';
 import { createDecalRoutes } from './modules/decals/decalRoutes.ts';
 import { createPrintRoutes } from './modules/prints/printRoutes.ts';
 import { createRecordRoutes } from './modules/record/recordRoutes.ts';
+import { createArchiveRoutes } from './modules/archive/archiveRoutes.ts';
 import { createSigningRoutes } from './modules/signing/signingRoutes.ts';
 import { createRowRoutes } from './modules/rows/rowRoutes.ts';
 import { createShelfRoutes } from './modules/shelf/shelfRoutes.ts';
@@ -81,6 +82,7 @@ export function createApp({ room, webRoot, allowedHost = null, phones = NO_PHONE
     createInstrumentRoutes,
     createRecordRoutes,
     createSigningRoutes,
+    createArchiveRoutes,
     createCatalogueRoutes,
     createHouseRoutes,
     createKeepsakeRoutes,

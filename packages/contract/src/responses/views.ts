@@ -92,6 +92,32 @@ export interface OpenWant extends Pick<
   readonly getBy: Want['getBy'];
 }
 
+/** What is in an archive of jobs, and what becomes of it here. */
+export interface ArchiveReport {
+  /** false: it was only looked at. */
+  readonly isTaken: boolean;
+  readonly jobs: readonly {
+    readonly id: string;
+    readonly number: string;
+    readonly title: string;
+    /** Its number here; the same, unless another job has that. */
+    readonly numberHere: string;
+    /** It is here already, row by row the same. */
+    readonly isHere: boolean;
+  }[];
+  /** The bench's own stand: the archive says something else of them. */
+  readonly kept: readonly {
+    readonly table: string;
+    readonly name: string;
+    /** What differs; empty where the archive has rows of it that are not here. */
+    readonly fields: readonly string[];
+  }[];
+  /** Rows that are new here. */
+  readonly rows: number;
+  /** Pictures whose files were gone when it was packed. */
+  readonly missingPictures: number;
+}
+
 /** A casting after its parts and joints were changed. */
 export interface BuildChanged {
   readonly casting: Casting;

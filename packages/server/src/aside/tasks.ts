@@ -1,3 +1,5 @@
+import { packJobs } from '../modules/archive/packJobs.ts';
+import { takeArchive } from '../modules/archive/takeArchive.ts';
 import { importCatalogue } from '../modules/catalogue/importCatalogue.ts';
 import { bringStockFile } from '../modules/stock/bringStockFile.ts';
 import { traceArtwork } from '../modules/decals/traceArtwork.ts';
@@ -16,6 +18,8 @@ export const TASKS = {
   'artwork picture': bringPicture,
   'traced artwork': traceArtwork,
   paper: printPaperOf,
+  pack: packJobs,
+  take: takeArchive,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -13,6 +13,7 @@ import { findRow } from '../rows/versionedRows.ts';
 import { recompilePlan } from '../tasks/recompilePlan.ts';
 import { addSpecimen } from './addSpecimen.ts';
 import { fitOutSpecimen } from './fitOutSpecimen.ts';
+import { nextNumber } from './nextNumber.ts';
 import { readJobView, readSpecimenView } from './readJobView.ts';
 import { takePart } from './takePart.ts';
 
@@ -83,14 +84,4 @@ async function putOnBench(manager: EntityManager, body: CreateJob, now: Date): P
   await fitOutSpecimen(manager, specimen);
   await recompilePlan(manager, id, now);
   return job;
-}
-
-/** The prefix in use, counted up: SG-11 after SG-10; a new bench begins with B-01. */
-async function nextNumber(manager: EntityManager): Promise<string> {
-  const numbers = (await manager.find(JobRow)).flatMap((job) => {
-    const match = /^(.*?)(\d+)$/.exec(job.number);
-    return match ? [{ prefix: match[1]!, count: Number(match[2]) }] : [];
-  });
-  const last = numbers.sort((a, b) => b.count - a.count)[0] ?? { prefix: 'B-', count: 0 };
-  return `${last.prefix}${String(last.count + 1).padStart(2, '0')}`;
 }

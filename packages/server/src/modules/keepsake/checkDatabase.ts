@@ -19,7 +19,7 @@ export async function checkDatabase(path: string, hasPhoto: (hash: string) => bo
     const applied = (await source.query('SELECT name FROM migrations')) as { name: string }[];
     if (applied.some((migration) => !known.has(migration.name))) throw refuseSave('it was saved by a newer version');
     await source.runMigrations();
-    await checkContents(source);
+    await checkContents(source, refuseSave);
     for (const { pictureHash } of await source.manager.findBy(StockThingRow, { pictureHash: Not(IsNull()) }))
       if (!hasPhoto(pictureHash!)) throw refuseSave('a picture of a thing that it names is missing');
     for (const photo of await source.manager.find(PhotoRow))
@@ -43,15 +43,15 @@ async function checkShape(source: DataSource): Promise<void> {
 }
 
 /** As the entities have it: tables and columns, references, and the kind of every value. */
-async function checkContents(source: DataSource): Promise<void> {
+export async function checkContents(source: DataSource, refuse: (why: string) => HttpError): Promise<void> {
   const [loose] = (await source.query('PRAGMA foreign_key_check')) as { table: string }[];
-  if (loose) throw refuseSave(`a row of ${loose.table} in it names one that is not there`);
+  if (loose) throw refuse(`a row of ${loose.table} in it names one that is not there`);
   const tables = (await source.query(
     "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'",
   )) as { name: string }[];
   const ours = new Set([...source.entityMetadatas.map(({ tableName }) => tableName), 'migrations']);
   const foreign = tables.find(({ name }) => !ours.has(name));
-  if (foreign) throw refuseSave(`its database holds a table of its own (${foreign.name.slice(0, 60)})`);
+  if (foreign) throw refuse(`its database holds a table of its own (${foreign.name.slice(0, 60)})`);
   for (const { tableName, columns } of source.entityMetadatas) {
     const wrong = columns.map(({ databaseName, type, isNullable }) => {
       const name = `"${databaseName}"`;
@@ -61,7 +61,7 @@ async function checkContents(source: DataSource): Promise<void> {
     const [row] = (await source.query(
       `SELECT 1 AS found FROM "${tableName}" WHERE ${wrong.map((one) => `(${one})`).join(' OR ')} LIMIT 1`,
     )) as unknown[];
-    if (row) throw refuseSave(`a row of ${tableName} in it does not hold what it should`);
+    if (row) throw refuse(`a row of ${tableName} in it does not hold what it should`);
   }
 }
 

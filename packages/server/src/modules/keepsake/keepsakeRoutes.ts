@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
 import { DRAFT_PREFIX } from '../../disk/folderNames.ts';
+import { limitBytes } from '../../disk/limitBytes.ts';
 import { keepCopy, listCopies } from '../../disk/keepCopies.ts';
 import { badInput, HttpError } from '../../http/errors.ts';
 import { withDisk, type Workroom } from '../../workroom.ts';
@@ -14,18 +14,7 @@ import { restoreEverything } from './restoreEverything.ts';
 import { saveEverything } from './saveEverything.ts';
 
 const MOST_BYTES = 8 * 1024 ** 3;
-
-/** Lets so much through and no more. */
-function limitBytes(): Transform {
-  let bytes = 0;
-  return new Transform({
-    transform: (piece: Buffer, _, done) => {
-      bytes += piece.length;
-      if (bytes <= MOST_BYTES) return done(null, piece);
-      done(new HttpError(413, { code: 'too-big', message: 'Nothing was replaced: the file is larger than 8 GB.' }));
-    },
-  });
-}
+const TOO_BIG = new HttpError(413, { code: 'too-big', message: 'Nothing was replaced: the file is larger than 8 GB.' });
 
 export function createKeepsakeRoutes(room: Workroom): Router {
   const router = Router();
@@ -46,7 +35,7 @@ export function createKeepsakeRoutes(room: Workroom): Router {
       throw badInput('Nothing was replaced: send the ZIP that "Save everything" made.');
     const zip = join(room.folder, `${DRAFT_PREFIX}${randomUUID()}.part`);
     try {
-      await withDisk(room, () => pipeline(request, limitBytes(), createWriteStream(zip)));
+      await withDisk(room, () => pipeline(request, limitBytes(MOST_BYTES, TOO_BIG), createWriteStream(zip)));
       const isGone = () => response.destroyed;
       response.json({ keptIn: await restoreEverything(room, zip, isGone) });
     } finally {

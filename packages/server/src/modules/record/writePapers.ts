@@ -1,4 +1,4 @@
-import { writeBeforeAfter, writeCard, writeHandOn, writeRecord } from '@sardonyx/core';
+import { writeBeforeAfter, writeCard, writeHandOn, writeRecord, type JobRecord, type PaperDates } from '@sardonyx/core';
 import type { Hands } from '../../aside/asideTask.ts';
 import { openPictures } from './pdf/pictures.ts';
 import { printBoxLabel } from './pdf/printBoxLabel.ts';
@@ -26,9 +26,17 @@ export interface PaperOrder {
 /** A paper of a job as PDF. */
 export async function printPaperOf(order: PaperOrder, hands: Hands): Promise<Uint8Array> {
   const at = new Date(order.at);
-  const { record, dates } = await hands.look((manager) => readRecordToSay(manager, order.jobId, at));
-  if (order.paper === 'label')
-    return printBoxLabel(record, dates, { address: `${order.base}/jobs/${encodeURIComponent(order.jobId)}`, at });
-  const { write, ...options } = PAPERS[order.paper];
-  return printPaper(write(record, dates), { ...options, pictures: openPictures(order.folder), at });
+  return printPaperFrom(await hands.look((manager) => readRecordToSay(manager, order.jobId, at)), order);
+}
+
+/** The same, from a record that was read already. */
+export function printPaperFrom(
+  { record, dates }: { readonly record: JobRecord; readonly dates: PaperDates },
+  { paper, folder, base, jobId, at: madeAt }: PaperOrder,
+): Promise<Uint8Array> {
+  const at = new Date(madeAt);
+  if (paper === 'label')
+    return printBoxLabel(record, dates, { address: `${base}/jobs/${encodeURIComponent(jobId)}`, at });
+  const { write, ...options } = PAPERS[paper];
+  return printPaper(write(record, dates), { ...options, pictures: openPictures(folder), at });
 }

@@ -6,6 +6,8 @@ import { TakeOut } from '../../shared/ui/TakeOut.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { KeptCopies } from './KeptCopies.tsx';
+import { PackJobs } from './PackJobs.tsx';
+import { TakeJobs } from './TakeJobs.tsx';
 
 /** Everything in one file, and back. */
 export function SafePage() {
@@ -61,6 +63,15 @@ export function SafePage() {
         {data && <p role="status">Restored. What was here before is kept in the folder {data.keptIn}.</p>}
       </section>
       <KeptCopies />
+      <section aria-label="Whole jobs" className="space-y-5 border-t border-strong-line pt-5">
+        <h2>Whole jobs, to keep or for another bench</h2>
+        <p>
+          An open archive (BagIt in a ZIP): record, papers, pictures, spectra, artwork and STL that anybody can open,
+          and every row, so that another bench can go on with it.
+        </p>
+        <PackJobs />
+        <TakeJobs />
+      </section>
     </div>
   );
 }

@@ -8,6 +8,7 @@ const PAPERS = [
   ['papers/label.pdf', 'Box label (PDF)', 'Drawing the label'],
   ['record.txt', 'Plain text', 'Writing the record as text'],
   ['record.json', 'Data (JSON)', 'Writing the record as data'],
+  ['archive.zip', 'Whole job (ZIP)', 'Packing record, papers and pictures'],
 ] as const;
 
 /** Every paper of a job, to print or to keep. */

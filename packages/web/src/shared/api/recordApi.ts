@@ -1,9 +1,13 @@
-import type { ReopenJob, SignOff } from '@sardonyx/contract';
+import { VIEWS, type ArchiveReport, type ReopenJob, type SignOff } from '@sardonyx/contract';
 import type { Job, JobRecord, Lack } from '@sardonyx/core';
 import { api } from './api.ts';
 
 // Whatever is written down of a job stands in its record.
 const SAID = ['Job', 'Colour', 'Timers', 'Catalogue', 'House', 'Shelf', 'Stock', 'Orders', 'Prints', 'Decals'] as const;
+
+const bringZip = (url: string, body: File) => ({
+  ...{ url, method: 'POST', body, headers: { 'content-type': 'application/zip' } },
+});
 
 const recordApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -20,6 +24,12 @@ const recordApi = api.injectEndpoints({
       query: ({ jobId, ...body }) => ({ url: `jobs/${encodeURIComponent(jobId)}/sign-off`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
     }),
+    /** What is in an archive of jobs, and what would become of it here. */
+    lookAtArchive: build.mutation<ArchiveReport, File>({ query: (body) => bringZip('archive.zip?look=1', body) }),
+    takeArchive: build.mutation<ArchiveReport, File>({
+      query: (body) => bringZip('archive.zip', body),
+      invalidatesTags: VIEWS,
+    }),
     reopenJob: build.mutation<Job, ReopenJob & { jobId: string }>({
       query: ({ jobId, ...body }) => ({ url: `jobs/${encodeURIComponent(jobId)}/reopen`, method: 'POST', body }),
       invalidatesTags: ['Bench', 'Job'],
@@ -27,4 +37,11 @@ const recordApi = api.injectEndpoints({
   }),
 });
 
-export const { useGetRecordQuery, useGetLacksQuery, useSignOffMutation, useReopenJobMutation } = recordApi;
+export const {
+  useGetRecordQuery,
+  useGetLacksQuery,
+  useSignOffMutation,
+  useReopenJobMutation,
+  useLookAtArchiveMutation,
+  useTakeArchiveMutation,
+} = recordApi;
