@@ -84,7 +84,7 @@ describe('a whole job, from one bench to another', function () {
     await page.goto(`${other.address}/safe`);
     await bring(join(folder, 'lorry.zip'));
     await jobs()
-      .getByText(/B-01 The travelling lorry is on this bench already, and otherwise/)
+      .getByText(/B-01 The travelling lorry is on this bench already, in another state/)
       .waitFor();
   });
 

@@ -134,7 +134,7 @@ describe('an archive of jobs', function () {
     await bench.http.patch(`/api/jobs/${job.id}`).send({ version: job.version, why: 'For the fair.' }).expect(200);
     const { body } = await bringArchive(bench, zip).expect(400);
     expect((body as ErrorBody).message).equal(
-      'Nothing was taken: B-01 Attic Lorry is on this bench already, and otherwise.',
+      'Nothing was taken: B-01 Attic Lorry is on this bench already, in another state, and is not overwritten.',
     );
     await take(zip);
     const [casting] = await other.room.source.query<Casting[]>('SELECT * FROM casting');

@@ -139,7 +139,9 @@ function refuseOthers(tables: ArchivedRows['tables'], find: Find): void {
       jobOf.set(own, job);
       const here = find(table, row);
       if (!here || Object.keys(row).some((name) => here[name] !== row[name] && !isOfBench(table, name)))
-        throw refuseArchive(`${String(job.number)} ${String(job.title)} is on this bench already, and otherwise`);
+        throw refuseArchive(
+          `${String(job.number)} ${String(job.title)} is on this bench already, in another state, and is not overwritten`,
+        );
     }
 }
 
