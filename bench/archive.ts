@@ -1,9 +1,6 @@
-import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
-import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import Database from 'better-sqlite3';
 import sharp from 'sharp';
 import { bringAltered } from '../packages/server/test/support/bringAltered.ts';
 import { compareBenches } from '../packages/server/test/support/compareBenches.ts';
@@ -13,6 +10,7 @@ import { putLorryOnBench } from '../packages/server/test/support/kill/killRounds
 import { bringArchive, packJob } from '../packages/server/test/support/packOwnJob.ts';
 import { startServer } from '../packages/server/test/support/startServer.ts';
 import type { Figure, Topic } from './figure.ts';
+import { addPhotos, readPeakMb } from './manyPhotos.ts';
 
 const ALTERED = 2000;
 const PHOTOS = 400;
@@ -41,11 +39,11 @@ async function measureRoundTrip(): Promise<Figure> {
 }
 
 async function measureAltered(): Promise<Figure> {
-  const { brought, accepted, faults } = await bringAltered(ALTERED, 1);
+  const { brought, kinds, accepted, faults } = await bringAltered(ALTERED, 1);
   if (faults.length) throw new Error(faults.join('\n'));
   return {
     ...{ name: 'archive.damagedAccepted', value: accepted.length, unit: 'bags', goal: none },
-    yardstick: `of ${brought} altered bags, 26 kinds of harm; of those that were refused nothing stayed on the bench`,
+    yardstick: `of ${brought} altered bags, ${kinds} kinds of harm; of those that were refused nothing stayed on the bench`,
   };
 }
 
@@ -57,7 +55,7 @@ async function measurePeak(): Promise<Figure> {
     const first = await startServer(bench);
     const { jobId } = await putLorryOnBench(new BenchClient(first.address));
     await first.kill();
-    await addPhotos(bench, jobId);
+    await addPhotos(bench, jobId, PHOTOS, paint);
     const out = await startServer(bench);
     const answer = await fetch(`${out.address}/api/jobs/${jobId}/archive.zip`);
     const zip = Buffer.from(await answer.arrayBuffer());
@@ -79,27 +77,10 @@ async function measurePeak(): Promise<Figure> {
   }
 }
 
-/** The highest resident set so far, as Linux keeps it. */
-function readPeakMb(pid: number): number {
-  const [, kb] = /VmHWM:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))!;
-  return Number(kb) / 1024;
-}
-
-/** Photographs of 12 megapixels, each another one. */
-async function addPhotos(bench: string, jobId: string): Promise<void> {
-  await mkdir(join(bench, 'photos'), { recursive: true });
-  const database = new Database(join(bench, 'sardonyx.db'));
-  const add = database.prepare(
-    "INSERT INTO photo (id, version, jobId, stage, side, caption, hash, widthPx, heightPx, takenAt) VALUES (?, 1, ?, 'before', 'detail', '', ?, 4000, 3000, '2026-01-01T00:00:00.000Z')",
-  );
-  for (let i = 0; i < PHOTOS; i++) {
-    const noise = { type: 'gaussian', mean: 90 + (i % 60), sigma: 6 } as const;
-    const jpeg = await sharp({ create: { width: 4000, height: 3000, channels: 3, background: '#888', noise } })
-      .jpeg({ quality: 60 })
-      .toBuffer();
-    const hash = createHash('sha256').update(jpeg).digest('hex');
-    await writeFile(join(bench, 'photos', `${hash}.jpg`), jpeg);
-    add.run(`photo-${i}`, jobId, hash);
-  }
-  database.close();
+/** A picture of 12 megapixels, each another one. */
+function paint(i: number): Promise<Buffer> {
+  const noise = { type: 'gaussian', mean: 90 + (i % 60), sigma: 6 } as const;
+  return sharp({ create: { width: 4000, height: 3000, channels: 3, background: '#888', noise } })
+    .jpeg({ quality: 60 })
+    .toBuffer();
 }

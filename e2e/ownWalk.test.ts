@@ -231,4 +231,17 @@ describe('an own casting, from the shelf to its signature', function () {
       .waitFor();
     expectNoFaults(page);
   });
+
+  it('is found, with its coats and hours, when the next one of its casting comes in', async () => {
+    const { page } = test;
+    const { specimens } = (await (await page.request.get(`${test.bench.address}/api/jobs/${jobId}`)).json()) as JobView;
+    const next = await send<Job>('POST', 'jobs', ownJob(specimens[0]!.specimen.castingId!, 'The next one'));
+    await page.goto(`${test.bench.address}/jobs/${next.id}/identify`);
+    const earlier = page.getByRole('region', { name: 'Earlier work on this casting' });
+    await earlier.getByText(/^body, outside: Own Grey, Own Green/).waitFor();
+    await earlier.getByText(/steps done, planned at/).waitFor();
+    await earlier.getByRole('link').click();
+    await page.getByRole('heading', { name: /: the record$/ }).waitFor();
+    expectNoFaults(page);
+  });
 });

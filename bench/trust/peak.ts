@@ -1,16 +1,16 @@
-import { createHash, randomFillSync } from 'node:crypto';
-import { createWriteStream, readFileSync } from 'node:fs';
-import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { randomFillSync } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable, Transform, Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import Database from 'better-sqlite3';
 import { ZipFile } from 'yazl';
 import { BenchClient } from '../../packages/server/test/support/kill/benchClient.ts';
 import { putLorryOnBench } from '../../packages/server/test/support/kill/killRounds.ts';
 import { startServer } from '../../packages/server/test/support/startServer.ts';
 import type { Topic } from '../figure.ts';
+import { addPhotos, readPeakMb } from '../manyPhotos.ts';
 
 const MB = 1024 ** 2;
 const BOMB_MB = 1024;
@@ -27,7 +27,8 @@ export const trustPeak: Topic = {
       const first = await startServer(bench);
       const { jobId } = await putLorryOnBench(new BenchClient(first.address));
       await first.kill();
-      await addPhotos(bench, jobId);
+      // Noise, which nothing makes smaller.
+      await addPhotos(bench, jobId, PHOTOS, () => randomFillSync(Buffer.alloc(PHOTO_MB * MB)));
       const server = await startServer(bench);
       const startMb = readPeakMb(server.pid);
       const savedMb = await save(server.address);
@@ -52,28 +53,6 @@ export const trustPeak: Topic = {
     }
   },
 };
-
-/** The highest resident set so far, as Linux keeps it. */
-function readPeakMb(pid: number): number {
-  const [, kb] = /VmHWM:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))!;
-  return Number(kb) / 1024;
-}
-
-/** Photographs of noise, which nothing makes smaller, with their rows. */
-async function addPhotos(bench: string, jobId: string): Promise<void> {
-  await mkdir(join(bench, 'photos'), { recursive: true });
-  const database = new Database(join(bench, 'sardonyx.db'));
-  const add = database.prepare(
-    "INSERT INTO photo (id, version, jobId, stage, side, caption, hash, widthPx, heightPx, takenAt) VALUES (?, 1, ?, 'before', 'left', '', ?, 1, 1, '2026-01-01T00:00:00.000Z')",
-  );
-  for (let i = 0; i < PHOTOS; i++) {
-    const bytes = randomFillSync(Buffer.alloc(PHOTO_MB * MB));
-    const hash = createHash('sha256').update(bytes).digest('hex');
-    await writeFile(join(bench, 'photos', `${hash}.jpg`), bytes);
-    add.run(`photo-${i}`, jobId, hash);
-  }
-  database.close();
-}
 
 /** Saves everything to nowhere; how much it was. */
 async function save(address: string): Promise<number> {

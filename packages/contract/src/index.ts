@@ -149,6 +149,7 @@ export type {
   GunPlace,
   GunView,
   DiskTrouble,
+  EarlierJob,
   KeptCopy,
   Health,
   HouseView,

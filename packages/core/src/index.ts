@@ -566,6 +566,7 @@ export { CALIBRATION_HOLDS_MIN, readSpectrum } from './instruments/simulatedSpec
 // The record
 export { createLoggedWork } from './record/createLoggedWork.ts';
 export { createRecord } from './record/createRecord.ts';
+export { describeEarlier, type EarlierWork } from './record/describeEarlier.ts';
 export { listLacks } from './record/listLacks.ts';
 export type {
   PaperBlock,

@@ -1,4 +1,4 @@
-import type { ErrorBody, JobView } from '@sardonyx/contract';
+import type { EarlierJob, ErrorBody, JobView } from '@sardonyx/contract';
 import type { Casting, Job, JobRecord, Lack } from '@sardonyx/core';
 import { expect } from 'chai';
 import { createTestBench, type TestBench } from './support/createTestBench.ts';
@@ -119,5 +119,63 @@ describe('a job that is signed off and opened again', function () {
     expect(signing).deep.include({ signedBy: who, signedAt: said.job.signedOffAt, reopenedBecause: 'Old work.' });
     const kept = await bench.get<JobRecord>(`signings/${signing!.id}/record.json`);
     expect({ ...kept, signings: [] }).deep.equal({ ...said, signings: [] });
+  });
+
+  it('is found, with what it can teach, when the next one of its casting comes in, and not by itself', async () => {
+    expect(await bench.get<EarlierJob[]>(`jobs/${jobId}/earlier`)).deep.equal([]);
+    const next = (await bench.http.post('/api/jobs').send(ownJob(casting.id, 'Another')).expect(201)).body as Job;
+    const earlier = () => bench.get<EarlierJob[]>(`jobs/${next.id}/earlier`);
+    expect((await earlier())[0]).deep.include({
+      jobId,
+      title: 'Own Lorry',
+      signedOffAt: null,
+      coats: [],
+      doneSteps: 0,
+    });
+    const { specimens, tasks } = await view();
+    const { id: specimenPartId } = specimens[0]!.parts.find(({ key }) => key === 'body')!;
+    const area = {
+      specimenPartId,
+      kind: 'outside',
+      name: '',
+      crossesSeam: false,
+      reliefUm: null,
+      size: null,
+      outline: null,
+    };
+    const [inserted] = await bench.room.source.query<{ id: string }[]>(
+      'SELECT id FROM area WHERE specimenPartId = ? LIMIT 1',
+      [specimenPartId],
+    );
+    const areaId =
+      inserted?.id ?? ((await bench.http.post('/api/areas').send(area).expect(201)).body as { id: string }).id;
+    const rejection = {
+      at: '2026-11-01T10:00:00.000Z',
+      by: who,
+      because: 'It ran.',
+      failure: 'ran',
+      helped: 'Thinner.',
+    };
+    const layer = { version: 1, areaId, stage: 'applied', kind: 'colour', colourHex: '#123456', thicknessUm: 20 };
+    const more = { thicknessOrigin: 'planning estimate', whose: 'restorer', note: '', isMist: false };
+    const { CoatingLayerRow } = await import('../src/entities/workpiece.ts');
+    await bench.room.source.manager.insert(CoatingLayerRow, [
+      { ...layer, ...more, id: 'a', seq: 0, name: 'Own Green', rejection } as never,
+      { ...layer, ...more, id: 'b', seq: 1, name: 'Own Green', rejection: null } as never,
+    ]);
+    const [task] = tasks;
+    const acts = `/api/tasks/${encodeURIComponent(task!.id)}/acts`;
+    for (const act of ['start', 'done otherwise']) await bench.http.post(acts).send({ act, who, note: 'Seen.' });
+    const [job] = await earlier();
+    expect(job!.coats).deep.equal([{ part: 'body', area: 'outside', names: ['Own Green'] }]);
+    expect(job!.troubles).deep.equal([{ part: 'body', coat: 'Own Green', failure: 'ran', helped: 'Thinner.' }]);
+    const strange = (
+      await bench.http
+        .post('/api/jobs')
+        .send(ownJob(null as never, 'Nobody knows'))
+        .expect(201)
+    ).body as Job;
+    expect(await bench.get<EarlierJob[]>(`jobs/${strange.id}/earlier`)).deep.equal([]);
+    await bench.http.get('/api/jobs/none/earlier').expect(404);
   });
 });

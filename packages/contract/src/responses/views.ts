@@ -8,6 +8,7 @@ import type {
   ImportChange,
   Decision,
   DrawingView,
+  EarlierWork,
   Feature,
   FeatureState,
   FilmSpans,
@@ -90,6 +91,11 @@ export interface OpenWant extends Pick<
   readonly partName: string;
   /** As its plan gets it; null where the plan does without. */
   readonly getBy: Want['getBy'];
+}
+
+/** A job with a model of the same casting. */
+export interface EarlierJob extends EarlierWork {
+  readonly jobId: string;
 }
 
 /** What is in an archive of jobs, and what becomes of it here. */

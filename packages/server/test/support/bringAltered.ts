@@ -6,6 +6,8 @@ import { bringArchive, packJob, putOwnLorry } from './packOwnJob.ts';
 
 export interface AlteredResult {
   readonly brought: number;
+  /** Kinds of harm among them. */
+  readonly kinds: number;
   /** What was taken in all the same. */
   readonly accepted: readonly string[];
   /** What was answered as a fault of ours, or left something behind. */
@@ -21,9 +23,11 @@ export async function bringAltered(count: number, seed: number): Promise<Altered
   const before = await describe(bench);
   const accepted: string[] = [];
   const faults: string[] = [];
+  const kinds = new Set<string>();
   let brought = 0;
   for (const { harm, zip: altered } of alterBags(zip, count, seed)) {
     brought++;
+    kinds.add(harm);
     const { status, body } = await bringArchive(bench, altered);
     if (status === 200) accepted.push(harm);
     else if (status !== 400) faults.push(`${harm}: ${status} ${JSON.stringify(body)}`);
@@ -33,7 +37,7 @@ export async function bringAltered(count: number, seed: number): Promise<Altered
     }
   }
   await bench.clear();
-  return { brought, accepted, faults };
+  return { brought, kinds: kinds.size, accepted, faults };
 }
 
 /** Files of the folder, and how many rows every table has. */

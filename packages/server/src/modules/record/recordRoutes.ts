@@ -6,6 +6,7 @@ import { badInput } from '../../http/errors.ts';
 import { look, type Workroom } from '../../workroom.ts';
 import { findRow } from '../rows/versionedRows.ts';
 import { readSignedRecord } from '../signing/readSignings.ts';
+import { readEarlier } from './readEarlier.ts';
 import { readRecord, readRecordToSay } from './readRecord.ts';
 import { PAPERS, type PaperName } from './writePapers.ts';
 
@@ -20,6 +21,9 @@ export function createRecordRoutes(room: Workroom): Router {
       .attachment(`${record.job.number}-record.json`)
       .type('json')
       .send(JSON.stringify(record, null, 2));
+  });
+  router.get('/jobs/:id/earlier', async (request, response) => {
+    response.json(await look(room, (manager) => readEarlier(manager, request.params.id, room.now())));
   });
   // As it was signed, of a job that was opened again since.
   router.get('/signings/:id/record.json', async (request, response) => {

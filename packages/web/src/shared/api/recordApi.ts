@@ -1,4 +1,4 @@
-import { VIEWS, type ArchiveReport, type ReopenJob, type SignOff } from '@sardonyx/contract';
+import { VIEWS, type ArchiveReport, type EarlierJob, type ReopenJob, type SignOff } from '@sardonyx/contract';
 import type { Job, JobRecord, Lack } from '@sardonyx/core';
 import { api } from './api.ts';
 
@@ -13,6 +13,11 @@ const recordApi = api.injectEndpoints({
   endpoints: (build) => ({
     getRecord: build.query<JobRecord, string>({
       query: (jobId) => `jobs/${encodeURIComponent(jobId)}/record.json`,
+      providesTags: SAID,
+    }),
+    /** Other jobs of the same casting, and what they can teach. */
+    getEarlier: build.query<EarlierJob[], string>({
+      query: (jobId) => `jobs/${encodeURIComponent(jobId)}/earlier`,
       providesTags: SAID,
     }),
     /** What its record does not tell, though somebody will ask. */
@@ -39,6 +44,7 @@ const recordApi = api.injectEndpoints({
 
 export const {
   useGetRecordQuery,
+  useGetEarlierQuery,
   useGetLacksQuery,
   useSignOffMutation,
   useReopenJobMutation,

@@ -14,6 +14,7 @@ import { useIdentification } from '../useIdentification.ts';
 import { Verdict, Zones } from '../Zones.tsx';
 import { CompareExamples } from './identify/CompareExamples.tsx';
 import { DateRuler } from './identify/DateRuler.tsx';
+import { EarlierJobs } from './identify/EarlierJobs.tsx';
 import { EvidenceList } from './identify/EvidenceList.tsx';
 import { LookPoints } from './identify/LookPoints.tsx';
 import { NothingKnown } from './identify/NothingKnown.tsx';
@@ -91,6 +92,7 @@ export function IdentifyStation() {
           <Settled identification={report.identification} catalogue={catalogue} />
         </>
       )}
+      <EarlierJobs />
       {report && (
         <>
           <Statements />
