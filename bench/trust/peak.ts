@@ -1,5 +1,5 @@
-import { randomFillSync } from 'node:crypto';
-import { createWriteStream } from 'node:fs';
+import { createHash, randomFillSync } from 'node:crypto';
+import { createWriteStream, readFileSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
