@@ -1,10 +1,12 @@
 import { execFileSync } from 'node:child_process';
+import type { AddressInfo } from 'node:net';
 import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ArchiveReport, ErrorBody, JobView } from '@sardonyx/contract';
 import { readCgats, type Casting, type JobRecord } from '@sardonyx/core';
 import { expect } from 'chai';
+import { createApp } from '../src/app.ts';
 import { NAMED, OF_A_JOB, OF_THE_HOUSE, STAYS } from '../src/modules/archive/packingList.ts';
 import { closeBag, listAnew, openBag } from './support/alteredBags.ts';
 import { bringAltered } from './support/bringAltered.ts';
@@ -75,8 +77,15 @@ describe('an archive of jobs', function () {
   it('goes, job by job, into an empty bench, and every row and picture is there as it was', async () => {
     await open(true);
     const jobs = await bench.room.source.query<{ id: string }[]>('SELECT id FROM job ORDER BY number DESC');
-    for (const { id } of jobs) expect((await take(await packJob(bench, id))).kept, id).deep.equal([]);
+    const stock: string[] = [];
+    for (const { id } of jobs) {
+      const report = await take(await packJob(bench, id));
+      expect(report.kept, id).deep.equal([]);
+      stock.push(...report.stock);
+    }
     expect(await compareBenches(bench, other)).deep.equal([]);
+    // What the other bench has left in its pots comes along, and that is said.
+    expect(stock).include.members(['Marlstone Deep green', 'Lanthorn Light grey primer']);
     const record = (of: TestBench, id: string) => of.get<JobRecord>(`jobs/${id}/record.json`);
     // What the house decides is of the other house.
     const said = async (of: TestBench, id: string) => ({ ...(await record(of, id)), decisions: [] });
@@ -181,6 +190,24 @@ describe('an archive of jobs', function () {
     expect(brought).equal(75);
     expect(accepted).deep.equal([]);
     expect(faults).deep.equal([]);
+  });
+
+  it('is given up when whoever asked has left; nothing of it stays, and the next one is whole', async () => {
+    await open(true);
+    const server = createApp({ room: bench.room, webRoot: null }).listen(0, '127.0.0.1');
+    await new Promise((done) => server.once('listening', done));
+    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/archive.zip`;
+    const asked = new AbortController();
+    const answer = fetch(address, { signal: asked.signal }).catch((error: Error) => error.name);
+    await new Promise((done) => setTimeout(done, 1500));
+    asked.abort();
+    expect(await answer).equal('AbortError');
+    const drafts = async () => (await readdir(bench.room.folder)).filter((name) => name.startsWith('restoring-'));
+    for (let i = 0; i < 200 && (await drafts()).length; i++) await new Promise((done) => setTimeout(done, 50));
+    expect(await drafts()).deep.equal([]);
+    server.closeAllConnections();
+    await new Promise((done) => server.close(done));
+    expect((await take(await packJob(bench, 'sg-10'))).jobs).have.length(1);
   });
 
   it('refuses what is none, and asks that it does not know', async () => {

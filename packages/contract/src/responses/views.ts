@@ -120,6 +120,8 @@ export interface ArchiveReport {
   }[];
   /** Rows that are new here. */
   readonly rows: number;
+  /** Pots and things of the other bench's drawers that come along, with what it had left of them. */
+  readonly stock: readonly string[];
   /** Pictures whose files were gone when it was packed. */
   readonly missingPictures: number;
 }

@@ -11,7 +11,7 @@ import { listIds } from './listIds.ts';
 const PHONE_SHARE = 0.1;
 
 /** Whole archives and copies take seconds each; they have tests of their own. */
-const SKIP = [/everything\.zip/, /copies/];
+const SKIP = [/everything\.zip/, /archive\.zip/, /copies/];
 
 /** Hostile requests to a bench with the demo's data, over HTTP: from its page, and from a phone that was let in. */
 export async function fuzzDemo(

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import { createReadStream } from 'node:fs';
+import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
 import { BAGIT, BAGIT_FILE, INFO_FILE, MANIFEST, TAG_MANIFEST } from './bagNames.ts';
@@ -43,6 +44,11 @@ export class BagWriter {
       this.bytes += bytes!.length;
       this.zip.addBuffer(Buffer.from(bytes!), `${this.name}/${path}`, options);
     }
+  }
+
+  /** Lets go of a bag that is not finished. */
+  abandon(): void {
+    (this.zip.outputStream as Readable).destroy();
   }
 
   /** Manifests and tags; the bag is whole on the disk then. */

@@ -57,49 +57,54 @@ export async function packJobs(order: PackOrder, hands: Hands): Promise<{ readon
   });
   const name = jobs.length === 1 ? writeFileName(`${jobs[0]!.number}-${jobs[0]!.title}`) : 'sardonyx-jobs';
   const bag = new BagWriter(name, order.to, at);
-  const dates = createPaperDates(zone);
-  for (const [i, { id, number }] of jobs.entries()) {
-    hands.goOn();
-    const folder = `data/jobs/${writeFileName(number)}`;
-    const addText = (file: string, text: string) => bag.add({ path: `${folder}/${file}`, bytes: Buffer.from(text) });
-    await addText('record.json', JSON.stringify(records[i], null, 2));
-    await addText('record.txt', writePaperText(writeRecord(records[i]!, dates)));
-    const spectra = records[i]!.colours.filter(({ spectrum }) => spectrum !== null);
-    if (spectra.length)
-      await addText(
-        'spectra.txt',
-        writeCgats(
-          spectra.map(({ spectrum, lab, place, part }) => ({
-            ...{ name: `${part}, ${place}`, share: 1, spectrum: spectrum!, lab },
-          })),
-          `Colours of ${number}`,
-        ),
-      );
-    for (const paper of PAPERS_IN) {
+  try {
+    const dates = createPaperDates(zone);
+    for (const [i, { id, number }] of jobs.entries()) {
       hands.goOn();
-      const pdf = await printPaperFrom({ record: records[i]!, dates }, { ...order, jobId: id, paper });
-      await bag.add({ path: `${folder}/${paper}.pdf`, bytes: pdf, isPacked: true });
+      const folder = `data/jobs/${writeFileName(number)}`;
+      const addText = (file: string, text: string) => bag.add({ path: `${folder}/${file}`, bytes: Buffer.from(text) });
+      await addText('record.json', JSON.stringify(records[i], null, 2));
+      await addText('record.txt', writePaperText(writeRecord(records[i]!, dates)));
+      const spectra = records[i]!.colours.filter(({ spectrum }) => spectrum !== null);
+      if (spectra.length)
+        await addText(
+          'spectra.txt',
+          writeCgats(
+            spectra.map(({ spectrum, lab, place, part }) => ({
+              ...{ name: `${part}, ${place}`, share: 1, spectrum: spectrum!, lab },
+            })),
+            `Colours of ${number}`,
+          ),
+        );
+      for (const paper of PAPERS_IN) {
+        hands.goOn();
+        const pdf = await printPaperFrom({ record: records[i]!, dates }, { ...order, jobId: id, paper });
+        await bag.add({ path: `${folder}/${paper}.pdf`, bytes: pdf, isPacked: true });
+      }
     }
+    await addDrawings(bag, rows, hands);
+    const pictures = listPictures(rows);
+    const missing = pictures.filter((hash) => !existsSync(photoPath(order.folder, hash)));
+    for (const hash of pictures) {
+      hands.goOn();
+      if (!missing.includes(hash))
+        await bag.add({ path: picturePath(hash), file: photoPath(order.folder, hash), isPacked: true });
+    }
+    await bag.add({ path: ROWS_FILE, bytes: Buffer.from(JSON.stringify({ ...rows, missing })) });
+    await bag.end({
+      'Source-Organization': order.benchName,
+      'Bagging-Date': order.at.slice(0, 10),
+      'External-Identifier': jobs.map(({ number }) => number).join(' '),
+      'External-Description': jobs
+        .map(({ title }) => title)
+        .join('; ')
+        .slice(0, 500),
+      'Bag-Software-Agent': 'Sardonyx',
+    });
+  } catch (error) {
+    bag.abandon();
+    throw error;
   }
-  await addDrawings(bag, rows, hands);
-  const pictures = listPictures(rows);
-  const missing = pictures.filter((hash) => !existsSync(photoPath(order.folder, hash)));
-  for (const hash of pictures) {
-    hands.goOn();
-    if (!missing.includes(hash))
-      await bag.add({ path: picturePath(hash), file: photoPath(order.folder, hash), isPacked: true });
-  }
-  await bag.add({ path: ROWS_FILE, bytes: Buffer.from(JSON.stringify({ ...rows, missing })) });
-  await bag.end({
-    'Source-Organization': order.benchName,
-    'Bagging-Date': order.at.slice(0, 10),
-    'External-Identifier': jobs.map(({ number }) => number).join(' '),
-    'External-Description': jobs
-      .map(({ title }) => title)
-      .join('; ')
-      .slice(0, 500),
-    'Bag-Software-Agent': 'Sardonyx',
-  });
   return { name: `${name}.zip` };
 }
 

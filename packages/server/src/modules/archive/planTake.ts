@@ -11,6 +11,8 @@ export interface TakePlan {
   readonly jobs: readonly TakenJob[];
   /** The bench's own stand: the archive says something else of them. */
   readonly kept: readonly KeptRow[];
+  /** Names of pots and things that come along. */
+  readonly stock: readonly string[];
 }
 
 export interface TakenJob {
@@ -109,7 +111,12 @@ export async function planTake(manager: EntityManager, brought: ArchivedRows['ta
     taken.get('job')!.map((row) => ({ ...row, number: jobs.find(({ id }) => id === row.id)!.numberHere })),
   );
   taken.set('task_log', await placeInLog(manager, taken.get('task_log')!));
-  return { insert: [...taken].filter(([, rows]) => rows.length > 0), jobs, kept };
+  const paints = new Map(rowsOf('paint_product').map((row) => [row.id, `${String(row.line)} ${String(row.name)}`]));
+  const stock = [
+    ...taken.get('paint_pot')!.map(({ productId }) => paints.get(productId!) ?? 'a pot'),
+    ...taken.get('stock_thing')!.map(nameOf),
+  ];
+  return { insert: [...taken].filter(([, rows]) => rows.length > 0), jobs, kept, stock };
 }
 
 /** Entries keep their places in the log of the bench where those are free; else they come after all others, in their order. */

@@ -69,7 +69,7 @@ async function write(manager: EntityManager, tables: Parameters<typeof planTake>
   return plan;
 }
 
-const report = ({ insert, jobs, kept }: TakePlan, missingPictures: number, isTaken: boolean): ArchiveReport => ({
-  ...{ isTaken, jobs, kept, missingPictures },
+const report = ({ insert, jobs, kept, stock }: TakePlan, missingPictures: number, isTaken: boolean): ArchiveReport => ({
+  ...{ isTaken, jobs, kept, stock, missingPictures },
   rows: insert.reduce((sum, [, rows]) => sum + rows.length, 0),
 });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLookAtArchiveMutation, useTakeArchiveMutation } from '../../shared/api/recordApi.ts';
 import { readAppError } from '../../shared/api/appError.ts';
+import { Fold } from '../../shared/ui/Fold.tsx';
 import { ErrorNote } from '../../shared/ui/Notice.tsx';
 import { Progress } from '../../shared/ui/Progress.tsx';
 
@@ -63,7 +64,7 @@ const WORDS: Readonly<Record<string, string>> = {
   ...{ bath: 'The bath', vessel: 'The vessel', print: 'The part to print', decal_artwork: 'The artwork' },
 };
 
-function Report({ report: { isTaken, jobs, kept, missingPictures, rows } }: { readonly report: ArchiveReport }) {
+function Report({ report: { isTaken, jobs, kept, stock, missingPictures, rows } }: { readonly report: ArchiveReport }) {
   return (
     <div role="status" className="space-y-2">
       <p className="font-semibold">
@@ -102,6 +103,15 @@ function Report({ report: { isTaken, jobs, kept, missingPictures, rows } }: { re
             ))}
           </ul>
         </>
+      )}
+      {stock.length > 0 && (
+        <Fold title={`${stock.length} pots and things of its drawers ${isTaken ? 'came' : 'come'} along`}>
+          <p className="pt-2">
+            What went into the jobs was taken out of these, and they stand here with what the other bench has left of
+            them. What did not come into this house can be counted down to nothing.
+          </p>
+          <p className="text-soft-ink">{stock.join('; ')}</p>
+        </Fold>
       )}
       {missingPictures > 0 && (
         <p>
