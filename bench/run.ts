@@ -3,7 +3,7 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { actsTopic } from './acts.ts';
 import { apiTopic } from './api.ts';
-import { archiveTopic } from './archive.ts';
+import { archivePeak, archiveTopic } from './archive.ts';
 import { assembly } from './assembly.ts';
 import { colourCard } from './colour/card.ts';
 import { colourMatch } from './colour/match.ts';
@@ -88,6 +88,7 @@ const topics = [
   stockRead,
   recordTopic,
   archiveTopic,
+  archivePeak,
   demo,
   door,
   trustFullDisk,

@@ -14,6 +14,8 @@ interface Running {
 
 /** What is brought must not take the memory of the whole machine. */
 const MOST_MB = 1024;
+/** What it reads lives long or not at all: a small nursery costs little time and keeps what it takes of memory low. */
+const YOUNG_MB = 8;
 const TOO_MUCH = { code: 'too-big', message: 'There is more in this than can be read at once. Nothing was changed.' };
 
 let thread: Worker | null = null;
@@ -67,7 +69,7 @@ export function runAside<K extends TaskName>(
 
 function startThread(): Worker {
   const own = startTsWorker(new URL('./asideThread.ts', import.meta.url), {
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: YOUNG_MB },
   });
   own.on('message', (message: FromThread) => {
     const one = running.get(message.id);

@@ -42,7 +42,7 @@ export class BagWriter {
     } else {
       this.sums.set(path, hash(bytes!));
       this.bytes += bytes!.length;
-      this.zip.addBuffer(Buffer.from(bytes!), `${this.name}/${path}`, options);
+      this.zip.addBuffer(Buffer.from(bytes!.buffer, bytes!.byteOffset, bytes!.length), `${this.name}/${path}`, options);
     }
   }
 

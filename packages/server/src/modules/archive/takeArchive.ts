@@ -1,11 +1,11 @@
 import { existsSync } from 'node:fs';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { mkdir, mkdtemp, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { ArchiveReport } from '@sardonyx/contract';
 import type { EntityManager } from 'typeorm';
 import type { Hands } from '../../aside/asideTask.ts';
 import { DRAFT_PREFIX, PHOTO_FOLDER } from '../../disk/folderNames.ts';
-import { writeDurably } from '../../disk/writeDurably.ts';
+import { syncFolder } from '../../disk/writeDurably.ts';
 import { photoPath, thumbnailPath, writeThumbnail } from '../photos/photoStore.ts';
 import { checkRows } from './checkRows.ts';
 import { insertRows } from './insertRows.ts';
@@ -34,14 +34,16 @@ export async function takeArchive({ folder, path, isOnlyLook }: TakeOrder, hands
     hands.goOn();
     if (isOnlyLook) return report(await hands.look((manager) => planTake(manager, tables)), rows.missing.length, false);
     // Before the rows that name them: a picture that nothing names is swept away, a row without its picture is a loss.
+    await mkdir(join(folder, PHOTO_FOLDER), { recursive: true });
     for (const hash of pictures) {
       hands.goOn();
       if (existsSync(photoPath(folder, hash))) continue;
       brought.push(hash);
-      const jpeg = await readFile(join(draft, PHOTO_FOLDER, `${hash}.jpg`));
-      await writeDurably(photoPath(folder, hash), jpeg);
-      await writeThumbnail(folder, hash, jpeg);
+      // It was synced when it was unpacked.
+      await rename(join(draft, PHOTO_FOLDER, `${hash}.jpg`), photoPath(folder, hash));
+      await writeThumbnail(folder, hash, photoPath(folder, hash));
     }
+    await syncFolder(join(folder, PHOTO_FOLDER));
     const plan = await hands.change((manager) => write(manager, tables));
     return report(plan, rows.missing.length, true);
   } catch (error) {

@@ -26,7 +26,8 @@ export async function storePhoto(folder: string, bytes: Buffer): Promise<StoredP
   return { hash, widthPx, heightPx };
 }
 
-export async function writeThumbnail(folder: string, hash: string, picture: Buffer): Promise<void> {
+/** @param picture what it holds, or where it lies */
+export async function writeThumbnail(folder: string, hash: string, picture: Buffer | string): Promise<void> {
   const small = await sharp(picture)
     .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 80 })

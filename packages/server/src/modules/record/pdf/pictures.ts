@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { photoPath } from '../../photos/photoStore.ts';
 
@@ -10,13 +9,11 @@ const PRINTED_PX = 1100;
 
 export const openPictures =
   (folder: string): Pictures =>
-  async (sha256) => {
-    const whole = await readFile(photoPath(folder, sha256)).catch(() => null);
-    if (!whole) return null;
-    return sharp(whole)
+  (sha256) =>
+    // From the file, piece by piece: a paper may show hundreds.
+    sharp(photoPath(folder, sha256))
       .resize(PRINTED_PX, PRINTED_PX, { fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#fff' })
       .jpeg({ quality: 82 })
       .toBuffer()
       .catch(() => null);
-  };
