@@ -184,9 +184,10 @@ describe('the evenings of the demo', function () {
     await evening('Wed 25 Nov').click();
     const run = page.getByRole('region', { name: 'The run of Wed 25 Nov' });
     const step = run.getByRole('listitem').last();
-    const drag = async (to: { readonly x: number; readonly y: number }) => {
+    // Where it is let go is measured when the page has come to rest: a scroll moves both.
+    const drag = async (find: () => Promise<{ readonly x: number; readonly y: number }>) => {
       await step.locator('[data-grip]').scrollIntoViewIfNeeded();
-      const from = (await step.locator('[data-grip]').boundingBox())!;
+      const [from, to] = [(await step.locator('[data-grip]').boundingBox())!, await find()];
       await page.mouse.move(from.x + 20, from.y + 20);
       await page.mouse.down();
       await page.mouse.move(from.x + 10, from.y - 20, { steps: 4 });
@@ -194,13 +195,16 @@ describe('the evenings of the demo', function () {
       await page.mouse.up();
     };
     const before = await pins();
-    const heading = (await run.getByRole('heading').boundingBox())!;
-    await drag({ x: heading.x + 5, y: heading.y + 5 });
+    await drag(async () => {
+      const heading = (await run.getByRole('heading').boundingBox())!;
+      return { x: heading.x + 5, y: heading.y + 5 };
+    });
     expect(await pins()).deep.equal(before);
     const title = (await step.locator('p').first().innerText()).replace(/^SG-\d\d /, '').replace(/, [^,]+$/, '');
-    await step.locator('[data-grip]').scrollIntoViewIfNeeded();
-    const day = (await evening('Mon 7 Dec').locator('rect').boundingBox())!;
-    await drag({ x: day.x + day.width / 2, y: day.y + day.height - 8 });
+    await drag(async () => {
+      const day = (await evening('Mon 7 Dec').locator('rect').boundingBox())!;
+      return { x: day.x + day.width / 2, y: day.y + day.height - 8 };
+    });
     await expectSoon(async () => (await pins()).length === before.length + 1);
     const known = new Set(before.map(({ taskId }) => taskId));
     const pin = (await pins()).find(({ taskId }) => !known.has(taskId))!;
