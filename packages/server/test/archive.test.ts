@@ -12,7 +12,7 @@ import { closeBag, listAnew, openBag } from './support/alteredBags.ts';
 import { bringAltered } from './support/bringAltered.ts';
 import { compareBenches } from './support/compareBenches.ts';
 import { createTestBench, readBinary, type TestBench } from './support/createTestBench.ts';
-import { bringArchive, packJob, putOwnLorry } from './support/packOwnJob.ts';
+import { bringArchive, packJob, putOwnJob, putOwnLorry } from './support/packOwnJob.ts';
 
 describe('an archive of jobs', function () {
   this.timeout(300_000);
@@ -157,10 +157,42 @@ describe('an archive of jobs', function () {
       })
     ).body as { id: string };
     const { kept, rows } = await take(await packJob(bench, second.id));
-    expect(kept).deep.equal([{ table: 'casting', name: 'Attic Lorry', fields: ['name'] }]);
+    expect(kept).deep.equal([{ table: 'casting', name: 'Own name', fields: ['name'] }]);
     expect(rows).greaterThan(5);
     const [still] = await other.room.source.query<Casting[]>('SELECT * FROM casting');
     expect(still!.name).equal('Own name');
+  });
+
+  it('is refused where a row of it has the id of one of another job: it would be lost without a word', async () => {
+    await open(false);
+    const job = await putOwnLorry(bench);
+    const own = await putOwnLorry(other, 'Another lorry');
+    const { base, files } = openBag(await packJob(bench, job.id));
+    const [finding] = await other.room.source.query<{ id: string }[]>('SELECT id FROM finding');
+    const rows = JSON.parse(Buffer.from(files['data/rows.json']!).toString()) as {
+      tables: { finding: { id: string }[] };
+    };
+    rows.tables.finding[0]!.id = finding!.id;
+    const altered = listAnew({ ...files, 'data/rows.json': new Uint8Array(Buffer.from(JSON.stringify(rows))) });
+    const { body } = await bringArchive(other, closeBag(base, altered)).expect(400);
+    expect((body as ErrorBody).message).include('of another job (finding)');
+    await other.http.get(`/api/jobs/${job.id}`).expect(404);
+    expect((await other.get<JobView>(`jobs/${own.id}`)).specimens[0]!.findings).have.length(1);
+  });
+
+  it('has a folder for each of two jobs whose numbers differ by signs alone', async () => {
+    await open(false);
+    for (const [title, number] of [
+      ['First', 'A/1'],
+      ['Second', 'A-1'],
+    ]) {
+      const { id } = await putOwnJob(bench, title!);
+      await bench.room.source.query('UPDATE job SET number = ? WHERE id = ?', [number, id]);
+    }
+    const answer = await bench.http.get('/api/archive.zip').buffer(true).parse(readBinary).expect(200);
+    const names = Object.keys(openBag(answer.body as Buffer).files);
+    expect(names).include.members(['data/jobs/A-1/record.json', 'data/jobs/A-1-2/record.json']);
+    expect((await take(answer.body as Buffer)).jobs).have.length(2);
   });
 
   it('says that a picture was gone when it was packed, and is whole without it', async () => {

@@ -1,8 +1,7 @@
 import type { Versioned } from './catalogue.ts';
 import type { Station } from './stations.ts';
 
-export const LACK_KEYS = ['before', 'after', 'casting', 'issue', 'origin', 'pot', 'helped', 'hours'] as const;
-export type LackKey = (typeof LACK_KEYS)[number];
+export type LackKey = 'before' | 'after' | 'casting' | 'issue' | 'origin' | 'pot' | 'helped' | 'hours';
 
 /** What a record does not tell, though whoever reads it later will ask. */
 export interface Lack {

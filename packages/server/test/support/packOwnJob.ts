@@ -4,6 +4,15 @@ import sharp from 'sharp';
 import { readBinary, type TestBench } from './createTestBench.ts';
 import { OWN_LORRY, ownJob } from './ownLorry.ts';
 
+/** A job of which nobody knows the casting. */
+export const putOwnJob = async (bench: TestBench, title: string): Promise<Job> =>
+  (
+    await bench.http
+      .post('/api/jobs')
+      .send({ ...ownJob('', title), castingId: null })
+      .expect(201)
+  ).body as Job;
+
 /** A lorry of one's own on an empty bench, with pictures, a finding and a step that was done. */
 export async function putOwnLorry(bench: TestBench, title = 'Attic Lorry'): Promise<Job> {
   const casting = (await bench.http.post('/api/castings').send(OWN_LORRY).expect(201)).body as Casting;

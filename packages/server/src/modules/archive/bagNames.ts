@@ -14,3 +14,15 @@ export const writeFileName = (name: string): string =>
     .replace(/[^A-Za-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 60) || 'unnamed';
+
+/** Names of files in one folder, none twice. */
+export class FreeNames {
+  private readonly taken = new Set<string>();
+
+  take(name: string): string {
+    let free = name;
+    for (let n = 2; this.taken.has(free); n++) free = `${name}-${n}`;
+    this.taken.add(free);
+    return free;
+  }
+}

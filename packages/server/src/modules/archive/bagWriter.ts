@@ -1,24 +1,19 @@
 import { createHash } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
-import { createReadStream } from 'node:fs';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
+import { readHashed } from '../../disk/readHashed.ts';
 import { BAGIT, BAGIT_FILE, INFO_FILE, MANIFEST, TAG_MANIFEST } from './bagNames.ts';
 
-/** A file of the payload: what it holds, or where it lies. */
-export interface Payload {
-  readonly path: string;
-  readonly bytes?: Uint8Array;
-  readonly file?: string;
-  readonly isPacked?: boolean;
-}
-
-/** Writes a bag (RFC 8493) in a ZIP, file by file; no more than one of them is in memory. */
+/** Writes a bag (RFC 8493) in a ZIP, file by file; each is read once, and no more than a piece of it is in memory. */
 export class BagWriter {
   private readonly zip = new ZipFile();
+  private readonly output = this.zip.outputStream as Readable;
+  /** Of the payload; of a file by its path, known when it went out. */
   private readonly sums = new Map<string, string>();
+  private readonly tags = new Map<string, string>();
   private readonly written: Promise<void>;
   private bytes = 0;
 
@@ -27,41 +22,59 @@ export class BagWriter {
     to: string,
     private readonly at: Date,
   ) {
-    this.written = pipeline(this.zip.outputStream, createWriteStream(to));
+    this.zip.on('error', (error: Error) => this.output.destroy(error));
+    this.written = pipeline(this.output, createWriteStream(to));
     // Told when it is ended; until then nobody waits for it.
     this.written.catch(() => undefined);
   }
 
-  async add({ path, bytes, file, isPacked = false }: Payload): Promise<void> {
-    if (this.sums.has(path)) throw new Error(`${path} stands in the bag already.`);
-    const options = { mtime: this.at, compress: !isPacked };
-    if (file) {
-      this.sums.set(path, await hashFile(file));
-      this.bytes += (await stat(file)).size;
-      this.zip.addFile(file, `${this.name}/${path}`, options);
-    } else {
-      this.sums.set(path, hash(bytes!));
-      this.bytes += bytes!.length;
-      this.zip.addBuffer(Buffer.from(bytes!.buffer, bytes!.byteOffset, bytes!.length), `${this.name}/${path}`, options);
-    }
+  addText(path: string, text: string): void {
+    const bytes = Buffer.from(text);
+    this.count(path, bytes.length);
+    this.sums.set(path, hash(bytes));
+    this.zip.addBuffer(bytes, `${this.name}/${path}`, { mtime: this.at });
   }
 
-  /** Lets go of a bag that is not finished. */
-  abandon(): void {
-    (this.zip.outputStream as Readable).destroy();
+  /** A file that stays where it is until the bag is whole. Pictures, PDF and the like are small already. */
+  async addFile(path: string, file: string): Promise<void> {
+    const { size } = await stat(file);
+    this.count(path, size);
+    this.sums.set(path, '');
+    this.zip.addReadStreamLazy(`${this.name}/${path}`, { mtime: this.at, compress: false, size }, (give) =>
+      give(
+        null,
+        readHashed(file, (sum) => this.sums.set(path, sum)),
+      ),
+    );
   }
 
   /** Manifests and tags; the bag is whole on the disk then. */
   async end(info: Readonly<Record<string, string>>): Promise<void> {
-    const tags: [string, string][] = [
-      [BAGIT_FILE, BAGIT],
-      [INFO_FILE, writeInfo({ ...info, 'Payload-Oxum': `${this.bytes}.${this.sums.size}` })],
-      [MANIFEST, writeSums(this.sums)],
-    ];
-    tags.push([TAG_MANIFEST, writeSums(new Map(tags.map(([name, text]) => [name, hash(Buffer.from(text))])))]);
-    for (const [name, text] of tags) this.zip.addBuffer(Buffer.from(text), `${this.name}/${name}`, { mtime: this.at });
+    this.addTag(BAGIT_FILE, () => BAGIT);
+    this.addTag(INFO_FILE, () => writeInfo({ ...info, 'Payload-Oxum': `${this.bytes}.${this.sums.size}` }));
+    this.addTag(MANIFEST, () => writeSums(this.sums));
+    this.addTag(TAG_MANIFEST, () => writeSums(this.tags));
     this.zip.end();
     await this.written;
+  }
+
+  /** Lets go of a bag that is not finished. */
+  abandon(): void {
+    this.output.destroy();
+  }
+
+  private count(path: string, bytes: number): void {
+    if (this.sums.has(path)) throw new Error(`${path} stands in the bag already.`);
+    this.bytes += bytes;
+  }
+
+  /** What it says is known when all before it went out. */
+  private addTag(name: string, say: () => string): void {
+    this.zip.addReadStreamLazy(`${this.name}/${name}`, { mtime: this.at }, (give) => {
+      const text = Buffer.from(say());
+      this.tags.set(name, hash(text));
+      give(null, Readable.from([text]));
+    });
   }
 }
 
@@ -75,9 +88,3 @@ const writeInfo = (info: Readonly<Record<string, string>>): string =>
     .join('');
 
 const hash = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
-
-async function hashFile(path: string): Promise<string> {
-  const sum = createHash('sha256');
-  for await (const piece of createReadStream(path)) sum.update(piece as Buffer);
-  return sum.digest('hex');
-}

@@ -7,9 +7,9 @@ import { HttpError } from '../../http/errors.ts';
 import { MIGRATIONS } from '../../migrations/index.ts';
 import { checkContents } from '../keepsake/checkDatabase.ts';
 import { OF_A_JOB, OF_THE_HOUSE } from './packingList.ts';
-import { readTable, type ArchivedRows } from './packRows.ts';
-import { insertRows } from './insertRows.ts';
+import type { ArchivedRows } from './packRows.ts';
 import { refuseArchive } from './refuseArchive.ts';
+import { insertRows, readTable } from './storedRows.ts';
 
 const KNOWN = new Set(['job', ...OF_A_JOB.map(([table]) => table), ...Object.keys(OF_THE_HOUSE)]);
 

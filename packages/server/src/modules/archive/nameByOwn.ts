@@ -1,12 +1,20 @@
 import type { EntityManager } from 'typeorm';
+import { listLinks } from './links.ts';
 import { OF_THE_HOUSE } from './packingList.ts';
-import { keyOf, listLinks, readByKey, type ArchivedRows, type StoredRow } from './packRows.ts';
+import type { ArchivedRows } from './packRows.ts';
+import { keyOf, readHere, type StoredRow } from './storedRows.ts';
 
 /** Rows of the house that this bench has under another id, because it wrote them itself: the bench's own stand for them. */
 export interface OwnNames {
   readonly tables: ArchivedRows['tables'];
   /** What they say here, and what they say in the archive. */
-  readonly twins: readonly { readonly table: string; readonly here: StoredRow; readonly brought: StoredRow }[];
+  readonly twins: readonly Twin[];
+}
+
+interface Twin {
+  readonly table: string;
+  readonly here: StoredRow;
+  readonly brought: StoredRow;
 }
 
 /**
@@ -14,64 +22,60 @@ export interface OwnNames {
  * archive's rows name those instead.
  */
 export async function nameByOwn(manager: EntityManager, tables: ArchivedRows['tables']): Promise<OwnNames> {
-  const links = listLinks(manager.connection.entityMetadatas);
+  const metadatas = manager.connection.entityMetadatas;
+  const links = listLinks(metadatas);
   const named = new Map<string, string>();
-  const rename = (table: string, row: StoredRow): StoredRow =>
-    Object.fromEntries(
-      Object.entries(row).map(([column, value]) => {
-        const to = (links.get(table) ?? []).find((link) => link.column === column)?.to;
-        return [column, (to && named.get(`${to} ${String(value)}`)) ?? value];
-      }),
-    );
+  const rename = (table: string, row: StoredRow): StoredRow => {
+    const changed = (links.get(table) ?? []).flatMap(({ column, to }) => {
+      const own = named.get(`${to} ${row[column]}`);
+      return own === undefined ? [] : [[column, own] as const];
+    });
+    return { ...row, ...Object.fromEntries(changed) };
+  };
   const renamed: Record<string, readonly StoredRow[]> = {};
-  const twins: OwnNames['twins'][number][] = [];
-  for (const table of [
-    ...Object.keys(OF_THE_HOUSE),
-    ...Object.keys(tables).filter((name) => !(name in OF_THE_HOUSE)),
-  ]) {
+  const twins: Twin[] = [];
+  // Whoever is named comes before whoever names it.
+  for (const table of new Set([...Object.keys(OF_THE_HOUSE), ...Object.keys(tables)])) {
     const rows = (tables[table] ?? []).map((row) => rename(table, row));
-    renamed[table] = rows;
-    const { uniques = [] } = manager.connection.entityMetadatas.find(({ tableName }) => tableName === table) ?? {};
-    if (!(table in OF_THE_HOUSE) || uniques.length === 0) continue;
-    const byId = await readByKey(
-      manager,
-      table,
-      rows.map((row) => row[keyOf(table)]),
-    );
-    const left: StoredRow[] = [];
-    for (const row of rows) {
-      const key = keyOf(table);
-      const here = byId.has(String(row[key]))
-        ? undefined
-        : await findTwin(
+    const uniques = metadatas.find(({ tableName }) => tableName === table)?.uniques ?? [];
+    const found =
+      table in OF_THE_HOUSE
+        ? await findTwins(
             manager,
             table,
-            row,
+            rows,
             uniques.map(({ columns }) => columns.map(({ databaseName }) => databaseName)),
-          );
-      if (!here) left.push(row);
-      else {
-        named.set(`${table} ${String(row[key])}`, String(here[key]));
-        twins.push({ table, here, brought: { ...row, [key]: here[key]! } });
-      }
-    }
-    renamed[table] = left;
+          )
+        : [];
+    for (const { brought, here } of found) named.set(`${table} ${brought[keyOf(table)]}`, String(here[keyOf(table)]));
+    const isTwin = new Set(found.map(({ brought }) => brought));
+    renamed[table] = rows.filter((row) => !isTwin.has(row));
+    // Told apart by what they say, not by their ids.
+    for (const { brought, here } of found)
+      twins.push({ table, here, brought: { ...brought, [keyOf(table)]: here[keyOf(table)]! } });
   }
   return { tables: renamed, twins };
 }
 
-async function findTwin(
+/** Rows that are not here by their key, with the row here that has the same in columns that make it unique. */
+async function findTwins(
   manager: EntityManager,
   table: string,
-  row: StoredRow,
+  rows: readonly StoredRow[],
   uniques: readonly (readonly string[])[],
-): Promise<StoredRow | undefined> {
-  for (const columns of uniques) {
-    const [here] = await manager.query<StoredRow[]>(
-      `SELECT * FROM "${table}" WHERE ${columns.map((column) => `"${column}" = ?`).join(' AND ')} LIMIT 1`,
-      columns.map((column) => row[column]),
-    );
-    if (here) return here;
-  }
-  return undefined;
+): Promise<Omit<Twin, 'table'>[]> {
+  if (uniques.length === 0) return [];
+  const here = await readHere(manager, table, rows);
+  const twins: Omit<Twin, 'table'>[] = [];
+  for (const brought of rows.filter((row) => !here.has(String(row[keyOf(table)]))))
+    for (const columns of uniques) {
+      const [own] = await manager.query<StoredRow[]>(
+        `SELECT * FROM "${table}" WHERE ${columns.map((column) => `"${column}" = ?`).join(' AND ')} LIMIT 1`,
+        columns.map((column) => brought[column]),
+      );
+      if (!own) continue;
+      twins.push({ brought, here: own });
+      break;
+    }
+  return twins;
 }

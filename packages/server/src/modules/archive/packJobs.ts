@@ -1,4 +1,5 @@
-import { existsSync } from 'node:fs';
+import { createWriteStream, existsSync } from 'node:fs';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import {
@@ -8,9 +9,11 @@ import {
   writePaperText,
   writeRecord,
   type JobRecord,
+  type PaperDates,
 } from '@sardonyx/core';
 import { In } from 'typeorm';
 import type { Hands } from '../../aside/asideTask.ts';
+import { DRAFT_PREFIX } from '../../disk/folderNames.ts';
 import { DecalArtworkRow } from '../../entities/decal.ts';
 import { HouseStyleRow } from '../../entities/house.ts';
 import { MeshRow, PrintPartRow } from '../../entities/print.ts';
@@ -20,8 +23,9 @@ import { photoPath } from '../photos/photoStore.ts';
 import { readRecord } from '../record/readRecord.ts';
 import { printPaperFrom, type PaperName } from '../record/writePapers.ts';
 import { findRow } from '../rows/versionedRows.ts';
-import { ROWS_FILE, picturePath, writeFileName } from './bagNames.ts';
+import { FreeNames, ROWS_FILE, picturePath, writeFileName } from './bagNames.ts';
 import { BagWriter } from './bagWriter.ts';
+import { listPictures } from './listPictures.ts';
 import { packRows, type ArchivedRows } from './packRows.ts';
 
 export interface PackOrder {
@@ -35,112 +39,115 @@ export interface PackOrder {
   readonly at: string;
 }
 
+/** What is packed, read at one moment. */
+interface Packed {
+  readonly rows: Omit<ArchivedRows, 'missing'>;
+  readonly jobs: readonly { readonly job: JobRow; readonly record: JobRecord }[];
+  readonly dates: PaperDates;
+}
+
 const PAPERS_IN: readonly PaperName[] = ['record', 'card', 'hand-on', 'before-after', 'label'];
 
-/** Packs whole jobs into an open archive: rows, records, papers, pictures, spectra, artwork, meshes. */
+/** Packs whole jobs into an open archive: rows, records, papers, pictures, spectra, artwork, meshes. Its name. */
 export async function packJobs(order: PackOrder, hands: Hands): Promise<{ readonly name: string }> {
-  const at = new Date(order.at);
-  const { rows, jobs, records, zone } = await hands.look(async (manager) => {
-    const all = await manager.find(JobRow, { order: { number: 'ASC' } });
-    const chosen = order.jobIds.length ? all.filter(({ id }) => order.jobIds.includes(id)) : all;
-    if (chosen.length === 0 || chosen.length < order.jobIds.length) throw notFound('This job');
-    const told: JobRecord[] = [];
-    for (const { id } of chosen) told.push(await readRecord(manager, id, at));
-    return {
-      rows: await packRows(
-        manager,
-        chosen.map(({ id }) => id),
-      ),
-      ...{ jobs: chosen, records: told },
-      zone: (await findRow(manager, HouseStyleRow, 'house', 'The house style')).zone,
-    };
-  });
-  const name = jobs.length === 1 ? writeFileName(`${jobs[0]!.number}-${jobs[0]!.title}`) : 'sardonyx-jobs';
-  const bag = new BagWriter(name, order.to, at);
+  const packed = await readPacked(order, hands);
+  const [first] = packed.jobs;
+  const name = packed.jobs.length === 1 ? writeFileName(`${first!.job.number}-${first!.job.title}`) : 'sardonyx-jobs';
+  const bag = new BagWriter(name, order.to, new Date(order.at));
+  // Papers and meshes lie here until the bag is whole.
+  const draft = await mkdtemp(join(order.folder, DRAFT_PREFIX));
   try {
-    const dates = createPaperDates(zone);
-    for (const [i, { id, number }] of jobs.entries()) {
+    const names = new FreeNames();
+    for (const one of packed.jobs) {
       hands.goOn();
-      const folder = `data/jobs/${writeFileName(number)}`;
-      const addText = (file: string, text: string) => bag.add({ path: `${folder}/${file}`, bytes: Buffer.from(text) });
-      await addText('record.json', JSON.stringify(records[i], null, 2));
-      await addText('record.txt', writePaperText(writeRecord(records[i]!, dates)));
-      const spectra = records[i]!.colours.filter(({ spectrum }) => spectrum !== null);
-      if (spectra.length)
-        await addText(
-          'spectra.txt',
-          writeCgats(
-            spectra.map(({ spectrum, lab, place, part }) => ({
-              ...{ name: `${part}, ${place}`, share: 1, spectrum: spectrum!, lab },
-            })),
-            `Colours of ${number}`,
-          ),
-        );
-      for (const paper of PAPERS_IN) {
-        hands.goOn();
-        const pdf = await printPaperFrom({ record: records[i]!, dates }, { ...order, jobId: id, paper });
-        await bag.add({ path: `${folder}/${paper}.pdf`, bytes: pdf, isPacked: true });
-      }
+      await addJob(bag, one, { ...order, draft, hands, dates: packed.dates, names });
     }
-    await addDrawings(bag, rows, hands);
-    const pictures = listPictures(rows);
-    const missing = pictures.filter((hash) => !existsSync(photoPath(order.folder, hash)));
-    for (const hash of pictures) {
-      hands.goOn();
-      if (!missing.includes(hash))
-        await bag.add({ path: picturePath(hash), file: photoPath(order.folder, hash), isPacked: true });
-    }
-    await bag.add({ path: ROWS_FILE, bytes: Buffer.from(JSON.stringify({ ...rows, missing })) });
+    await addDrawings(bag, packed.rows, { hands, draft });
+    await addPictures(bag, packed.rows, order.folder);
+    hands.goOn();
     await bag.end({
       'Source-Organization': order.benchName,
       'Bagging-Date': order.at.slice(0, 10),
-      'External-Identifier': jobs.map(({ number }) => number).join(' '),
-      'External-Description': jobs
-        .map(({ title }) => title)
-        .join('; ')
-        .slice(0, 500),
+      'External-Identifier': packed.jobs.map(({ job }) => job.number).join(' '),
+      'External-Description': writeTitles(packed.jobs.map(({ job }) => job.title)),
       'Bag-Software-Agent': 'Sardonyx',
     });
   } catch (error) {
     bag.abandon();
     throw error;
+  } finally {
+    await rm(draft, { recursive: true, force: true });
   }
   return { name: `${name}.zip` };
 }
 
+const writeTitles = (titles: readonly string[]): string => titles.join('; ').slice(0, 500);
+
+const readPacked = ({ jobIds, at }: PackOrder, hands: Hands): Promise<Packed> =>
+  hands.look(async (manager) => {
+    const all = await manager.find(JobRow, { order: { number: 'ASC' } });
+    const chosen = jobIds.length ? all.filter(({ id }) => jobIds.includes(id)) : all;
+    if (chosen.length === 0 || chosen.length < new Set(jobIds).size) throw notFound('This job');
+    const jobs: Packed['jobs'][number][] = [];
+    for (const job of chosen) jobs.push({ job, record: await readRecord(manager, job.id, new Date(at)) });
+    const { zone } = await findRow(manager, HouseStyleRow, 'house', 'The house style');
+    const ids = chosen.map(({ id }) => id);
+    return { rows: await packRows(manager, ids), jobs, dates: createPaperDates(zone) };
+  });
+
+interface JobOrder extends PackOrder {
+  readonly draft: string;
+  readonly hands: Hands;
+  readonly dates: PaperDates;
+  readonly names: FreeNames;
+}
+
+/** Its record as data and words, its papers, and the colours that were measured. */
+async function addJob(bag: BagWriter, { job, record }: Packed['jobs'][number], order: JobOrder): Promise<void> {
+  const { draft, hands, dates, names } = order;
+  const own = names.take(writeFileName(job.number));
+  const folder = `data/jobs/${own}`;
+  bag.addText(`${folder}/record.json`, JSON.stringify(record, null, 2));
+  bag.addText(`${folder}/record.txt`, writePaperText(writeRecord(record, dates)));
+  const spectra = record.colours.flatMap(({ spectrum, lab, place, part }) =>
+    spectrum ? [{ name: `${part}, ${place}`, share: 1, spectrum, lab }] : [],
+  );
+  if (spectra.length) bag.addText(`${folder}/spectra.txt`, writeCgats(spectra, `Colours of ${job.number}`));
+  for (const paper of PAPERS_IN) {
+    hands.goOn();
+    const file = join(draft, `${own}-${paper}.pdf`);
+    await printPaperFrom({ record, dates }, { ...order, jobId: job.id, paper }, createWriteStream(file));
+    await bag.addFile(`${folder}/${paper}.pdf`, file);
+  }
+}
+
 /** Artwork as SVG and meshes as STL, as anybody can open them; the rows hold them as the bench does. */
-async function addDrawings(bag: BagWriter, { tables }: Pick<ArchivedRows, 'tables'>, hands: Hands): Promise<void> {
+async function addDrawings(
+  bag: BagWriter,
+  { tables }: Packed['rows'],
+  { hands, draft }: Pick<JobOrder, 'hands' | 'draft'>,
+): Promise<void> {
   const idsOf = (table: string) => In((tables[table] ?? []).map(({ id }) => String(id)));
   const { artworks, prints } = await hands.look(async (manager) => ({
     artworks: await manager.findBy(DecalArtworkRow, { id: idsOf('decal_artwork') }),
     prints: await manager.findBy(PrintPartRow, { id: idsOf('print') }),
   }));
-  const names = new Set<string>();
-  const free = (name: string) => {
-    let free = name;
-    for (let n = 2; names.has(free); n++) free = `${name}-${n}`;
-    names.add(free);
-    return free;
-  };
+  const names = new FreeNames();
   for (const artwork of artworks)
-    await bag.add({
-      path: join('data/artwork', `${free(writeFileName(artwork.name))}.svg`),
-      bytes: Buffer.from(writeDecalSvg(artwork)),
-    });
+    bag.addText(`data/artwork/${names.take(writeFileName(artwork.name))}.svg`, writeDecalSvg(artwork));
   for (const { name, meshHash } of prints) {
     const { packed } = await hands.look((manager) => manager.findOneByOrFail(MeshRow, { hash: meshHash }));
-    await bag.add({ path: join('data/prints', `${free(writeFileName(name))}.stl`), bytes: gunzipSync(packed) });
+    const own = `${names.take(writeFileName(name))}.stl`;
+    await writeFile(join(draft, own), gunzipSync(packed));
+    await bag.addFile(`data/prints/${own}`, join(draft, own));
   }
 }
 
-/** Hashes of the pictures that the rows name. */
-export const listPictures = ({ tables }: Pick<ArchivedRows, 'tables'>): string[] => [
-  ...new Set(
-    [
-      ...(tables.photo ?? []).map(({ hash }) => hash),
-      ...(tables.stock_thing ?? []).map(({ pictureHash }) => pictureHash),
-    ]
-      .filter((hash): hash is string => typeof hash === 'string')
-      .sort(),
-  ),
-];
+/** The pictures that the rows name, and the rows with the names of those that are gone. */
+async function addPictures(bag: BagWriter, rows: Packed['rows'], folder: string): Promise<void> {
+  const missing: string[] = [];
+  for (const hash of listPictures(rows))
+    if (existsSync(photoPath(folder, hash))) await bag.addFile(picturePath(hash), photoPath(folder, hash));
+    else missing.push(hash);
+  bag.addText(ROWS_FILE, JSON.stringify({ ...rows, missing } satisfies ArchivedRows));
+}

@@ -1,9 +1,8 @@
-import type { EntityManager, EntityMetadata } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { MIGRATIONS } from '../../migrations/index.ts';
-import { NAMED, OF_A_JOB, OF_THE_HOUSE } from './packingList.ts';
-
-/** A row as the database holds it; a blob as base64. */
-export type StoredRow = Readonly<Record<string, string | number | null>>;
+import { listLinks, type Links } from './links.ts';
+import { OF_A_JOB, OF_THE_HOUSE } from './packingList.ts';
+import { keyOf, readWhere, type StoredRow } from './storedRows.ts';
 
 /** rows.json of an archive. */
 export interface ArchivedRows {
@@ -16,133 +15,98 @@ export interface ArchivedRows {
   readonly missing: readonly string[];
 }
 
-/** Columns that lead to another table, by table. */
-export type Links = ReadonlyMap<
-  string,
-  readonly { readonly column: string; readonly to: string; readonly key: string }[]
->;
-
-export function listLinks(metadatas: readonly EntityMetadata[]): Links {
-  return new Map(
-    metadatas.map(({ tableName, foreignKeys }) => [
-      tableName,
-      [
-        ...foreignKeys.map(({ columns, referencedEntityMetadata, referencedColumns }) => ({
-          ...{ column: columns[0]!.databaseName, to: referencedEntityMetadata.tableName },
-          key: referencedColumns[0]!.databaseName,
-        })),
-        ...NAMED.filter(([table]) => table === tableName).map(([, column, to]) => ({ column, to, key: 'id' })),
-      ],
-    ]),
-  );
-}
-
-/** By this a row is told from the others of its table. */
-export const keyOf = (table: string): string => (table === 'mesh' ? 'hash' : 'id');
-
-/** SQLite takes a limited number of values in one statement. */
-const AT_ONCE = 500;
-
 /** Every row of some jobs, and of the house what they name, and what those name. */
 export async function packRows(
   manager: EntityManager,
   jobIds: readonly string[],
 ): Promise<Omit<ArchivedRows, 'missing'>> {
   const links = listLinks(manager.connection.entityMetadatas);
-  const tables = new Map<string, Map<string, StoredRow>>();
-  const rowsOf = (table: string) => [...(tables.get(table)?.values() ?? [])];
-  const fetch = async (table: string, column: string, values: readonly unknown[]): Promise<StoredRow[]> => {
-    const fresh: StoredRow[] = [];
-    const known = tables.get(table) ?? new Map<string, StoredRow>();
-    tables.set(table, known);
-    for (const row of await readWhere(manager, table, column, values)) {
-      const key = String(row[keyOf(table)]);
-      if (known.has(key)) continue;
-      known.set(key, row);
-      fresh.push(row);
-    }
-    return fresh;
-  };
-  await fetch('job', 'id', jobIds);
-  const fetchOwn = async () => {
-    for (const [table, ...by] of OF_A_JOB)
-      for (const [column, parent] of by)
-        await fetch(
-          table,
-          column,
-          rowsOf(parent).map(({ id }) => id),
-        );
-  };
-  await fetchOwn();
+  const packed = new PackedRows(manager);
+  await packed.add('job', 'id', jobIds);
+  await addOwn(packed);
   // A part was taken off a donor, which has no job: it goes along with all that is known of it.
-  const named = new Set(listNamed(rowsOf('specimen_part'), 'takenFromId'));
   const donors = await manager.query<{ id: string }[]>('SELECT id FROM specimen WHERE jobId IS NULL');
-  await fetch(
+  const named = new Set(listNamed(packed.of('specimen_part'), 'takenFromId'));
+  await packed.add(
     'specimen',
     'id',
-    donors.flatMap(({ id }) => (named.has(id) ? id : [])),
+    idsOf(donors).filter((id) => named.has(id)),
   );
-  await fetchOwn();
-  await fetchUsed(fetch, rowsOf, manager);
-  const inJson = new Map<string, string>();
-  for (const table of IN_JSON)
-    for (const { id } of await manager.query<{ id: string }[]>(`SELECT id FROM "${table}"`)) inJson.set(id, table);
-  // What is named names more, until nothing new comes.
-  let fresh = [...tables].map(([table, rows]) => [table, [...rows.values()]] as const);
-  while (fresh.some(([, rows]) => rows.length)) {
-    const next: (readonly [string, StoredRow[]])[] = [];
-    for (const [table, rows] of fresh) {
-      for (const [to, ids] of listInJson(rows, inJson)) next.push([to, await fetch(to, 'id', ids)]);
-      for (const { column, to, key } of links.get(table) ?? [])
-        if (to in OF_THE_HOUSE) next.push([to, await fetch(to, key, listNamed(rows, column))]);
-      for (const [child, by] of OF_THE_HOUSE[table] ?? [])
-        next.push([
-          child,
-          await fetch(
-            child,
-            by,
-            rows.map(({ id }) => id),
-          ),
-        ]);
-    }
-    fresh = next;
-  }
-  dropLoose(tables, links);
+  await addOwn(packed);
+  await addUsed(packed, manager);
+  await addNamed(packed, manager, links);
+  dropLoose(packed.tables, links);
   return {
     ...{ format: 'sardonyx-rows', formatVersion: 1, migration: MIGRATIONS.at(-1)!.name },
-    tables: Object.fromEntries([...tables].map(([table, rows]) => [table, [...rows.values()]])),
+    tables: Object.fromEntries([...packed.tables].map(([table, rows]) => [table, [...rows.values()]])),
   };
 }
 
-type Fetch = (table: string, column: string, values: readonly unknown[]) => Promise<StoredRow[]>;
+type Tables = Map<string, Map<string, StoredRow>>;
 
-/** Pots and things out of which something went into the jobs, what their wants name, and sheets with a piece of them. */
-async function fetchUsed(fetch: Fetch, rowsOf: (table: string) => StoredRow[], manager: EntityManager): Promise<void> {
-  const jobIds = rowsOf('job').map(({ id }) => id);
+/** Rows that go along, each once. */
+class PackedRows {
+  readonly tables: Tables = new Map();
+
+  constructor(private readonly manager: EntityManager) {}
+
+  of(table: string): StoredRow[] {
+    return [...(this.tables.get(table)?.values() ?? [])];
+  }
+
+  /** Those that have one of some values in a column. Those that are new. */
+  async add(table: string, column: string, values: readonly unknown[]): Promise<StoredRow[]> {
+    const known = this.tables.get(table) ?? new Map<string, StoredRow>();
+    this.tables.set(table, known);
+    const rows = await readWhere(this.manager, table, column, values);
+    const fresh = rows.filter((row) => !known.has(String(row[keyOf(table)])));
+    for (const row of fresh) known.set(String(row[keyOf(table)]), row);
+    return fresh;
+  }
+}
+
+const idsOf = <T>(rows: readonly { readonly id?: T }[]): T[] => rows.flatMap(({ id }) => id ?? []);
+
+async function addOwn(packed: PackedRows): Promise<void> {
+  for (const [table, ...by] of OF_A_JOB)
+    for (const [column, parent] of by) await packed.add(table, column, idsOf(packed.of(parent)));
+}
+
+/** Pots and things out of which something went into the jobs, and sheets with a piece of them. */
+async function addUsed(packed: PackedRows, manager: EntityManager): Promise<void> {
   const holders = [
     ['pot_movement', 'potId', 'paint_pot'],
     ['stock_movement', 'thingId', 'stock_thing'],
   ] as const;
   for (const [log, column, table] of holders) {
-    const lines = await manager.query<Record<string, string>[]>(
-      `SELECT DISTINCT "${column}" FROM "${log}" WHERE jobId IN (${jobIds.map(() => '?').join(', ')})`,
-      jobIds,
-    );
-    await fetch(
-      table,
-      'id',
-      lines.map((line) => line[column]),
-    );
+    const lines = await readWhere(manager, log, 'jobId', idsOf(packed.of('job')));
+    await packed.add(table, 'id', listNamed(lines, column));
   }
-  const layers = new Set(rowsOf('coating_layer').map(({ id }) => id));
+  const layers = new Set(idsOf(packed.of('coating_layer')));
   const sheets = await manager.query<{ id: string; pieces: string }[]>('SELECT id, pieces FROM decal_sheet');
   const isOurs = ({ pieces }: { pieces: string }) =>
     (JSON.parse(pieces) as { layerId?: string | null }[]).some(({ layerId }) => layerId && layers.has(layerId));
-  await fetch(
-    'decal_sheet',
-    'id',
-    sheets.filter(isOurs).map(({ id }) => id),
+  await packed.add('decal_sheet', 'id', idsOf(sheets.filter(isOurs)));
+}
+
+/** What is named names more, until nothing new comes. */
+async function addNamed(packed: PackedRows, manager: EntityManager, links: Links): Promise<void> {
+  const inJson = new Map<string, string>();
+  for (const table of IN_JSON)
+    for (const { id } of await manager.query<{ id: string }[]>(`SELECT id FROM "${table}"`)) inJson.set(id, table);
+  let fresh: (readonly [table: string, rows: readonly StoredRow[]])[] = [...packed.tables.keys()].map(
+    (table) => [table, packed.of(table)] as const,
   );
+  while (fresh.some(([, rows]) => rows.length)) {
+    const next: typeof fresh = [];
+    for (const [table, rows] of fresh) {
+      for (const [to, ids] of listInJson(rows, inJson)) next.push([to, await packed.add(to, 'id', ids)]);
+      for (const { column, to, key } of links.get(table) ?? [])
+        if (to in OF_THE_HOUSE) next.push([to, await packed.add(to, key, listNamed(rows, column))]);
+      for (const [child, by] of OF_THE_HOUSE[table] ?? []) next.push([child, await packed.add(child, by, idsOf(rows))]);
+    }
+    fresh = next;
+  }
 }
 
 /** Tables of which JSON of other rows names some: the pots of a recipe, the thing of a want. */
@@ -174,49 +138,11 @@ const listNamed = (rows: readonly StoredRow[], column: string): (string | number
   ...new Set(rows.flatMap((row) => row[column] ?? [])),
 ];
 
-/** All rows of a table. */
-export const readTable = async (manager: EntityManager, table: string): Promise<StoredRow[]> =>
-  (await manager.query<Record<string, string | number | Buffer | null>[]>(`SELECT * FROM "${table}"`)).map(writeRow);
-
-/** Those rows of a table that have one of some keys, by it. */
-export async function readByKey(
-  manager: EntityManager,
-  table: string,
-  keys: readonly unknown[],
-): Promise<ReadonlyMap<string, StoredRow>> {
-  const found = new Map<string, StoredRow>();
-  for (const row of await readWhere(manager, table, keyOf(table), keys)) found.set(String(row[keyOf(table)]), row);
-  return found;
-}
-
-async function readWhere(
-  manager: EntityManager,
-  table: string,
-  column: string,
-  values: readonly unknown[],
-): Promise<StoredRow[]> {
-  const rows: StoredRow[] = [];
-  for (let i = 0; i < values.length; i += AT_ONCE) {
-    const some = values.slice(i, i + AT_ONCE);
-    const found = await manager.query<Record<string, string | number | Buffer | null>[]>(
-      `SELECT * FROM "${table}" WHERE "${column}" IN (${some.map(() => '?').join(', ')}) ORDER BY rowid`,
-      some as unknown[],
-    );
-    rows.push(...found.map(writeRow));
-  }
-  return rows;
-}
-
-const writeRow = (row: Record<string, string | number | Buffer | null>): StoredRow =>
-  Object.fromEntries(
-    Object.entries(row).map(([name, value]) => [name, Buffer.isBuffer(value) ? value.toString('base64') : value]),
-  );
-
 /**
  * What hangs on a row of another job stays behind with it: what somebody said of a model that does not go along. A row of these
  * jobs goes along without the name of what stays.
  */
-function dropLoose(tables: Map<string, Map<string, StoredRow>>, links: Links): void {
+function dropLoose(tables: Tables, links: Links): void {
   const isLoose = (value: StoredRow[string] | undefined, to: string) =>
     value !== null && value !== undefined && !tables.get(to)?.has(String(value));
   for (let isChanged = true; isChanged;) {

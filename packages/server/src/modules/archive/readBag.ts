@@ -4,7 +4,7 @@ import { PHOTO_FOLDER } from '../../disk/folderNames.ts';
 import { SafeZip } from '../../disk/SafeZip.ts';
 import { BAGIT_FILE, INFO_FILE, MANIFEST, picturePath, ROWS_FILE, TAG_MANIFEST } from './bagNames.ts';
 import type { ArchivedRows } from './packRows.ts';
-import { listPictures } from './packJobs.ts';
+import { listPictures } from './listPictures.ts';
 import { refuseArchive } from './refuseArchive.ts';
 
 const MOST_TAG_BYTES = 16 * 1024 ** 2;

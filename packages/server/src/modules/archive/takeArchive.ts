@@ -8,10 +8,10 @@ import { DRAFT_PREFIX, PHOTO_FOLDER } from '../../disk/folderNames.ts';
 import { syncFolder } from '../../disk/writeDurably.ts';
 import { photoPath, thumbnailPath, writeThumbnail } from '../photos/photoStore.ts';
 import { checkRows } from './checkRows.ts';
-import { insertRows } from './insertRows.ts';
 import { planTake, type TakePlan } from './planTake.ts';
 import { readBag } from './readBag.ts';
 import { refuseArchive } from './refuseArchive.ts';
+import { insertRows } from './storedRows.ts';
 
 export interface TakeOrder {
   readonly folder: string;

@@ -1,13 +1,14 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { createReadStream, existsSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
 import { rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Readable, Transform, type Writable } from 'node:stream';
+import { Readable, type Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import Database from 'better-sqlite3';
 import { ZipFile } from 'yazl';
 import { backupDatabase } from '../../disk/backupDatabase.ts';
 import { DATABASE_FILE } from '../../disk/folderNames.ts';
+import { readHashed } from '../../disk/readHashed.ts';
 import type { Workroom } from '../../workroom.ts';
 import { listNamedPictures } from '../../disk/listNamedPictures.ts';
 import { photoPath } from '../photos/photoStore.ts';
@@ -66,24 +67,6 @@ async function copyDatabase(folder: string, to: string): Promise<string[]> {
   const hashes = listNamedPictures(copy);
   copy.close();
   return hashes;
-}
-
-/** A file, piece by piece; its SHA-256 is told when it has been read. */
-function readHashed(path: string, onHash: (hash: string) => void): Readable {
-  const hash = createHash('sha256');
-  const through = new Transform({
-    transform: (piece: Buffer, _, done) => {
-      hash.update(piece);
-      done(null, piece);
-    },
-    flush: (done) => {
-      onHash(hash.digest('hex'));
-      done();
-    },
-  });
-  const file = createReadStream(path);
-  file.on('error', (error) => through.destroy(error));
-  return file.pipe(through);
 }
 
 /** Until all of it went out. Throws with what could not be read, or that whoever asked has left. */

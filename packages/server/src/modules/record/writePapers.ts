@@ -1,3 +1,5 @@
+import { PassThrough, type Writable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
 import { writeBeforeAfter, writeCard, writeHandOn, writeRecord, type JobRecord, type PaperDates } from '@sardonyx/core';
 import type { Hands } from '../../aside/asideTask.ts';
 import { openPictures } from './pdf/pictures.ts';
@@ -25,18 +27,21 @@ export interface PaperOrder {
 
 /** A paper of a job as PDF. */
 export async function printPaperOf(order: PaperOrder, hands: Hands): Promise<Uint8Array> {
-  const at = new Date(order.at);
-  return printPaperFrom(await hands.look((manager) => readRecordToSay(manager, order.jobId, at)), order);
+  const said = await hands.look((manager) => readRecordToSay(manager, order.jobId, new Date(order.at)));
+  const through = new PassThrough();
+  const [bytes] = await Promise.all([buffer(through), printPaperFrom(said, order, through)]);
+  return bytes;
 }
 
-/** The same, from a record that was read already. */
+/** The same, from a record that was read already, to where it shall go. */
 export function printPaperFrom(
   { record, dates }: { readonly record: JobRecord; readonly dates: PaperDates },
   { paper, folder, base, jobId, at: madeAt }: PaperOrder,
-): Promise<Uint8Array> {
+  to: Writable,
+): Promise<void> {
   const at = new Date(madeAt);
   if (paper === 'label')
-    return printBoxLabel(record, dates, { address: `${base}/jobs/${encodeURIComponent(jobId)}`, at });
+    return printBoxLabel(record, dates, { address: `${base}/jobs/${encodeURIComponent(jobId)}`, at }, to);
   const { write, ...options } = PAPERS[paper];
-  return printPaper(write(record, dates), { ...options, pictures: openPictures(folder), at });
+  return printPaper(write(record, dates), { ...options, pictures: openPictures(folder), at }, to);
 }

@@ -1,3 +1,5 @@
+import type { Writable } from 'node:stream';
+import { finished } from 'node:stream/promises';
 import PDFDocument from 'pdfkit';
 import { FACES, readFace, splitRuns, type Face } from './fonts.ts';
 
@@ -10,12 +12,14 @@ export interface PdfOptions {
   readonly heightMm: number;
   readonly marginMm: number;
   readonly at: Date;
+  /** Where it goes as it is set: pictures are not kept until the end. Without, it is only tried. */
+  readonly to?: Writable | undefined;
 }
 
 /** A PDF whose pages are kept until it is closed, so that numbers and contents can be written at the end. */
 export type Pdf = InstanceType<typeof PDFDocument>;
 
-export function openPdf({ title, widthMm, heightMm, marginMm, at }: PdfOptions): Pdf {
+export function openPdf({ title, widthMm, heightMm, marginMm, at, to }: PdfOptions): Pdf {
   const pdf = new PDFDocument({
     size: [mm(widthMm), mm(heightMm)],
     margin: mm(marginMm),
@@ -25,18 +29,14 @@ export function openPdf({ title, widthMm, heightMm, marginMm, at }: PdfOptions):
     info: { Title: title, CreationDate: at, ModDate: at, Creator: 'Sardonyx', Producer: 'Sardonyx' },
   });
   for (const face of Object.keys(FACES) as (keyof typeof FACES)[]) pdf.registerFont(face, readFace(face));
+  if (to) pdf.pipe(to);
   return pdf;
 }
 
-/** All of it, when it is whole. */
-export function closePdf(pdf: Pdf): Promise<Buffer> {
-  const pieces: Buffer[] = [];
-  return new Promise((done, fail) => {
-    pdf.on('data', (piece: Buffer) => pieces.push(piece));
-    pdf.on('end', () => done(Buffer.concat(pieces)));
-    pdf.on('error', fail);
-    pdf.end();
-  });
+/** Until all of it went where it was to go. */
+export async function closePdf(pdf: Pdf, to: Writable): Promise<void> {
+  pdf.end();
+  await finished(to);
 }
 
 export interface Written {

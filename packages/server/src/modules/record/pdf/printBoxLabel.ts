@@ -1,3 +1,4 @@
+import type { Writable } from 'node:stream';
 import { create } from 'qrcode';
 import type { JobRecord, PaperDates } from '@sardonyx/core';
 import { closePdf, measure, mm, openPdf, SOFT, write, type Pdf, type Written } from './openPdf.ts';
@@ -10,9 +11,17 @@ export async function printBoxLabel(
   { job, models }: JobRecord,
   dates: PaperDates,
   { address, at }: { readonly address: string; readonly at: Date },
-): Promise<Buffer> {
+  to: Writable,
+): Promise<void> {
   const { width, height, margin, code } = BOX_LABEL;
-  const pdf = openPdf({ title: `${job.number}: box label`, widthMm: width, heightMm: height, marginMm: margin, at });
+  const pdf = openPdf({
+    title: `${job.number}: box label`,
+    widthMm: width,
+    heightMm: height,
+    marginMm: margin,
+    at,
+    to,
+  });
   drawCode(pdf, address, { x: margin, y: margin, side: code });
   const x = mm(2 * margin + code);
   const room = mm(width - code - 3 * margin);
@@ -30,7 +39,7 @@ export async function printBoxLabel(
   const state = job.signedOffAt ? `Signed off ${dates.day(job.signedOffAt)}, ${job.signedOffBy}` : 'Not finished';
   line(state, 1, { size: 7, colour: SOFT });
   line('A collector’s piece, not a toy: small parts, old paint.', 2, { size: 7, colour: SOFT });
-  return closePdf(pdf);
+  await closePdf(pdf, to);
 }
 
 /** As much of it as goes on so many lines. */

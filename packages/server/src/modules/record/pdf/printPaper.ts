@@ -1,3 +1,4 @@
+import type { Writable } from 'node:stream';
 import type { PaperBlock, WrittenPaper } from '@sardonyx/core';
 import { closePdf, HAIRLINE, mm, openPdf, SOFT, write, type Pdf } from './openPdf.ts';
 import { floorOf, innerWidth, makeRoom } from './pageRoom.ts';
@@ -21,21 +22,25 @@ export interface PrintOptions {
 const SIZES = [9, 8, 7];
 
 /** A paper on A4 pages: title, contents where they are wanted, sections, and a foot with the number of each page. */
-export async function printPaper(paper: WrittenPaper, options: PrintOptions): Promise<Buffer> {
-  if (!options.isOnePage) return closePdf(await setPaper(paper, options, SIZES[0]!));
-  for (const size of SIZES) {
-    const pdf = await setPaper(paper, options, size);
-    if (pdf.bufferedPageRange().count === 1) return closePdf(pdf);
-  }
+export async function printPaper(paper: WrittenPaper, options: PrintOptions, to: Writable): Promise<void> {
+  const [fitting, size] = options.isOnePage ? await fitOnPage(paper, options) : [paper, SIZES[0]!];
+  await closePdf(await setPaper(fitting, options, size, to), to);
+}
+
+/** As it goes on one page: set smaller, and if that is not enough without its last lines. */
+async function fitOnPage(paper: WrittenPaper, options: PrintOptions): Promise<readonly [WrittenPaper, size: number]> {
+  const fits = async (tried: WrittenPaper, size: number) =>
+    (await setPaper(tried, options, size)).bufferedPageRange().count === 1;
+  for (const size of SIZES) if (await fits(paper, size)) return [paper, size];
+  const smallest = SIZES.at(-1)!;
   // The fewest lines to leave out, by halves.
   let [tooFew, enough] = [0, countLines(paper)];
   while (enough - tooFew > 1) {
     const lines = Math.floor((tooFew + enough) / 2);
-    const pdf = await setPaper(leaveOut(paper, lines), options, SIZES.at(-1)!);
-    if (pdf.bufferedPageRange().count === 1) enough = lines;
+    if (await fits(leaveOut(paper, lines), smallest)) enough = lines;
     else tooFew = lines;
   }
-  return closePdf(await setPaper(leaveOut(paper, enough), options, SIZES.at(-1)!));
+  return [leaveOut(paper, enough), smallest];
 }
 
 const countLines = ({ sections }: WrittenPaper): number =>
@@ -71,8 +76,11 @@ async function setPaper(
   { title, sections }: WrittenPaper,
   { kind, hasContents, pictures, at }: PrintOptions,
   body: number,
+  to?: Writable,
 ): Promise<Pdf> {
-  const pdf = openPdf({ title: `${title}: ${kind.toLowerCase()}`, widthMm: 210, heightMm: 297, marginMm: 18, at });
+  const pdf = openPdf({
+    ...{ title: `${title}: ${kind.toLowerCase()}`, widthMm: 210, heightMm: 297, marginMm: 18, at, to },
+  });
   pdf.page.margins.bottom = mm(20);
   pdf.on('pageAdded', () => (pdf.page.margins.bottom = mm(20)));
   const width = innerWidth(pdf);
