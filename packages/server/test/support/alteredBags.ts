@@ -106,6 +106,10 @@ const HARMS: Readonly<Record<string, (files: BagFiles, hand: Hand) => BagFiles>>
     const name = pick(Object.keys(files).filter((one) => one.startsWith('data/photos/')));
     return listAnew({ ...files, [name]: bytesOf('no picture') });
   },
+  'two pictures changed places': (files) => {
+    const [one, other] = Object.keys(files).filter((name) => name.startsWith('data/photos/'));
+    return listAnew({ ...files, [one!]: files[other!]!, [other!]: files[one!]! });
+  },
   'a picture is gone, and the list with it': (files, { pick }) =>
     listAnew(without(files, pick(Object.keys(files).filter((one) => one.startsWith('data/photos/'))))),
   'there is far more in it than it is packed': (files) =>
