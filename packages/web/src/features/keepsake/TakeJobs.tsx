@@ -64,16 +64,11 @@ const WORDS: Readonly<Record<string, string>> = {
   ...{ bath: 'The bath', vessel: 'The vessel', print: 'The part to print', decal_artwork: 'The artwork' },
 };
 
-function Report({ report: { isTaken, jobs, kept, stock, missingPictures, rows } }: { readonly report: ArchiveReport }) {
+function Report({ report }: { readonly report: ArchiveReport }) {
+  const { isTaken, jobs, kept, stock, missingPictures } = report;
   return (
     <div role="status" className="space-y-2">
-      <p className="font-semibold">
-        {isTaken
-          ? rows > 0
-            ? 'Taken in.'
-            : 'All of it was here already; nothing changed.'
-          : 'Whole; nothing is taken yet.'}
-      </p>
+      <p className="font-semibold">{sayState(report)}</p>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {jobs.map(({ id, number, title, numberHere, isHere }) => (
           <li key={id} className="py-2">
@@ -121,4 +116,9 @@ function Report({ report: { isTaken, jobs, kept, stock, missingPictures, rows } 
       )}
     </div>
   );
+}
+
+function sayState({ isTaken, rows }: ArchiveReport): string {
+  if (rows === 0) return 'Whole, and all of it is here already: there is nothing to take.';
+  return isTaken ? 'Taken in.' : 'Whole; nothing is taken yet.';
 }

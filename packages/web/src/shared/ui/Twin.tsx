@@ -14,7 +14,7 @@ export function Twin({ label, headings, rows }: ChartTwin & { readonly label: st
       <PlainTable
         label={`${label}, as a table`}
         headings={headings}
-        rows={rows}
+        rows={rows.map((row) => row.map(keepTogether))}
         className="max-h-60"
         tableClassName="text-note"
         cellClassName="py-0.5 pr-6"
@@ -23,3 +23,13 @@ export function Twin({ label, headings, rows }: ChartTwin & { readonly label: st
     </Fold>
   );
 }
+
+/** "1 h 59 min" stays on one line; a sentence need not. */
+const keepTogether = (cell: string | number, at: number) =>
+  String(cell).length < 20 ? (
+    <span key={at} className="whitespace-nowrap">
+      {cell}
+    </span>
+  ) : (
+    cell
+  );

@@ -34,7 +34,7 @@ export function ReopenForm({ jobId }: { readonly jobId: string }) {
           <input {...register('because')} />
         </Field>
         <div className="space-y-3 sm:col-span-2">
-          <button type="submit" className="quiet-button" disabled={isLoading}>
+          <button type="submit" className="plain-button" disabled={isLoading}>
             Open the job again
           </button>
           {errors.root && <ErrorNote error={{ kind: 'refused', message: errors.root.message ?? '' }} />}
